@@ -1,0 +1,33 @@
+package app.yellowtab.cli;
+
+import app.yellowtab.store.BundleFolder;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** From a saved bundle to its PDF. */
+@Command(name = "build", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
+        description = "Produces a saved bundle.")
+final class BuildCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "BUNDLEFOLDER", description = "The folder with the bundle (bundle.json and originals).")
+    private Path folder = Path.of("");
+    @Option(names = {"-o", "--output"}, required = true, paramLabel = "FILE", description = "The PDF to write; what stands there is replaced.")
+    private Path output = Path.of("");
+    @Spec
+    private CommandSpec spec = CommandSpec.create();
+
+    @Override
+    public Integer call() throws IOException {
+        Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
+        BundleFolder.Opened opened = BundleFolder.open(folder);
+        try (BundleFolder place = opened.folder()) {
+            return production.produce(opened.bundle(), place, output, new ArrayList<>());
+        }
+    }
+}

@@ -1,0 +1,7 @@
+/** The command line. */
+module app.yellowtab.cli {
+    requires app.yellowtab.core;
+    requires info.picocli;
+
+    opens app.yellowtab.cli to info.picocli;
+}

@@ -1,0 +1,29 @@
+package app.yellowtab.assemble;
+
+import app.yellowtab.model.FindingException;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.source.SourceFiles;
+import java.nio.file.Path;
+import java.util.function.BooleanSupplier;
+
+/** Carries out plans. It decides nothing: order, numbers and links are the plan's. */
+public interface Assembler {
+    /**
+     * Writes a bundle: whole, or not at all. It is drafted beside the target and moved into place in one step.
+     *
+     * @param plan     with at least one document
+     * @param sources  where the plan's sources lie
+     * @param target   the PDF to write; what stands there is replaced
+     * @param progress is told after every leaf
+     * @param stop     asked at every leaf
+     * @return what was written, or that it was stopped
+     * @throws FindingException if a source is gone or unreadable, the target is not writable, or the disk is full
+     */
+    Outcome assemble(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
+            throws FindingException;
+
+    /** {@return the assembler in use} */
+    static Assembler standard() {
+        return new DocumentAssembler();
+    }
+}

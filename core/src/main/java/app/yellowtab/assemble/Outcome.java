@@ -1,0 +1,23 @@
+package app.yellowtab.assemble;
+
+import app.yellowtab.model.Finding;
+import java.nio.file.Path;
+import java.util.List;
+
+/** How an assembly ended. */
+public sealed interface Outcome {
+    /**
+     * The bundle is written.
+     *
+     * @param bytes    the size of the file
+     * @param findings what the user must know of single sources and pages
+     */
+    record Written(Path file, int documents, int pages, long bytes, List<Finding> findings) implements Outcome {
+        public Written {
+            findings = List.copyOf(findings);
+        }
+    }
+
+    /** It was stopped; nothing was written, and what stood at the target before stands there still. */
+    record Stopped(int pagesDone) implements Outcome {}
+}

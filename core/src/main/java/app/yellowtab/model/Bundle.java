@@ -1,0 +1,61 @@
+package app.yellowtab.model;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+
+/**
+ * The whole work at one moment: heading, layout, sources, and the documents in their order.
+ * Immutable; an edit gives another bundle (see {@link Edits}).
+ *
+ * @param heading  the case heading
+ * @param layout   which pages there are beside those of the documents
+ * @param sources  everything that was brought in, in the order it came
+ * @param contents the documents outside of any section, then the sections
+ */
+public record Bundle(CaseHeading heading, Layout layout, List<Source> sources, Contents contents) {
+    /** A bundle with nothing in it. */
+    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, List.of(), Contents.EMPTY);
+
+    public Bundle {
+        Objects.requireNonNull(heading, "heading");
+        Objects.requireNonNull(layout, "layout");
+        Objects.requireNonNull(contents, "contents");
+        sources = List.copyOf(sources);
+    }
+
+    public Bundle withHeading(CaseHeading newHeading) {
+        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, sources, contents);
+    }
+
+    public Bundle withLayout(Layout newLayout) {
+        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, sources, contents);
+    }
+
+    public Bundle withSources(List<Source> newSources) {
+        return newSources.equals(sources) ? this : new Bundle(heading, layout, newSources, contents);
+    }
+
+    public Bundle withContents(Contents newContents) {
+        return newContents.equals(contents) ? this : new Bundle(heading, layout, sources, newContents);
+    }
+
+    /** {@return the sources by their id} */
+    public Map<SourceId, Source> sourcesById() {
+        Map<SourceId, Source> byId = new HashMap<>();
+        for (Source source : sources) byId.put(source.id(), source);
+        return byId;
+    }
+
+    /** {@return the sources that no document takes a page from, in the order they came} */
+    public List<Source> tray() {
+        Set<SourceId> used = new HashSet<>();
+        for (Document document : contents.allDocuments()) {
+            for (PageRun run : document.runs()) used.add(run.source());
+        }
+        return sources.stream().filter(source -> !used.contains(source.id())).toList();
+    }
+}

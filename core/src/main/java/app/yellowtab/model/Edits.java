@@ -1,0 +1,118 @@
+package app.yellowtab.model;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/** The edits: each makes a new bundle from an old one, and gives the old one back where there is nothing to do. */
+public final class Edits {
+    private Edits() {}
+
+    /** {@return the bundle with more sources, which lie in the tray} */
+    public static Bundle addSources(Bundle bundle, List<Source> added) {
+        List<Source> all = new ArrayList<>(bundle.sources());
+        all.addAll(added);
+        return bundle.withSources(all);
+    }
+
+    /** {@return the bundle without these sources; those that a document uses stay} */
+    public static Bundle dropFromTray(Bundle bundle, Set<SourceId> dropped) {
+        List<Source> tray = bundle.tray();
+        return bundle.withSources(bundle.sources().stream()
+                .filter(source -> !(dropped.contains(source.id()) && tray.contains(source))).toList());
+    }
+
+    /** {@return the bundle with documents put in at a place; an index past the end means the end} */
+    public static Bundle insertDocuments(Bundle bundle, List<Document> documents, Place place) {
+        return atSection(bundle, place.section(), here ->
+                here.withDocuments(inserted(here.documents(), documents, place.index())));
+    }
+
+    /** {@return the bundle with sections put in at a place; an index past the end means the end} */
+    public static Bundle insertSections(Bundle bundle, List<Section> sections, Place place) {
+        return atSection(bundle, place.section(), here ->
+                here.withSections(inserted(here.sections(), sections, place.index())));
+    }
+
+    /** {@return the bundle with one document changed} */
+    public static Bundle changeDocument(Bundle bundle, EntryId id, UnaryOperator<Document> change) {
+        return bundle.withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream()
+                .map(document -> document.id().equals(id) ? change.apply(document) : document).toList())));
+    }
+
+    /** {@return the bundle with one section's title changed} */
+    public static Bundle renameSection(Bundle bundle, EntryId id, String title) {
+        return bundle.withContents(bundle.contents().mapAll(here -> here.withSections(here.sections().stream()
+                .map(section -> section.id().equals(id) ? section.withTitle(title) : section).toList())));
+    }
+
+    /** {@return the bundle without these entries; a section goes with all that is in it, and its sources return to the tray} */
+    public static Bundle takeOut(Bundle bundle, Set<EntryId> ids) {
+        return bundle.withContents(bundle.contents().mapAll(here -> new Contents(
+                here.documents().stream().filter(document -> !ids.contains(document.id())).toList(),
+                here.sections().stream().filter(section -> !ids.contains(section.id())).toList())));
+    }
+
+    /**
+     * Moves documents, wherever they stand, to a place, where they follow each other in the order they had.
+     *
+     * @param place counted before the move; a place in a section that does not exist changes nothing
+     */
+    public static Bundle moveDocuments(Bundle bundle, Set<EntryId> ids, Place place) {
+        List<Document> moved = bundle.contents().allDocuments().stream()
+                .filter(document -> ids.contains(document.id())).toList();
+        Optional<Contents> target = Outline.contentsAt(bundle, place.section());
+        if (moved.isEmpty() || target.isEmpty()) return bundle;
+        List<Document> there = target.get().documents();
+        long before = there.stream().limit(place.index()).filter(moved::contains).count();
+        return insertDocuments(takeOut(bundle, ids(moved)), moved,
+                new Place(place.section(), (int) (Math.min(place.index(), there.size()) - before)));
+    }
+
+    /**
+     * Moves sections, with all that is in them, to a place among the sub-sections there.
+     *
+     * @param place counted before the move; a place inside one of the moved sections changes nothing
+     */
+    public static Bundle moveSections(Bundle bundle, Set<EntryId> ids, Place place) {
+        List<Section> moved = topmost(bundle.contents(), ids);
+        Optional<Contents> target = Outline.contentsAt(bundle, place.section());
+        if (moved.isEmpty() || target.isEmpty()) return bundle;
+        if (place.section().isPresent() && moved.stream().anyMatch(s -> Outline.holds(s, place.section().get()))) return bundle;
+        List<Section> there = target.get().sections();
+        long before = there.stream().limit(place.index()).filter(moved::contains).count();
+        Set<EntryId> movedIds = new HashSet<>(moved.stream().map(Section::id).toList());
+        return insertSections(takeOut(bundle, movedIds), moved,
+                new Place(place.section(), (int) (Math.min(place.index(), there.size()) - before)));
+    }
+
+    /** {@return the sections among these ids that lie in no other of them, in the order of the bundle} */
+    public static List<Section> topmost(Contents contents, Set<EntryId> ids) {
+        List<Section> found = new ArrayList<>();
+        for (Section section : contents.sections()) {
+            if (ids.contains(section.id())) found.add(section);
+            else found.addAll(topmost(section.contents(), ids));
+        }
+        return found;
+    }
+
+    private static Bundle atSection(Bundle bundle, Optional<EntryId> section, UnaryOperator<Contents> change) {
+        if (section.isEmpty()) return bundle.withContents(change.apply(bundle.contents()));
+        EntryId id = section.get();
+        return bundle.withContents(bundle.contents().mapAll(here -> here.withSections(here.sections().stream()
+                .map(s -> s.id().equals(id) ? s.withContents(change.apply(s.contents())) : s).toList())));
+    }
+
+    private static <T> List<T> inserted(List<T> list, List<T> added, int index) {
+        List<T> all = new ArrayList<>(list);
+        all.addAll(Math.min(index, list.size()), added);
+        return all;
+    }
+
+    private static Set<EntryId> ids(List<Document> documents) {
+        return new HashSet<>(documents.stream().map(Document::id).toList());
+    }
+}

@@ -1,0 +1,59 @@
+package app.yellowtab.model;
+
+import java.nio.file.Path;
+import java.text.MessageFormat;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.ResourceBundle;
+
+/**
+ * Something about a file that the user must know: data, to be listed, counted and worded.
+ *
+ * @param code   what it is
+ * @param file   the file it is about
+ * @param page   the page it is about, counted from 1; 0 for the whole file
+ * @param detail a further word for the message, such as the kind of the file; empty for none
+ */
+public record Finding(Code code, Path file, int page, String detail) {
+    /** What can be found. {@code lossy} ones mean that something of the file is not in the bundle. */
+    public enum Code {
+        KIND_NOT_READ(true), EMPTY_FILE(true), PASSWORD_NEEDED(true), DAMAGED(true), NO_PAGES(true),
+        NOT_READABLE(true), FOLDER_NOT_READABLE(true), TOO_LARGE(true), SOURCE_MISSING(true),
+        PAGES_MISSING(true), CHARACTERS_NOT_SHOWN(true), LINK_DROPPED(false),
+        TARGET_NOT_WRITABLE(true), TARGET_IS_SOURCE(true), NO_SPACE(true), NOTHING_TO_PRODUCE(true),
+        BUNDLE_MISSING(true), BUNDLE_DAMAGED(true), BUNDLE_NEWER(true), BUNDLE_IN_USE(true), BUNDLE_NOT_SAVED(true);
+
+        private final boolean lossy;
+
+        Code(boolean lossy) {
+            this.lossy = lossy;
+        }
+
+        public boolean lossy() {
+            return lossy;
+        }
+    }
+
+    public Finding {
+        Objects.requireNonNull(code, "code");
+        Objects.requireNonNull(file, "file");
+        Objects.requireNonNull(detail, "detail");
+        if (page < 0) throw new IllegalArgumentException("a finding's page must be >= 0, got " + page);
+    }
+
+    public static Finding of(Code code, Path file) {
+        return new Finding(code, file, 0, "");
+    }
+
+    public static Finding of(Code code, Path file, String detail) {
+        return new Finding(code, file, 0, detail);
+    }
+
+    /** {@return one or two sentences: the file, what is the matter, and what can be done} */
+    public String message() {
+        ResourceBundle words = ResourceBundle.getBundle("app.yellowtab.model.findings", Locale.ROOT);
+        Path name = file.getFileName();
+        return new MessageFormat(words.getString(code.name()), Locale.ROOT)
+                .format(new Object[] {name == null ? file.toString() : name.toString(), page, detail, file.toString()});
+    }
+}

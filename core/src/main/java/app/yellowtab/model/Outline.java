@@ -1,0 +1,60 @@
+package app.yellowtab.model;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Finding one's way in the tree of sections. */
+public final class Outline {
+    private Outline() {}
+
+    /** {@return where a document stands, or empty if the bundle does not hold it} */
+    public static Optional<Place> placeOfDocument(Bundle bundle, EntryId id) {
+        for (Optional<EntryId> section : sectionsInOrder(bundle)) {
+            List<Document> here = contentsAt(bundle, section).orElseThrow().documents();
+            for (int i = 0; i < here.size(); i++) {
+                if (here.get(i).id().equals(id)) return Optional.of(new Place(section, i));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** {@return where a section stands, or empty if the bundle does not hold it} */
+    public static Optional<Place> placeOfSection(Bundle bundle, EntryId id) {
+        for (Optional<EntryId> section : sectionsInOrder(bundle)) {
+            List<Section> here = contentsAt(bundle, section).orElseThrow().sections();
+            for (int i = 0; i < here.size(); i++) {
+                if (here.get(i).id().equals(id)) return Optional.of(new Place(section, i));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** {@return the place outside of any section, then every section, each before its sub-sections} */
+    public static List<Optional<EntryId>> sectionsInOrder(Bundle bundle) {
+        List<Optional<EntryId>> order = new ArrayList<>();
+        order.add(Optional.empty());
+        bundle.contents().forEachSection(section -> order.add(Optional.of(section.id())));
+        return order;
+    }
+
+    /** {@return what stands in a section, or outside of any; empty if the bundle has no such section} */
+    public static Optional<Contents> contentsAt(Bundle bundle, Optional<EntryId> section) {
+        if (section.isEmpty()) return Optional.of(bundle.contents());
+        return find(bundle.contents(), section.get()).map(Section::contents);
+    }
+
+    /** {@return whether a section is, or lies in, another} */
+    static boolean holds(Section outer, EntryId id) {
+        return outer.id().equals(id) || find(outer.contents(), id).isPresent();
+    }
+
+    private static Optional<Section> find(Contents contents, EntryId id) {
+        for (Section section : contents.sections()) {
+            if (section.id().equals(id)) return Optional.of(section);
+            Optional<Section> inner = find(section.contents(), id);
+            if (inner.isPresent()) return inner;
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,15 @@
+package app.yellowtab.model;
+
+import java.util.Optional;
+
+/**
+ * Where an entry stands, or is to stand.
+ *
+ * @param section the section it stands in; empty for outside of any section
+ * @param index   its place among the documents there, or among the sub-sections there, counted from 0
+ */
+public record Place(Optional<EntryId> section, int index) {
+    public Place {
+        if (index < 0) throw new IllegalArgumentException("a place's index must be >= 0, got " + index);
+    }
+}

@@ -1,0 +1,30 @@
+package app.yellowtab.model;
+
+import java.util.List;
+import java.util.Objects;
+
+/**
+ * A file that was brought in, and what must be known of it so that a bundle can be planned without opening it.
+ *
+ * @param id            its identity in the bundle
+ * @param fileName      the name it came with
+ * @param storedName    its name in the bundle's {@code originals} folder
+ * @param kind          what it is, by its content
+ * @param bytes         its size in bytes
+ * @param sha256        the SHA-256 of its bytes, in lower-case hexadecimal
+ * @param pageCount     how many pages it gives; at least 1
+ * @param bookmarks     its own bookmarks, in order
+ * @param proposedTitle the title its name suggests; never blank
+ * @param proposedDate  the date its name suggests
+ */
+public record Source(SourceId id, String fileName, String storedName, SourceKind kind, long bytes, String sha256,
+                     int pageCount, List<SourceBookmark> bookmarks, String proposedTitle, DocumentDate proposedDate) {
+    public Source {
+        Objects.requireNonNull(id, "id");
+        Objects.requireNonNull(kind, "kind");
+        Objects.requireNonNull(proposedDate, "proposedDate");
+        if (pageCount < 1) throw new IllegalArgumentException("a source needs at least one page: " + fileName);
+        if (proposedTitle.isBlank()) throw new IllegalArgumentException("a proposed title must not be blank: " + fileName);
+        bookmarks = List.copyOf(bookmarks);
+    }
+}

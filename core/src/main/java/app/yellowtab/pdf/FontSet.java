@@ -1,0 +1,47 @@
+package app.yellowtab.pdf;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.EnumMap;
+import java.util.Map;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+
+/** Our typefaces as embedded fonts of one document, each put in once and only when used. For one thread. */
+public final class FontSet {
+    private final PDDocument document;
+    private final boolean subset;
+    private final Map<Typeface, PDFont> fonts = new EnumMap<>(Typeface.class);
+
+    private FontSet(PDDocument document, boolean subset) {
+        this.document = document;
+        this.subset = subset;
+    }
+
+    /** {@return fonts for a document that will be saved; only the letters used are embedded, at the saving} */
+    public static FontSet forSaving(PDDocument document) {
+        return new FontSet(document, true);
+    }
+
+    /** {@return fonts for a document that is drawn on the screen without being saved; they are embedded whole, at once} */
+    public static FontSet forDrawing(PDDocument document) {
+        return new FontSet(document, false);
+    }
+
+    /** {@return the embedded font} */
+    public PDFont get(Typeface face) throws IOException {
+        PDFont known = fonts.get(face);
+        if (known != null) return known;
+        try (InputStream in = face.open()) {
+            TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in.readAllBytes()));
+            font.setEnableGsub(false);    // no ligatures: what is measured letter by letter must be what is set
+            PDFont embedded = PDType0Font.load(document, font, subset);
+            fonts.put(face, embedded);
+            return embedded;
+        }
+    }
+}

@@ -1,0 +1,133 @@
+package app.yellowtab.pdf;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import org.apache.fontbox.ttf.CmapLookup;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import org.jspecify.annotations.Nullable;
+
+/** The typefaces that ship with the program. Measuring needs no document, and is safe to share between threads. */
+public enum Typeface {
+    SERIF("SourceSerif4_400Regular"), SERIF_ITALIC("SourceSerif4_400Regular_Italic"),
+    SERIF_BOLD("SourceSerif4_600SemiBold"), SANS("AtkinsonHyperlegibleNext_400Regular"),
+    SANS_BOLD("AtkinsonHyperlegibleNext_700Bold"), MONO("NotoSansMono_400Regular");
+
+    /** Stands for a letter that the typeface lacks. */
+    private static final int MISSING_SIGN = '\u25A1';
+    /** Where the measured letters end; none of the typefaces has letters of use to us beyond. */
+    private static final int MEASURED = 0x2600;
+
+    private final String file;
+    private volatile float @Nullable [] advances;
+
+    Typeface(String file) {
+        this.file = file;
+    }
+
+    /** {@return the font file's bytes, to be closed by the caller} */
+    InputStream open() {
+        return Objects.requireNonNull(Typeface.class.getResourceAsStream("fonts/" + file + ".ttf"), file);
+    }
+
+    /** {@return the width of a line of text} */
+    public float width(String text, float sizePt) {
+        float[] advances = advances();
+        float sum = 0;
+        for (int i = 0; i < text.length(); ) {
+            int letter = text.codePointAt(i);
+            sum += letter < MEASURED && advances[letter] > 0 ? advances[letter] : advances[fallback(advances)];
+            i += Character.charCount(letter);
+        }
+        return sum * sizePt;
+    }
+
+    /** {@return the text with every letter that the typeface lacks shown as a box, tabs and breaks as spaces, other controls left out} */
+    public String showable(String text) {
+        float[] advances = advances();
+        StringBuilder shown = new StringBuilder(text.length());
+        text.codePoints().forEach(letter -> {
+            if (Character.isWhitespace(letter) || letter == '\u00A0' || letter == '\u202F') shown.append(' ');
+            else if (letter < MEASURED && advances[letter] > 0) shown.appendCodePoint(letter);
+            else if (!isInvisible(letter)) shown.appendCodePoint(fallback(advances));
+        });
+        return shown.toString();
+    }
+
+    /** {@return how many letters of the text the typeface lacks} */
+    public int missingIn(String text) {
+        float[] advances = advances();
+        return (int) text.codePoints().filter(letter -> !Character.isWhitespace(letter) && !isInvisible(letter)
+                && letter != '\u00A0' && letter != '\u202F' && !(letter < MEASURED && advances[letter] > 0)).count();
+    }
+
+    /**
+     * Breaks a text into lines at spaces, and inside a word only where it is wider than a whole line.
+     *
+     * @return at least one line; the letters that the typeface lacks are already replaced
+     */
+    public List<String> wrap(String text, float sizePt, float widthPt) {
+        List<String> lines = new ArrayList<>();
+        String line = "";
+        for (String word : showable(text).strip().split(" +")) {
+            String longer = line.isEmpty() ? word : line + " " + word;
+            if (width(longer, sizePt) <= widthPt) {
+                line = longer;
+                continue;
+            }
+            if (!line.isEmpty()) lines.add(line);
+            String rest = word;
+            while (width(rest, sizePt) > widthPt && rest.length() > 1) {
+                int cut = fitting(rest, sizePt, widthPt);
+                lines.add(rest.substring(0, cut));
+                rest = rest.substring(cut);
+            }
+            line = rest;
+        }
+        lines.add(line);
+        return lines;
+    }
+
+    private int fitting(String word, float sizePt, float widthPt) {
+        int cut = word.length() - 1;
+        while (cut > 1 && width(word.substring(0, cut), sizePt) > widthPt) cut--;
+        return cut;
+    }
+
+    private static boolean isInvisible(int letter) {
+        int type = Character.getType(letter);
+        return type == Character.CONTROL || type == Character.FORMAT;
+    }
+
+    private static int fallback(float[] advances) {
+        return advances[MISSING_SIGN] > 0 ? MISSING_SIGN : '?';
+    }
+
+    /** Advance widths in em by code point; 0 where the typeface has no such letter. Measured twice at worst. */
+    private float[] advances() {
+        float[] known = advances;
+        if (known == null) advances = known = measure();
+        return known;
+    }
+
+    private float[] measure() {
+        try (InputStream in = open();
+             TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in.readAllBytes()))) {
+            font.setEnableGsub(false);
+            CmapLookup glyphs = font.getUnicodeCmapLookup();
+            float[] measured = new float[MEASURED];
+            for (int letter = ' '; letter < MEASURED; letter++) {
+                int glyph = glyphs.getGlyphId(letter);
+                if (glyph != 0) measured[letter] = font.getAdvanceWidth(glyph) / (float) font.getUnitsPerEm();
+            }
+            return measured;
+        } catch (IOException damagedProgram) {
+            throw new UncheckedIOException("a font that ships with the program cannot be read: " + file, damagedProgram);
+        }
+    }
+}

@@ -1,0 +1,63 @@
+package app.yellowtab.plan;
+
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.Document;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Breaks the index into lines and pages. None of it depends on the numbers, so the index's length is known first. */
+final class IndexSetter {
+    private final float firstPt;
+    private final List<Integer> rowsPerSheet = new ArrayList<>();
+    private float leftPt;
+    private int rows;
+
+    /** @param headingLines how many lines the heading takes at the top of every index page */
+    IndexSetter(int headingLines) {
+        firstPt = IndexLook.TOP - IndexLook.BOTTOM - headingLines * IndexLook.HEADING_LINE_PT - IndexLook.COLUMNS_PT;
+        leftPt = firstPt;
+    }
+
+    /** {@return the heading of the index pages: who against whom, then the title of the bundle} */
+    static List<String> headingLines(CaseHeading heading) {
+        List<String> lines = new ArrayList<>();
+        float width = IndexLook.RIGHT - IndexLook.LEFT;
+        if (!heading.shortName().isEmpty()) lines.addAll(IndexLook.FACE.wrap(heading.shortName(), IndexLook.SIZE_PT, width));
+        String title = heading.title().isBlank() ? "Index" : heading.title() + " · Index";
+        lines.addAll(IndexLook.SECTION_FACE.wrap(title, IndexLook.SIZE_PT + 1, width));
+        return lines.size() > 8 ? lines.subList(0, 8) : lines;
+    }
+
+    static List<String> sectionLines(String title, int depth) {
+        return IndexLook.SECTION_FACE.wrap(title, IndexLook.SIZE_PT, IndexLook.titleWidth(depth + 1, true));
+    }
+
+    static List<String> titleLines(Document document, int depth) {
+        return IndexLook.FACE.wrap(document.title(), IndexLook.SIZE_PT, IndexLook.titleWidth(depth, false));
+    }
+
+    static List<String> descriptionLines(Document document, int depth) {
+        return document.description().isBlank() ? List.of()
+                : IndexLook.FACE.wrap(document.description(), IndexLook.SMALL_PT, IndexLook.titleWidth(depth, false));
+    }
+
+    /** Takes up the next row. A section's heading never stands last on a page. */
+    void add(boolean section, int titleLines, int descriptionLines) {
+        float height = IndexRow.heightPt(section, titleLines, descriptionLines);
+        float needed = section ? height + IndexLook.LINE_PT + IndexLook.ROW_GAP_PT : height;
+        if (needed > leftPt && rows > 0) {
+            rowsPerSheet.add(rows);
+            rows = 0;
+            leftPt = firstPt;
+        }
+        rows++;
+        leftPt -= height;
+    }
+
+    /** {@return how many rows stand on each index page; at least one page} */
+    List<Integer> sheets() {
+        List<Integer> all = new ArrayList<>(rowsPerSheet);
+        all.add(rows);
+        return all;
+    }
+}

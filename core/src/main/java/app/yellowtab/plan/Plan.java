@@ -1,0 +1,48 @@
+package app.yellowtab.plan;
+
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.EntryId;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The whole product before anything is written. Immutable.
+ *
+ * @param heading    the case heading
+ * @param leaves     every leaf; the n-th, counted from 1, carries number n
+ * @param entries    sections and documents in order, those that the index does not list included
+ * @param headingLines the heading of each index page, set in lines
+ * @param indexSheets the rows of each index page
+ * @param bookmarks  in order
+ */
+public record Plan(CaseHeading heading, List<Leaf> leaves, List<PlannedEntry> entries, List<String> headingLines,
+                   List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks) {
+    public int pageCount() {
+        return leaves.size();
+    }
+
+    /** {@return how many documents it holds} */
+    public int documentCount() {
+        return (int) entries.stream().filter(PlannedEntry.PlannedDocument.class::isInstance).count();
+    }
+
+    /** {@return the leaf with a bundle number from 1 to {@link #pageCount()}} */
+    public Leaf leaf(int number) {
+        return leaves.get(number - 1);
+    }
+
+    /** {@return the section or document with an id} */
+    public Optional<PlannedEntry> entry(EntryId id) {
+        return entries.stream().filter(entry -> entry.id().equals(id)).findFirst();
+    }
+
+    /** {@return the innermost entry that a bundle number lies in; empty for cover and index} */
+    public Optional<PlannedEntry> entryAt(int number) {
+        PlannedEntry found = null;
+        for (PlannedEntry entry : entries) {
+            boolean at = entry.firstPage() <= number && number <= entry.lastPage();
+            if (at) found = entry;
+        }
+        return Optional.ofNullable(found);
+    }
+}

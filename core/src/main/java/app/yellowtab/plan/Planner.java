@@ -1,0 +1,169 @@
+package app.yellowtab.plan;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Contents;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.PageRun;
+import app.yellowtab.model.Section;
+import app.yellowtab.model.Separators;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceBookmark;
+import app.yellowtab.model.SourceId;
+import app.yellowtab.plan.PlannedEntry.PlannedDocument;
+import app.yellowtab.plan.PlannedEntry.PlannedSection;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+
+/** Makes the plan of a bundle. A pure function: the same bundle gives an equal plan. */
+public final class Planner {
+    private Planner() {}
+
+    /**
+     * Lists every leaf of the bundle in print order: cover, index, then the documents behind their section titles.
+     *
+     * @param bundle with or without documents; the sources of its documents must be in it
+     * @return the plan, never without an index page
+     * @throws IllegalArgumentException if a document takes pages from a source that the bundle does not hold
+     */
+    public static Plan plan(Bundle bundle) {
+        return new Run(bundle).plan();
+    }
+
+    /** {@return the letter of the n-th section, counted from 0: A to Z, then AA, AB and so on} */
+    static String letter(int n) {
+        String last = String.valueOf((char) ('A' + n % 26));
+        return n < 26 ? last : letter(n / 26 - 1) + last;
+    }
+
+    /** The planning of one bundle. */
+    private static final class Run {
+        private final Bundle bundle;
+        private final Map<SourceId, Source> sources;
+        private final List<String> headingLines;
+        private final IndexSetter setter;
+        private final List<Leaf> leaves = new ArrayList<>();
+        private final List<@Nullable PlannedEntry> entries = new ArrayList<>();
+        private final List<SetLines> lines = new ArrayList<>();
+        private final List<PlannedBookmark> bookmarks = new ArrayList<>();
+        private int tabs;
+
+        Run(Bundle bundle) {
+            this.bundle = bundle;
+            this.sources = bundle.sourcesById();
+            this.headingLines = IndexSetter.headingLines(bundle.heading());
+            this.setter = new IndexSetter(headingLines.size());
+        }
+
+        Plan plan() {
+            setLines(bundle.contents(), 0);
+            List<Integer> rowsPerSheet = setter.sheets();
+            if (bundle.layout().cover()) leaves.add(new Leaf.Cover(next()));
+            bookmarks.add(new PlannedBookmark(1, "Index", next()));
+            for (int sheet = 0; sheet < rowsPerSheet.size(); sheet++) leaves.add(new Leaf.IndexSheet(next(), sheet));
+            place(bundle.contents(), 0, "");
+            List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
+            return new Plan(bundle.heading(), List.copyOf(leaves), placed, headingLines,
+                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks));
+        }
+
+        private int next() {
+            return leaves.size() + 1;
+        }
+
+        private void setLines(Contents contents, int depth) {
+            for (Document document : contents.documents()) {
+                if (!document.inIndex()) continue;
+                SetLines set = new SetLines(IndexSetter.titleLines(document, depth),
+                        IndexSetter.descriptionLines(document, depth));
+                lines.add(set);
+                setter.add(false, set.title.size(), set.description.size());
+            }
+            for (Section section : contents.sections()) {
+                SetLines set = new SetLines(IndexSetter.sectionLines(section.title(), depth), List.of());
+                lines.add(set);
+                setter.add(true, set.title.size(), 0);
+                setLines(section.contents(), depth + 1);
+            }
+        }
+
+        private void place(Contents contents, int depth, String outerLabel) {
+            boolean first = true;
+            for (Document document : contents.documents()) {
+                place(document, depth, first);
+                first = false;
+            }
+            int n = 0;
+            for (Section section : contents.sections()) {
+                String label = outerLabel.isEmpty() ? letter(n) : outerLabel + "." + (n + 1);
+                n++;
+                place(section, depth, label);
+            }
+        }
+
+        private void place(Section section, int depth, String label) {
+            int slot = entries.size();
+            entries.add(null);
+            int firstPage = next();
+            bookmarks.add(new PlannedBookmark(depth + 1, label + ". " + section.title(), firstPage));
+            leaves.add(new Leaf.SectionTitle(firstPage, section.id(), label, section.title()));
+            place(section.contents(), depth + 1, label);
+            entries.set(slot, new PlannedSection(section, label, depth, firstPage, leaves.size()));
+        }
+
+        private void place(Document document, int depth, boolean first) {
+            int tab = document.inIndex() ? ++tabs : 0;
+            Separators separators = bundle.layout().separators();
+            if (separators == Separators.BLANK && !first) leaves.add(new Leaf.Blank(next(), document.id()));
+            if (separators == Separators.TITLED) leaves.add(new Leaf.Divider(next(), document.id(), tab, document.title()));
+            int firstPage = next();
+            bookmarks.add(new PlannedBookmark(depth + 1, tab == 0 ? document.title() : tab + ". " + document.title(), firstPage));
+            for (PageRun run : document.runs()) place(document, run, depth + 1);
+            entries.add(new PlannedDocument(document, tab, depth, firstPage, leaves.size()));
+        }
+
+        private void place(Document document, PageRun run, int level) {
+            Source source = sources.get(run.source());
+            if (source == null) throw new IllegalArgumentException("no such source in the bundle: " + run.source().value());
+            int offset = leaves.size() + 1 - run.firstPage();
+            int previous = level;
+            for (SourceBookmark own : source.bookmarks()) {
+                if (own.page() < run.firstPage() || own.page() > run.lastPage()) continue;
+                previous = Math.min(level + own.level(), previous + 1);
+                bookmarks.add(new PlannedBookmark(previous, own.title(), own.page() + offset));
+            }
+            for (int page = run.firstPage(); page <= run.lastPage(); page++) {
+                leaves.add(new Leaf.SourcePage(next(), document.id(), run.source(), page));
+            }
+        }
+
+        private List<List<IndexRow>> indexSheets(List<PlannedEntry> placed, List<Integer> rowsPerSheet) {
+            Iterator<SetLines> set = lines.iterator();
+            Iterator<IndexRow> rows = placed.stream().filter(Run::isListed)
+                    .map(entry -> set.next().row(entry)).iterator();
+            List<List<IndexRow>> sheets = new ArrayList<>();
+            for (int count : rowsPerSheet) {
+                List<IndexRow> sheet = new ArrayList<>();
+                for (int i = 0; i < count; i++) sheet.add(rows.next());
+                sheets.add(List.copyOf(sheet));
+            }
+            return List.copyOf(sheets);
+        }
+
+        private static boolean isListed(PlannedEntry entry) {
+            return switch (entry) {
+                case PlannedSection section -> true;
+                case PlannedDocument document -> document.tab() > 0;
+            };
+        }
+
+        private record SetLines(List<String> title, List<String> description) {
+            IndexRow row(PlannedEntry entry) {
+                return new IndexRow(entry, title, description);
+            }
+        }
+    }
+}

@@ -1,0 +1,30 @@
+package app.yellowtab.source;
+
+import java.io.IOException;
+import java.nio.file.Path;
+
+/** Where sources are kept once they have been brought in. */
+public interface Depot {
+    /**
+     * Takes a file in; the file itself is not touched.
+     *
+     * @param file readable, not empty
+     */
+    Kept keep(Path file) throws IOException;
+
+    /** {@return where the PDF of a kept file is to be written that is no PDF itself} */
+    Path convertedPlace(Kept kept) throws IOException;
+
+    /** Forgets a file that turned out to be unreadable. */
+    void drop(Kept kept);
+
+    /**
+     * A file that was taken in.
+     *
+     * @param storedName its name where it is kept
+     * @param path       where it can be read
+     * @param bytes      its size in bytes
+     * @param sha256     in lower-case hexadecimal
+     */
+    record Kept(String storedName, Path path, long bytes, String sha256) {}
+}

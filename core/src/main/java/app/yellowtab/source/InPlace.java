@@ -1,0 +1,82 @@
+package app.yellowtab.source;
+
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
+import java.io.Closeable;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.stream.Stream;
+
+/** Leaves sources where they are, for a bundle that is produced at once; conversions go to a temporary folder until closed. */
+public final class InPlace implements Depot, SourceFiles, Closeable {
+    private final Path converted;
+    private final Map<String, Path> pages = new HashMap<>();
+    private final Map<SourceId, Source> sources = new HashMap<>();
+
+    public InPlace() throws IOException {
+        converted = Files.createTempDirectory("yellowtab-");
+    }
+
+    /** Makes sources known, so that their pages can be had. */
+    public void know(Collection<Source> taken) {
+        for (Source source : taken) sources.put(source.id(), source);
+    }
+
+    @Override
+    public Kept keep(Path file) throws IOException {
+        Path path = file.toAbsolutePath().normalize();
+        return new Kept(path.toString(), path, Files.size(path), Fingerprint.of(path));
+    }
+
+    @Override
+    public Path convertedPlace(Kept kept) {
+        return pages.computeIfAbsent(kept.storedName(), name -> converted.resolve(pages.size() + ".pdf"));
+    }
+
+    @Override
+    public void drop(Kept kept) {
+        pages.remove(kept.storedName());
+    }
+
+    @Override
+    public Path original(SourceId id) {
+        return Path.of(source(id).storedName());
+    }
+
+    @Override
+    public Path readable(SourceId id) {
+        return pages.getOrDefault(source(id).storedName(), original(id));
+    }
+
+    @Override
+    public boolean isOriginal(Path file) {
+        Path asked = file.toAbsolutePath().normalize();
+        return sources.values().stream().anyMatch(source -> isSame(Path.of(source.storedName()), asked));
+    }
+
+    private static boolean isSame(Path original, Path asked) {
+        try {
+            return original.equals(asked) || Files.exists(asked) && Files.isSameFile(original, asked);
+        } catch (IOException gone) {
+            return false;
+        }
+    }
+
+    private Source source(SourceId id) {
+        Source source = sources.get(id);
+        if (source == null) throw new IllegalArgumentException("no such source: " + id.value());
+        return source;
+    }
+
+    @Override
+    public void close() throws IOException {
+        try (Stream<Path> files = Files.list(converted)) {
+            for (Path file : files.toList()) Files.delete(file);
+        }
+        Files.delete(converted);
+    }
+}

@@ -1,0 +1,277 @@
+package app.yellowtab.store;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Finding;
+import app.yellowtab.model.Finding.Code;
+import app.yellowtab.model.FindingException;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
+import app.yellowtab.source.Converter;
+import app.yellowtab.source.Depot;
+import app.yellowtab.source.Fingerprint;
+import app.yellowtab.source.SourceFiles;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.channels.OverlappingFileLockException;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A bundle on disk: a folder with {@code bundle.json}, the sources in {@code originals}, and the pages of those that are
+ * no PDF in {@code converted}. It holds a lock until closed, so that nobody else saves over it. Safe to share between threads.
+ */
+public final class BundleFolder implements Depot, SourceFiles, Closeable {
+    public static final String FILE = "bundle.json";
+    private static final String PREVIOUS = "bundle.previous.json";
+
+    private final Path folder;
+    private final DraftOpener opener;
+    private final FileChannel lock;
+    private final Map<SourceId, Source> sources = new ConcurrentHashMap<>();
+    private final Object saving = new Object();
+    private @Nullable UnknownFields unknown;
+
+    private BundleFolder(Path folder, DraftOpener opener) throws IOException {
+        this.folder = folder.toAbsolutePath().normalize();
+        this.opener = opener;
+        this.lock = locked(this.folder);
+    }
+
+    /**
+     * Makes a new bundle folder, or takes an empty one.
+     *
+     * @throws FindingException if the folder cannot be written, or holds a bundle already
+     */
+    public static BundleFolder create(Path folder, Bundle bundle) throws FindingException {
+        try {
+            if (Files.exists(folder.resolve(FILE))) {
+                throw new FindingException(Finding.of(Code.TARGET_NOT_WRITABLE, folder, "there is a bundle in it already"), null);
+            }
+            Files.createDirectories(folder.resolve("originals"));
+            Files.createDirectories(folder.resolve("converted"));
+            BundleFolder created = new BundleFolder(folder, Files::newOutputStream);
+            created.save(bundle);
+            return created;
+        } catch (FindingException known) {
+            throw known;
+        } catch (IOException e) {
+            throw new FindingException(Finding.of(Code.TARGET_NOT_WRITABLE, folder, "you are not allowed to write there"), e);
+        }
+    }
+
+    /**
+     * Opens a bundle folder, and keeps a copy of its bundle as it is now.
+     *
+     * @throws FindingException if it holds no bundle, or one that is damaged, newer, or open elsewhere; nothing is changed then
+     */
+    public static Opened open(Path folder) throws FindingException {
+        return open(folder, Files::newOutputStream);
+    }
+
+    static Opened open(Path folder, DraftOpener opener) throws FindingException {
+        Path file = folder.resolve(FILE);
+        if (!Files.isRegularFile(file)) throw new FindingException(Finding.of(Code.BUNDLE_MISSING, folder), null);
+        try {
+            BundleFolder opened = new BundleFolder(folder, opener);
+            try {
+                return new Opened(opened, opened.load(file));
+            } catch (FindingException e) {
+                opened.close();
+                throw e;
+            }
+        } catch (FindingException known) {
+            throw known;
+        } catch (IOException e) {
+            throw new FindingException(Finding.of(Code.NOT_READABLE, file), e);
+        }
+    }
+
+    /** A folder and the bundle that was in it. */
+    public record Opened(BundleFolder folder, Bundle bundle) {}
+
+    /** Opens a new draft for writing. */
+    @FunctionalInterface
+    interface DraftOpener {
+        OutputStream open(Path draft) throws IOException;
+    }
+
+    public Path path() {
+        return folder;
+    }
+
+    /**
+     * Saves the bundle in one step: a crash leaves either the state before or this one.
+     *
+     * @throws FindingException if it could not be written; the state before is still there
+     */
+    public void save(Bundle bundle) throws FindingException {
+        know(bundle.sources());
+        Path file = folder.resolve(FILE);
+        synchronized (saving) {
+            ObjectNode root = BundleJson.write(bundle);
+            if (unknown != null) unknown.putBack(root);
+            byte[] bytes = BundleJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(root);
+            Path draft = folder.resolve(".bundle.json.part");
+            try {
+                try (OutputStream out = opener.open(draft)) {
+                    out.write(bytes);
+                }
+                try (FileChannel channel = FileChannel.open(draft, StandardOpenOption.WRITE)) {
+                    channel.force(true);
+                }
+                Files.move(draft, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            } catch (IOException e) {
+                deleteQuietly(draft);
+                throw new FindingException(Finding.of(Code.BUNDLE_NOT_SAVED, file, String.valueOf(e.getMessage())), e);
+            }
+        }
+    }
+
+    /** Makes sources known before they are saved, so that their pages can be had at once. */
+    public void know(Collection<Source> taken) {
+        for (Source source : taken) sources.put(source.id(), source);
+    }
+
+    @Override
+    public Kept keep(Path file) throws IOException {
+        Path kept = uniquePlace(String.valueOf(file.getFileName()));
+        String fingerprint;
+        try (OutputStream out = Files.newOutputStream(kept)) {
+            fingerprint = Fingerprint.copying(file, out);
+        } catch (IOException e) {
+            deleteQuietly(kept);
+            throw e;
+        }
+        kept.toFile().setReadOnly();
+        return new Kept(String.valueOf(kept.getFileName()), kept, Files.size(kept), fingerprint);
+    }
+
+    @Override
+    public Path convertedPlace(Kept kept) {
+        return converted(kept.storedName());
+    }
+
+    @Override
+    public void drop(Kept kept) {
+        deleteQuietly(kept.path());
+        deleteQuietly(converted(kept.storedName()));
+    }
+
+    @Override
+    public Path original(SourceId id) {
+        return folder.resolve("originals").resolve(source(id).storedName());
+    }
+
+    @Override
+    public Path readable(SourceId id) throws IOException {
+        Source source = source(id);
+        Path original = original(id);
+        if (!source.kind().isConverted()) return original;
+        Path converted = converted(source.storedName());
+        if (!Files.exists(converted) && Files.exists(original)) {
+            Files.createDirectories(converted.getParent());
+            Converter.convert(original, original, source.kind(), converted, new ArrayList<>());
+        }
+        return converted;
+    }
+
+    @Override
+    public boolean isOriginal(Path file) {
+        Path asked = file.toAbsolutePath().normalize();
+        return asked.startsWith(folder.resolve("originals")) || asked.startsWith(folder.resolve("converted"))
+                || asked.equals(folder.resolve(FILE));
+    }
+
+    @Override
+    public void close() {
+        try {
+            lock.close();
+        } catch (IOException e) {
+            LoggerFactory.getLogger(BundleFolder.class).warn("lock not released: {}", folder, e);
+        }
+    }
+
+    private Bundle load(Path file) throws FindingException, IOException {
+        JsonNode root;
+        try {
+            root = BundleJson.MAPPER.readTree(file);
+        } catch (JacksonException e) {
+            throw new FindingException(Finding.of(Code.BUNDLE_DAMAGED, file, "it breaks off or is no JSON"), e);
+        }
+        int format = root.path("format").asInt(0);
+        if (format > BundleJson.FORMAT) {
+            throw new FindingException(Finding.of(Code.BUNDLE_NEWER, file, String.valueOf(format)), null);
+        }
+        Bundle bundle;
+        try {
+            bundle = BundleJson.read(root);
+        } catch (RuntimeException e) {
+            throw new FindingException(Finding.of(Code.BUNDLE_DAMAGED, file, String.valueOf(e.getMessage())), e);
+        }
+        unknown = new UnknownFields(root, BundleJson.write(bundle));
+        know(bundle.sources());
+        Files.copy(file, folder.resolve(PREVIOUS), StandardCopyOption.REPLACE_EXISTING);
+        return bundle;
+    }
+
+    private static FileChannel locked(Path folder) throws IOException {
+        FileChannel channel = FileChannel.open(folder.resolve(".lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+        try {
+            FileLock lock = channel.tryLock();
+            if (lock != null) return channel;
+        } catch (OverlappingFileLockException heldByUs) {
+            LoggerFactory.getLogger(BundleFolder.class).info("already open: {}", folder);
+        }
+        channel.close();
+        throw new FindingException(Finding.of(Code.BUNDLE_IN_USE, folder), null);
+    }
+
+    /** {@return a new empty file: "lease.pdf", or "lease (2).pdf" where that is taken} */
+    private Path uniquePlace(String fileName) throws IOException {
+        String safe = fileName.replaceAll("[\\p{Cntrl}/\\\\:*?\"<>|]", "_");
+        int dot = safe.lastIndexOf('.') > 0 ? safe.lastIndexOf('.') : safe.length();
+        String stem = safe.substring(0, Math.min(dot, 120));
+        String extension = safe.substring(dot);
+        for (int n = 1; ; n++) {
+            Path place = folder.resolve("originals").resolve(stem + (n == 1 ? "" : " (" + n + ")") + extension);
+            try {
+                return Files.createFile(place);
+            } catch (FileAlreadyExistsException taken) {
+                LoggerFactory.getLogger(BundleFolder.class).debug("name taken: {}", place);
+            }
+        }
+    }
+
+    private Path converted(String storedName) {
+        return folder.resolve("converted").resolve(storedName + ".pdf");
+    }
+
+    private Source source(SourceId id) {
+        Source source = sources.get(id);
+        if (source == null) throw new IllegalArgumentException("no such source: " + id.value());
+        return source;
+    }
+
+    private static void deleteQuietly(Path file) {
+        try {
+            Files.deleteIfExists(file);
+        } catch (IOException e) {
+            LoggerFactory.getLogger(BundleFolder.class).warn("not deleted: {}", file, e);
+        }
+    }
+}

@@ -1,0 +1,133 @@
+package app.yellowtab.store;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.Contents;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Layout;
+import app.yellowtab.model.PageRun;
+import app.yellowtab.model.Party;
+import app.yellowtab.model.Section;
+import app.yellowtab.model.Separators;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceBookmark;
+import app.yellowtab.model.SourceId;
+import app.yellowtab.model.SourceKind;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The form of {@code bundle.json}, described in docs/bundle.schema.json. Every field is always written. */
+final class BundleJson {
+    /** Raised when a program that knows only the older form would lose or misread something. */
+    static final int FORMAT = 1;
+    static final JsonMapper MAPPER = JsonMapper.builder().build();
+
+    private BundleJson() {}
+
+    static ObjectNode write(Bundle bundle) {
+        ObjectNode root = MAPPER.createObjectNode().put("format", FORMAT);
+        CaseHeading heading = bundle.heading();
+        ObjectNode head = root.putObject("heading").put("court", heading.court()).put("caseNumber", heading.caseNumber())
+                .put("title", heading.title()).put("hearing", heading.hearing().map(LocalDate::toString).orElse(""))
+                .put("preparedBy", heading.preparedBy());
+        ArrayNode parties = head.putArray("parties");
+        for (Party party : heading.parties()) parties.addObject().put("name", party.name()).put("role", party.role());
+        root.putObject("layout").put("cover", bundle.layout().cover())
+                .put("separators", bundle.layout().separators().name().toLowerCase(Locale.ROOT));
+        ArrayNode sources = root.putArray("sources");
+        for (Source source : bundle.sources()) write(source, sources.addObject());
+        write(bundle.contents(), root);
+        return root;
+    }
+
+    private static void write(Source source, ObjectNode to) {
+        to.put("id", source.id().value()).put("fileName", source.fileName()).put("storedName", source.storedName())
+                .put("kind", source.kind().name().toLowerCase(Locale.ROOT)).put("bytes", source.bytes())
+                .put("sha256", source.sha256()).put("pageCount", source.pageCount())
+                .put("proposedTitle", source.proposedTitle()).put("proposedDate", DateCode.write(source.proposedDate()));
+        ArrayNode bookmarks = to.putArray("bookmarks");
+        for (SourceBookmark b : source.bookmarks()) {
+            bookmarks.addObject().put("level", b.level()).put("title", b.title()).put("page", b.page());
+        }
+    }
+
+    private static void write(Contents contents, ObjectNode to) {
+        ArrayNode documents = to.putArray("documents");
+        for (Document document : contents.documents()) {
+            ObjectNode node = documents.addObject().put("id", document.id().value()).put("title", document.title())
+                    .put("description", document.description()).put("date", DateCode.write(document.date()))
+                    .put("inIndex", document.inIndex());
+            ArrayNode pages = node.putArray("pages");
+            for (PageRun run : document.runs()) {
+                pages.addObject().put("source", run.source().value()).put("first", run.firstPage()).put("last", run.lastPage());
+            }
+        }
+        ArrayNode sections = to.putArray("sections");
+        for (Section section : contents.sections()) {
+            write(section.contents(), sections.addObject().put("id", section.id().value()).put("title", section.title()));
+        }
+    }
+
+    /**
+     * Reads a bundle.
+     *
+     * @throws RuntimeException of many kinds, if the tree is not a bundle; its message says what is missing or wrong
+     */
+    static Bundle read(JsonNode root) {
+        JsonNode head = field(root, "heading");
+        CaseHeading heading = new CaseHeading(text(head, "court"), text(head, "caseNumber"),
+                each(head, "parties", p -> new Party(text(p, "name"), text(p, "role"))), text(head, "title"),
+                Optional.of(text(head, "hearing")).filter(day -> !day.isEmpty()).map(LocalDate::parse), text(head, "preparedBy"));
+        JsonNode look = field(root, "layout");
+        Layout layout = new Layout(field(look, "cover").asBoolean(), word(Separators.class, text(look, "separators")));
+        return new Bundle(heading, layout, each(root, "sources", BundleJson::source), contents(root));
+    }
+
+    private static Source source(JsonNode node) {
+        return new Source(new SourceId(text(node, "id")), text(node, "fileName"), text(node, "storedName"),
+                word(SourceKind.class, text(node, "kind")), field(node, "bytes").asLong(), text(node, "sha256"),
+                field(node, "pageCount").asInt(),
+                each(node, "bookmarks", b -> new SourceBookmark(field(b, "level").asInt(), text(b, "title"), field(b, "page").asInt())),
+                text(node, "proposedTitle"), DateCode.read(text(node, "proposedDate")));
+    }
+
+    private static Contents contents(JsonNode node) {
+        return new Contents(each(node, "documents", BundleJson::document), each(node, "sections",
+                section -> new Section(new EntryId(text(section, "id")), text(section, "title"), contents(section))));
+    }
+
+    private static Document document(JsonNode node) {
+        return new Document(new EntryId(text(node, "id")), text(node, "title"), text(node, "description"),
+                DateCode.read(text(node, "date")), field(node, "inIndex").asBoolean(), each(node, "pages",
+                run -> new PageRun(new SourceId(text(run, "source")), field(run, "first").asInt(), field(run, "last").asInt())));
+    }
+
+    private static <T> List<T> each(JsonNode node, String name, Function<JsonNode, T> read) {
+        List<T> all = new ArrayList<>();
+        for (JsonNode element : field(node, name)) all.add(read.apply(element));
+        return all;
+    }
+
+    private static <E extends Enum<E>> E word(Class<E> type, String value) {
+        return Enum.valueOf(type, value.toUpperCase(Locale.ROOT));
+    }
+
+    private static String text(JsonNode node, String name) {
+        return field(node, name).asString();
+    }
+
+    private static JsonNode field(JsonNode node, String name) {
+        JsonNode value = node.get(name);
+        if (value == null) throw new IllegalArgumentException("\"" + name + "\" is missing");
+        return value;
+    }
+}

@@ -1,0 +1,82 @@
+package app.yellowtab.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
+import java.util.List;
+import org.slf4j.LoggerFactory;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The bundles that were opened last, newest first, and where one was in each. Losing it loses only convenience. */
+public final class Recents {
+    private static final int MOST = 12;
+    private final Path file;
+
+    /** @param userFolder see {@link UserFolder}; made when something is first remembered */
+    public Recents(Path userFolder) {
+        file = userFolder.resolve("recent.json");
+    }
+
+    /**
+     * A bundle that was opened.
+     *
+     * @param folder its folder, absolute
+     * @param title  how it was called
+     * @param stage  the stage of work that was shown
+     * @param leaf   the bundle number that was read
+     * @param open   whether it was open when the program ended
+     */
+    public record Recent(Path folder, String title, String stage, int leaf, boolean open) {}
+
+    /** {@return the bundles that are still there} */
+    public List<Recent> list() {
+        List<Recent> recents = new ArrayList<>();
+        if (!Files.exists(file)) return recents;
+        try {
+            for (JsonNode node : BundleJson.MAPPER.readTree(file)) {
+                Path folder = Path.of(node.path("folder").asString(""));
+                if (!Files.exists(folder.resolve(BundleFolder.FILE))) continue;
+                recents.add(new Recent(folder, node.path("title").asString(""), node.path("stage").asString(""),
+                        node.path("leaf").asInt(1), node.path("open").asBoolean(false)));
+            }
+        } catch (JacksonException | IllegalArgumentException e) {
+            LoggerFactory.getLogger(Recents.class).warn("recent bundles cannot be read, and begin anew", e);
+        }
+        return recents;
+    }
+
+    /** Puts a bundle first, with where one is in it. */
+    public void remember(Recent recent) {
+        List<Recent> all = new ArrayList<>(List.of(recent));
+        list().stream().filter(other -> !other.folder().equals(recent.folder())).limit(MOST - 1)
+                .map(other -> new Recent(other.folder(), other.title(), other.stage(), other.leaf(), false)).forEach(all::add);
+        write(all);
+    }
+
+    /** Takes a bundle off the list; the bundle itself stays. */
+    public void forget(Path folder) {
+        write(list().stream().filter(recent -> !recent.folder().equals(folder)).toList());
+    }
+
+    private void write(List<Recent> recents) {
+        ArrayNode list = BundleJson.MAPPER.createArrayNode();
+        for (Recent recent : recents) {
+            ObjectNode node = list.addObject();
+            node.put("folder", recent.folder().toString()).put("title", recent.title()).put("stage", recent.stage())
+                    .put("leaf", recent.leaf()).put("open", recent.open());
+        }
+        try {
+            Files.createDirectories(file.getParent());
+            Path draft = file.resolveSibling("recent.json.part");
+            Files.write(draft, BundleJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(list));
+            Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
+        } catch (IOException e) {
+            LoggerFactory.getLogger(Recents.class).warn("recent bundles not kept", e);
+        }
+    }
+}

@@ -1,0 +1,20 @@
+/** Everything that computes: from a folder of files to a numbered bundle. Knows no window. */
+module app.yellowtab.core {
+    requires transitive org.jspecify;
+    requires org.apache.pdfbox;
+    requires org.apache.pdfbox.io;
+    requires org.apache.fontbox;
+    requires org.apache.tika.core;
+    requires com.drew.metadata;
+    requires tools.jackson.databind;
+    requires java.sql;    // Tika names a class of it and does not say so
+    requires org.slf4j;
+    requires transitive java.desktop;
+
+    exports app.yellowtab.model;
+    exports app.yellowtab.source;
+    exports app.yellowtab.plan;
+    exports app.yellowtab.assemble;
+    exports app.yellowtab.store;
+    exports app.yellowtab.sample;
+}
