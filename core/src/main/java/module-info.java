@@ -12,6 +12,7 @@ module app.yellowtab.core {
     requires transitive java.desktop;
 
     exports app.yellowtab.model;
+    exports app.yellowtab.pdf to app.yellowtab.desktop;
     exports app.yellowtab.source;
     exports app.yellowtab.plan;
     exports app.yellowtab.assemble;

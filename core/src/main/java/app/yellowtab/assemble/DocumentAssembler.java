@@ -3,6 +3,7 @@ package app.yellowtab.assemble;
 import app.yellowtab.model.Finding;
 import app.yellowtab.model.Finding.Code;
 import app.yellowtab.model.FindingException;
+import app.yellowtab.pdf.Drafts;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
 import java.io.IOException;
@@ -70,7 +71,7 @@ final class DocumentAssembler implements Assembler {
             if (folder == null || !Files.isDirectory(folder)) {
                 throw failure(Code.TARGET_NOT_WRITABLE, target, "there is no such folder", null);
             }
-            return Files.createTempFile(folder, ".yellowtab-", ".part");
+            return Drafts.beside(target);
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {

@@ -35,8 +35,7 @@ public sealed interface DocumentDate {
             case Undated u -> "undated";
             case Day d -> Formats.day(d.day());
             case Month m -> Formats.month(m.month());
-            case Range r -> (r.from().getYear() == r.to().getYear() ? Formats.dayOfYear(r.from()) : Formats.day(r.from()))
-                    + " – " + Formats.day(r.to());
+            case Range r -> Formats.range(r);
         };
     }
 
@@ -58,6 +57,14 @@ public sealed interface DocumentDate {
 
         private static String dayOfYear(LocalDate day) {
             return day.getDayOfMonth() + " " + MONTHS.get(day.getMonthValue() - 1).substring(0, 3);
+        }
+
+        /** What both days share is said once: "5–13 Oct 2030", "28 Sep – 3 Oct 2030". */
+        private static String range(Range range) {
+            LocalDate from = range.from();
+            LocalDate to = range.to();
+            if (YearMonth.from(from).equals(YearMonth.from(to))) return from.getDayOfMonth() + "–" + day(to);
+            return (from.getYear() == to.getYear() ? dayOfYear(from) : day(from)) + " – " + day(to);
         }
 
         private static String day(LocalDate day) {

@@ -44,6 +44,38 @@ public final class Outline {
         return find(bundle.contents(), section.get()).map(Section::contents);
     }
 
+    /** {@return the place of a document that is put below a row of the index; without a row, at the very beginning} */
+    public static Place documentPlaceBelow(Bundle bundle, Optional<EntryId> row) {
+        if (row.isEmpty()) return new Place(Optional.empty(), 0);
+        return placeOfDocument(bundle, row.get()).map(at -> new Place(at.section(), at.index() + 1))
+                .orElseGet(() -> new Place(row, 0));
+    }
+
+    /**
+     * {@return the place of a section that is put below a row of the index: behind the section that the row lies in, at
+     * the wanted depth, or as near to that as there is a section to hold it}
+     *
+     * @param depth how many sections it is to lie in
+     */
+    public static Place sectionPlaceBelow(Bundle bundle, Optional<EntryId> row, int depth) {
+        List<EntryId> chain = row.map(id -> chainOf(bundle, id)).orElse(List.of());
+        int level = Math.min(depth, chain.size());
+        Optional<EntryId> holder = level == 0 ? Optional.empty() : Optional.of(chain.get(level - 1));
+        int index = chain.size() > level ? placeOfSection(bundle, chain.get(level)).orElseThrow().index() + 1 : 0;
+        return new Place(holder, index);
+    }
+
+    /** {@return the sections that an entry lies in, the outermost first; a section lies in itself too} */
+    public static List<EntryId> chainOf(Bundle bundle, EntryId id) {
+        List<EntryId> chain = new ArrayList<>();
+        Optional<EntryId> at = placeOfDocument(bundle, id).map(Place::section).orElse(Optional.of(id));
+        while (at.isPresent()) {
+            chain.addFirst(at.get());
+            at = placeOfSection(bundle, at.get()).flatMap(Place::section);
+        }
+        return chain;
+    }
+
     /** {@return whether a section is, or lies in, another} */
     static boolean holds(Section outer, EntryId id) {
         return outer.id().equals(id) || find(outer.contents(), id).isPresent();

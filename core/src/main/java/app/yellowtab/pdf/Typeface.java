@@ -31,7 +31,7 @@ public enum Typeface {
     }
 
     /** {@return the font file's bytes, to be closed by the caller} */
-    InputStream open() {
+    public InputStream open() {
         return Objects.requireNonNull(Typeface.class.getResourceAsStream("fonts/" + file + ".ttf"), file);
     }
 

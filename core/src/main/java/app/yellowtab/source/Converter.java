@@ -2,6 +2,7 @@ package app.yellowtab.source;
 
 import app.yellowtab.model.Finding;
 import app.yellowtab.model.SourceKind;
+import app.yellowtab.pdf.Drafts;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -25,7 +26,7 @@ public final class Converter {
      */
     public static void convert(Path file, Path named, SourceKind kind, Path target, Collection<Finding> notes)
             throws IOException {
-        Path draft = Files.createTempFile(target.toAbsolutePath().getParent(), ".yellowtab-", ".part");
+        Path draft = Drafts.beside(target);
         try (PDDocument document = new PDDocument()) {
             switch (kind) {
                 case JPEG, PNG -> PicturePages.addPicture(document, file);

@@ -1,0 +1,179 @@
+package app.yellowtab.desktop;
+
+import app.yellowtab.desktop.start.StartView;
+import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Opener;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.FindingException;
+import app.yellowtab.sample.SampleMatter;
+import app.yellowtab.store.BundleFolder;
+import app.yellowtab.store.Recents;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
+import javafx.scene.Parent;
+import javafx.scene.Scene;
+import javafx.stage.Stage;
+import org.jspecify.annotations.Nullable;
+
+/** What lies on the desk: the start screen, or one open bundle. */
+public final class Desk {
+    private final Stage window;
+    private final Recents recents;
+    private final Path userFolder;
+    private final Jobs jobs;
+    private final FileDialogs dialogs;
+    private final Opener opener;
+    private final Scene scene;
+    private @Nullable OpenBundle open;
+
+    /** A bundle on the desk, with what must be ended when it goes. */
+    private record OpenBundle(Workspace workspace, Shell shell, ExecutorService saving) {}
+
+    Desk(Stage window, Recents recents, Path userFolder, Jobs jobs, FileDialogs dialogs, Opener opener) {
+        this.window = window;
+        this.recents = recents;
+        this.userFolder = userFolder;
+        this.jobs = jobs;
+        this.dialogs = dialogs;
+        this.opener = opener;
+        this.scene = new Scene(new StartView(this, recents.list(), dialogs, ""), 1280, 800);
+        for (String sheet : new String[] {"tokens.css", "app.css"}) {
+            scene.getStylesheets().add(Objects.requireNonNull(Desk.class.getResource(sheet)).toExternalForm());
+        }
+        window.setScene(scene);
+        window.setTitle(Words.of("app.name"));
+        window.setMinWidth(960);
+        window.setMinHeight(600);
+        window.setOnHidden(event -> close(true));
+    }
+
+    /** {@return the open bundle, if there is one} */
+    Optional<Workspace> workspace() {
+        return Optional.ofNullable(open).map(OpenBundle::workspace);
+    }
+
+    /** Goes on where one was when the program was closed, or shows the start screen. */
+    void resume() {
+        Optional<Recents.Recent> last = recents.list().stream().filter(Recents.Recent::open).findFirst();
+        last.ifPresentOrElse(recent -> open(recent.folder()), () -> showStart(""));
+    }
+
+    /** Makes a new bundle and opens it. */
+    public void create(Path folder, String title) {
+        try {
+            Bundle bundle = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(title));
+            show(BundleFolder.create(folder, bundle), bundle);
+        } catch (FindingException e) {
+            showStart(e.getMessage());
+        }
+    }
+
+    /** Opens a bundle folder; says on the start screen why, if it cannot be opened. */
+    public void open(Path folder) {
+        close(false);
+        try {
+            BundleFolder.Opened opened = BundleFolder.open(folder);
+            show(opened.folder(), opened.bundle());
+        } catch (FindingException e) {
+            showStart(e.getMessage());
+        }
+    }
+
+    /** Opens the sample matter, which is made when it is not there yet. */
+    public void openSample() {
+        Path folder = userFolder.resolve("sample-matter");
+        if (Files.exists(folder.resolve(BundleFolder.FILE))) {
+            open(folder);
+            return;
+        }
+        StartView waiting = new StartView(this, recents.list(), dialogs, Words.of("start.makingSample"));
+        waiting.setDisable(true);
+        scene.setRoot(waiting);
+        jobs.start((progress, stop) -> makeSample(folder), nothing -> open(folder), e -> showStart(e.getMessage()));
+    }
+
+    /** Closes the bundle and shows the start screen. */
+    public void leave() {
+        close(false);
+        showStart("");
+    }
+
+    private static Path makeSample(Path folder) throws IOException {
+        Path files = Files.createTempDirectory("yellowtab-sample-");
+        SampleMatter.writeFiles(files);
+        try (BundleFolder made = BundleFolder.create(folder, Bundle.EMPTY)) {
+            made.save(SampleMatter.bundle(files, made));
+        }
+        try (var all = Files.walk(files)) {
+            for (Path file : all.sorted(Comparator.reverseOrder()).toList()) Files.delete(file);
+        }
+        return folder;
+    }
+
+    private void show(BundleFolder folder, Bundle bundle) {
+        ExecutorService saving = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("save").factory());
+        Autosave autosave = new Autosave(folder::save, saving, Platform::runLater);
+        Workspace workspace = new Workspace(folder, bundle, autosave, jobs);
+        recents.list().stream().filter(recent -> recent.folder().equals(folder.path())).findFirst().ifPresent(recent -> {
+            workspace.goTo(recent.leaf());
+            for (var stage : app.yellowtab.desktop.work.Stage.values()) {
+                if (stage.name().equals(recent.stage())) workspace.stageProperty().set(stage);
+            }
+        });
+        Shell shell = new Shell(this, workspace, dialogs, opener);
+        open = new OpenBundle(workspace, shell, saving);
+        remember(workspace, true);
+        setRoot(shell, Words.of("app.titled", nameOf(workspace)));
+        shell.begin();
+    }
+
+    private void showStart(String message) {
+        setRoot(new StartView(this, recents.list(), dialogs, message), Words.of("app.name"));
+    }
+
+    private void setRoot(Parent root, String title) {
+        scene.setRoot(root);
+        window.setTitle(title);
+    }
+
+    /** @param ending whether the program ends, so that the bundle is to be there again at the next start */
+    private void close(boolean ending) {
+        OpenBundle closing = open;
+        if (closing == null) return;
+        open = null;
+        closing.shell.dispose();
+        jobs.running().forEach(Jobs.Job::stop);
+        remember(closing.workspace, ending);
+        closing.saving.shutdown();
+        try {
+            closing.saving.awaitTermination(10, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        closing.workspace.folder().close();
+    }
+
+    private void remember(Workspace workspace, boolean isOpen) {
+        recents.remember(new Recents.Recent(workspace.folder().path(), nameOf(workspace), workspace.stageProperty().get().name(),
+                workspace.leafProperty().get(), isOpen));
+    }
+
+    private static String nameOf(Workspace workspace) {
+        CaseHeading heading = workspace.bundle().heading();
+        String title = heading.title().isBlank() ? String.valueOf(workspace.folder().path().getFileName()) : heading.title();
+        return heading.shortName().isEmpty() ? title : heading.shortName() + " · " + title;
+    }
+}

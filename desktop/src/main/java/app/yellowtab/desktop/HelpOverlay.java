@@ -1,0 +1,37 @@
+package app.yellowtab.desktop;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import javafx.scene.control.Button;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** One page with every key, made from the table that binds them. */
+final class HelpOverlay extends StackPane {
+    private final Button close = Controls.button("help.close", this::toggle);
+
+    HelpOverlay() {
+        GridPane keys = new GridPane(24, 6);
+        int row = 0;
+        for (Shortcut shortcut : Shortcut.values()) {
+            keys.add(Controls.label(shortcut.shown(), Styles.FORM_LABEL), 0, row);
+            keys.add(Controls.label(shortcut.meaning(), Styles.SMALL), 1, row++);
+        }
+        close.setCancelButton(true);
+        VBox card = new VBox(14, Controls.label(Words.of("help.title"), Styles.TITLE), keys, close);
+        card.getStyleClass().add(Styles.CARD);
+        card.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        getChildren().add(card);
+        getStyleClass().add(Styles.OVERLAY);
+        Controls.show(this, false);
+    }
+
+    void toggle() {
+        Controls.show(this, !isVisible());
+        if (isVisible()) close.requestFocus();
+    }
+}

@@ -1,0 +1,18 @@
+package app.yellowtab.desktop;
+
+import app.yellowtab.store.UserFolder;
+import java.nio.file.Path;
+import javafx.application.Application;
+
+/** Starts the window. */
+public final class Main {
+    private Main() {}
+
+    /** @param arguments nothing, {@code demo}, or {@code open FOLDER} */
+    public static void main(String[] arguments) {
+        Path user = UserFolder.path();
+        System.setProperty("yellowtab.log", user.resolve("yellowtab.log").toString());
+        System.setProperty("pdfbox.fontcache", user.toString());
+        Application.launch(YellowTab.class, arguments);
+    }
+}

@@ -1,0 +1,116 @@
+package app.yellowtab.desktop;
+
+import app.yellowtab.desktop.arrange.ArrangeStage;
+import app.yellowtab.desktop.produce.ProduceStage;
+import app.yellowtab.desktop.reader.ForeEdge;
+import app.yellowtab.desktop.reader.Reader;
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Opener;
+import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.Stage;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Workspace;
+import javafx.scene.Node;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+
+/** The frame of an open bundle: rail, the stage in the middle, fore-edge, reader, status bar. */
+final class Shell extends StackPane {
+    private final Workspace workspace;
+    private final ArrangeStage arrange;
+    private final ProduceStage produce;
+    private final Reader reader;
+    private final ForeEdge foreEdge;
+    private final HelpOverlay help = new HelpOverlay();
+    private final StackPane middle = new StackPane();
+    private final Rail rail;
+    private final StatusBar status;
+    private final Subscription subscription;
+
+    Shell(Desk desk, Workspace workspace, FileDialogs dialogs, Opener opener) {
+        this.workspace = workspace;
+        this.arrange = new ArrangeStage(workspace, dialogs);
+        this.produce = new ProduceStage(workspace, dialogs, opener);
+        this.reader = new Reader(workspace);
+        this.foreEdge = new ForeEdge(workspace);
+        this.rail = new Rail(workspace, desk::leave, help::toggle);
+        this.status = new StatusBar(workspace);
+        HBox.setHgrow(middle, Priority.ALWAYS);
+        HBox work = new HBox(middle, foreEdge, reader);
+        VBox.setVgrow(work, Priority.ALWAYS);
+        BorderPane frame = new BorderPane(work);
+        frame.setLeft(rail);
+        frame.setBottom(status);
+        getChildren().addAll(frame, help);
+        getStyleClass().add(Styles.DESK);
+        subscription = workspace.stageProperty().subscribe(this::showStage);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
+    }
+
+    /** Puts the keyboard where work begins. */
+    void begin() {
+        switch (workspace.stageProperty().get()) {
+            case ARRANGE -> arrange.begin();
+            case PRODUCE -> produce.begin();
+        }
+    }
+
+    void dispose() {
+        subscription.unsubscribe();
+        arrange.dispose();
+        produce.dispose();
+        reader.dispose();
+        foreEdge.dispose();
+        rail.dispose();
+        status.dispose();
+    }
+
+    private void showStage(Stage stage) {
+        Node shown = switch (stage) {
+            case ARRANGE -> arrange;
+            case PRODUCE -> produce;
+        };
+        middle.getChildren().setAll(shown);
+        begin();
+    }
+
+    private void onKey(KeyEvent event) {
+        boolean typing = event.getTarget() instanceof TextInputControl;
+        for (Shortcut shortcut : Shortcut.values()) {
+            if (shortcut.matches(event) && run(shortcut, typing)) {
+                event.consume();
+                return;
+            }
+        }
+    }
+
+    /** {@return whether the keys meant something here; while a text is typed, undo is the text's own} */
+    private boolean run(Shortcut shortcut, boolean typing) {
+        switch (shortcut) {
+            case STAGE_ARRANGE -> workspace.stageProperty().set(Stage.ARRANGE);
+            case STAGE_PRODUCE -> workspace.stageProperty().set(Stage.PRODUCE);
+            case GO_TO -> reader.askForNumber();
+            case HELP -> help.toggle();
+            case NEXT_LEAF -> workspace.goTo(workspace.leafProperty().get() + 1);
+            case PREVIOUS_LEAF -> workspace.goTo(workspace.leafProperty().get() - 1);
+            case UNDO -> {
+                if (typing) return false;
+                workspace.undo();
+            }
+            case REDO, REDO_TOO -> {
+                if (typing) return false;
+                workspace.redo();
+            }
+            default -> {
+                return workspace.stageProperty().get() == Stage.ARRANGE && arrange.run(shortcut, typing);
+            }
+        }
+        return true;
+    }
+}

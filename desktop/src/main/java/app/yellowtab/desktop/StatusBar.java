@@ -1,0 +1,124 @@
+package app.yellowtab.desktop;
+
+import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Stage;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.Finding;
+import app.yellowtab.model.PageRun;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
+import java.util.HashSet;
+import java.util.Set;
+import javafx.collections.ListChangeListener;
+import javafx.geometry.Pos;
+import javafx.geometry.Side;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.CustomMenuItem;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.util.Subscription;
+
+/** Facts of the bundle, whether it is saved, what wants a look, work under way, and the way to producing. */
+final class StatusBar extends HBox {
+    private final Workspace workspace;
+    private final Label facts = new Label();
+    private final Label saved = new Label();
+    private final HBox work = new HBox(8);
+    private final Button findings = Controls.button("status.findings", this::showFindings);
+    private final Button produce;
+    private final ListChangeListener<Jobs.Job> onJobs = change -> showJob();
+    private final ListChangeListener<Finding> onFindings = change -> countFindings();
+    private Subscription job = Subscription.EMPTY;
+    private final Subscription subscriptions;
+
+    StatusBar(Workspace workspace) {
+        super(16);
+        this.workspace = workspace;
+        this.produce = Controls.button("status.produce", () -> workspace.stageProperty().set(Stage.PRODUCE));
+        findings.getStyleClass().add(Styles.QUIET);
+        produce.getStyleClass().add(Styles.MAIN_ACTION);
+        work.setAlignment(Pos.CENTER_LEFT);
+        saved.setId("saved");
+        facts.setId("facts");
+        setAlignment(Pos.CENTER_LEFT);
+        getStyleClass().add(Styles.STATUS);
+        getChildren().addAll(facts, saved, work, Controls.spring(), findings, produce);
+        subscriptions = Subscription.combine(
+                workspace.planProperty().subscribe(plan -> facts.setText(Words.of("status.facts", plan.pageCount(),
+                        plan.documentCount(), Words.size(bytes())))),
+                workspace.saveStateProperty().subscribe(this::showSaved),
+                workspace.stageProperty().subscribe(stage -> Controls.show(produce, stage != Stage.PRODUCE)));
+        workspace.jobs().running().addListener(onJobs);
+        workspace.findings().addListener(onFindings);
+        showJob();
+        countFindings();
+    }
+
+    void dispose() {
+        subscriptions.unsubscribe();
+        job.unsubscribe();
+        workspace.jobs().running().removeListener(onJobs);
+        workspace.findings().removeListener(onFindings);
+    }
+
+    /** The size of the sources in use; what the bundle will have, near enough. */
+    private long bytes() {
+        Set<SourceId> used = new HashSet<>();
+        for (Document document : workspace.bundle().contents().allDocuments()) {
+            for (PageRun run : document.runs()) used.add(run.source());
+        }
+        return workspace.bundle().sources().stream().filter(source -> used.contains(source.id())).mapToLong(Source::bytes).sum();
+    }
+
+    private void showSaved(Autosave.State state) {
+        saved.setText(switch (state) {
+            case Autosave.State.Saved s -> Words.of("status.saved");
+            case Autosave.State.Saving s -> Words.of("status.saving");
+            case Autosave.State.Failed failed -> failed.message();
+        });
+        saved.getStyleClass().removeAll(Styles.WRONG);
+        if (state instanceof Autosave.State.Failed) saved.getStyleClass().add(Styles.WRONG);
+    }
+
+    private void showJob() {
+        job.unsubscribe();
+        work.getChildren().clear();
+        if (workspace.jobs().running().isEmpty()) return;
+        Jobs.Job shown = workspace.jobs().running().getFirst();
+        ProgressBar bar = new ProgressBar();
+        bar.setPrefWidth(120);
+        Label words = new Label();
+        work.getChildren().addAll(bar, words, Controls.button("status.stop", shown::stop));
+        job = shown.stateProperty().subscribe(state -> {
+            bar.setProgress(state.fraction());
+            words.setText(state.words());
+        });
+    }
+
+    private void countFindings() {
+        int count = workspace.findings().size();
+        Controls.show(findings, count > 0);
+        findings.setText(Words.of("status.findings", count));
+    }
+
+    private void showFindings() {
+        ContextMenu menu = new ContextMenu();
+        for (Finding finding : workspace.findings()) {
+            Label message = Controls.paragraph(finding.message(), Styles.NOTICE);
+            message.setPrefWidth(520);
+            menu.getItems().add(new CustomMenuItem(message, false));
+        }
+        MenuItem clear = new MenuItem(Words.of("status.clear"));
+        clear.setOnAction(event -> workspace.findings().clear());
+        menu.getItems().add(clear);
+        menu.show(findings, Side.TOP, 0, 0);
+    }
+}

@@ -1,0 +1,58 @@
+package app.yellowtab.desktop;
+
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.pdf.Typeface;
+import app.yellowtab.store.Recents;
+import app.yellowtab.store.UserFolder;
+import atlantafx.base.theme.PrimerLight;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.text.Font;
+import javafx.stage.Stage;
+import org.slf4j.LoggerFactory;
+
+/** The program with a window. */
+public final class YellowTab extends Application {
+    private final ExecutorService background = Executors.newThreadPerTaskExecutor(Thread.ofPlatform().daemon().name("job-", 1).factory());
+
+    @Override
+    public void start(Stage window) throws IOException {
+        Path user = UserFolder.path();
+        Files.createDirectories(user);
+        dress();
+        Thread.currentThread().setUncaughtExceptionHandler((thread, e) ->
+                LoggerFactory.getLogger(YellowTab.class).error("unexpected", e));
+        FileDialogs dialogs = new SystemDialogs(window);
+        Jobs jobs = new Jobs(background, Platform::runLater);
+        Desk desk = new Desk(window, new Recents(user), user, jobs, dialogs,
+                path -> getHostServices().showDocument(path.toUri().toString()));
+        List<String> arguments = getParameters().getRaw();
+        if (arguments.isEmpty()) desk.resume();
+        else if (arguments.getFirst().equals("demo")) desk.openSample();
+        else desk.open(Path.of(arguments.getLast()));
+        window.show();
+    }
+
+    /** Loads fonts and the base style sheet; both serve every window. */
+    static void dress() throws IOException {
+        for (Typeface face : Typeface.values()) {
+            try (InputStream in = face.open()) {
+                Font.loadFont(in, 13);
+            }
+        }
+        Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+    }
+
+    @Override
+    public void stop() {
+        background.shutdown();
+    }
+}

@@ -1,0 +1,75 @@
+package app.yellowtab.desktop.arrange;
+
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.Moves;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+
+/** The tray on the left, the index sheet in the middle. */
+public final class ArrangeStage extends HBox {
+    private final Arrangement arrangement;
+    private final FileDialogs dialogs;
+    private final Tray tray;
+    private final IndexSheet sheet;
+
+    public ArrangeStage(Workspace workspace, FileDialogs dialogs) {
+        this.arrangement = new Arrangement(workspace);
+        this.dialogs = dialogs;
+        this.tray = new Tray(workspace, arrangement, this::addFiles, this::addFolder);
+        this.sheet = new IndexSheet(workspace, arrangement);
+        HBox.setHgrow(sheet, Priority.ALWAYS);
+        getChildren().addAll(tray, sheet);
+    }
+
+    /** Puts the keyboard on the sheet. */
+    public void begin() {
+        sheet.focusRows();
+    }
+
+    public void dispose() {
+        tray.dispose();
+        sheet.dispose();
+    }
+
+    /** {@return whether the keys meant something here} */
+    public boolean run(Shortcut shortcut, boolean typing) {
+        if (typing) return false;
+        boolean inTray = tray.hasKeyboard();
+        switch (shortcut) {
+            case ADD_FILES -> addFiles();
+            case ADD_FOLDER -> addFolder();
+            case NEW_SECTION -> arrangement.addSection();
+            case RENAME -> arrangement.beginEditing(Arrangement.Field.TITLE);
+            case MOVE_UP -> arrangement.move(Moves::up);
+            case MOVE_DOWN -> arrangement.move(Moves::down);
+            case NEST -> arrangement.move(Moves::in);
+            case UN_NEST -> arrangement.move(Moves::out);
+            case TAKE_OUT -> {
+                if (inTray) arrangement.dropFromTray(tray.chosen());
+                else arrangement.takeOut();
+            }
+            case PUT_IN_INDEX -> {
+                if (!inTray) return false;
+                tray.putInIndex();
+            }
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void addFiles() {
+        List<Path> files = dialogs.files(Words.of("tray.addFiles"));
+        if (!files.isEmpty()) arrangement.bringIn(files);
+    }
+
+    private void addFolder() {
+        dialogs.folder(Words.of("tray.addFolder")).ifPresent(folder -> arrangement.bringIn(List.of(folder)));
+    }
+}

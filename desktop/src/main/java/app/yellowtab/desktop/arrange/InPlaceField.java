@@ -1,0 +1,86 @@
+package app.yellowtab.desktop.arrange;
+
+import app.yellowtab.desktop.arrange.Arrangement.Field;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.plan.PlannedEntry;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyEvent;
+
+/** A text typed in its place: Enter and leaving take it over, Escape drops it, Tab goes on to the next. */
+final class InPlaceField extends TextField {
+    private final Arrangement arrangement;
+    private final PlannedEntry entry;
+    private final Field field;
+    private final Consumer<Field> next;
+    private boolean ended;
+
+    InPlaceField(Arrangement arrangement, PlannedEntry entry, Field field, Consumer<Field> next) {
+        super(Arrangement.typedText(entry, field));
+        this.arrangement = arrangement;
+        this.entry = entry;
+        this.field = field;
+        this.next = next;
+        setId("in-place");
+        setAccessibleText(Words.of("sheet.field." + field));
+        setPromptText(Words.of("sheet.field." + field));
+        if (field == Field.DATE) {
+            setMinWidth(SheetCell.DATE_WIDTH);
+            setMaxWidth(SheetCell.DATE_WIDTH);
+        }
+        addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
+        focusedProperty().subscribe((before, now) -> {
+            if (before && !now) leave();
+        });
+    }
+
+    void begin() {
+        Platform.runLater(() -> {
+            requestFocus();
+            selectAll();
+        });
+    }
+
+    private void onKey(KeyEvent event) {
+        switch (event.getCode()) {
+            case ENTER -> finish(arrangement::endEditing);
+            case TAB -> finish(() -> next.accept(field));
+            case ESCAPE -> {
+                ended = true;
+                arrangement.endEditing();
+            }
+            default -> {
+                return;
+            }
+        }
+        event.consume();
+    }
+
+    private void finish(Runnable then) {
+        if (ended) return;
+        ended = true;
+        if (arrangement.commit(entry, field, getText())) {
+            then.run();
+            return;
+        }
+        ended = false;
+        getStyleClass().remove(Styles.WRONG);
+        getStyleClass().add(Styles.WRONG);
+        Tooltip help = new Tooltip(Words.of("sheet.noDate"));
+        setTooltip(help);
+        var below = localToScreen(0, getHeight() + 4);
+        help.setAutoHide(true);
+        help.show(this, below.getX(), below.getY());
+    }
+
+    /** A click elsewhere keeps what was typed, unless it is no date. */
+    private void leave() {
+        if (ended) return;
+        ended = true;
+        arrangement.commit(entry, field, getText());
+        arrangement.endEditing();
+    }
+}

@@ -1,0 +1,156 @@
+package app.yellowtab.desktop.arrange;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
+import app.yellowtab.model.SourceKind;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.Dragboard;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+import org.jspecify.annotations.Nullable;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+
+/** The sources that have no place in the bundle yet. */
+final class Tray extends VBox {
+    private final Arrangement arrangement;
+    private final ListView<Source> list = new ListView<>();
+    private final Label count = Controls.label("", Styles.SMALL);
+    private final Subscription subscription;
+
+    Tray(Workspace workspace, Arrangement arrangement, Runnable addFiles, Runnable addFolder) {
+        super(8);
+        this.arrangement = arrangement;
+        HBox head = new HBox(8, Controls.label(Words.of("tray.title"), Styles.FORM_LABEL), count);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        Button files = Controls.button("tray.addFiles", addFiles);
+        Button folder = Controls.button("tray.addFolder", addFolder);
+        Controls.describe(files, Words.of("tray.addFilesTip", Shortcut.ADD_FILES.shown()));
+        Controls.describe(folder, Words.of("tray.addFolderTip", Shortcut.ADD_FOLDER.shown()));
+        list.setId("tray");
+        list.getStyleClass().add(Styles.TRAY_LIST);
+        list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+        list.setCellFactory(view -> new SourceCell());
+        list.setPlaceholder(Controls.paragraph(Words.of("tray.empty"), Styles.SMALL));
+        list.setOnMouseClicked(event -> {
+            if (event.getClickCount() == 2) putInIndex();
+        });
+        VBox.setVgrow(list, Priority.ALWAYS);
+        Button put = Controls.button("tray.put", this::putInIndex);
+        put.setMaxWidth(Double.MAX_VALUE);
+        put.disableProperty().bind(Bindings.isEmpty(list.getSelectionModel().getSelectedItems()));
+        getChildren().addAll(head, new HBox(8, files, folder), list, put);
+        getStyleClass().add(Styles.TRAY);
+        setOnDragOver(this::onDragOver);
+        setOnDragDropped(this::onDragDropped);
+        setOnDragExited(event -> pseudoClassStateChanged(Styles.DROP_INTO, false));
+        subscription = workspace.bundleProperty().subscribe(bundle -> {
+            List<Source> tray = bundle.tray();
+            if (!tray.equals(list.getItems())) list.getItems().setAll(tray);
+            count.setText(tray.isEmpty() ? "" : String.valueOf(tray.size()));
+        });
+    }
+
+    void dispose() {
+        subscription.unsubscribe();
+    }
+
+    boolean hasKeyboard() {
+        return list.isFocused();
+    }
+
+    Set<SourceId> chosen() {
+        return new HashSet<>(list.getSelectionModel().getSelectedItems().stream().map(Source::id).toList());
+    }
+
+    void putInIndex() {
+        arrangement.putInIndex(list.getSelectionModel().getSelectedItems().stream().map(Source::id).toList());
+    }
+
+    private void onDragOver(DragEvent event) {
+        Dragboard board = event.getDragboard();
+        if (!board.hasFiles() && !board.hasContent(Drags.ENTRIES)) return;
+        event.acceptTransferModes(board.hasFiles() ? TransferMode.COPY : TransferMode.MOVE);
+        pseudoClassStateChanged(Styles.DROP_INTO, true);
+        event.consume();
+    }
+
+    private void onDragDropped(DragEvent event) {
+        Dragboard board = event.getDragboard();
+        if (board.hasFiles()) {
+            arrangement.bringIn(board.getFiles().stream().map(file -> Path.of(file.getPath())).toList());
+        } else {
+            arrangement.select(new HashSet<>(Drags.ids(board, Drags.ENTRIES, EntryId::new)));
+            arrangement.takeOut();
+        }
+        event.setDropCompleted(true);
+        event.consume();
+    }
+
+    private void beginDrag(MouseEvent event, Source dragged) {
+        Set<SourceId> ids = chosen();
+        if (!ids.contains(dragged.id())) ids = Set.of(dragged.id());
+        List<String> inOrder = list.getItems().stream().map(Source::id).filter(ids::contains).map(SourceId::value).toList();
+        startDragAndDrop(TransferMode.MOVE).setContent(Drags.content(Drags.SOURCES, inOrder));
+        event.consume();
+    }
+
+    private final class SourceCell extends ListCell<Source> {
+        private final FontIcon icon = new FontIcon();
+        private final Label name = new Label();
+        private final Label facts = Controls.label("", Styles.SMALL);
+        private final HBox row = new HBox(8, icon, new VBox(name, facts));
+
+        SourceCell() {
+            row.setAlignment(Pos.CENTER_LEFT);
+            row.setMinWidth(0);
+            row.setPrefWidth(1);
+            setOnDragDetected(event -> {
+                if (getItem() != null) beginDrag(event, getItem());
+            });
+        }
+
+        @Override
+        protected void updateItem(@Nullable Source source, boolean empty) {
+            super.updateItem(source, empty);
+            boolean blank = empty || source == null;
+            setGraphic(blank ? null : row);
+            icon.setIconCode(blank ? Feather.FILE : icon(source.kind()));
+            name.setText(blank ? "" : source.fileName());
+            facts.setText(blank ? "" : Arrangement.describe(source));
+            setTooltip(blank ? null : new Tooltip(source.fileName()));
+            setAccessibleText(blank ? null : source.fileName() + ", " + facts.getText());
+        }
+
+        private static Feather icon(SourceKind kind) {
+            return switch (kind) {
+                case PDF -> Feather.FILE_TEXT;
+                case JPEG, PNG -> Feather.IMAGE;
+                case TIFF -> Feather.LAYERS;
+                case TEXT -> Feather.ALIGN_LEFT;
+            };
+        }
+    }
+}

@@ -1,0 +1,168 @@
+package app.yellowtab.desktop.reader;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.PlannedEntry;
+import app.yellowtab.plan.PlannedEntry.PlannedDocument;
+import app.yellowtab.plan.PlannedEntry.PlannedSection;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.AccessibleRole;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.control.Skin;
+import javafx.scene.control.SkinBase;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.shape.Line;
+import javafx.util.Subscription;
+
+/** The file seen from the side: sections as bands as thick as their share of the pages, their tabs sticking out. */
+public final class ForeEdge extends Control {
+    private final Workspace workspace;
+    private final Subscription subscription;
+
+    public ForeEdge(Workspace workspace) {
+        this.workspace = workspace;
+        setId("fore-edge");
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.SLIDER);
+        getStyleClass().add(Styles.FORE_EDGE);
+        setTooltip(new Tooltip(Words.of("edge.tip")));
+        addEventHandler(MouseEvent.MOUSE_PRESSED, event -> goTo(event.getY()));
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> goTo(event.getY()));
+        addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
+        subscription = Subscription.combine(workspace.planProperty().subscribe(plan -> requestLayout()),
+                workspace.leafProperty().subscribe(leaf -> {
+                    setAccessibleText(Words.of("edge.at", leaf));
+                    requestLayout();
+                }));
+    }
+
+    public void dispose() {
+        subscription.unsubscribe();
+    }
+
+    @Override
+    protected Skin<?> createDefaultSkin() {
+        return new EdgeSkin(this);
+    }
+
+    /** Goes to the leaf that lies at a height, in pixels from the top. */
+    private void goTo(double y) {
+        requestFocus();
+        Scale scale = scale();
+        workspace.goTo(1 + (int) Math.floor((y - scale.top) / scale.perLeaf));
+    }
+
+    private void onKey(KeyEvent event) {
+        int step = switch (event.getCode()) {
+            case UP -> -1;
+            case DOWN -> 1;
+            case HOME -> -workspace.plan().pageCount();
+            case END -> workspace.plan().pageCount();
+            default -> 0;
+        };
+        if (step == 0 || event.isAltDown()) return;
+        workspace.goTo(workspace.leafProperty().get() + step);
+        event.consume();
+    }
+
+    private Scale scale() {
+        double top = snappedTopInset();
+        return new Scale(top, (getHeight() - top - snappedBottomInset()) / workspace.plan().pageCount());
+    }
+
+    /** Where leaf 1 begins, and how many pixels each leaf is thick. */
+    private record Scale(double top, double perLeaf) {
+        double y(int leaf) {
+            return top + (leaf - 1) * perLeaf;
+        }
+    }
+
+    private static final class EdgeSkin extends SkinBase<ForeEdge> {
+        private static final double PAPER = 26;
+        private static final double TAB_HEIGHT = 22;
+        private final Region frame = new Region();
+
+        EdgeSkin(ForeEdge edge) {
+            super(edge);
+            frame.getStyleClass().add(Styles.FRAME);
+            frame.setMouseTransparent(true);
+            consumeMouseEvents(false);
+        }
+
+        @Override
+        protected double computePrefWidth(double height, double top, double right, double bottom, double left) {
+            return left + PAPER + 34 + right;
+        }
+
+        @Override
+        protected void layoutChildren(double x, double y, double width, double height) {
+            ForeEdge edge = getSkinnable();
+            Plan plan = edge.workspace.plan();
+            Scale scale = edge.scale();
+            getChildren().clear();
+            band(x, scale.y(1), plan.pageCount() * scale.perLeaf);
+            List<PlannedSection> tabbed = new ArrayList<>();
+            for (PlannedEntry entry : plan.entries()) {
+                switch (entry) {
+                    case PlannedSection section when section.depth() == 0 -> {
+                        band(x, scale.y(section.firstPage()), (section.lastPage() - section.firstPage() + 1) * scale.perLeaf);
+                        tabbed.add(section);
+                    }
+                    case PlannedSection inner -> line(x, scale.y(inner.firstPage()));
+                    case PlannedDocument document -> {
+                        boolean room = plan.documentCount() * 4 < height;
+                        if (room) line(x, scale.y(document.firstPage()));
+                    }
+                }
+            }
+            tabs(tabbed, x, scale, y + height);
+            double thick = Math.max(4, scale.perLeaf);
+            double at = scale.y(edge.workspace.leafProperty().get()) + scale.perLeaf / 2 - thick / 2;
+            getChildren().add(frame);
+            frame.resizeRelocate(x - 3, snapPositionY(at), PAPER + 6, snapSizeY(thick));
+        }
+
+        private void band(double x, double top, double thickness) {
+            Region band = new Region();
+            band.getStyleClass().add(Styles.BAND);
+            band.setMouseTransparent(true);
+            getChildren().add(band);
+            band.resizeRelocate(x, snapPositionY(top), PAPER, Math.max(1, thickness));
+        }
+
+        private void line(double x, double y) {
+            Line line = new Line(x + 1, snapPositionY(y) + 0.5, x + PAPER - 1, snapPositionY(y) + 0.5);
+            line.getStyleClass().add(Styles.DOCUMENT_LINE);
+            line.setMouseTransparent(true);
+            getChildren().add(line);
+        }
+
+        /** Tabs stand at their sections; where those are thinner than a tab, each is moved below the one before. */
+        private void tabs(List<PlannedSection> sections, double x, Scale scale, double bottom) {
+            double step = Math.min(TAB_HEIGHT + 2, (bottom - scale.top) / Math.max(1, sections.size()));
+            double free = scale.top;
+            for (int i = 0; i < sections.size(); i++) {
+                PlannedSection section = sections.get(i);
+                double latest = bottom - (sections.size() - i) * step;
+                double top = Math.max(free, Math.min(scale.y(section.firstPage()), latest));
+                Label tab = Controls.label(section.label(), Styles.EDGE_TAB);
+                tab.setTooltip(new Tooltip(section.label() + "  " + section.title()));
+                tab.setOnMousePressed(event -> {
+                    getSkinnable().workspace.goTo(section.firstPage());
+                    event.consume();
+                });
+                getChildren().add(tab);
+                tab.resizeRelocate(x + PAPER, snapPositionY(top), 30, Math.min(TAB_HEIGHT, step));
+                free = top + step;
+            }
+        }
+    }
+}

@@ -1,0 +1,143 @@
+package app.yellowtab.desktop.reader;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.PlannedEntry;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
+import javafx.util.Subscription;
+import org.kordamp.ikonli.feather.Feather;
+
+/** Shows one leaf as it will be produced, with its number, and goes to any other. */
+public final class Reader extends VBox {
+    /** Sharp at the width shown, and on displays of up to double density. */
+    private static final int WIDTH_PX = 760;
+
+    private final Workspace workspace;
+    private final ExecutorService drawing = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("draw").factory());
+    private final PagePictures pictures;
+    private final TextField number = new TextField();
+    private final Label of = new Label();
+    private final ImageView picture = new ImageView();
+    private final Label trouble = Controls.paragraph("", Styles.NOTICE);
+    private final StackPane paper = new StackPane(picture, trouble);
+    private final Label what = Controls.paragraph("", Styles.SMALL);
+    private final Subscription subscription;
+
+    public Reader(Workspace workspace) {
+        super(8);
+        this.workspace = workspace;
+        this.pictures = new PagePictures(workspace.folder(), drawing, Platform::runLater);
+        number.setId("leaf-number");
+        number.setPrefColumnCount(4);
+        number.setAccessibleText(Words.of("reader.number"));
+        number.setOnAction(event -> goToTyped());
+        number.focusedProperty().subscribe(focused -> {
+            if (!focused) showNumber();
+        });
+        HBox head = new HBox(6, Controls.iconButton(Feather.CHEVRON_LEFT, "reader.previous", () -> step(-1)),
+                Controls.label(Words.of("reader.leaf"), Styles.SMALL), number, of,
+                Controls.iconButton(Feather.CHEVRON_RIGHT, "reader.next", () -> step(1)));
+        head.setAlignment(Pos.CENTER);
+        picture.setPreserveRatio(true);
+        picture.setSmooth(true);
+        picture.fitWidthProperty().bind(paper.widthProperty().subtract(2));
+        picture.fitHeightProperty().bind(paper.heightProperty().subtract(2));
+        paper.setMinSize(0, 0);
+        paper.setAlignment(Pos.TOP_CENTER);
+        paper.getStyleClass().add(Styles.PAGE);
+        paper.addEventHandler(ScrollEvent.SCROLL, event -> step(event.getDeltaY() < 0 ? 1 : -1));
+        VBox.setVgrow(paper, Priority.ALWAYS);
+        what.setId("leaf-what");
+        what.setAlignment(Pos.CENTER);
+        what.setTextAlignment(TextAlignment.CENTER);
+        what.setMaxWidth(Double.MAX_VALUE);
+        getChildren().addAll(head, what, paper);
+        getStyleClass().add(Styles.READER);
+        subscription = Subscription.combine(workspace.planProperty().subscribe(plan -> show()),
+                workspace.leafProperty().subscribe(leaf -> show()));
+    }
+
+    /** Puts the keyboard in the number field. */
+    public void askForNumber() {
+        number.requestFocus();
+        number.selectAll();
+    }
+
+    public void dispose() {
+        subscription.unsubscribe();
+        drawing.shutdownNow();
+    }
+
+    private void step(int leaves) {
+        workspace.goTo(workspace.leafProperty().get() + leaves);
+    }
+
+    private void goToTyped() {
+        String typed = number.getText().strip();
+        if (typed.matches("\\d{1,7}")) workspace.goTo(Integer.parseInt(typed));
+        showNumber();
+        number.selectAll();
+    }
+
+    private void showNumber() {
+        number.setText(String.valueOf(workspace.leafProperty().get()));
+    }
+
+    private void show() {
+        Plan plan = workspace.plan();
+        int leaf = Math.min(workspace.leafProperty().get(), plan.pageCount());
+        showNumber();
+        of.setText(Words.of("reader.of", plan.pageCount()));
+        what.setText(describe(plan, plan.leaf(leaf)));
+        pictures.ask(plan, leaf, WIDTH_PX, this::show);
+    }
+
+    private void show(PagePictures.Result result) {
+        switch (result) {
+            case PagePictures.Result.Picture drawn -> picture.setImage(drawn.image());
+            case PagePictures.Result.Failed failed -> {
+                picture.setImage(null);
+                trouble.setText(failed.message().isEmpty() ? Words.of("reader.notDrawn") : failed.message());
+            }
+        }
+        Controls.show(trouble, result instanceof PagePictures.Result.Failed);
+    }
+
+    /** {@return what a leaf is, in words, such as "Defence, page 3 of 7"} */
+    private String describe(Plan plan, Leaf leaf) {
+        return switch (leaf) {
+            case Leaf.Cover c -> Words.of("leaf.cover");
+            case Leaf.IndexSheet i -> Words.of("leaf.index", i.sheet() + 1, plan.indexSheets().size());
+            case Leaf.SectionTitle s -> Words.of("leaf.section", s.label(), s.title());
+            case Leaf.Blank b -> Words.of("leaf.blank", title(plan.entry(b.next())));
+            case Leaf.Divider d -> Words.of("leaf.divider", d.title());
+            case Leaf.SourcePage s -> {
+                Optional<PlannedEntry> entry = plan.entry(s.document());
+                int first = entry.map(PlannedEntry::firstPage).orElse(s.number());
+                int last = entry.map(PlannedEntry::lastPage).orElse(s.number());
+                yield Words.of("leaf.source", title(entry), s.number() - first + 1, last - first + 1);
+            }
+        };
+    }
+
+    private static String title(Optional<PlannedEntry> entry) {
+        return entry.map(PlannedEntry::title).orElse("");
+    }
+}

@@ -1,0 +1,109 @@
+package app.yellowtab.desktop.work;
+
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
+
+/** Long work, off the JavaFX thread: each job shows how far it is and can be stopped. */
+public final class Jobs {
+    private final Executor background;
+    private final Executor fxThread;
+    private final ObservableList<Job> running = FXCollections.observableArrayList();
+
+    /**
+     * @param background runs the work
+     * @param fxThread   runs what changes the window; a test passes {@code Runnable::run} for both
+     */
+    public Jobs(Executor background, Executor fxThread) {
+        this.background = background;
+        this.fxThread = fxThread;
+    }
+
+    /** {@return the jobs under way, the oldest first} */
+    public ObservableList<Job> running() {
+        return running;
+    }
+
+    /**
+     * Starts a job.
+     *
+     * @param work   the work; it reports how far it is, and asks whether to stop
+     * @param done   is given the result, on the JavaFX thread
+     * @param failed is given what went wrong, on the JavaFX thread
+     */
+    public <T> Job start(Work<T> work, Consumer<T> done, Consumer<Exception> failed) {
+        Job job = new Job(fxThread);
+        running.add(job);
+        background.execute(() -> {
+            try {
+                T result = work.run(job::report, job::isStopped);
+                fxThread.execute(() -> {
+                    running.remove(job);
+                    done.accept(result);
+                });
+            } catch (Exception e) {
+                LoggerFactory.getLogger(Jobs.class).warn("job failed", e);
+                fxThread.execute(() -> {
+                    running.remove(job);
+                    failed.accept(e);
+                });
+            }
+        });
+        return job;
+    }
+
+    /** The work of a job. */
+    @FunctionalInterface
+    public interface Work<T> {
+        T run(Consumer<State> progress, BooleanSupplier stop) throws Exception;
+    }
+
+    /**
+     * How far a job is.
+     *
+     * @param words    what it is doing
+     * @param fraction from 0 to 1
+     */
+    public record State(String words, double fraction) {}
+
+    /** One piece of work under way. */
+    public static final class Job {
+        private final Executor fxThread;
+        private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State("", 0));
+        private final AtomicReference<@Nullable State> pending = new AtomicReference<>();
+        private volatile boolean stopped;
+
+        private Job(Executor fxThread) {
+            this.fxThread = fxThread;
+        }
+
+        public ReadOnlyObjectProperty<State> stateProperty() {
+            return state.getReadOnlyProperty();
+        }
+
+        /** Asks the work to stop; it ends at its next page or file. */
+        public void stop() {
+            stopped = true;
+        }
+
+        public boolean isStopped() {
+            return stopped;
+        }
+
+        /** Many reports become one change of the window. */
+        private void report(State newest) {
+            if (pending.getAndSet(newest) != null) return;
+            fxThread.execute(() -> {
+                State latest = pending.getAndSet(null);
+                if (latest != null) state.set(latest);
+            });
+        }
+    }
+}

@@ -1,0 +1,39 @@
+package app.yellowtab.desktop.work;
+
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+
+/** Every key that does something beyond typing. The help page is made from this table, and the views bind from it. */
+public enum Shortcut {
+    STAGE_ARRANGE("Shortcut+1"), STAGE_PRODUCE("Shortcut+2"),
+    UNDO("Shortcut+Z"), REDO("Shortcut+Shift+Z"), REDO_TOO("Shortcut+Y"),
+    ADD_FILES("Shortcut+O"), ADD_FOLDER("Shortcut+Shift+O"), PUT_IN_INDEX("Enter"),
+    NEW_SECTION("Shortcut+Shift+N"), RENAME("F2"), TAKE_OUT("Delete"), SELECT_ALL("Shortcut+A"),
+    MOVE_UP("Alt+Up"), MOVE_DOWN("Alt+Down"), NEST("Alt+Right"), UN_NEST("Alt+Left"),
+    GO_TO("Shortcut+G"), NEXT_LEAF("Page_Down"), PREVIOUS_LEAF("Page_Up"),
+    HELP("F1");
+
+    private final KeyCombination keys;
+
+    Shortcut(String keys) {
+        this.keys = KeyCombination.valueOf(keys);
+    }
+
+    public KeyCombination keys() {
+        return keys;
+    }
+
+    public boolean matches(KeyEvent event) {
+        return keys.match(event);
+    }
+
+    /** {@return the keys as they are printed on a keyboard} */
+    public String shown() {
+        return keys.getDisplayText().replace("Page_", "Page ");
+    }
+
+    /** {@return what the keys do, in plain words} */
+    public String meaning() {
+        return Words.of("keys." + name());
+    }
+}

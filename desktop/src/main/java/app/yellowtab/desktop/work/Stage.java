@@ -1,0 +1,6 @@
+package app.yellowtab.desktop.work;
+
+/** A stage of the work; each is one screen. */
+public enum Stage {
+    ARRANGE, PRODUCE
+}

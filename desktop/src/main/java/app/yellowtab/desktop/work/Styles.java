@@ -1,0 +1,56 @@
+package app.yellowtab.desktop.work;
+
+import java.util.List;
+import javafx.css.PseudoClass;
+
+/** The names that the style sheet knows; what they look like is said in app.css only. */
+public final class Styles {
+    public static final String RAIL = "rail";
+    public static final String RAIL_BUTTON = "rail-button";
+    public static final String STATUS = "status-bar";
+    public static final String MAIN_ACTION = "main-action";
+    public static final String QUIET = "quiet";
+    public static final String TITLE = "screen-title";
+    public static final String SMALL = "small";
+    public static final String TRAY = "tray";
+    public static final String TRAY_LIST = "tray-list";
+    public static final String DESK = "desk";
+    public static final String INDEX_SHEET = "index-sheet";
+    public static final String SHEET = "sheet";
+    public static final String SHEET_COLUMNS = "sheet-columns";
+    public static final String STAGE = "stage";
+    public static final String DOCUMENT_LINE = "document-line";
+    public static final String HEADING_PARTIES = "heading-parties";
+    public static final String HEADING_TITLE = "heading-title";
+    public static final String HEADING_FORM = "heading-form";
+    public static final String SHEET_HEADING = "sheet-heading";
+    public static final String SHEET_LIST = "sheet-list";
+    public static final String ROW = "sheet-row";
+    public static final String FORE_EDGE = "fore-edge";
+    public static final String BAND = "band";
+    public static final String EDGE_TAB = "edge-tab";
+    public static final String FRAME = "leaf-frame";
+    public static final String READER = "reader";
+    public static final String PAGE = "page";
+    public static final String CARD = "card";
+    public static final String FORM_LABEL = "form-label";
+    public static final String NOTICE = "notice";
+    public static final String DONE = "done";
+    public static final String WRONG = "wrong";
+    public static final String CONTENTS = "contents-table";
+    public static final String OVERLAY = "overlay";
+
+    /** Every name, for the test that the style sheet knows them all. */
+    public static final List<String> ALL = List.of(RAIL, RAIL_BUTTON, STATUS, MAIN_ACTION, QUIET, TITLE, SMALL, TRAY, TRAY_LIST,
+            DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, FORE_EDGE, BAND, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
+            NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES, HEADING_TITLE, HEADING_FORM);
+
+    public static final PseudoClass SECTION = PseudoClass.getPseudoClass("section");
+    public static final PseudoClass HIDDEN = PseudoClass.getPseudoClass("unlisted");
+    public static final PseudoClass DROP_ABOVE = PseudoClass.getPseudoClass("drop-above");
+    public static final PseudoClass DROP_BELOW = PseudoClass.getPseudoClass("drop-below");
+    public static final PseudoClass DROP_INTO = PseudoClass.getPseudoClass("drop-into");
+    public static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+
+    private Styles() {}
+}

@@ -1,0 +1,142 @@
+package app.yellowtab.desktop.work;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Finding;
+import app.yellowtab.model.History;
+import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.store.BundleFolder;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.IntegerProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleIntegerProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+
+/** The open bundle as every view sees it: the bundle, its plan, where one is reading, and what wants a look. */
+public final class Workspace {
+    private final BundleFolder folder;
+    private final History history;
+    private final Autosave autosave;
+    private final Jobs jobs;
+    private final ReadOnlyObjectWrapper<Bundle> bundle;
+    private final ReadOnlyObjectWrapper<Plan> plan;
+    private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper(this, "undoable");
+    private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper(this, "redoable");
+    private final IntegerProperty leaf = new SimpleIntegerProperty(this, "leaf", 1);
+    private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(this, "stage", Stage.ARRANGE);
+    private final ObservableList<Finding> findings = FXCollections.observableArrayList();
+
+    public Workspace(BundleFolder folder, Bundle opened, Autosave autosave, Jobs jobs) {
+        this.folder = folder;
+        this.history = new History(opened);
+        this.autosave = autosave;
+        this.jobs = jobs;
+        this.bundle = new ReadOnlyObjectWrapper<>(this, "bundle", opened);
+        this.plan = new ReadOnlyObjectWrapper<>(this, "plan", Planner.plan(opened));
+    }
+
+    public BundleFolder folder() {
+        return folder;
+    }
+
+    public Jobs jobs() {
+        return jobs;
+    }
+
+    public ReadOnlyObjectProperty<Bundle> bundleProperty() {
+        return bundle.getReadOnlyProperty();
+    }
+
+    public Bundle bundle() {
+        return bundle.get();
+    }
+
+    /** {@return the plan of the bundle; always of the one that {@link #bundle()} gives} */
+    public ReadOnlyObjectProperty<Plan> planProperty() {
+        return plan.getReadOnlyProperty();
+    }
+
+    public Plan plan() {
+        return plan.get();
+    }
+
+    public ReadOnlyBooleanProperty undoableProperty() {
+        return undoable.getReadOnlyProperty();
+    }
+
+    public ReadOnlyBooleanProperty redoableProperty() {
+        return redoable.getReadOnlyProperty();
+    }
+
+    public ReadOnlyObjectProperty<Autosave.State> saveStateProperty() {
+        return autosave.stateProperty();
+    }
+
+    /** {@return the bundle number of the leaf that is read; set by {@link #goTo}} */
+    public IntegerProperty leafProperty() {
+        return leaf;
+    }
+
+    public ObjectProperty<Stage> stageProperty() {
+        return stage;
+    }
+
+    /** {@return what the user should look at, the newest last} */
+    public ObservableList<Finding> findings() {
+        return findings;
+    }
+
+    /** Goes to a bundle number, or to the nearest there is. */
+    public void goTo(int number) {
+        leaf.set(Math.clamp(number, 1, plan().pageCount()));
+    }
+
+    /** Makes an edit; it is saved, and can be undone. */
+    public void edit(UnaryOperator<Bundle> change) {
+        Bundle edited = change.apply(history.present());
+        if (edited.equals(history.present())) return;
+        history.step(edited);
+        show();
+    }
+
+    public void undo() {
+        if (!history.canUndo()) return;
+        history.undo();
+        show();
+    }
+
+    public void redo() {
+        if (!history.canRedo()) return;
+        history.redo();
+        show();
+    }
+
+    private void show() {
+        Bundle present = history.present();
+        Leaf read = plan().leaf(Math.min(leaf.get(), plan().pageCount()));
+        folder.know(present.sources());
+        Plan next = Planner.plan(present);
+        bundle.set(present);
+        plan.set(next);
+        undoable.set(history.canUndo());
+        redoable.set(history.canRedo());
+        goTo(followed(read, next));
+        autosave.save(present);
+    }
+
+    /** {@return where the page that was read stands now; its old number where it is gone} */
+    private static int followed(Leaf read, Plan next) {
+        if (!(read instanceof Leaf.SourcePage was)) return read.number();
+        return next.leaves().stream()
+                .filter(now -> now instanceof Leaf.SourcePage page && page.document().equals(was.document())
+                        && page.source().equals(was.source()) && page.page() == was.page())
+                .mapToInt(Leaf::number).findFirst().orElse(was.number());
+    }
+}

@@ -1,0 +1,13 @@
+/** The window. */
+module app.yellowtab.desktop {
+    requires app.yellowtab.core;
+    requires java.desktop;
+    requires javafx.controls;
+    requires atlantafx.base;
+    requires org.kordamp.ikonli.core;
+    requires org.kordamp.ikonli.javafx;
+    requires org.kordamp.ikonli.feather;
+    requires org.slf4j;
+
+    exports app.yellowtab.desktop to javafx.graphics;
+}
