@@ -59,11 +59,11 @@ final class AssembleCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         if (!Files.isDirectory(folder)) throw new ParameterException(spec.commandLine(), folder + " is not a folder.");
-        Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
         CaseHeading heading = heading();
         List<Finding> findings = new ArrayList<>();
         FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst().without(output);
-        try (InPlace place = new InPlace()) {
+        try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
+             InPlace place = new InPlace()) {
             Intake.Taken taken = new Intake(place).bringIn(found, production::reading, production::isStopped);
             place.know(taken.sources());
             findings.addAll(taken.findings());

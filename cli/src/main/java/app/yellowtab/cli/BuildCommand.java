@@ -24,9 +24,9 @@ final class BuildCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
         BundleFolder.Opened opened = BundleFolder.open(folder);
-        try (BundleFolder place = opened.folder()) {
+        try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
+             BundleFolder place = opened.folder()) {
             return production.produce(opened.bundle(), place, output, new ArrayList<>());
         }
     }

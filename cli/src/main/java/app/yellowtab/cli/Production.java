@@ -11,11 +11,12 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import picocli.CommandLine;
 
 /** One production from the command line: findings to standard error, the summary to standard output. */
-final class Production {
+final class Production implements AutoCloseable {
     private static final int DONE = 0;
     private static final int NOTHING_PRODUCED = 1;
     private static final int SOME_LEFT_OUT = 3;
@@ -24,13 +25,20 @@ final class Production {
     private final PrintWriter err;
     private final long begun = System.nanoTime();
     private final boolean watched = System.console() != null && System.console().isTerminal();
+    private final CountDownLatch ended = new CountDownLatch(1);
+    private final Thread onSignal = new Thread(this::stop);
     private volatile boolean stopped;
 
     Production(PrintWriter out, PrintWriter err) {
         this.out = out;
         this.err = err;
-        Thread working = Thread.currentThread();
-        Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(working)));
+        Runtime.getRuntime().addShutdownHook(onSignal);
+    }
+
+    @Override
+    public void close() {
+        ended.countDown();
+        if (!stopped) Runtime.getRuntime().removeShutdownHook(onSignal);
     }
 
     boolean isStopped() {
@@ -82,11 +90,11 @@ final class Production {
         System.err.flush();
     }
 
-    /** When the program is told to end, lets the work come to its next page, so that it can clear away its draft. */
-    private void stop(Thread working) {
+    /** When the program is told to end while it works, lets the work come to its next page, so that it can clear away its draft. */
+    private void stop() {
         stopped = true;
         try {
-            working.join(TimeUnit.SECONDS.toMillis(5));
+            ended.await(5, TimeUnit.SECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }

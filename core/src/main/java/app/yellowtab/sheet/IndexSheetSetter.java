@@ -94,14 +94,15 @@ public final class IndexSheetSetter {
         return firstRowTop(plan);
     }
 
+    /** Draws a row in reading order, so that copied text and screen readers have it in that order too. */
     private static void row(Canvas canvas, IndexRow row, float top) throws IOException {
         PlannedEntry entry = row.entry();
         switch (entry) {
             case PlannedSection section -> {
                 float y = top - IndexLook.SECTION_GAP_PT + 2;
                 int depth = section.depth() + 1;
-                lines(canvas, row.titleLines(), IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.LINE_PT, depth, y);
                 tab(canvas, section.label(), IndexLook.SECTION_FACE, depth, y);
+                lines(canvas, row.titleLines(), IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.LINE_PT, depth, y);
                 String span = section.firstPage() == section.lastPage() ? String.valueOf(section.firstPage())
                         : section.firstPage() + "–" + section.lastPage();
                 canvas.right(span, IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.RIGHT, y - IndexLook.LINE_PT + 4);
@@ -109,9 +110,9 @@ public final class IndexSheetSetter {
             case PlannedDocument document -> {
                 float y = top - IndexLook.ROW_GAP_PT / 2;
                 int depth = document.depth();
+                tab(canvas, String.valueOf(document.tab()), IndexLook.FACE, depth, y);
                 float below = lines(canvas, row.titleLines(), IndexLook.FACE, IndexLook.SIZE_PT, IndexLook.LINE_PT, depth, y);
                 lines(canvas, row.descriptionLines(), IndexLook.FACE, IndexLook.SMALL_PT, IndexLook.SMALL_LINE_PT, depth, below);
-                tab(canvas, String.valueOf(document.tab()), IndexLook.FACE, depth, y);
                 float base = y - IndexLook.LINE_PT + 4;
                 date(canvas, document.document().date().shown(), base);
                 canvas.right(String.valueOf(document.firstPage()), IndexLook.FACE, IndexLook.SIZE_PT, IndexLook.RIGHT, base);

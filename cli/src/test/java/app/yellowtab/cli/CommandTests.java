@@ -1,0 +1,146 @@
+package app.yellowtab.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.source.FoundFolder;
+import app.yellowtab.source.Intake;
+import app.yellowtab.store.BundleFolder;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+class CommandTests {
+    @TempDir
+    private Path temp;
+    private Path matter;
+    private Path target;
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    @BeforeEach
+    void gather() throws IOException {
+        matter = Files.createDirectories(temp.resolve("Orchard case"));
+        target = temp.resolve("out.pdf");
+        Pdfs.write(matter, "1 Chronology 2031-03-04", 1);
+        Path statements = Files.createDirectories(matter.resolve("B - Witness statements"));
+        Pdfs.write(statements, "10 Wrenfield", 1);
+        Pdfs.write(statements, "2 Fennick 9 June 2031", 2);
+        Files.writeString(Files.createDirectories(matter.resolve("C - Letters")).resolve("note.txt"), "hello\n");
+    }
+
+    private int run(Object... arguments) {
+        CommandLine line = Main.commandLine();
+        line.setOut(new PrintWriter(out, true));
+        line.setErr(new PrintWriter(err, true));
+        return line.execute(Stream.of(arguments).map(Object::toString).toArray(String[]::new));
+    }
+
+    @Test
+    void aFolderBecomesABundle() throws IOException {
+        assertThat(run("assemble", matter, "-o", target)).isZero();
+        List<String> pages = Pdfs.pages(target);
+        assertThat(pages.getFirst()).isEqualTo("Orchard case 1");
+        assertThat(pages.get(1)).isEqualTo("Orchard case · Index Tab Document Date Page 1 Chronology 4 Mar 2031 3 "
+                + "A Witness statements 4–7 2 Fennick 9 Jun 2031 5 3 Wrenfield 7 B Letters 8–9 4 note 9 2");
+        assertThat(pages.subList(4, 9)).containsExactly("2 Fennick 9 June 2031-1 5", "2 Fennick 9 June 2031-2 6", "10 Wrenfield-1 7",
+                "B Letters 8", "hello 9");
+        assertThat(out.toString()).matches("(?s).*out.pdf: 4 documents, 9 pages, [0-9,]+ bytes, [0-9.]+ seconds\\s+");
+        assertThat(err.toString()).isEmpty();
+    }
+
+    @Test
+    void headingAndSeparators() throws IOException {
+        assertThat(run("assemble", matter, "-o", target, "--title", "Hearing bundle", "--court", "County Court", "--case", "AL-1",
+                "--parties", "P Ltd (Claimant); Q Ltd (Defendant)", "--hearing", "6 October 2031", "--prepared-by", "Reedmoor",
+                "--separators", "titled")).isZero();
+        List<String> pages = Pdfs.pages(target);
+        assertThat(pages.getFirst()).isEqualTo("County Court Case no. AL-1 P Ltd Claimant – and – Q Ltd Defendant Hearing bundle "
+                + "Hearing: 6 October 2031 Prepared by Reedmoor 1");
+        assertThat(pages).contains("1 Chronology 3", "2 Fennick 6");
+        try (PDDocument document = Loader.loadPDF(target.toFile())) {
+            assertThat(document.getDocumentInformation().getTitle()).isEqualTo("Hearing bundle");
+            assertThat(document.getDocumentInformation().getSubject()).isEqualTo("AL-1");
+        }
+    }
+
+    @Test
+    void withoutACoverThePagesBeginWithTheIndex() throws IOException {
+        assertThat(run("assemble", matter, "-o", target, "--no-cover")).isZero();
+        assertThat(Pdfs.pages(target).getFirst()).startsWith("Orchard case · Index").endsWith(" 1");
+    }
+
+    @Test
+    void whatCannotBeReadIsNamedSkippedAndCounted() throws IOException {
+        Files.writeString(matter.resolve("page.html"), "<html><body>x</body></html>");
+        Files.writeString(matter.resolve("broken.pdf"), "%PDF-1.4 broken");
+        assertThat(run("assemble", matter, "-o", target)).isEqualTo(3);
+        assertThat(err.toString()).contains("page.html was left out: files of this kind (web page) cannot be read yet")
+                .contains("broken.pdf was left out: the file is damaged");
+        assertThat(out.toString()).contains("4 documents").contains("2 left out or damaged");
+        assertThat(Pdfs.pages(target)).hasSize(9);
+    }
+
+    @Test
+    void nothingToProduceGivesOne() throws IOException {
+        Path empty = Files.createDirectories(temp.resolve("empty"));
+        assertThat(run("assemble", empty, "-o", target)).isEqualTo(1);
+        assertThat(err.toString()).contains("there is no document to produce");
+        assertThat(target).doesNotExist();
+        assertThat(run("assemble", matter, "-o", temp.resolve("nowhere/out.pdf"))).isEqualTo(1);
+        assertThat(err.toString()).contains("there is no such folder");
+    }
+
+    @Test
+    void badArgumentsGiveTwo() {
+        assertThat(run("assemble", matter)).isEqualTo(2);
+        assertThat(run("assemble", temp.resolve("nothing"), "-o", target)).isEqualTo(2);
+        assertThat(run("assemble", matter, "-o", target, "--separators", "often")).isEqualTo(2);
+        assertThat(run("assemble", matter, "-o", target, "--hearing", "soon")).isEqualTo(2);
+        assertThat(run("juggle")).isEqualTo(2);
+        assertThat(err.toString()).contains("--output").contains("is not a folder").contains("often").contains("soon is no date");
+        assertThat(target).doesNotExist();
+    }
+
+    @Test
+    void theOutputInTheFolderIsNoSourceTheSecondTime() throws IOException {
+        Path inside = matter.resolve("bundle.pdf");
+        assertThat(run("assemble", matter, "-o", inside)).isZero();
+        assertThat(run("assemble", matter, "-o", inside)).isZero();
+        assertThat(Pdfs.pages(inside)).hasSize(9);
+    }
+
+    @Test
+    void aSavedBundleIsBuilt() throws IOException {
+        Path folder = temp.resolve("saved");
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(matter), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            place.save(Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle("Saved")).withSources(taken.sources()).withContents(taken.contents()));
+        }
+        assertThat(run("build", folder, "-o", target)).isZero();
+        assertThat(Pdfs.pages(target).getFirst()).isEqualTo("Saved 1");
+        assertThat(run("build", matter, "-o", target)).isEqualTo(1);
+        assertThat(err.toString()).contains("Orchard case holds no bundle");
+    }
+
+    @Test
+    void helpAndVersion() {
+        assertThat(run("--help")).isZero();
+        assertThat(run("assemble", "--help")).isZero();
+        assertThat(run("--version")).isZero();
+        assertThat(out.toString()).contains("assemble", "build", "demo", "--separators", "Yellow Tab").doesNotContain("WARN");
+    }
+}

@@ -1,0 +1,242 @@
+package app.yellowtab.assemble;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.Finding;
+import app.yellowtab.model.Finding.Code;
+import app.yellowtab.model.FindingException;
+import app.yellowtab.model.Layout;
+import app.yellowtab.model.Party;
+import app.yellowtab.model.Separators;
+import app.yellowtab.plan.IndexLook;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.source.Fingerprint;
+import app.yellowtab.source.InPlace;
+import app.yellowtab.testing.Folder;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PageMode;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageDestination;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class AssemblerTests {
+    private static final CaseHeading HEADING = new CaseHeading("In the County Court at Aldermere", "AL-2031-00417",
+            Party.parseAll("Tarn Hollow Orchards Ltd (Claimant); Brightwick Cold Stores Ltd (Defendant)"), "Trial bundle",
+            Optional.empty(), "Reedmoor & Vale");
+    @TempDir
+    private Path folder;
+    private Path target;
+    private InPlace place;
+    private Bundle bundle;
+
+    @BeforeEach
+    void gather() throws IOException {
+        Path matter = Files.createDirectories(folder.resolve("matter"));
+        Pdfs.write(matter, "X", 2);
+        Path letters = Files.createDirectories(matter.resolve("A - Letters"));
+        Pdfs.write(letters, "P", 1);
+        Pdfs.write(letters, "Q", 3);
+        Path plans = Files.createDirectories(letters.resolve("Plans"));
+        Pdfs.write(plans, "R", 1);
+        target = folder.resolve("bundle.pdf");
+        place = new InPlace();
+        bundle = Folder.bundle(place, matter).withHeading(HEADING);
+    }
+
+    @AfterEach
+    void close() throws IOException {
+        place.close();
+    }
+
+    private Outcome.Written produce(Bundle produced) throws FindingException {
+        return (Outcome.Written) Assembler.standard().assemble(Planner.plan(produced), place, target, Progress.NONE, () -> false);
+    }
+
+    private List<String> filesLeft() throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.map(file -> file.getFileName().toString()).sorted().toList();
+        }
+    }
+
+    @Test
+    void everyPageCarriesItsNumber() throws IOException {
+        Outcome.Written written = produce(bundle);
+        List<String> pages = Pdfs.pages(target);
+        assertThat(pages).hasSize(11).hasSize(written.pages());
+        assertThat(pages.subList(2, 11)).containsExactly("X-1 3", "X-2 4", "A Letters 5", "P-1 6", "Q-1 7", "Q-2 8", "Q-3 9", "A.1 Plans 10", "R-1 11");
+        assertThat(pages.getFirst()).startsWith("In the County Court at Aldermere Case no. AL-2031-00417 Tarn Hollow").endsWith("1");
+        assertThat(written.documents()).isEqualTo(4);
+        assertThat(written.bytes()).isEqualTo(Files.size(target));
+    }
+
+    @Test
+    void theIndexSaysTheNumbersAndLinksToThem() throws IOException {
+        produce(bundle);
+        assertThat(Pdfs.pages(target).get(1)).isEqualTo("Tarn Hollow Orchards Ltd v Brightwick Cold Stores Ltd Trial bundle · Index "
+                + "Tab Document Date Page 1 X 3 A Letters 5–11 2 P 6 3 Q 7 A.1 Plans 10–11 4 R 11 2");
+        assertThat(Pdfs.linkTargets(target, 2)).containsExactly(3, 5, 6, 7, 10, 11);
+        assertThat(Pdfs.linkAreas(target, 2)).allSatisfy(area -> {
+            assertThat(area.getLowerLeftX()).isEqualTo(IndexLook.LEFT);
+            assertThat(area.getUpperRightX()).isEqualTo(IndexLook.RIGHT);
+        });
+    }
+
+    @Test
+    void bookmarksAndTheSourcesOwnBelowThem() throws IOException {
+        produce(bundle);
+        assertThat(Pdfs.bookmarks(target)).containsExactly("Index > 2", "1. X > 3", "A. Letters > 5", "  2. P > 6", "  3. Q > 7",
+                "  A.1. Plans > 10", "    4. R > 11");
+    }
+
+    @Test
+    void labelsPropertiesAndOpening() throws IOException {
+        produce(bundle);
+        try (PDDocument document = Loader.loadPDF(target.toFile())) {
+            assertThat(document.getDocumentCatalog().getPageLabels().getLabelsByPageIndices())
+                    .containsExactly("1", "2", "3", "4", "5", "6", "7", "8", "9", "10", "11");
+            assertThat(document.getDocumentInformation().getTitle()).isEqualTo("Trial bundle");
+            assertThat(document.getDocumentInformation().getAuthor()).isEqualTo("Reedmoor & Vale");
+            assertThat(document.getDocumentInformation().getSubject()).isEqualTo("AL-2031-00417");
+            assertThat(document.getDocumentCatalog().getPageMode()).isEqualTo(PageMode.USE_OUTLINES);
+            assertThat(((PDPageDestination) document.getDocumentCatalog().getOpenAction()).retrievePageNumber()).isZero();
+        }
+    }
+
+    @Test
+    void separatorsWithoutACover() throws IOException {
+        produce(bundle.withLayout(new Layout(false, Separators.TITLED)));
+        assertThat(Pdfs.pages(target)).startsWith(Pdfs.pages(target).getFirst(), "1 X 2", "X-1 3").contains("3 Q 8", "Q-1 9");
+        produce(bundle.withLayout(new Layout(false, Separators.BLANK)));
+        assertThat(Pdfs.pages(target)).contains("P-1 5", "6", "Q-1 7");
+    }
+
+    @Test
+    void theIndexRunsOverSeveralPagesWithItsHeadRepeated() throws IOException {
+        Path many = Files.createDirectories(folder.resolve("many"));
+        for (int i = 1; i <= 70; i++) Pdfs.write(many, "D" + i, 1);
+        produce(Folder.bundle(place, many).withHeading(HEADING));
+        List<String> pages = Pdfs.pages(target);
+        assertThat(pages.get(1)).contains("Tab Document Date Page 1 D1");
+        assertThat(pages.get(2)).contains("Trial bundle · Index Tab Document Date Page 33 D33 37");
+        assertThat(pages.get(3)).contains("Trial bundle · Index Tab Document Date Page").contains("70 D70 74");
+        assertThat(Pdfs.linkTargets(target, 4)).endsWith(73, 74);
+        assertThat(pages.get(73)).isEqualTo("D70-1 74");
+    }
+
+    @Test
+    void theSameBundleGivesTheSameBytes() throws IOException {
+        produce(bundle);
+        String first = Fingerprint.of(target);
+        produce(bundle);
+        assertThat(Fingerprint.of(target)).isEqualTo(first);
+    }
+
+    @Test
+    void stoppingLeavesTheOldFileAndNoDraft() throws IOException {
+        Files.writeString(target, "old");
+        int[] done = {0};
+        Outcome outcome = Assembler.standard().assemble(Planner.plan(bundle), place, target, (n, of) -> done[0] = n, () -> done[0] >= 7);
+        assertThat(outcome).isEqualTo(new Outcome.Stopped(7));
+        assertThat(target).hasContent("old");
+        assertThat(filesLeft()).containsExactly("bundle.pdf", "matter");
+    }
+
+    @Test
+    void progressCountsEveryLeaf() throws IOException {
+        StringBuilder heard = new StringBuilder();
+        Assembler.standard().assemble(Planner.plan(bundle), place, target, (n, of) -> heard.append(n).append('/').append(of).append(' '), () -> false);
+        assertThat(heard.toString()).startsWith("1/11 2/11 ").endsWith(" 11/11 ");
+    }
+
+    @Test
+    void aFullDiskLeavesTheOldFileAndNoDraft() throws IOException {
+        Files.writeString(target, "old");
+        Assembler assembler = new DocumentAssembler(draft -> new FullDisk(Files.newOutputStream(draft), 3000));
+        assertThatThrownBy(() -> assembler.assemble(Planner.plan(bundle), place, target, Progress.NONE, () -> false))
+                .isInstanceOf(FindingException.class).hasMessageContaining("bundle.pdf").hasMessageContaining("the disk is full");
+        assertThat(target).hasContent("old");
+        assertThat(filesLeft()).containsExactly("bundle.pdf", "matter");
+    }
+
+    @Test
+    void aTargetThatCannotBeWrittenIsNamed() {
+        Path nowhere = folder.resolve("no such folder/bundle.pdf");
+        assertThatThrownBy(() -> Assembler.standard().assemble(Planner.plan(bundle), place, nowhere, Progress.NONE, () -> false))
+                .hasMessageContaining("bundle.pdf could not be written").hasMessageContaining("there is no such folder");
+        assertThatThrownBy(() -> Assembler.standard().assemble(Planner.plan(bundle), place, folder, Progress.NONE, () -> false))
+                .hasMessageContaining("it is a folder");
+    }
+
+    @Test
+    void aSourceIsNeverWrittenOver() throws IOException {
+        Path source = folder.resolve("matter/X.pdf");
+        String before = Fingerprint.of(source);
+        assertThatThrownBy(() -> Assembler.standard().assemble(Planner.plan(bundle), place, folder.resolve("matter/../matter/X.pdf"),
+                Progress.NONE, () -> false)).hasMessageContaining("never written over");
+        assertThat(Fingerprint.of(source)).isEqualTo(before);
+    }
+
+    @Test
+    void aSourceThatIsGoneIsNamedAndNothingIsWritten() throws IOException {
+        Files.delete(folder.resolve("matter/A - Letters/Q.pdf"));
+        assertThatThrownBy(() -> produce(bundle)).isInstanceOfSatisfying(FindingException.class, e ->
+                assertThat(e.finding().code()).isEqualTo(Code.SOURCE_MISSING)).hasMessageContaining("Q.pdf");
+        assertThat(filesLeft()).containsExactly("matter");
+    }
+
+    @Test
+    void aSourceThatHasGrownShorterIsNamed() throws IOException {
+        Pdfs.write(folder.resolve("matter/A - Letters"), "Q", 2);
+        assertThatThrownBy(() -> produce(bundle)).hasMessageContaining("Q.pdf has fewer pages").hasMessageContaining("2 instead of 3");
+    }
+
+    @Test
+    void nothingToProduce() {
+        assertThatThrownBy(() -> produce(Bundle.EMPTY)).hasMessageContaining("there is no document to produce");
+    }
+
+    @Test
+    void titlesWithLettersThatNoFontHasAreReportedAndDoNotStop() throws IOException {
+        Path odd = Files.createDirectories(folder.resolve("odd"));
+        Files.move(Pdfs.write(odd, "contract", 1), odd.resolve("合同 contract.pdf"));
+        Outcome.Written written = produce(Folder.bundle(place, odd));
+        assertThat(written.findings()).extracting(Finding::code).containsExactly(Code.CHARACTERS_NOT_SHOWN);
+        assertThat(Pdfs.pages(target).get(1)).contains("contract 3");
+    }
+
+    /** Takes so many bytes, then says what Linux says when a disk is full. */
+    private static final class FullDisk extends OutputStream {
+        private final OutputStream disk;
+        private int left;
+
+        FullDisk(OutputStream disk, int left) {
+            this.disk = disk;
+            this.left = left;
+        }
+
+        @Override
+        public void write(int b) throws IOException {
+            if (left-- <= 0) throw new IOException("No space left on device");
+            disk.write(b);
+        }
+
+        @Override
+        public void close() throws IOException {
+            disk.close();
+        }
+    }
+}

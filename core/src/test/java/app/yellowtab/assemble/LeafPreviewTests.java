@@ -1,0 +1,39 @@
+package app.yellowtab.assemble;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.source.InPlace;
+import app.yellowtab.testing.Folder;
+import app.yellowtab.testing.Pdfs;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class LeafPreviewTests {
+    @TempDir
+    private Path folder;
+
+    @Test
+    void showsEachLeafAsItIsProduced() throws IOException {
+        Path matter = Files.createDirectories(folder.resolve("matter/A - Letters"));
+        Pdfs.write(matter, "P", 2, document -> document.getPage(1).setRotation(90));
+        try (InPlace place = new InPlace()) {
+            Plan plan = Planner.plan(Folder.bundle(place, matter.getParent()));
+            Path target = folder.resolve("bundle.pdf");
+            Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
+            for (int number = 1; number <= plan.pageCount(); number++) {
+                BufferedImage produced = Pdfs.picture(target, number, 144);
+                BufferedImage preview = LeafPreview.draw(plan, place, number, produced.getWidth());
+                assertThat(preview.getHeight()).isBetween(produced.getHeight() - 2, produced.getHeight() + 2);
+                int[] expected = Pdfs.ink(produced);
+                int[] seen = Pdfs.ink(preview);
+                for (int i = 0; i < 4; i++) assertThat(seen[i]).as("leaf %d, side %d of its ink", number, i).isBetween(expected[i] - 3, expected[i] + 3);
+            }
+        }
+    }
+}

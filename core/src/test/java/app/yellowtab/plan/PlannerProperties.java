@@ -1,0 +1,150 @@
+package app.yellowtab.plan;
+
+import static app.yellowtab.testing.Bundles.source;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Contents;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.Edits;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Layout;
+import app.yellowtab.model.Moves;
+import app.yellowtab.model.PageRun;
+import app.yellowtab.model.Place;
+import app.yellowtab.model.Section;
+import app.yellowtab.model.Separators;
+import app.yellowtab.model.Source;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import net.jqwik.api.constraints.IntRange;
+
+/** What holds for the plan of every bundle. */
+class PlannerProperties {
+    private static final List<Source> SOURCES = List.of(source("s1", 1), source("s2", 3), source("s3", 12));
+
+    @Provide
+    Arbitrary<Bundle> bundles() {
+        return Combinators.combine(contents(3), Arbitraries.of(true, false), Arbitraries.of(Separators.class))
+                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), SOURCES, contents));
+    }
+
+    private Arbitrary<Contents> contents(int levels) {
+        Arbitrary<List<Document>> documents = document().list().ofMaxSize(12);
+        Arbitrary<List<Section>> sections = levels == 0 ? Arbitraries.just(List.of())
+                : Arbitraries.lazy(() -> Combinators.combine(title(), contents(levels - 1))
+                        .as((title, contents) -> new Section(EntryId.fresh(), title, contents)).list().ofMaxSize(4));
+        return Combinators.combine(documents, sections).as(Contents::new);
+    }
+
+    private Arbitrary<Document> document() {
+        Arbitrary<List<PageRun>> runs = Arbitraries.of(SOURCES).flatMap(source -> Arbitraries.integers().between(1, source.pageCount())
+                .map(first -> new PageRun(source.id(), first, source.pageCount()))).list().ofMinSize(1).ofMaxSize(3);
+        return Combinators.combine(title(), runs, Arbitraries.of(true, true, true, false))
+                .as((title, pages, listed) -> new Document(EntryId.fresh(), title, "", DocumentDate.NOT_GIVEN, listed, pages));
+    }
+
+    private Arbitrary<String> title() {
+        return Arbitraries.strings().alpha().withChars(' ', 'é', '漢').ofMinLength(1).ofMaxLength(140).map(text -> "T" + text);
+    }
+
+    @Property(tries = 200)
+    void numbersRunFromOneWithoutAGap(@ForAll("bundles") Bundle bundle) {
+        List<Leaf> leaves = Planner.plan(bundle).leaves();
+        for (int i = 0; i < leaves.size(); i++) assertThat(leaves.get(i).number()).isEqualTo(i + 1);
+    }
+
+    @Property(tries = 200)
+    void everyPageOfEveryDocumentStandsOnceInTheOrderOfTheIndex(@ForAll("bundles") Bundle bundle) {
+        List<String> wanted = new ArrayList<>();
+        for (Document document : bundle.contents().allDocuments()) {
+            for (PageRun run : document.runs()) {
+                for (int page = run.firstPage(); page <= run.lastPage(); page++) wanted.add(document.id() + " " + run.source() + " " + page);
+            }
+        }
+        List<String> planned = Planner.plan(bundle).leaves().stream().filter(Leaf.SourcePage.class::isInstance)
+                .map(Leaf.SourcePage.class::cast).map(leaf -> leaf.document() + " " + leaf.source() + " " + leaf.page()).toList();
+        assertThat(planned).isEqualTo(wanted);
+    }
+
+    @Property(tries = 200)
+    void everyRowLeadsToTheFirstPageOfItsDocument(@ForAll("bundles") Bundle bundle) {
+        Plan plan = Planner.plan(bundle);
+        for (PlannedEntry entry : plan.entries()) {
+            switch (entry) {
+                case PlannedEntry.PlannedSection section -> assertThat(plan.leaf(section.firstPage()))
+                        .isEqualTo(new Leaf.SectionTitle(section.firstPage(), section.id(), section.label(), section.title()));
+                case PlannedEntry.PlannedDocument document -> {
+                    PageRun first = document.document().runs().getFirst();
+                    assertThat(plan.leaf(document.firstPage()))
+                            .isEqualTo(new Leaf.SourcePage(document.firstPage(), document.id(), first.source(), first.firstPage()));
+                    assertThat(document.lastPage() - document.firstPage() + 1).isEqualTo(document.document().pageCount());
+                }
+            }
+        }
+    }
+
+    @Property(tries = 200)
+    void tabsAreOneToNInTheOrderOfTheRows(@ForAll("bundles") Bundle bundle) {
+        List<Integer> tabs = Planner.plan(bundle).indexSheets().stream().flatMap(List::stream).map(IndexRow::entry)
+                .filter(PlannedEntry.PlannedDocument.class::isInstance).map(e -> ((PlannedEntry.PlannedDocument) e).tab()).toList();
+        for (int i = 0; i < tabs.size(); i++) assertThat(tabs.get(i)).isEqualTo(i + 1);
+        assertThat(tabs).hasSize((int) bundle.contents().allDocuments().stream().filter(Document::inIndex).count());
+    }
+
+    @Property(tries = 200)
+    void theIndexHasAsManyLeavesAsSheetsAndEachIsFilledWithinThePage(@ForAll("bundles") Bundle bundle) {
+        Plan plan = Planner.plan(bundle);
+        assertThat(plan.leaves().stream().filter(Leaf.IndexSheet.class::isInstance).count()).isEqualTo(plan.indexSheets().size());
+        float room = IndexLook.TOP - IndexLook.BOTTOM - plan.headingLines().size() * IndexLook.HEADING_LINE_PT - IndexLook.COLUMNS_PT;
+        for (List<IndexRow> sheet : plan.indexSheets()) {
+            float height = 0;
+            for (IndexRow row : sheet) height += row.heightPt();
+            assertThat(height).isLessThanOrEqualTo(Math.max(room, sheet.isEmpty() ? 0 : sheet.getFirst().heightPt()) + 0.01f);
+        }
+    }
+
+    @Property(tries = 60)
+    void moreRowsMoveEveryDocumentByTheSameNumberOfPages(@ForAll("bundles") Bundle bundle, @ForAll @IntRange(min = 1, max = 80) int more) {
+        Plan before = Planner.plan(bundle);
+        List<Document> added = new ArrayList<>();
+        for (int i = 0; i < more; i++) added.add(Document.of(SOURCES.getFirst()));
+        Bundle longer = Edits.insertSections(bundle, List.of(new Section(EntryId.fresh(), "Z", new Contents(added, List.of()))),
+                new Place(Optional.empty(), Integer.MAX_VALUE));
+        Plan after = Planner.plan(longer);
+        int shift = after.indexSheets().size() - before.indexSheets().size();
+        for (int i = 0; i < before.entries().size(); i++) {
+            assertThat(after.entries().get(i).firstPage()).isEqualTo(before.entries().get(i).firstPage() + shift);
+        }
+    }
+
+    @Property(tries = 100)
+    void bookmarksNeverSkipALevel(@ForAll("bundles") Bundle bundle) {
+        int previous = 0;
+        for (PlannedBookmark bookmark : Planner.plan(bundle).bookmarks()) {
+            assertThat(bookmark.level()).isBetween(1, previous + 1);
+            previous = bookmark.level();
+        }
+    }
+
+    @Property(tries = 200)
+    void movesNeverLoseOrDoubleADocument(@ForAll("bundles") Bundle bundle, @ForAll @IntRange(max = 40) int choice) {
+        List<EntryId> ids = new ArrayList<>(bundle.contents().allDocuments().stream().map(Document::id).toList());
+        bundle.contents().forEachSection(section -> ids.add(section.id()));
+        if (ids.isEmpty()) return;
+        Set<EntryId> chosen = new HashSet<>(List.of(ids.get(choice % ids.size()), ids.get((choice * 7 + 3) % ids.size())));
+        for (Bundle moved : List.of(Moves.up(bundle, chosen), Moves.down(bundle, chosen), Moves.in(bundle, chosen), Moves.out(bundle, chosen))) {
+            assertThat(moved.contents().allDocuments()).containsExactlyInAnyOrderElementsOf(bundle.contents().allDocuments());
+        }
+    }
+}

@@ -1,0 +1,84 @@
+package app.yellowtab.sample;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.assemble.Assembler;
+import app.yellowtab.assemble.Outcome;
+import app.yellowtab.assemble.Progress;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.SourceKind;
+import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.plan.PlannedEntry;
+import app.yellowtab.source.Fingerprint;
+import app.yellowtab.source.InPlace;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The sample matter, brought in and produced from end to end. */
+class SampleMatterTests {
+    @TempDir
+    private static Path temp;
+    private static Path files;
+
+    @BeforeAll
+    static void write() throws IOException {
+        files = temp.resolve("matter");
+        SampleMatter.writeFiles(files);
+    }
+
+    private static List<String> fingerprints(Path folder) throws IOException {
+        try (Stream<Path> all = Files.walk(folder)) {
+            return all.filter(Files::isRegularFile).sorted().map(file -> {
+                try {
+                    return folder.relativize(file) + " " + Fingerprint.of(file);
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            }).toList();
+        }
+    }
+
+    @Test
+    void theSameFilesEveryTime() throws IOException {
+        Path again = temp.resolve("again");
+        SampleMatter.writeFiles(again);
+        assertThat(fingerprints(again)).hasSizeGreaterThan(34).isEqualTo(fingerprints(files));
+    }
+
+    @Test
+    void producedEveryNumberLinkAndBookmarkIsRight() throws IOException {
+        try (InPlace place = new InPlace()) {
+            Bundle bundle = SampleMatter.bundle(files, place);
+            place.know(bundle.sources());
+            assertThat(bundle.tray()).hasSize(5);
+            assertThat(bundle.sources()).extracting("kind").contains((Object[]) SourceKind.values());
+            Plan plan = Planner.plan(bundle);
+            Path target = temp.resolve("bundle.pdf");
+            Outcome outcome = Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
+            assertThat(((Outcome.Written) outcome).findings()).isEmpty();
+            List<String> pages = Pdfs.pages(target);
+            assertThat(pages).hasSize(plan.pageCount());
+            for (int i = 0; i < pages.size(); i++) assertThat(pages.get(i)).as("page %d", i + 1).matches("(?s)(.* )?" + (i + 1));
+            for (Leaf leaf : plan.leaves()) {
+                if (leaf instanceof Leaf.IndexSheet index) {
+                    assertThat(Pdfs.linkTargets(target, index.number())).isEqualTo(plan.indexSheets().get(index.sheet()).stream()
+                            .map(row -> row.entry().firstPage()).toList());
+                }
+            }
+            assertThat(Pdfs.bookmarks(target).stream().map(b -> b.strip().replaceAll("(.*) > (\\d+)", "$2 $1")).toList())
+                    .isEqualTo(plan.bookmarks().stream().map(b -> b.page() + " " + b.title()).toList());
+            assertThat(pages.get(plan.entries().stream().filter(e -> e.title().equals("Defence")).mapToInt(PlannedEntry::firstPage)
+                    .findFirst().orElseThrow() - 1)).contains("Claim no. AL-2031-00417 Defence");
+        }
+    }
+}

@@ -1,0 +1,231 @@
+package app.yellowtab.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.DateReader;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.Edits;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Finding.Code;
+import app.yellowtab.model.FindingException;
+import app.yellowtab.model.Layout;
+import app.yellowtab.model.Moves;
+import app.yellowtab.model.Party;
+import app.yellowtab.model.Separators;
+import app.yellowtab.model.Source;
+import app.yellowtab.source.FoundFolder;
+import app.yellowtab.source.Intake;
+import app.yellowtab.testing.Bundles;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class BundleFolderTests {
+    @TempDir
+    private Path temp;
+    private Path folder;
+    private Path file;
+    private final Bundle bundle = Bundles.bundle(Bundles.document("x", 2), Bundles.section("A", Bundles.document("a", 1),
+            Bundles.section("B", Bundles.document("b", 3)))).withLayout(new Layout(false, Separators.TITLED))
+            .withHeading(new CaseHeading("Court", "1/2", Party.parseAll("P (Claimant); Q"), "Title", Optional.of(LocalDate.of(2031, 10, 6)), "Me"));
+
+    @BeforeEach
+    void name() {
+        folder = temp.resolve("bundle");
+        file = folder.resolve("bundle.json");
+    }
+
+    private void create(Bundle created) throws FindingException {
+        BundleFolder.create(folder, created).close();
+    }
+
+    private Bundle reopened() throws FindingException {
+        BundleFolder.Opened opened = BundleFolder.open(folder);
+        opened.folder().close();
+        return opened.bundle();
+    }
+
+    private Code refusal() {
+        try {
+            BundleFolder.open(folder).folder().close();
+        } catch (FindingException e) {
+            return e.finding().code();
+        }
+        throw new AssertionError("opened");
+    }
+
+    @Test
+    void whatIsSavedIsOpenedAgain() throws IOException {
+        create(bundle);
+        assertThat(reopened()).isEqualTo(bundle);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "undated", "4 March 2031", "March 2031", "1 to 14 October 2031"})
+    void everyKindOfDateSurvives(String date) throws IOException {
+        Bundle dated = Edits.changeDocument(bundle, new EntryId("b"), d -> d.withDate(DateReader.read(date).orElseThrow())
+                .withDescription("copy").withInIndex(false));
+        create(dated);
+        assertThat(reopened()).isEqualTo(dated);
+    }
+
+    @Test
+    void fieldsOfAnotherProgramAreKeptWhereTheyBelong() throws IOException {
+        create(bundle);
+        String text = Files.readString(file);
+        text = text.replaceFirst("\\{", "{ \"future\" : {\"a\": [1]},");
+        text = text.replaceFirst("\"heading\" : \\{", "\"heading\" : { \"judge\" : \"Pellworth\",");
+        text = text.replaceFirst("\"id\" : \"b\",(?=\\s+\"title\")", "\"id\" : \"b\", \"colour\" : \"blue\",");
+        text = text.replaceFirst("\"name\" : \"Q\",", "\"name\" : \"Q\", \"address\" : \"Wharf Road\",");
+        Files.writeString(file, text);
+        BundleFolder.Opened opened = BundleFolder.open(folder);
+        try (BundleFolder place = opened.folder()) {
+            place.save(Moves.out(opened.bundle(), Set.of(new EntryId("b"))));
+        }
+        assertThat(Files.readString(file)).contains("\"future\"", "Pellworth", "Wharf Road")
+                .containsPattern("\"id\" : \"b\",[^}]*\"pages\" : [^]]*\\],\\s+\"colour\" : \"blue\"");
+        assertThat(Bundles.order(reopened())).isEqualTo("x A(a b B())");
+    }
+
+    @Test
+    void aFileThatBreaksOffIsNamedAndLeftAlone() throws IOException {
+        create(bundle);
+        String whole = Files.readString(file);
+        String cut = whole.substring(0, whole.length() / 2);
+        Files.writeString(file, cut);
+        assertThatThrownBy(() -> BundleFolder.open(folder)).isInstanceOf(FindingException.class)
+                .hasMessageContaining("bundle.json cannot be read").hasMessageContaining("bundle.previous.json");
+        assertThat(file).hasContent(cut);
+    }
+
+    @Test
+    void theStateOfTheLastOpeningCanBeTakenBack() throws IOException {
+        create(bundle);
+        assertThat(reopened()).isEqualTo(bundle);
+        Files.writeString(file, "{");
+        assertThat(refusal()).isEqualTo(Code.BUNDLE_DAMAGED);
+        Files.move(folder.resolve("bundle.previous.json"), file, StandardCopyOption.REPLACE_EXISTING);
+        assertThat(reopened()).isEqualTo(bundle);
+    }
+
+    @Test
+    void aMissingFieldIsNamed() throws IOException {
+        create(bundle);
+        Files.writeString(file, Files.readString(file).replace("\"layout\"", "\"lay\""));
+        assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("\"layout\" is missing");
+    }
+
+    @Test
+    void aNewerFormatIsRefused() throws IOException {
+        create(bundle);
+        String newer = Files.readString(file).replaceFirst("\"format\" : 1", "\"format\" : 2");
+        Files.writeString(file, newer);
+        assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("saved by a newer Yellow Tab (format 2)");
+        assertThat(file).hasContent(newer);
+    }
+
+    @Test
+    void aFolderWithoutABundleIsNamed() {
+        assertThat(refusal()).isEqualTo(Code.BUNDLE_MISSING);
+    }
+
+    @Test
+    void aBundleIsOpenOnlyOnce() throws IOException {
+        create(bundle);
+        try (BundleFolder first = BundleFolder.open(folder).folder()) {
+            assertThat(first.path()).isEqualTo(folder);
+            assertThat(refusal()).isEqualTo(Code.BUNDLE_IN_USE);
+        }
+        assertThat(reopened()).isEqualTo(bundle);
+    }
+
+    @Test
+    void aFullDiskLosesNothingThatWasSaved() throws IOException {
+        create(bundle);
+        String before = Files.readString(file);
+        BundleFolder.Opened opened = BundleFolder.open(folder, draft -> new OutputStream() {
+            @Override
+            public void write(int b) throws IOException {
+                throw new IOException("No space left on device");
+            }
+        });
+        try (BundleFolder place = opened.folder()) {
+            assertThatThrownBy(() -> place.save(Bundle.EMPTY)).hasMessageContaining("could not be saved: No space left on device");
+        }
+        assertThat(file).hasContent(before);
+        try (Stream<Path> left = Files.list(folder)) {
+            assertThat(left.map(p -> p.getFileName().toString())).doesNotContain(".bundle.json.part");
+        }
+    }
+
+    @Test
+    void aBundleIsNeverCreatedOverAnother() throws IOException {
+        create(bundle);
+        assertThatThrownBy(() -> create(Bundle.EMPTY)).hasMessageContaining("there is a bundle in it already");
+        assertThat(reopened()).isEqualTo(bundle);
+    }
+
+    @Test
+    void originalsAreKeptReadOnlyUnderNamesOfTheirOwn() throws IOException {
+        Path first = Pdfs.write(Files.createDirectories(temp.resolve("1")), "lease", 1);
+        Path second = Pdfs.write(Files.createDirectories(temp.resolve("2")), "lease", 2);
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(first, second), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            place.know(taken.sources());
+            assertThat(taken.sources()).extracting(Source::storedName).containsExactly("lease.pdf", "lease (2).pdf");
+            Path kept = place.original(taken.sources().get(1).id());
+            assertThat(kept).hasSameBinaryContentAs(second).hasParent(folder.resolve("originals"));
+            assertThat(kept.toFile().canWrite() && !"root".equals(System.getProperty("user.name"))).isFalse();
+            assertThat(place.isOriginal(kept)).isTrue();
+            assertThat(place.isOriginal(file)).isTrue();
+            assertThat(place.isOriginal(folder.resolve("Trial bundle.pdf"))).isFalse();
+        }
+        assertThat(first).exists();
+    }
+
+    @Test
+    void aRefusedFileLeavesNothingBehind() throws IOException {
+        Path damaged = Files.writeString(temp.resolve("damaged.pdf"), "%PDF-1.7 nothing");
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            new Intake(place).bringIn(FoundFolder.of(List.of(damaged), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+        }
+        try (Stream<Path> kept = Files.list(folder.resolve("originals"))) {
+            assertThat(kept).isEmpty();
+        }
+    }
+
+    @Test
+    void aCopiedBundleOpensElsewhereAndConvertsAgain() throws IOException {
+        Path text = Files.writeString(temp.resolve("note.txt"), "hello\n");
+        Bundle saved;
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(text), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            saved = Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents());
+            place.save(saved);
+        }
+        Path moved = Files.move(folder, temp.resolve("elsewhere"));
+        Files.delete(moved.resolve("converted/note.txt.pdf"));
+        BundleFolder.Opened opened = BundleFolder.open(moved);
+        try (BundleFolder place = opened.folder()) {
+            Document note = opened.bundle().contents().documents().getFirst();
+            assertThat(Pdfs.pages(place.readable(note.runs().getFirst().source()))).containsExactly("hello");
+        }
+    }
+}

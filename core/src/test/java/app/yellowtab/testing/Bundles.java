@@ -1,0 +1,58 @@
+package app.yellowtab.testing;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Contents;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.PageRun;
+import app.yellowtab.model.Section;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
+import app.yellowtab.model.SourceKind;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Small bundles for tests; ids are the titles, so that failures can be read. */
+public final class Bundles {
+    private Bundles() {}
+
+    public static Source source(String name, int pages) {
+        return new Source(new SourceId(name), name + ".pdf", name + ".pdf", SourceKind.PDF, 1000, "00", pages, List.of(), name,
+                DocumentDate.NOT_GIVEN);
+    }
+
+    public static Document document(String name, int pages) {
+        return new Document(new EntryId(name), name, "", DocumentDate.NOT_GIVEN, true, List.of(new PageRun(new SourceId(name), 1, pages)));
+    }
+
+    /** {@return a section of documents and sub-sections, in the order documents first} */
+    public static Section section(String name, Object... entries) {
+        List<Document> documents = new ArrayList<>();
+        List<Section> sections = new ArrayList<>();
+        for (Object entry : entries) {
+            if (entry instanceof Document document) documents.add(document);
+            else sections.add((Section) entry);
+        }
+        return new Section(new EntryId(name), name, new Contents(documents, sections));
+    }
+
+    /** {@return a bundle of documents and sections, with the sources that they need} */
+    public static Bundle bundle(Object... entries) {
+        Contents contents = section("all", entries).contents();
+        return Bundle.EMPTY.withContents(contents).withSources(contents.allDocuments().stream()
+                .map(document -> source(document.title(), document.pageCount())).toList());
+    }
+
+    /** {@return the order of a bundle on one line, such as "x A(y B(z))"} */
+    public static String order(Bundle bundle) {
+        return order(bundle.contents());
+    }
+
+    private static String order(Contents contents) {
+        List<String> parts = new ArrayList<>(contents.documents().stream().map(Document::title).toList());
+        parts.addAll(contents.sections().stream().map(s -> s.title() + "(" + order(s.contents()) + ")").toList());
+        return parts.stream().collect(Collectors.joining(" "));
+    }
+}

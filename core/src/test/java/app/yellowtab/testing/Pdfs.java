@@ -1,0 +1,141 @@
+package app.yellowtab.testing;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageDestination;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineNode;
+import org.apache.pdfbox.rendering.ImageType;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
+
+/** Makes PDFs whose pages say who they are, and reads produced ones back as a user would see them. */
+public final class Pdfs {
+    private Pdfs() {}
+
+    /** Writes a PDF of A4 pages that say "A-1", "A-2" and so on. */
+    public static Path write(Path folder, String name, int pages) throws IOException {
+        return write(folder, name, pages, document -> { });
+    }
+
+    /** The same, changed before it is saved. */
+    public static Path write(Path folder, String name, int pages, Consumer<PDDocument> change) throws IOException {
+        Path file = folder.resolve(name + ".pdf");
+        try (PDDocument document = new PDDocument()) {
+            for (int i = 1; i <= pages; i++) say(document, addPage(document, PDRectangle.A4), name + "-" + i);
+            change.accept(document);
+            document.save(file.toFile());
+        }
+        return file;
+    }
+
+    public static PDPage addPage(PDDocument document, PDRectangle size) {
+        PDPage page = new PDPage(size);
+        document.addPage(page);
+        return page;
+    }
+
+    public static void say(PDDocument document, PDPage page, String words) throws IOException {
+        try (var content = new PDPageContentStream(document, page, PDPageContentStream.AppendMode.APPEND, true)) {
+            content.beginText();
+            content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 18);
+            content.newLineAtOffset(100, 400);
+            content.showText(words);
+            content.endText();
+        }
+    }
+
+    /** {@return the words of each page on one line, its stamped number last} */
+    public static List<String> pages(Path file) throws IOException {
+        List<String> pages = new ArrayList<>();
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            PDFTextStripper stripper = new PDFTextStripper();
+            for (int i = 1; i <= document.getNumberOfPages(); i++) {
+                stripper.setStartPage(i);
+                stripper.setEndPage(i);
+                pages.add(stripper.getText(document).strip().replaceAll("\\s+", " "));
+            }
+        }
+        return pages;
+    }
+
+    /** {@return every bookmark, indented by its depth, with the page it leads to} */
+    public static List<String> bookmarks(Path file) throws IOException {
+        List<String> found = new ArrayList<>();
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            collect(document, document.getDocumentCatalog().getDocumentOutline(), "", found);
+        }
+        return found;
+    }
+
+    private static void collect(PDDocument document, PDOutlineNode node, String indent, List<String> found) throws IOException {
+        for (PDOutlineItem item : node.children()) {
+            found.add(indent + item.getTitle() + " > " + (document.getPages().indexOf(item.findDestinationPage(document)) + 1));
+            collect(document, item, indent + "  ", found);
+        }
+    }
+
+    /** {@return the pages that a page's links lead to, from the top of the page down} */
+    public static List<Integer> linkTargets(Path file, int page) throws IOException {
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            return links(document, page).stream().map(link -> target(document, link)).toList();
+        }
+    }
+
+    /** {@return the areas of a page's links, from the top down} */
+    public static List<PDRectangle> linkAreas(Path file, int page) throws IOException {
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            return links(document, page).stream().map(PDAnnotation::getRectangle).toList();
+        }
+    }
+
+    private static List<PDAnnotationLink> links(PDDocument document, int page) throws IOException {
+        return document.getPage(page - 1).getAnnotations().stream().filter(PDAnnotationLink.class::isInstance)
+                .map(PDAnnotationLink.class::cast)
+                .sorted((a, b) -> Float.compare(b.getRectangle().getUpperRightY(), a.getRectangle().getUpperRightY())).toList();
+    }
+
+    private static int target(PDDocument document, PDAnnotationLink link) {
+        try {
+            PDPageDestination destination = (PDPageDestination) link.getDestination();
+            return document.getPages().indexOf(destination.getPage()) + 1;
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** {@return a page as it is seen, in shades of grey} */
+    public static BufferedImage picture(Path file, int page, int dpi) throws IOException {
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            return new PDFRenderer(document).renderImageWithDPI(page - 1, dpi, ImageType.GRAY);
+        }
+    }
+
+    /** {@return the smallest box around everything dark in a picture: left, top, right, bottom, in pixels} */
+    public static int[] ink(BufferedImage picture) {
+        int[] box = {picture.getWidth(), picture.getHeight(), 0, 0};
+        for (int y = 0; y < picture.getHeight(); y++) {
+            for (int x = 0; x < picture.getWidth(); x++) {
+                if ((picture.getRGB(x, y) & 0xFF) > 128) continue;
+                box[0] = Math.min(box[0], x);
+                box[1] = Math.min(box[1], y);
+                box[2] = Math.max(box[2], x + 1);
+                box[3] = Math.max(box[3], y + 1);
+            }
+        }
+        return box;
+    }
+}
