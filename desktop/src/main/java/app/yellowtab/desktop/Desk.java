@@ -29,7 +29,7 @@ import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
 
 /** What lies on the desk: the start screen, or one open bundle. */
-public final class Desk {
+final class Desk implements StartView.Actions {
     private final Stage window;
     private final Recents recents;
     private final Path userFolder;
@@ -72,6 +72,7 @@ public final class Desk {
     }
 
     /** Makes a new bundle and opens it. */
+    @Override
     public void create(Path folder, String title) {
         try {
             Bundle bundle = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(title));
@@ -82,6 +83,7 @@ public final class Desk {
     }
 
     /** Opens a bundle folder; says on the start screen why, if it cannot be opened. */
+    @Override
     public void open(Path folder) {
         close(false);
         try {
@@ -93,6 +95,7 @@ public final class Desk {
     }
 
     /** Opens the sample matter, which is made when it is not there yet. */
+    @Override
     public void openSample() {
         Path folder = userFolder.resolve("sample-matter");
         if (Files.exists(folder.resolve(BundleFolder.FILE))) {
@@ -106,7 +109,7 @@ public final class Desk {
     }
 
     /** Closes the bundle and shows the start screen. */
-    public void leave() {
+    void leave() {
         close(false);
         showStart("");
     }

@@ -5,7 +5,6 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.plan.PlannedEntry;
 import java.util.function.Consumer;
-import javafx.application.Platform;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
@@ -25,12 +24,9 @@ final class InPlaceField extends TextField {
         this.field = field;
         this.next = next;
         setId("in-place");
+        getStyleClass().add(Styles.IN_PLACE);
         setAccessibleText(Words.of("sheet.field." + field));
         setPromptText(Words.of("sheet.field." + field));
-        if (field == Field.DATE) {
-            setMinWidth(SheetCell.DATE_WIDTH);
-            setMaxWidth(SheetCell.DATE_WIDTH);
-        }
         addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
         focusedProperty().subscribe((before, now) -> {
             if (before && !now) leave();
@@ -38,10 +34,8 @@ final class InPlaceField extends TextField {
     }
 
     void begin() {
-        Platform.runLater(() -> {
-            requestFocus();
-            selectAll();
-        });
+        requestFocus();
+        selectAll();
     }
 
     private void onKey(KeyEvent event) {
@@ -73,6 +67,7 @@ final class InPlaceField extends TextField {
         setTooltip(help);
         var below = localToScreen(0, getHeight() + 4);
         help.setAutoHide(true);
+        help.setHideOnEscape(false);    // Escape is the field's, which closes and takes the hint along
         help.show(this, below.getX(), below.getY());
     }
 

@@ -21,6 +21,7 @@ import javafx.scene.control.SelectionMode;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import org.kordamp.ikonli.feather.Feather;
@@ -31,6 +32,7 @@ final class IndexSheet extends VBox {
     private final Arrangement arrangement;
     private final ListView<PlannedEntry> rows = new ListView<>();
     private final HeadingView heading;
+    private final InPlaceEditor editor;
     private final Subscription subscription;
     private boolean showingPlan;
 
@@ -43,12 +45,14 @@ final class IndexSheet extends VBox {
         rows.setAccessibleText(Words.of("sheet.name"));
         rows.getStyleClass().add(Styles.SHEET_LIST);
         rows.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-        rows.setCellFactory(view -> new SheetCell(arrangement, workspace));
+        rows.setCellFactory(view -> new SheetCell(arrangement));
         rows.setPlaceholder(new SheetDrop(arrangement, Words.of("sheet.empty")));
         rows.setContextMenu(menu());
         rows.getSelectionModel().getSelectedIndices().addListener((ListChangeListener<Integer>) change -> onSelected());
-        VBox.setVgrow(rows, Priority.ALWAYS);
-        VBox paper = new VBox(heading, columns(), rows);
+        editor = new InPlaceEditor(workspace, arrangement, rows);
+        StackPane typable = new StackPane(rows, editor);
+        VBox.setVgrow(typable, Priority.ALWAYS);
+        VBox paper = new VBox(heading, columns(), typable);
         paper.getStyleClass().add(Styles.SHEET);
         VBox.setVgrow(paper, Priority.ALWAYS);
         getChildren().addAll(tools(), paper);
@@ -68,6 +72,7 @@ final class IndexSheet extends VBox {
     void dispose() {
         subscription.unsubscribe();
         heading.dispose();
+        editor.dispose();
     }
 
     private HBox tools() {

@@ -1,11 +1,9 @@
 package app.yellowtab.desktop.arrange;
 
-import app.yellowtab.desktop.arrange.Arrangement.Editing;
 import app.yellowtab.desktop.arrange.Arrangement.Field;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
-import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
@@ -15,7 +13,6 @@ import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.input.DragEvent;
@@ -23,6 +20,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 
@@ -34,7 +32,6 @@ final class SheetCell extends ListCell<PlannedEntry> {
     private static final double LEAST_HEIGHT = 32;
     private static final double SCROLL_BAR = 12;
     private final Arrangement arrangement;
-    private final Workspace workspace;
     private final Label tab = new Label();
     private final Label title = new Label();
     private final Label description = Controls.label("", Styles.SMALL);
@@ -43,11 +40,11 @@ final class SheetCell extends ListCell<PlannedEntry> {
     private final VBox middle = new VBox(title, description);
     private final HBox row = new HBox(8, tab, middle, date, page);
 
-    SheetCell(Arrangement arrangement, Workspace workspace) {
+    SheetCell(Arrangement arrangement) {
         this.arrangement = arrangement;
-        this.workspace = workspace;
         setWidths(tab, date, page);
         title.setMinWidth(0);
+        title.setMaxWidth(Double.MAX_VALUE);
         title.setWrapText(true);
         date.setWrapText(true);
         middle.setMinWidth(0);
@@ -56,7 +53,6 @@ final class SheetCell extends ListCell<PlannedEntry> {
         row.setAlignment(Pos.CENTER_LEFT);
         row.setPrefWidth(1);
         getStyleClass().add(Styles.ROW);
-        arrangement.editingProperty().subscribe(this::showEditing);
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::onClick);
         setOnDragDetected(this::onDragDetected);
         setOnDragOver(this::onDragOver);
@@ -96,7 +92,6 @@ final class SheetCell extends ListCell<PlannedEntry> {
         pseudoClassStateChanged(Styles.HIDDEN, document != null && document.tab() == 0);
         setAccessibleText(blank ? null : Words.of("sheet.row", tab.getText(), title.getText(), date.getText(), page.getText()));
         setGraphic(blank ? null : row);
-        showEditing(arrangement.editingProperty().get());
     }
 
     /** A long title takes as many lines as it needs at the width of the sheet. */
@@ -111,32 +106,13 @@ final class SheetCell extends ListCell<PlannedEntry> {
         return String.valueOf(page);
     }
 
-    private void showEditing(Optional<Editing> editing) {
-        PlannedEntry entry = getItem();
-        boolean here = entry != null && !isEmpty() && editing.isPresent() && editing.get().id().equals(entry.id());
-        Field field = here ? editing.orElseThrow().field() : null;
-        InPlaceField typing = here ? new InPlaceField(arrangement, entry, editing.orElseThrow().field(), this::next) : null;
-        List<Node> texts = typing == null || field == Field.DATE ? List.of(title, description)
-                : field == Field.TITLE ? List.of(typing, description) : List.of(title, typing);
-        middle.getChildren().setAll(texts);
-        row.getChildren().set(2, typing != null && field == Field.DATE ? typing : date);
-        if (typing != null) typing.begin();
-    }
-
-    /** Tab goes from title to date, and from date to the title of the next row. */
-    private void next(Field field) {
-        PlannedEntry entry = getItem();
-        List<PlannedEntry> entries = workspace.plan().entries();
-        int at = entries.stream().map(PlannedEntry::id).toList().indexOf(entry.id());
-        boolean toDate = field == Field.TITLE && entry instanceof PlannedDocument;
-        if (toDate) arrangement.editingProperty().set(Optional.of(new Editing(entry.id(), Field.DATE)));
-        else if (at >= 0 && at + 1 < entries.size()) {
-            EntryId following = entries.get(at + 1).id();
-            arrangement.select(Set.of(following));
-            arrangement.editingProperty().set(Optional.of(new Editing(following, Field.TITLE)));
-        } else {
-            arrangement.endEditing();
-        }
+    /** {@return the part of the row over which a field is typed} */
+    Region part(Field field) {
+        return switch (field) {
+            case DATE -> date;
+            case TITLE -> title;
+            case DESCRIPTION -> description.isVisible() ? description : title;
+        };
     }
 
     private void onClick(MouseEvent event) {

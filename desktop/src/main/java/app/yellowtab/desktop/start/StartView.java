@@ -1,6 +1,5 @@
 package app.yellowtab.desktop.start;
 
-import app.yellowtab.desktop.Desk;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Styles;
@@ -22,14 +21,24 @@ import javafx.scene.layout.VBox;
 
 /** The screen before a bundle is open: begin one, go on with one, or try the sample matter. */
 public final class StartView extends StackPane {
-    private final Desk desk;
+    /** What the buttons lead to. */
+    public interface Actions {
+        /** Makes a new bundle in a folder that need not exist yet, and opens it. */
+        void create(Path folder, String title);
+
+        void open(Path folder);
+
+        void openSample();
+    }
+
+    private final Actions actions;
     private final FileDialogs dialogs;
     private final TextField title = new TextField();
     private final TextField place = new TextField(documents().toString());
 
     /** @param message what happened before, to be shown; empty for nothing */
-    public StartView(Desk desk, List<Recents.Recent> recents, FileDialogs dialogs, String message) {
-        this.desk = desk;
+    public StartView(Actions actions, List<Recents.Recent> recents, FileDialogs dialogs, String message) {
+        this.actions = actions;
         this.dialogs = dialogs;
         VBox page = new VBox(20, head());
         page.setMaxSize(720, Region.USE_PREF_SIZE);
@@ -55,7 +64,7 @@ public final class StartView extends StackPane {
             Label where = Controls.label(shortened(recent.folder()), Styles.SMALL);
             Button button = new Button(recent.title());
             button.getStyleClass().add(Styles.QUIET);
-            button.setOnAction(event -> desk.open(recent.folder()));
+            button.setOnAction(event -> actions.open(recent.folder()));
             HBox row = new HBox(8, button, where);
             row.setAlignment(Pos.CENTER_LEFT);
             list.getChildren().add(row);
@@ -71,7 +80,7 @@ public final class StartView extends StackPane {
         HBox.setHgrow(place, Priority.ALWAYS);
         HBox where = new HBox(8, place, Controls.button("start.change",
                 () -> dialogs.folder(Words.of("start.where")).ifPresent(folder -> place.setText(folder.toString()))));
-        Button create = Controls.button("start.create", () -> desk.create(folder(), title.getText().strip()));
+        Button create = Controls.button("start.create", () -> actions.create(folder(), title.getText().strip()));
         create.getStyleClass().add(Styles.MAIN_ACTION);
         create.setDefaultButton(true);
         create.disableProperty().bind(Bindings.createBooleanBinding(() -> title.getText().isBlank() || place.getText().isBlank(),
@@ -88,8 +97,8 @@ public final class StartView extends StackPane {
     }
 
     private HBox others() {
-        return new HBox(12, Controls.button("start.open", () -> dialogs.folder(Words.of("start.open")).ifPresent(desk::open)),
-                Controls.button("start.sample", desk::openSample));
+        return new HBox(12, Controls.button("start.open", () -> dialogs.folder(Words.of("start.open")).ifPresent(actions::open)),
+                Controls.button("start.sample", actions::openSample));
     }
 
     private Path folder() {

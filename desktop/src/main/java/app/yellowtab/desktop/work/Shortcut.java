@@ -10,7 +10,7 @@ public enum Shortcut {
     ADD_FILES("Shortcut+O"), ADD_FOLDER("Shortcut+Shift+O"), PUT_IN_INDEX("Enter"),
     NEW_SECTION("Shortcut+Shift+N"), RENAME("F2"), TAKE_OUT("Delete"), SELECT_ALL("Shortcut+A"),
     MOVE_UP("Alt+Up"), MOVE_DOWN("Alt+Down"), NEST("Alt+Right"), UN_NEST("Alt+Left"),
-    GO_TO("Shortcut+G"), NEXT_LEAF("Page_Down"), PREVIOUS_LEAF("Page_Up"),
+    GO_TO("Shortcut+G"), NEXT_LEAF("Page Down"), PREVIOUS_LEAF("Page Up"),
     HELP("F1");
 
     private final KeyCombination keys;
@@ -29,7 +29,7 @@ public enum Shortcut {
 
     /** {@return the keys as they are printed on a keyboard} */
     public String shown() {
-        return keys.getDisplayText().replace("Page_", "Page ");
+        return keys.getDisplayText();
     }
 
     /** {@return what the keys do, in plain words} */

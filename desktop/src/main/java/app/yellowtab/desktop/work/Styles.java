@@ -26,6 +26,7 @@ public final class Styles {
     public static final String SHEET_HEADING = "sheet-heading";
     public static final String SHEET_LIST = "sheet-list";
     public static final String ROW = "sheet-row";
+    public static final String IN_PLACE = "in-place";
     public static final String FORE_EDGE = "fore-edge";
     public static final String BAND = "band";
     public static final String EDGE_TAB = "edge-tab";
@@ -42,7 +43,7 @@ public final class Styles {
 
     /** Every name, for the test that the style sheet knows them all. */
     public static final List<String> ALL = List.of(RAIL, RAIL_BUTTON, STATUS, MAIN_ACTION, QUIET, TITLE, SMALL, TRAY, TRAY_LIST,
-            DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, FORE_EDGE, BAND, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
+            DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
             NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES, HEADING_TITLE, HEADING_FORM);
 
     public static final PseudoClass SECTION = PseudoClass.getPseudoClass("section");

@@ -1,0 +1,294 @@
+package app.yellowtab.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Opener;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.Source;
+import app.yellowtab.plan.PlannedEntry;
+import app.yellowtab.store.BundleFolder;
+import app.yellowtab.store.Recents;
+import app.yellowtab.testing.Bundles;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.application.Platform;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.DisabledIf;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.framework.junit5.Start;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A user at the real window: mouse, keyboard, and the PDF that comes of it. */
+@DisabledIf(value = "noDisplay", disabledReason = "there is no display; ./yellowtab test starts one")
+@ExtendWith(ApplicationExtension.class)
+class WindowTests {
+    @TempDir
+    private Path temp;
+    private final FileDialogs dialogs = mock(FileDialogs.class);
+    private final Opener opener = mock(Opener.class);
+    private final Jobs jobs = new Jobs(Executors.newCachedThreadPool(Thread.ofPlatform().daemon().factory()), Platform::runLater);
+    private Stage window;
+    private Desk desk;
+
+    @Start
+    void start(Stage stage) throws IOException {
+        YellowTab.dress();
+        window = stage;
+        desk = newDesk();
+        stage.show();
+    }
+
+    private Desk newDesk() {
+        return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"), jobs, dialogs, opener);
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(() -> window.hide());
+    }
+
+    static boolean noDisplay() {
+        return System.getProperty("os.name").equals("Linux") && System.getenv("DISPLAY") == null;
+    }
+
+    private Workspace workspace() {
+        return desk.workspace().orElseThrow();
+    }
+
+    private void until(Callable<Boolean> condition) {
+        try {
+            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, condition);
+            WaitForAsyncUtils.waitForFxEvents();
+        } catch (TimeoutException e) {
+            throw new AssertionError("never came true; the index is " + desk.workspace().map(w -> Bundles.order(w.bundle())), e);
+        }
+    }
+
+    /** Opens a bundle with section A (P, Q of 2 pages, R), section B (empty), and T in the tray. */
+    private void openBundle(FxRobot robot) throws IOException {
+        Path files = Files.createDirectories(temp.resolve("A - Letters"));
+        Pdfs.write(files, "P", 1);
+        Pdfs.write(files, "Q", 2);
+        Pdfs.write(files, "R 2031-03-04", 1);
+        Path loose = Pdfs.write(temp, "T", 3);
+        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        when(dialogs.folder(any())).thenReturn(Optional.of(files));
+        when(dialogs.files(any())).thenReturn(List.of(loose));
+        robot.clickOn("#tray-addFolder");
+        until(() -> workspace().bundle().tray().size() == 3);
+        robot.clickOn("#tray-addFiles");
+        until(() -> workspace().bundle().tray().size() == 4);
+        robot.clickOn("#sheet-addSection").write("Letters").push(KeyCode.ENTER);
+        robot.clickOn("P.pdf").press(KeyCode.SHIFT).clickOn("R 2031-03-04.pdf").release(KeyCode.SHIFT).push(KeyCode.ENTER);
+        until(() -> order().equals("Letters(P Q R)"));
+        robot.clickOn("#sheet-addSection").write("Plans").push(KeyCode.ENTER);
+        until(() -> order().equals("Letters(P Q R) Plans()"));
+    }
+
+    private String order() {
+        return Bundles.order(workspace().bundle());
+    }
+
+    private ListCell<?> row(FxRobot robot, String title) {
+        return robot.lookup(".sheet-row").<ListCell<?>>queryAllAs(castCell()).stream()
+                .filter(cell -> cell.getItem() instanceof PlannedEntry entry && entry.title().equals(title)).findFirst().orElseThrow();
+    }
+
+    @SuppressWarnings("unchecked")    // a class token for a wildcard type
+    private static Class<ListCell<?>> castCell() {
+        return (Class<ListCell<?>>) (Class<?>) ListCell.class;
+    }
+
+    private static List<String> texts(Node row) {
+        return row.lookupAll(".label").stream().map(Label.class::cast).filter(Node::isVisible).map(Labeled::getText).toList();
+    }
+
+    private void select(FxRobot robot, String title) {
+        robot.clickOn(row(robot, title));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void fromFilesToAProducedBundle(FxRobot robot) throws IOException {
+        openBundle(robot);
+        select(robot, "R");
+        robot.press(KeyCode.ALT).push(KeyCode.UP).push(KeyCode.UP).release(KeyCode.ALT);
+        until(() -> order().equals("Letters(R P Q) Plans()"));
+        robot.press(KeyCode.CONTROL).push(KeyCode.Z).release(KeyCode.CONTROL);
+        until(() -> order().equals("Letters(P R Q) Plans()"));
+        robot.push(KeyCode.F2);
+        until(() -> robot.lookup("#in-place").tryQuery().isPresent());
+        robot.write("Reply letter").push(KeyCode.TAB);
+        until(() -> order().equals("Letters(P Reply letter Q) Plans()"));
+        until(() -> robot.lookup("#in-place").queryAs(TextField.class).getText().equals("4 Mar 2031"));
+        robot.write("5 March 2031").push(KeyCode.ENTER);
+        until(() -> texts(row(robot, "Reply letter")).contains("5 Mar 2031"));
+        assertThat(texts(row(robot, "Reply letter"))).containsExactly("2", "Reply letter", "5 Mar 2031", "5");
+
+        robot.clickOn("#status-produce");
+        until(() -> robot.lookup("#produce-start").queryAs(ButtonBase.class).isFocused());
+        robot.push(KeyCode.ENTER);
+        until(() -> robot.lookup("#produce-openFile").tryQuery().isPresent());
+        Path target = temp.resolve("bundle/Trial bundle.pdf");
+        List<String> pages = Pdfs.pages(target);
+        assertThat(pages.subList(1, 8)).containsExactly("Trial bundle · Index Tab Document Date Page A Letters 3–7 1 P 4 "
+                + "2 Reply letter 5 Mar 2031 5 3 Q 6 B Plans 8 2", "A Letters 3", "P-1 4", "R 2031-03-04-1 5", "Q-1 6", "Q-2 7", "B Plans 8");
+        assertThat(Pdfs.linkTargets(target, 2)).containsExactly(3, 4, 5, 6, 8);
+        assertThat(Pdfs.bookmarks(target)).containsExactly("Index > 2", "A. Letters > 3", "  1. P > 4", "  2. Reply letter > 5", "  3. Q > 6", "B. Plans > 8");
+        robot.clickOn("#produce-openFile");
+        verify(opener).open(target);
+        robot.clickOn("#produce-openFolder");
+        verify(opener).open(target.getParent());
+    }
+
+    @Test
+    void draggedFromTheTrayAndWithinTheSheet(FxRobot robot) throws IOException {
+        openBundle(robot);
+        robot.drag("T.pdf").moveTo(row(robot, "P")).moveBy(0, 10).drop();
+        until(() -> order().equals("Letters(P T Q R) Plans()"));
+        robot.drag(row(robot, "Q"), MouseButton.PRIMARY).moveTo(row(robot, "Plans")).moveBy(0, 10).drop();
+        until(() -> order().equals("Letters(P T R) Plans(Q)"));
+        select(robot, "T");
+        robot.push(KeyCode.DELETE);
+        until(() -> workspace().bundle().tray().stream().map(Source::fileName).toList().equals(List.of("T.pdf")));
+    }
+
+    @Test
+    void sectionsAreNestedAndTheirLettersFollow(FxRobot robot) throws IOException {
+        openBundle(robot);
+        select(robot, "Plans");
+        assertThat(texts(row(robot, "Plans"))).startsWith("B");
+        robot.press(KeyCode.ALT).push(KeyCode.RIGHT).release(KeyCode.ALT);
+        until(() -> order().equals("Letters(P Q R Plans())"));
+        assertThat(texts(row(robot, "Plans"))).startsWith("A.1");
+        robot.press(KeyCode.ALT).push(KeyCode.LEFT).release(KeyCode.ALT);
+        until(() -> texts(row(robot, "Plans")).getFirst().equals("B"));
+    }
+
+    @Test
+    void aWrongDateIsRefusedWhereItIsTyped(FxRobot robot) throws IOException {
+        openBundle(robot);
+        robot.doubleClickOn(robot.from(row(robot, "R")).lookup("4 Mar 2031").<Label>query());
+        until(() -> robot.lookup("#in-place").tryQuery().isPresent());
+        robot.write("soon").push(KeyCode.ENTER);
+        until(() -> robot.lookup("#in-place").queryAs(TextField.class).getStyleClass().contains("wrong"));
+        robot.push(KeyCode.ESCAPE);
+        until(() -> robot.lookup("#in-place").tryQuery().isEmpty());
+        assertThat(texts(row(robot, "R"))).contains("4 Mar 2031");
+    }
+
+    @Test
+    void theReaderShowsEveryLeafAndTheForeEdgeGoesAnywhere(FxRobot robot) throws IOException {
+        openBundle(robot);
+        robot.press(KeyCode.CONTROL).push(KeyCode.G).release(KeyCode.CONTROL).write("6").push(KeyCode.ENTER);
+        until(() -> robot.lookup("#leaf-what").queryAs(Label.class).getText().equals("Q, page 2 of 2"));
+        until(() -> robot.lookup(".page .image-view").queryAs(ImageView.class).getImage() != null);
+        robot.push(KeyCode.PAGE_DOWN);
+        until(() -> robot.lookup("#leaf-what").queryAs(Label.class).getText().equals("R, page 1 of 1"));
+        Bounds edge = robot.lookup("#fore-edge").query().localToScreen(robot.lookup("#fore-edge").query().getLayoutBounds());
+        robot.clickOn(edge.getMinX() + 15, edge.getMaxY() - 20);
+        until(() -> workspace().leafProperty().get() == workspace().plan().pageCount());
+        robot.clickOn(edge.getMinX() + 15, edge.getMinY() + 20);
+        until(() -> robot.lookup("#leaf-what").queryAs(Label.class).getText().equals("Cover"));
+        robot.push(KeyCode.DOWN);
+        until(() -> workspace().leafProperty().get() == 2);
+    }
+
+    @Test
+    void theHeadingIsTypedOnTheSheet(FxRobot robot) throws IOException {
+        openBundle(robot);
+        robot.clickOn("#heading-edit");
+        robot.clickOn("#heading-parties").write("Tarn Hollow Orchards Ltd (Claimant); Brightwick Cold Stores Ltd (Defendant)");
+        robot.clickOn("#heading-hearing").write("soon").push(KeyCode.ENTER);
+        assertThat(workspace().bundle().heading().parties()).as("the hearing is no date yet").isEmpty();
+        robot.clickOn("#heading-hearing").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("6 October 2031").push(KeyCode.ENTER);
+        until(() -> workspace().bundle().heading().shortName().equals("Tarn Hollow Orchards Ltd v Brightwick Cold Stores Ltd"));
+        robot.clickOn("#sheet-undo");
+        until(() -> workspace().bundle().heading().parties().isEmpty());
+    }
+
+    @Test
+    void afterClosingOneGoesOnWhereOneWas(FxRobot robot) throws IOException {
+        openBundle(robot);
+        robot.interact(() -> workspace().goTo(5));
+        robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT2).release(KeyCode.CONTROL);
+        until(() -> workspace().saveStateProperty().get() instanceof Autosave.State.Saved);
+        robot.interact(() -> {
+            window.hide();
+            desk = newDesk();
+            desk.resume();
+            window.show();
+        });
+        assertThat(order()).isEqualTo("Letters(P Q R) Plans()");
+        assertThat(workspace().leafProperty().get()).isEqualTo(5);
+        assertThat(robot.lookup("#produce-start").tryQuery()).isPresent();
+    }
+
+    @Test
+    void aDamagedBundleIsNamedOnTheStartScreen(FxRobot robot) throws IOException {
+        Path folder = Files.createDirectories(temp.resolve("cut"));
+        Files.writeString(folder.resolve(BundleFolder.FILE), "{\"format\": 1, \"head");
+        when(dialogs.folder(any())).thenReturn(Optional.of(folder));
+        robot.clickOn("#start-open");
+        until(() -> robot.lookup(".notice").tryQueryAs(Label.class).map(Label::getText).orElse("").contains("bundle.json cannot be read"));
+        assertThat(desk.workspace()).isEmpty();
+    }
+
+    @Test
+    void filesThatCannotBeReadAreListedWithTheirReason(FxRobot robot) throws IOException {
+        openBundle(robot);
+        when(dialogs.files(any())).thenReturn(List.of(Files.createFile(temp.resolve("empty.pdf"))));
+        robot.clickOn("#tray-addFiles");
+        until(() -> robot.lookup("#status-findings").queryAs(ButtonBase.class).getText().equals("1 thing to look at"));
+        robot.clickOn("#status-findings");
+        until(() -> robot.lookup(".notice").tryQueryAs(Label.class).map(Label::getText).orElse("").contains("empty.pdf was left out"));
+    }
+
+    @Test
+    void theSampleMatterIsMadeAndOpened(FxRobot robot) {
+        robot.clickOn("#start-sample");
+        until(() -> desk.workspace().isPresent());
+        assertThat(workspace().plan().documentCount()).isGreaterThan(30);
+        assertThat(robot.lookup("#tray").<ListView<?>>queryAs(castList()).getItems()).hasSize(5);
+        robot.push(KeyCode.F1);
+        until(() -> robot.lookup("#help-close").query().isVisible());
+        robot.push(KeyCode.ESCAPE);
+        until(() -> !robot.lookup(".overlay").query().isVisible());
+    }
+
+    @SuppressWarnings("unchecked")    // a class token for a wildcard type
+    private static Class<ListView<?>> castList() {
+        return (Class<ListView<?>>) (Class<?>) ListView.class;
+    }
+}

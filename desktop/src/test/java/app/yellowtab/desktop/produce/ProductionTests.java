@@ -1,0 +1,118 @@
+package app.yellowtab.desktop.produce;
+
+import static app.yellowtab.testing.Bundles.bundle;
+import static app.yellowtab.testing.Bundles.document;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import app.yellowtab.assemble.Assembler;
+import app.yellowtab.assemble.Outcome;
+import app.yellowtab.assemble.Progress;
+import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.Finding;
+import app.yellowtab.model.FindingException;
+import app.yellowtab.model.Layout;
+import app.yellowtab.model.Separators;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.store.BundleFolder;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ProductionTests {
+    private final Bundle start = bundle(document("x", 2)).withHeading(CaseHeading.EMPTY.withTitle("Hearing: 1/2"));
+    private final Deque<Runnable> background = new ArrayDeque<>();
+    private final Assembler assembler = mock(Assembler.class);
+    @TempDir
+    private Path temp;
+    private BundleFolder folder;
+    private Workspace workspace;
+    private Production production;
+
+    @BeforeEach
+    void open() throws IOException {
+        folder = BundleFolder.create(temp.resolve("bundle"), start);
+        workspace = new Workspace(folder, start, new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(background::add, Runnable::run));
+        production = new Production(workspace, assembler);
+    }
+
+    @AfterEach
+    void close() {
+        folder.close();
+    }
+
+    private void finish() {
+        while (!background.isEmpty()) background.poll().run();
+    }
+
+    @Test
+    void theFileIsNamedAfterTheBundleInLettersThatEveryDiskTakes() {
+        assertThat(production.suggested()).isEqualTo(folder.path().resolve("Hearing  1 2.pdf"));
+        workspace.edit(bundle -> bundle.withHeading(CaseHeading.EMPTY));
+        assertThat(production.suggested()).isEqualTo(folder.path().resolve("Bundle.pdf"));
+    }
+
+    @Test
+    void whatWasPlannedAtTheStartIsProduced() throws FindingException {
+        Path target = temp.resolve("out.pdf");
+        Outcome.Written written = new Outcome.Written(target, 1, 5, 900, List.of());
+        when(assembler.assemble(any(), any(), any(), any(), any())).thenReturn(written);
+        Plan planned = workspace.plan();
+        production.start(target);
+        assertThat(production.stateProperty().get()).isInstanceOf(Production.State.Running.class);
+        production.setLayout(new Layout(false, Separators.TITLED));
+        production.start(temp.resolve("second.pdf"));
+        finish();
+        verify(assembler).assemble(eq(planned), any(), eq(target), any(), any());
+        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Written.class,
+                state -> assertThat(state.outcome()).isEqualTo(written));
+    }
+
+    @Test
+    void theStopButtonStops() throws FindingException {
+        when(assembler.assemble(any(), any(), any(), any(), any())).thenAnswer(call -> {
+            call.<Progress>getArgument(3).report(3, 5);
+            return call.<BooleanSupplier>getArgument(4).getAsBoolean() ? new Outcome.Stopped(3) : null;
+        });
+        production.start(temp.resolve("out.pdf"));
+        Jobs.Job job = ((Production.State.Running) production.stateProperty().get()).job();
+        job.stop();
+        finish();
+        assertThat(job.stateProperty().get()).isEqualTo(new Jobs.State("Page 3 of 5", 0.6));
+        assertThat(production.stateProperty().get()).isEqualTo(new Production.State.Stopped());
+    }
+
+    @Test
+    void aFailureSaysWhatAndWhy() throws FindingException {
+        when(assembler.assemble(any(), any(), any(), any(), any())).thenThrow(
+                new FindingException(Finding.of(Finding.Code.NO_SPACE, temp.resolve("out.pdf")), null));
+        production.start(temp.resolve("out.pdf"));
+        finish();
+        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Failed.class,
+                failed -> assertThat(failed.message()).contains("out.pdf could not be written: the disk is full"));
+    }
+
+    @Test
+    void aSurpriseIsNoStackTrace() throws FindingException {
+        when(assembler.assemble(any(), any(), any(), any(), any())).thenThrow(new IllegalStateException("at com.example"));
+        production.start(temp.resolve("out.pdf"));
+        finish();
+        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Failed.class,
+                failed -> assertThat(failed.message()).contains("nothing was written").doesNotContain("com.example"));
+    }
+}

@@ -1,0 +1,148 @@
+package app.yellowtab.desktop.work;
+
+import static app.yellowtab.testing.Bundles.bundle;
+import static app.yellowtab.testing.Bundles.document;
+import static app.yellowtab.testing.Bundles.order;
+import static app.yellowtab.testing.Bundles.section;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Edits;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Finding;
+import app.yellowtab.model.FindingException;
+import app.yellowtab.model.Moves;
+import app.yellowtab.store.BundleFolder;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class WorkspaceTests {
+    private final Bundle start = bundle(document("x", 2), section("A", document("a", 1), document("b", 3)));
+    private final List<Bundle> saved = new ArrayList<>();
+    @TempDir
+    private Path temp;
+    private BundleFolder folder;
+    private Workspace workspace;
+
+    @BeforeEach
+    void open() throws FindingException {
+        folder = BundleFolder.create(temp.resolve("bundle"), start);
+        workspace = new Workspace(folder, start, new Autosave(saved::add, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+    }
+
+    @AfterEach
+    void close() {
+        folder.close();
+    }
+
+    private void moveUp(String id) {
+        workspace.edit(bundle -> Moves.up(bundle, Set.of(new EntryId(id))));
+    }
+
+    @Test
+    void everyEditIsPlannedAndSaved() {
+        moveUp("b");
+        assertThat(order(workspace.bundle())).isEqualTo("x A(b a)");
+        assertThat(workspace.plan().entry(new EntryId("a")).orElseThrow().firstPage()).isEqualTo(9);
+        assertThat(saved).containsExactly(workspace.bundle());
+    }
+
+    @Test
+    void anEditThatChangesNothingIsNoStep() {
+        workspace.edit(bundle -> Edits.takeOut(bundle, Set.of()));
+        assertThat(workspace.undoableProperty().get()).isFalse();
+        assertThat(saved).isEmpty();
+    }
+
+    @Test
+    void undoAndRedoAreSavedToo() {
+        moveUp("b");
+        workspace.undo();
+        workspace.undo();
+        assertThat(workspace.bundle()).isEqualTo(start);
+        assertThat(workspace.redoableProperty().get()).isTrue();
+        workspace.redo();
+        assertThat(order(workspace.bundle())).isEqualTo("x A(b a)");
+        assertThat(saved).hasSize(3);
+    }
+
+    @Test
+    void thePageThatIsReadIsFollowedWhereItGoes() {
+        workspace.goTo(8);    // the second page of b
+        moveUp("b");
+        assertThat(workspace.leafProperty().get()).isEqualTo(7);
+        workspace.undo();
+        assertThat(workspace.leafProperty().get()).isEqualTo(8);
+        workspace.edit(bundle -> Edits.takeOut(bundle, Set.of(new EntryId("A"), new EntryId("x"))));
+        assertThat(workspace.leafProperty().get()).as("gone, so the nearest there is").isEqualTo(2);
+    }
+
+    @Test
+    void numbersOutsideTheBundleLeadToItsEnds() {
+        workspace.goTo(5000);
+        assertThat(workspace.leafProperty().get()).isEqualTo(9);
+        workspace.goTo(-3);
+        assertThat(workspace.leafProperty().get()).isEqualTo(1);
+    }
+
+    @Test
+    void ofManyChangesTheNewestIsSaved() {
+        Deque<Runnable> disk = new ArrayDeque<>();
+        Autosave slow = new Autosave(saved::add, disk::add, Runnable::run);
+        slow.save(start);
+        slow.save(Bundle.EMPTY);
+        assertThat(slow.stateProperty().get()).isEqualTo(new Autosave.State.Saving());
+        while (!disk.isEmpty()) disk.poll().run();
+        assertThat(saved).containsExactly(Bundle.EMPTY);
+        assertThat(slow.stateProperty().get()).isEqualTo(new Autosave.State.Saved());
+    }
+
+    @Test
+    void aSaveThatFailsSaysSoUntilOneSucceeds() {
+        boolean[] full = {true};
+        Autosave autosave = new Autosave(bundle -> {
+            if (full[0]) throw new FindingException(Finding.of(Finding.Code.BUNDLE_NOT_SAVED, Path.of("bundle.json"), "disk full"), null);
+        }, Runnable::run, Runnable::run);
+        autosave.save(start);
+        assertThat(autosave.stateProperty().get()).isInstanceOfSatisfying(Autosave.State.Failed.class, failed ->
+                assertThat(failed.message()).contains("bundle.json could not be saved: disk full"));
+        full[0] = false;
+        autosave.save(start);
+        assertThat(autosave.stateProperty().get()).isEqualTo(new Autosave.State.Saved());
+    }
+
+    @Test
+    void jobsReportStopAndEnd() {
+        Deque<Runnable> window = new ArrayDeque<>();
+        Jobs jobs = new Jobs(Runnable::run, window::add);
+        List<Object> ends = new ArrayList<>();
+        Jobs.Job job = jobs.start((progress, stop) -> {
+            progress.accept(new Jobs.State("one", 0.1));
+            progress.accept(new Jobs.State("two", 0.2));
+            return "done";
+        }, ends::add, ends::add);
+        assertThat(jobs.running()).containsExactly(job);
+        assertThat(window).as("two reports became one change of the window").hasSize(2);
+        while (!window.isEmpty()) window.poll().run();
+        assertThat(job.stateProperty().get().words()).isEqualTo("two");
+        assertThat(ends).containsExactly("done");
+        assertThat(jobs.running()).isEmpty();
+    }
+
+    @Test
+    void aJobThatFailsSaysWhy() {
+        List<Exception> failures = new ArrayList<>();
+        new Jobs(Runnable::run, Runnable::run).start((progress, stop) -> {
+            throw new IllegalStateException("why");
+        }, result -> { }, failures::add);
+        assertThat(failures).singleElement().extracting(Exception::getMessage).isEqualTo("why");
+    }
+}
