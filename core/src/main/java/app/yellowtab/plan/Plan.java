@@ -35,14 +35,4 @@ public record Plan(CaseHeading heading, List<Leaf> leaves, List<PlannedEntry> en
     public Optional<PlannedEntry> entry(EntryId id) {
         return entries.stream().filter(entry -> entry.id().equals(id)).findFirst();
     }
-
-    /** {@return the innermost entry that a bundle number lies in; empty for cover and index} */
-    public Optional<PlannedEntry> entryAt(int number) {
-        PlannedEntry found = null;
-        for (PlannedEntry entry : entries) {
-            boolean at = entry.firstPage() <= number && number <= entry.lastPage();
-            if (at) found = entry;
-        }
-        return Optional.ofNullable(found);
-    }
 }

@@ -29,7 +29,7 @@ public final class Converter {
         Path draft = Drafts.beside(target);
         try (PDDocument document = new PDDocument()) {
             switch (kind) {
-                case JPEG, PNG -> PicturePages.addPicture(document, file);
+                case JPEG, PNG -> PicturePages.addPicture(document, file, named, notes);
                 case TIFF -> PicturePages.addTiff(document, file);
                 case TEXT -> TextPages.add(document, file, named, notes);
                 case PDF -> throw new IllegalArgumentException("a PDF needs no conversion: " + file);

@@ -1,5 +1,7 @@
 package app.yellowtab.source;
 
+import app.yellowtab.model.Finding;
+import app.yellowtab.model.Finding.Code;
 import app.yellowtab.pdf.Units;
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
@@ -11,6 +13,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Iterator;
 import java.util.List;
 import javax.imageio.ImageIO;
@@ -37,7 +40,7 @@ final class PicturePages {
     private PicturePages() {}
 
     /** Adds a JPEG or PNG; a JPEG's data is taken over as it is. */
-    static void addPicture(PDDocument document, Path file) throws IOException {
+    static void addPicture(PDDocument document, Path file, Path named, Collection<Finding> notes) throws IOException {
         try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
             Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
             if (!readers.hasNext()) throw new IOException("no picture");
@@ -47,7 +50,9 @@ final class PicturePages {
             reader.dispose();
         }
         List<Integer> orientations = orientations(file);
-        place(document, PDImageXObject.createFromByteArray(document, Files.readAllBytes(file), String.valueOf(file.getFileName())),
+        byte[] bytes = Files.readAllBytes(file);
+        if (isCutJpeg(bytes)) notes.add(Finding.of(Code.BREAKS_OFF, named));
+        place(document, PDImageXObject.createFromByteArray(document, bytes, String.valueOf(file.getFileName())),
                 orientations.isEmpty() ? 1 : orientations.getFirst());
     }
 
@@ -68,6 +73,17 @@ final class PicturePages {
             }
             reader.dispose();
         }
+    }
+
+    /** A JPEG ends with an EOI marker behind its last scan (ITU-T T.81, B.1.1.3); viewers fill up what is missing with grey. */
+    private static boolean isCutJpeg(byte[] bytes) {
+        if (bytes.length < 2 || (bytes[0] & 0xFF) != 0xFF || (bytes[1] & 0xFF) != 0xD8) return false;
+        for (int i = bytes.length - 2; i > 0; i--) {
+            if ((bytes[i] & 0xFF) != 0xFF) continue;
+            if ((bytes[i + 1] & 0xFF) == 0xD9) return false;
+            if ((bytes[i + 1] & 0xFF) == 0xDA) return true;
+        }
+        return true;
     }
 
     private static void checkSize(ImageReader reader, int index) throws IOException {

@@ -141,12 +141,4 @@ class PlannerTests {
     void aDocumentWithoutItsSourceIsRefused() {
         assertThatThrownBy(() -> Planner.plan(start.withSources(List.of()))).hasMessage("no such source in the bundle: x");
     }
-
-    @Test
-    void entriesAreFoundByNumber() {
-        Plan plan = Planner.plan(start);
-        assertThat(plan.entryAt(1)).isEmpty();
-        assertThat(plan.entryAt(9)).map(PlannedEntry::title).contains("b");
-        assertThat(plan.entryAt(7)).map(PlannedEntry::title).contains("Inner");
-    }
 }

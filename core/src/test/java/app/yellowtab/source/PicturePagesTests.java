@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.yellowtab.model.Finding;
 import app.yellowtab.model.SourceKind;
 import app.yellowtab.testing.Pdfs;
 import java.awt.Color;
@@ -15,6 +16,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 import java.util.zip.CRC32;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -120,6 +123,18 @@ class PicturePagesTests {
     @ValueSource(strings = {"LZW", "Deflate", "JPEG"})
     void colourTiffs(String compression) throws IOException {
         assertThat(Pdfs.pages(convert(tiff(compression, BufferedImage.TYPE_INT_RGB, 2), SourceKind.TIFF))).hasSize(2);
+    }
+
+    @Test
+    void aJpegThatBreaksOffIsTakenInAndReported() throws IOException {
+        Path file = folder.resolve("photo.jpg");
+        ImageIO.write(cornered(600, 400, BufferedImage.TYPE_INT_RGB), "jpeg", file.toFile());
+        byte[] whole = Files.readAllBytes(file);
+        Files.write(file, Arrays.copyOf(whole, whole.length * 3 / 4));
+        List<Finding> notes = new ArrayList<>();
+        Converter.convert(file, file, SourceKind.JPEG, folder.resolve("converted.pdf"), notes);
+        assertThat(notes).extracting(Finding::code).containsExactly(Finding.Code.BREAKS_OFF);
+        assertThat(Pdfs.pages(folder.resolve("converted.pdf"))).hasSize(1);
     }
 
     @Test

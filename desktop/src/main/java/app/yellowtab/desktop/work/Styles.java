@@ -51,7 +51,6 @@ public final class Styles {
     public static final PseudoClass DROP_ABOVE = PseudoClass.getPseudoClass("drop-above");
     public static final PseudoClass DROP_BELOW = PseudoClass.getPseudoClass("drop-below");
     public static final PseudoClass DROP_INTO = PseudoClass.getPseudoClass("drop-into");
-    public static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
 
     private Styles() {}
 }

@@ -1,0 +1,70 @@
+package app.yellowtab.bench;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Contents;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Section;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
+import app.yellowtab.model.SourceKind;
+import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** Planning 20,000 pages in 2,000 documents, beside merely listing that many leaves. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(1)
+@Warmup(iterations = 3, time = 2)
+@Measurement(iterations = 5, time = 2)
+public class PlanBenchmark {
+    private static final int DOCUMENTS = 2000;
+    private static final int PAGES_EACH = 10;
+
+    private final Bundle bundle = bundle();
+
+    @Benchmark
+    public Plan plan() {
+        return Planner.plan(bundle);
+    }
+
+    @Benchmark
+    public List<Leaf> baseline() {
+        EntryId document = new EntryId("d");
+        SourceId source = new SourceId("s");
+        List<Leaf> leaves = new ArrayList<>();
+        for (int i = 1; i <= DOCUMENTS * PAGES_EACH; i++) leaves.add(new Leaf.SourcePage(i, document, source, i));
+        return leaves;
+    }
+
+    private static Bundle bundle() {
+        List<Source> sources = new ArrayList<>();
+        List<Section> sections = new ArrayList<>();
+        for (int s = 0; s < 20; s++) {
+            List<Document> documents = new ArrayList<>();
+            for (int d = 0; d < DOCUMENTS / 20; d++) {
+                String name = "Letter of the claimant to the defendant about chamber " + s + ", bin " + d;
+                Source source = new Source(SourceId.fresh(), name, name, SourceKind.PDF, 1, "", PAGES_EACH, List.of(), name, DocumentDate.UNDATED);
+                sources.add(source);
+                documents.add(Document.of(source));
+            }
+            sections.add(new Section(EntryId.fresh(), "Section " + s, new Contents(documents, List.of())));
+        }
+        return Bundle.EMPTY.withSources(sources).withContents(new Contents(List.of(), sections));
+    }
+}
