@@ -8,6 +8,7 @@ import app.yellowtab.source.Depot;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -29,10 +30,10 @@ public final class SampleMatter {
 
     /** Writes the matter's files into a folder, in sub-folders as a practice would keep them. */
     public static void writeFiles(Path folder) throws IOException {
-        for (SampleFile file : SampleFile.all()) {
-            Path target = folder.resolve(file.path());
-            Files.createDirectories(target.getParent());
-            write(file, target);
+        try {
+            SampleFile.all().parallelStream().forEach(file -> write(file, folder.resolve(file.path())));
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
         }
     }
 
@@ -51,7 +52,16 @@ public final class SampleMatter {
         return Bundle.EMPTY.withHeading(HEADING).withSources(taken.sources()).withContents(indexed);
     }
 
-    private static void write(SampleFile file, Path target) throws IOException {
+    private static void write(SampleFile file, Path target) {
+        try {
+            Files.createDirectories(target.getParent());
+            writeContent(file, target);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void writeContent(SampleFile file, Path target) throws IOException {
         String name = file.path().toLowerCase(Locale.ROOT);
         if (name.endsWith(".pdf")) SamplePdf.write(file, target);
         else if (name.endsWith(".jpg")) SamplePictures.photo(file, target);

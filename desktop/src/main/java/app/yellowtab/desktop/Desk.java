@@ -103,7 +103,7 @@ final class Desk implements StartView.Actions {
             return;
         }
         StartView waiting = new StartView(this, recents.list(), dialogs, Words.of("start.makingSample"));
-        waiting.setDisable(true);
+        waiting.await();
         scene.setRoot(waiting);
         jobs.start((progress, stop) -> makeSample(folder), nothing -> open(folder), e -> showStart(e.getMessage()));
     }

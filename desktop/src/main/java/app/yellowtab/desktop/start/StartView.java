@@ -33,6 +33,7 @@ public final class StartView extends StackPane {
 
     private final Actions actions;
     private final FileDialogs dialogs;
+    private final VBox choices = new VBox(20);
     private final TextField title = new TextField();
     private final TextField place = new TextField(documents().toString());
 
@@ -43,10 +44,16 @@ public final class StartView extends StackPane {
         VBox page = new VBox(20, head());
         page.setMaxSize(720, Region.USE_PREF_SIZE);
         if (!message.isEmpty()) page.getChildren().add(Controls.paragraph(message, Styles.NOTICE));
-        if (!recents.isEmpty()) page.getChildren().add(recents(recents));
-        page.getChildren().addAll(begin(), others());
+        if (!recents.isEmpty()) choices.getChildren().add(recents(recents));
+        choices.getChildren().addAll(begin(), others());
+        page.getChildren().add(choices);
         getStyleClass().add(Styles.DESK);
         getChildren().add(page);
+    }
+
+    /** Takes no clicks any more: something is being made, as the message says. */
+    public void await() {
+        choices.setDisable(true);
     }
 
     private VBox head() {
@@ -90,7 +97,8 @@ public final class StartView extends StackPane {
                 : Words.of("start.willBe", folder()), title.textProperty(), place.textProperty()));
         HBox last = new HBox(12, create, result);
         last.setAlignment(Pos.CENTER_LEFT);
-        VBox card = new VBox(8, Controls.label(Words.of("start.new"), Styles.FORM_LABEL), title,
+        VBox card = new VBox(8, Controls.label(Words.of("start.new"), Styles.FORM_LABEL),
+                Controls.label(Words.of("start.title"), Styles.SMALL), title,
                 Controls.label(Words.of("start.where"), Styles.SMALL), where, last);
         card.getStyleClass().add(Styles.CARD);
         return card;
