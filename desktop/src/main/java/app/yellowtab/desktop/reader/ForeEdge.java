@@ -21,6 +21,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Line;
 import javafx.util.Subscription;
+import org.jspecify.annotations.Nullable;
 
 /** The file seen from the side: sections as bands as thick as their share of the pages, their tabs sticking out. */
 public final class ForeEdge extends Control {
@@ -89,6 +90,9 @@ public final class ForeEdge extends Control {
         private static final double PAPER = 26;
         private static final double TAB_HEIGHT = 22;
         private final Region frame = new Region();
+        private @Nullable Plan drawn;
+        private double drawnPerLeaf;
+        private final List<Label> madeTabs = new ArrayList<>();
 
         EdgeSkin(ForeEdge edge) {
             super(edge);
@@ -107,8 +111,19 @@ public final class ForeEdge extends Control {
             ForeEdge edge = getSkinnable();
             Plan plan = edge.workspace.plan();
             Scale scale = edge.scale();
+            if (plan != drawn || scale.perLeaf != drawnPerLeaf) draw(plan, scale, x, y + height);
+            double thick = Math.max(4, scale.perLeaf);
+            double at = scale.y(edge.workspace.leafProperty().get()) + scale.perLeaf / 2 - thick / 2;
+            frame.resizeRelocate(x - 3, snapPositionY(at), PAPER + 6, snapSizeY(thick));
+        }
+
+        /** Draws the file anew; while one only leafs through it, the frame alone moves. */
+        private void draw(Plan plan, Scale scale, double x, double bottom) {
+            drawn = plan;
+            drawnPerLeaf = scale.perLeaf;
             getChildren().clear();
             band(x, scale.y(1), plan.pageCount() * scale.perLeaf);
+            boolean roomForLines = plan.documentCount() * 4 < bottom - scale.top;
             List<PlannedSection> tabbed = new ArrayList<>();
             for (PlannedEntry entry : plan.entries()) {
                 switch (entry) {
@@ -118,16 +133,12 @@ public final class ForeEdge extends Control {
                     }
                     case PlannedSection inner -> line(x, scale.y(inner.firstPage()));
                     case PlannedDocument document -> {
-                        boolean room = plan.documentCount() * 4 < height;
-                        if (room) line(x, scale.y(document.firstPage()));
+                        if (roomForLines) line(x, scale.y(document.firstPage()));
                     }
                 }
             }
-            tabs(tabbed, x, scale, y + height);
-            double thick = Math.max(4, scale.perLeaf);
-            double at = scale.y(edge.workspace.leafProperty().get()) + scale.perLeaf / 2 - thick / 2;
+            tabs(tabbed, x, scale, bottom);
             getChildren().add(frame);
-            frame.resizeRelocate(x - 3, snapPositionY(at), PAPER + 6, snapSizeY(thick));
         }
 
         private void band(double x, double top, double thickness) {
@@ -153,8 +164,9 @@ public final class ForeEdge extends Control {
                 PlannedSection section = sections.get(i);
                 double latest = bottom - (sections.size() - i) * step;
                 double top = Math.max(free, Math.min(scale.y(section.firstPage()), latest));
-                Label tab = Controls.label(section.label(), Styles.EDGE_TAB);
-                tab.setTooltip(new Tooltip(section.label() + "  " + section.title()));
+                Label tab = tab(i);
+                tab.setText(section.label());
+                tab.getTooltip().setText(section.label() + "  " + section.title());
                 tab.setOnMousePressed(event -> {
                     getSkinnable().workspace.goTo(section.firstPage());
                     event.consume();
@@ -163,6 +175,16 @@ public final class ForeEdge extends Control {
                 tab.resizeRelocate(x + PAPER, snapPositionY(top), 30, Math.min(TAB_HEIGHT, step));
                 free = top + step;
             }
+        }
+
+        /** {@return the n-th tab; tabs are kept, since making their tooltips would be felt at every edit} */
+        private Label tab(int n) {
+            while (madeTabs.size() <= n) {
+                Label tab = Controls.label("", Styles.EDGE_TAB);
+                tab.setTooltip(new Tooltip());
+                madeTabs.add(tab);
+            }
+            return madeTabs.get(n);
         }
     }
 }
