@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.regex.Pattern;
 import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
@@ -22,6 +23,8 @@ public enum Typeface {
     private static final int MISSING_SIGN = '\u25A1';
     /** Where the measured letters end; none of the typefaces has letters of use to us beyond. */
     private static final int MEASURED = 0x2600;
+
+    private static final Pattern SPACES = Pattern.compile(" +");
 
     private final String file;
     private volatile float @Nullable [] advances;
@@ -72,9 +75,11 @@ public enum Typeface {
      * @return at least one line; the letters that the typeface lacks are already replaced
      */
     public List<String> wrap(String text, float sizePt, float widthPt) {
+        String shown = showable(text).strip();
+        if (!shown.contains("  ") && width(shown, sizePt) <= widthPt) return List.of(shown);
         List<String> lines = new ArrayList<>();
         String line = "";
-        for (String word : showable(text).strip().split(" +")) {
+        for (String word : SPACES.split(shown)) {
             String longer = line.isEmpty() ? word : line + " " + word;
             if (width(longer, sizePt) <= widthPt) {
                 line = longer;

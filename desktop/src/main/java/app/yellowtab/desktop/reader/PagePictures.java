@@ -9,6 +9,7 @@ import java.awt.image.DataBufferInt;
 import java.io.IOException;
 import java.nio.IntBuffer;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
@@ -24,8 +25,12 @@ import org.slf4j.LoggerFactory;
 final class PagePictures {
     private static final int KEPT = 24;
 
-    /** What a picture shows: the leaf, its width in pixels, and for our own leaves the plan they belong to. */
-    private record Key(Leaf leaf, int widthPx, @Nullable Plan plan) {}
+    /**
+     * What a picture shows.
+     *
+     * @param words what is set on cover and index pages, which change while their leaf does not
+     */
+    private record Key(Leaf leaf, int widthPx, Object words) {}
 
     private record Wanted(Plan plan, Leaf leaf, int widthPx, Consumer<Result> show) {}
 
@@ -87,7 +92,14 @@ final class PagePictures {
     }
 
     private static Key key(Plan plan, Leaf leaf, int widthPx) {
-        return new Key(leaf, widthPx, leaf instanceof Leaf.SourcePage ? null : plan);
+        return new Key(leaf, widthPx, switch (leaf) {
+            case Leaf.Cover cover -> plan.heading();
+            case Leaf.IndexSheet index -> List.of(plan.headingLines(), plan.indexSheets().get(index.sheet()));
+            case Leaf.SectionTitle s -> "";
+            case Leaf.Blank b -> "";
+            case Leaf.Divider d -> "";
+            case Leaf.SourcePage s -> "";
+        });
     }
 
     private static Image image(BufferedImage drawn) {
