@@ -6,6 +6,7 @@ import app.yellowtab.model.FindingException;
 import app.yellowtab.pdf.Drafts;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.AccessDeniedException;
@@ -42,8 +43,10 @@ final class DocumentAssembler implements Assembler {
         try (AssemblyRun run = new AssemblyRun(plan, sources, progress, stop)) {
             Optional<Outcome.Stopped> stopped = run.fill();
             if (stopped.isPresent()) return stopped.get();
-            save(run, draft, target);
+            save(run, draft, target, stop);
             return new Outcome.Written(target, plan.documentCount(), plan.pageCount(), Files.size(target), run.findings());
+        } catch (StoppableOutput.Stopped stopped) {
+            return new Outcome.Stopped(plan.pageCount());
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {
@@ -53,8 +56,8 @@ final class DocumentAssembler implements Assembler {
         }
     }
 
-    private void save(AssemblyRun run, Path draft, Path target) throws IOException {
-        try (OutputStream out = opener.open(draft)) {
+    private void save(AssemblyRun run, Path draft, Path target, BooleanSupplier stop) throws IOException {
+        try (OutputStream out = new BufferedOutputStream(new StoppableOutput(opener.open(draft), stop), 1 << 16)) {
             run.save(out);
         }
         try {

@@ -3,6 +3,7 @@ package app.yellowtab.source;
 import app.yellowtab.model.Finding;
 import app.yellowtab.model.SourceKind;
 import app.yellowtab.pdf.Drafts;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -35,7 +36,7 @@ public final class Converter {
                 case PDF -> throw new IllegalArgumentException("a PDF needs no conversion: " + file);
             }
             document.setDocumentId(0L);
-            try (OutputStream out = Files.newOutputStream(draft)) {
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(draft))) {
                 document.save(out);
             }
             Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);

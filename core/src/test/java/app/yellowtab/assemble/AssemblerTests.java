@@ -156,6 +156,19 @@ class AssemblerTests {
     }
 
     @Test
+    void itCanBeStoppedWhileTheFileIsWritten() throws IOException {
+        Files.writeString(target, "old");
+        boolean[] stop = {false};
+        Assembler assembler = new DocumentAssembler(draft -> {
+            stop[0] = true;
+            return Files.newOutputStream(draft);
+        });
+        assertThat(assembler.assemble(Planner.plan(bundle), place, target, Progress.NONE, () -> stop[0])).isEqualTo(new Outcome.Stopped(11));
+        assertThat(target).hasContent("old");
+        assertThat(filesLeft()).containsExactly("bundle.pdf", "matter");
+    }
+
+    @Test
     void progressCountsEveryLeaf() throws IOException {
         StringBuilder heard = new StringBuilder();
         Assembler.standard().assemble(Planner.plan(bundle), place, target, (n, of) -> heard.append(n).append('/').append(of).append(' '), () -> false);
