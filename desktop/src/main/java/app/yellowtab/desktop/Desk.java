@@ -23,8 +23,10 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
 
@@ -49,14 +51,15 @@ final class Desk implements StartView.Actions {
         this.jobs = jobs;
         this.dialogs = dialogs;
         this.opener = opener;
-        this.scene = new Scene(new StartView(this, recents.list(), dialogs, ""), 1280, 800);
+        Rectangle2D screen = Screen.getPrimary().getVisualBounds();
+        this.scene = new Scene(new StartView(this, recents.list(), dialogs, ""), Math.min(1280, screen.getWidth()), Math.min(800, screen.getHeight()));
         for (String sheet : new String[] {"tokens.css", "app.css"}) {
             scene.getStylesheets().add(Objects.requireNonNull(Desk.class.getResource(sheet)).toExternalForm());
         }
         window.setScene(scene);
         window.setTitle(Words.of("app.name"));
-        window.setMinWidth(960);
-        window.setMinHeight(600);
+        window.setMinWidth(Math.min(960, screen.getWidth()));
+        window.setMinHeight(Math.min(600, screen.getHeight()));
         window.setOnHidden(event -> close(true));
     }
 

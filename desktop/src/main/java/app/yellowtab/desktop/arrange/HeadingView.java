@@ -90,7 +90,9 @@ final class HeadingView extends StackPane {
         parties.setText(heading.shortName());
         Controls.show(parties, !heading.shortName().isEmpty());
         title.setText(Words.of("heading.index", heading.title().isBlank() ? Words.of("heading.untitled") : heading.title()));
-        court.setText(String.join("  ·  ", Stream.of(heading.court(), heading.caseNumber()).filter(s -> !s.isBlank()).toList()));
+        String below = String.join("  ·  ", Stream.of(heading.court(), heading.caseNumber()).filter(part -> !part.isBlank()).toList());
+        boolean nothingKnown = below.isEmpty() && heading.parties().isEmpty();
+        court.setText(nothingKnown ? Words.of("heading.invitation") : below);
         Controls.show(court, !court.getText().isEmpty());
     }
 

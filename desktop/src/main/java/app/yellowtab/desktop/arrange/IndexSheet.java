@@ -47,6 +47,7 @@ final class IndexSheet extends VBox {
         rows.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         rows.setCellFactory(view -> new SheetCell(arrangement));
         rows.setPlaceholder(new SheetDrop(arrangement, Words.of("sheet.empty")));
+        EdgeScroll.install(rows);
         rows.setContextMenu(menu());
         rows.getSelectionModel().getSelectedIndices().addListener((ListChangeListener<Integer>) change -> onSelected());
         editor = new InPlaceEditor(workspace, arrangement, rows);
