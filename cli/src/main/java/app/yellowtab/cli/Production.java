@@ -101,9 +101,9 @@ final class Production implements AutoCloseable {
     }
 
     /** Words a failure for the user; {@return the exit code} */
-    static int explain(Exception failure, CommandLine line, CommandLine.ParseResult parsed) throws Exception {
-        if (!(failure instanceof FindingException)) throw failure;
-        line.getErr().println(failure.getMessage());
+    static int explain(Exception failure, CommandLine line, CommandLine.ParseResult parsed) {
+        line.getErr().println(failure instanceof FindingException ? failure.getMessage()
+                : "Something went wrong that should not have, and nothing was written: " + failure + ". Please tell us, with the command you gave.");
         return NOTHING_PRODUCED;
     }
 }

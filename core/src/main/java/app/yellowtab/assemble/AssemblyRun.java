@@ -34,6 +34,7 @@ import org.apache.pdfbox.pdmodel.PageMode;
 import org.apache.pdfbox.pdmodel.common.PDPageLabelRange;
 import org.apache.pdfbox.pdmodel.common.PDPageLabels;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageXYZDestination;
+import org.slf4j.LoggerFactory;
 
 /** One assembly: the document as it grows, and what was found on the way. */
 final class AssemblyRun implements Closeable {
@@ -44,11 +45,13 @@ final class AssemblyRun implements Closeable {
     private final PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache());
     private final FontSet fonts = FontSet.forSaving(document);
     private final NumberStamp stamp = new NumberStamp(document, fonts);
+    private final SheetSetter sheets;
     private final List<PDPage> pages = new ArrayList<>();
     private final List<Finding> findings = new ArrayList<>();
 
     AssemblyRun(Plan plan, SourceFiles sources, Progress progress, BooleanSupplier stop) {
         this.plan = plan;
+        this.sheets = new SheetSetter(document, fonts, plan);
         this.sources = sources;
         this.progress = progress;
         this.stop = stop;
@@ -60,7 +63,6 @@ final class AssemblyRun implements Closeable {
 
     /** Makes every leaf; {@return where it was stopped, or empty when it was not} */
     Optional<Outcome.Stopped> fill() throws IOException {
-        SheetSetter sheets = new SheetSetter(document, fonts, plan);
         for (int at = 0; at < plan.pageCount(); ) {
             if (stop.getAsBoolean()) return Optional.of(new Outcome.Stopped(pages.size()));
             Leaf leaf = plan.leaves().get(at);
@@ -119,15 +121,29 @@ final class AssemblyRun implements Closeable {
             for (int i = 0; i < leaves.size(); i++) {
                 if (stop.getAsBoolean()) return false;
                 int droppedBefore = copier.droppedLinks();
-                copier.fill(leaves.get(i).page(), prepared.get(i));
+                fill(copier, leaves.get(i), prepared.get(i), original);
                 finish(leaves.get(i).number(), prepared.get(i));
                 if (copier.droppedLinks() > droppedBefore) {
                     findings.add(new Finding(Code.LINK_DROPPED, original, leaves.get(i).page(), ""));
                 }
             }
             copier.copyLayers();
+        } catch (RuntimeException | StackOverflowError e) {
+            throw new FindingException(Finding.of(Code.DAMAGED, original, "its pages cannot be made out"), e);
         }
         return true;
+    }
+
+    /** A page that cannot be had is replaced by a slip, so that every number behind it stays right. */
+    private void fill(PageCopier copier, Leaf.SourcePage leaf, PDPage page, Path original) throws IOException {
+        try {
+            copier.fill(leaf.page(), page);
+        } catch (IOException | RuntimeException | StackOverflowError e) {
+            LoggerFactory.getLogger(AssemblyRun.class).warn("page lost: {} {}", original, leaf.page(), e);
+            findings.add(new Finding(Code.PAGE_LOST, original, leaf.page(), ""));
+            SheetSetter.clear(page);
+            sheets.slip(page, String.valueOf(original.getFileName()), leaf.page());
+        }
     }
 
     private void finish(int number, PDPage page) throws IOException {

@@ -212,9 +212,15 @@ public final class PageCopier {
 
     /** Named destinations lose their name: two sources may use the same one (ISO 32000-1:2008, 12.3.2.3). */
     private COSBase destination(COSBase wanted) throws IOException {
-        PDDestination destination = PDDestination.create(wanted);
-        if (destination instanceof PDNamedDestination named) {
-            destination = source.getDocumentCatalog().findNamedDestinationPage(named);
+        PDDestination destination;
+        try {
+            destination = PDDestination.create(wanted);
+            if (destination instanceof PDNamedDestination named) {
+                destination = source.getDocumentCatalog().findNamedDestinationPage(named);
+            }
+        } catch (IOException | RuntimeException senseless) {
+            LoggerFactory.getLogger(PageCopier.class).info("a link without a sensible target", senseless);
+            return COSNull.NULL;
         }
         if (!(destination instanceof PDPageDestination to)) return COSNull.NULL;
         COSArray original = to.getCOSObject();

@@ -11,6 +11,7 @@ import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import java.io.IOException;
 import java.util.List;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -45,6 +46,25 @@ public final class SheetSetter {
             case Leaf.Divider d -> title(page, d.tab() == 0 ? "" : String.valueOf(d.tab()), d.title());
             case Leaf.Blank b -> { }
             case Leaf.SourcePage s -> throw new IllegalArgumentException("a source's page is copied, not drawn");
+        }
+    }
+
+    /** Makes a half-filled page an empty upright A4 page again. */
+    public static void clear(PDPage page) {
+        page.getCOSObject().clear();
+        page.getCOSObject().setItem(COSName.TYPE, COSName.PAGE);
+        page.setMediaBox(new PDRectangle(Units.A4_WIDTH_PT, Units.A4_HEIGHT_PT));
+    }
+
+    /**
+     * Draws a slip in place of a source's page that could not be had.
+     *
+     * @param number the page in its file, counted from 1
+     */
+    public void slip(PDPage page, String fileName, int number) throws IOException {
+        try (Canvas canvas = new Canvas(document, page, fonts)) {
+            float y = lines(canvas, "This page could not be read", Typeface.SERIF_BOLD, 20, Units.A4_HEIGHT_PT * 0.6f);
+            lines(canvas, "Page " + number + " of " + fileName + " is damaged.", Typeface.SERIF, 13, y - 10);
         }
     }
 

@@ -60,10 +60,21 @@ public final class Pdfs {
 
     /** {@return the words of each page on one line, its stamped number last} */
     public static List<String> pages(Path file) throws IOException {
+        return pagesFrom(file, 1);
+    }
+
+    public static int pageCount(Path file) throws IOException {
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            return document.getNumberOfPages();
+        }
+    }
+
+    /** {@return the same for the pages from a number on} */
+    public static List<String> pagesFrom(Path file, int first) throws IOException {
         List<String> pages = new ArrayList<>();
         try (PDDocument document = Loader.loadPDF(file.toFile())) {
             PDFTextStripper stripper = new PDFTextStripper();
-            for (int i = 1; i <= document.getNumberOfPages(); i++) {
+            for (int i = first; i <= document.getNumberOfPages(); i++) {
                 stripper.setStartPage(i);
                 stripper.setEndPage(i);
                 pages.add(stripper.getText(document).strip().replaceAll("\\s+", " "));
