@@ -128,6 +128,7 @@ final class AssemblyRun implements Closeable {
                 }
             }
             copier.copyLayers();
+            if (copier.comments() > 0) findings.add(Finding.of(Code.COMMENTS_KEPT, original, String.valueOf(copier.comments())));
         } catch (RuntimeException | StackOverflowError e) {
             throw new FindingException(Finding.of(Code.DAMAGED, original, "its pages cannot be made out"), e);
         }

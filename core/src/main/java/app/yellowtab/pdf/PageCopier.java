@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -32,17 +33,23 @@ public final class PageCopier {
     private static final List<COSName> AS_THEY_ARE = List.of(COSName.BLEED_BOX, COSName.TRIM_BOX, COSName.ART_BOX,
             COSName.getPDFName("UserUnit"), COSName.GROUP);
 
+    /** The markup annotations, and files pinned to a page (ISO 32000-1:2008, 12.5.6.2). */
+    private static final Set<String> COMMENTS = Set.of("Text", "FreeText", "Line", "Square", "Circle", "Polygon", "PolyLine",
+            "Highlight", "Underline", "Squiggly", "StrikeOut", "Stamp", "Caret", "Ink", "FileAttachment", "Redact");
+
     private final PDDocument source;
     private final PDDocument target;
     private final ObjectCopier copier;
     private final List<PDPage> pages = new ArrayList<>();
     private int droppedLinks;
+    private int comments;
 
-    /** @param source an open document; its pages are listed at once */
+    /** @param source an open document; at once its form fields are made part of its pages, and these are listed */
     public PageCopier(PDDocument source, PDDocument target) {
         this.source = source;
         this.target = target;
         this.copier = new ObjectCopier(target);
+        FormFlattener.flatten(source);
         source.getPages().forEach(pages::add);
     }
 
@@ -53,6 +60,11 @@ public final class PageCopier {
     /** {@return how many links led to pages that were not prepared, and were left out} */
     public int droppedLinks() {
         return droppedLinks;
+    }
+
+    /** {@return how many comments and other marks of reviewers were copied; their pop-ups and replies count for themselves} */
+    public int comments() {
+        return comments;
     }
 
     /**
@@ -175,6 +187,7 @@ public final class PageCopier {
             COSBase copy = annotation(annotation);
             if (copy instanceof COSDictionary dictionary) {
                 dictionary.setItem(COSName.P, to);
+                if (COMMENTS.contains(dictionary.getNameAsString(COSName.SUBTYPE))) comments++;
                 kept.add(dictionary);
             }
         }

@@ -25,19 +25,28 @@ import org.apache.pdfbox.pdmodel.PDDocumentNameDictionary;
 import org.apache.pdfbox.pdmodel.PDDestinationNameTreeNode;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentGroup;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
 import org.apache.pdfbox.pdmodel.interactive.action.PDActionJavaScript;
 import org.apache.pdfbox.pdmodel.interactive.action.PDActionURI;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationText;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationWidget;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDNamedDestination;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageFitDestination;
+import org.apache.pdfbox.pdmodel.interactive.form.PDAcroForm;
+import org.apache.pdfbox.pdmodel.interactive.form.PDTextField;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A source's page looks in the bundle as it did, and takes nothing along that it should not. */
 class FaithfulPagesTests {
@@ -208,6 +217,56 @@ class FaithfulPagesTests {
         Outcome.Written written = produce(1, document -> link(document.getPage(0)).setDestination(new PDNamedDestination("lost")));
         assertThat(Pdfs.linkTargets(target, 3)).isEmpty();
         assertThat(written.findings()).extracting(Finding::message).containsExactly("S.pdf, page 1: a link to a page outside the document was taken off.");
+    }
+
+    @Test
+    void commentsAreKeptAndReported() throws IOException {
+        Outcome.Written written = produce(2, document -> {
+            try {
+                PDAnnotationText comment = new PDAnnotationText();
+                comment.setContents("is this right?");
+                comment.setRectangle(new PDRectangle(100, 600, 20, 20));
+                document.getPage(1).getAnnotations().add(comment);
+            } catch (IOException e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        assertThat(written.findings()).extracting(Finding::message).singleElement().asString().startsWith("S.pdf carries comments or other marks of reviewers (1)");
+        try (PDDocument document = Loader.loadPDF(target.toFile())) {
+            assertThat(document.getPage(3).getAnnotations()).extracting("contents").containsExactly("is this right?");
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void formFieldsBecomePartOfThePageWithTheirValue(boolean withAppearance) throws IOException {
+        produce(1, document -> {
+            try {
+                PDAcroForm form = new PDAcroForm(document);
+                document.getDocumentCatalog().setAcroForm(form);
+                PDResources resources = new PDResources();
+                resources.put(COSName.HELV, new PDType1Font(Standard14Fonts.FontName.HELVETICA));
+                form.setDefaultResources(resources);
+                form.setDefaultAppearance("/Helv 12 Tf 0 g");
+                PDTextField field = new PDTextField(form);
+                field.setPartialName("amount");
+                form.getFields().add(field);
+                PDAnnotationWidget widget = field.getWidgets().getFirst();
+                widget.setRectangle(new PDRectangle(100, 500, 200, 24));
+                widget.setPage(document.getPage(0));
+                widget.setPrinted(true);
+                document.getPage(0).getAnnotations().add(widget);
+                field.setValue("61880.00");
+                if (!withAppearance) widget.getCOSObject().removeItem(COSName.AP);
+            } catch (IOException e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        assertThat(Pdfs.pages(target).get(2)).contains("61880.00").endsWith("3");
+        try (PDDocument document = Loader.loadPDF(target.toFile())) {
+            assertThat(document.getPage(2).getAnnotations()).isEmpty();
+            assertThat(document.getDocumentCatalog().getAcroForm()).isNull();
+        }
     }
 
     @Test
