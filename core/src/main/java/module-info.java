@@ -11,7 +11,9 @@ module app.yellowtab.core {
     requires org.slf4j;
     requires transitive java.desktop;
 
+    exports app.yellowtab.finding;
     exports app.yellowtab.model;
+    exports app.yellowtab.edit;
     exports app.yellowtab.pdf to app.yellowtab.desktop;
     exports app.yellowtab.source;
     exports app.yellowtab.plan;

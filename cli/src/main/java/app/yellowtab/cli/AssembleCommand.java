@@ -1,10 +1,10 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.DateReader;
 import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.Finding;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.Separators;

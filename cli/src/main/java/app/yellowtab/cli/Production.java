@@ -2,9 +2,9 @@ package app.yellowtab.cli;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.FindingException;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.SourceFiles;
 import java.io.PrintWriter;

@@ -1,6 +1,6 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.model.FindingException;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
 import java.nio.file.Path;

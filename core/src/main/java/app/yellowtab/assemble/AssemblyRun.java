@@ -1,9 +1,9 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.CaseHeading;
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.Finding.Code;
-import app.yellowtab.model.FindingException;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.PageCopier;

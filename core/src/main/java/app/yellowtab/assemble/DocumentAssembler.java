@@ -1,8 +1,8 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.Finding.Code;
-import app.yellowtab.model.FindingException;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.pdf.Drafts;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;

@@ -1,6 +1,6 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.model.Finding;
+import app.yellowtab.finding.Finding;
 import java.nio.file.Path;
 import java.util.List;
 

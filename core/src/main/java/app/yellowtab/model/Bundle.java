@@ -1,5 +1,6 @@
 package app.yellowtab.model;
 
+import app.yellowtab.edit.Edits;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -9,7 +10,7 @@ import java.util.Set;
 
 /**
  * The whole work at one moment: heading, layout, sources, and the documents in their order.
- * Immutable; an edit gives another bundle (see {@link Edits}).
+ * Immutable; an edit gives another bundle.
  *
  * @param heading  the case heading
  * @param layout   which pages there are beside those of the documents

@@ -37,17 +37,17 @@ public record Contents(List<Document> documents, List<Section> sections) {
     }
 
     /** {@return these contents with every list of documents and sections, at every depth, put through a change} */
-    Contents mapAll(UnaryOperator<Contents> change) {
+    public Contents mapAll(UnaryOperator<Contents> change) {
         Contents here = change.apply(this);
         return here.withSections(here.sections().stream()
                 .map(section -> section.withContents(section.contents().mapAll(change))).toList());
     }
 
-    Contents withDocuments(List<Document> newDocuments) {
+    public Contents withDocuments(List<Document> newDocuments) {
         return newDocuments.equals(documents) ? this : new Contents(newDocuments, sections);
     }
 
-    Contents withSections(List<Section> newSections) {
+    public Contents withSections(List<Section> newSections) {
         return newSections.equals(sections) ? this : new Contents(documents, newSections);
     }
 }

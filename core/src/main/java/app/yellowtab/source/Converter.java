@@ -1,6 +1,6 @@
 package app.yellowtab.source;
 
-import app.yellowtab.model.Finding;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.model.SourceKind;
 import app.yellowtab.pdf.Drafts;
 import java.io.BufferedOutputStream;

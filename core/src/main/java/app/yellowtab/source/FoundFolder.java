@@ -1,7 +1,7 @@
 package app.yellowtab.source;
 
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.Finding.Code;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import java.io.IOException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;

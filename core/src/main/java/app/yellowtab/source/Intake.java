@@ -1,10 +1,10 @@
 package app.yellowtab.source;
 
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.Finding.Code;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;

@@ -1,7 +1,7 @@
 package app.yellowtab.source;
 
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.Finding.Code;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.pdf.Units;
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;

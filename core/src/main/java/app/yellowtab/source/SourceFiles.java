@@ -1,8 +1,8 @@
 package app.yellowtab.source;
 
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.Finding.Code;
-import app.yellowtab.model.FindingException;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.SourceId;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -1,7 +1,7 @@
 package app.yellowtab.source;
 
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.Finding.Code;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;

@@ -1,9 +1,9 @@
 package app.yellowtab.store;
 
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.Finding.Code;
-import app.yellowtab.model.FindingException;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.source.Converter;

@@ -3,11 +3,11 @@ package app.yellowtab.assemble;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.Finding.Code;
-import app.yellowtab.model.FindingException;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.Separators;

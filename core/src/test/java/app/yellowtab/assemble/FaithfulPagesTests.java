@@ -2,7 +2,7 @@ package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.model.Finding;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.testing.Folder;
@@ -20,9 +20,9 @@ import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSString;
+import org.apache.pdfbox.pdmodel.PDDestinationNameTreeNode;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentNameDictionary;
-import org.apache.pdfbox.pdmodel.PDDestinationNameTreeNode;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.PDResources;

@@ -3,6 +3,7 @@ package app.yellowtab.model;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.yellowtab.finding.Finding;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;

@@ -6,9 +6,9 @@ import static app.yellowtab.testing.Bundles.section;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.yellowtab.edit.Edits;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
-import app.yellowtab.model.Edits;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Separators;

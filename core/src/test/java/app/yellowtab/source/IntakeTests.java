@@ -5,9 +5,9 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.Finding.Code;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceKind;
 import app.yellowtab.testing.Bundles;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import app.yellowtab.model.Finding;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.model.SourceKind;
 import app.yellowtab.testing.Pdfs;
 import java.awt.Color;

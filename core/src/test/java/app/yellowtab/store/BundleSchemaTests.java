@@ -2,9 +2,9 @@ package app.yellowtab.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.edit.Edits;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.DateReader;
-import app.yellowtab.model.Edits;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.testing.Bundles;

@@ -4,7 +4,7 @@ import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.model.Moves;
+import app.yellowtab.edit.Moves;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.layout.HBox;

@@ -9,7 +9,7 @@ import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.model.Finding;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Separators;
 import app.yellowtab.plan.Plan;

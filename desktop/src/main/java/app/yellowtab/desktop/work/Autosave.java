@@ -1,7 +1,7 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.FindingException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.beans.property.ReadOnlyObjectProperty;

@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.edit.History;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.History;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;

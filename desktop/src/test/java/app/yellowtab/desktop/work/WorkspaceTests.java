@@ -6,12 +6,12 @@ import static app.yellowtab.testing.Bundles.order;
 import static app.yellowtab.testing.Bundles.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Moves;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Edits;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.Finding;
-import app.yellowtab.model.FindingException;
-import app.yellowtab.model.Moves;
 import app.yellowtab.store.BundleFolder;
 import java.nio.file.Path;
 import java.util.ArrayDeque;

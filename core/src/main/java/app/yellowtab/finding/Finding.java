@@ -1,4 +1,4 @@
-package app.yellowtab.model;
+package app.yellowtab.finding;
 
 import java.nio.file.Path;
 import java.text.MessageFormat;
@@ -51,7 +51,7 @@ public record Finding(Code code, Path file, int page, String detail) {
 
     /** {@return one or two sentences: the file, what is the matter, and what can be done} */
     public String message() {
-        ResourceBundle words = ResourceBundle.getBundle("app.yellowtab.model.findings", Locale.ROOT);
+        ResourceBundle words = ResourceBundle.getBundle("app.yellowtab.finding.findings", Locale.ROOT);
         Path name = file.getFileName();
         return new MessageFormat(words.getString(code.name()), Locale.ROOT)
                 .format(new Object[] {name == null ? file.toString() : name.toString(), page, detail, file.toString()});

@@ -1,4 +1,4 @@
-package app.yellowtab.model;
+package app.yellowtab.finding;
 
 import java.io.IOException;
 import org.jspecify.annotations.Nullable;

@@ -1,5 +1,6 @@
-package app.yellowtab.model;
+package app.yellowtab.edit;
 
+import app.yellowtab.model.EntryId;
 import java.util.Optional;
 
 /**

@@ -1,5 +1,9 @@
-package app.yellowtab.model;
+package app.yellowtab.edit;
 
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Section;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

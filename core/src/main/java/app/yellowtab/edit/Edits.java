@@ -1,5 +1,12 @@
-package app.yellowtab.model;
+package app.yellowtab.edit;
 
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Contents;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Section;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

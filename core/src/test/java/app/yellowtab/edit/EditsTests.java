@@ -1,4 +1,4 @@
-package app.yellowtab.model;
+package app.yellowtab.edit;
 
 import static app.yellowtab.testing.Bundles.bundle;
 import static app.yellowtab.testing.Bundles.document;
@@ -7,6 +7,10 @@ import static app.yellowtab.testing.Bundles.section;
 import static app.yellowtab.testing.Bundles.source;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
