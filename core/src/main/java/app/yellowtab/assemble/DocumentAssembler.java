@@ -1,5 +1,6 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
@@ -15,7 +16,6 @@ import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
@@ -83,16 +83,10 @@ final class DocumentAssembler implements Assembler {
     }
 
     private static FindingException targetFailure(Path target, IOException e) {
-        if (isFull(e)) return failure(Code.NO_SPACE, target, "", e);
+        if (DiskFull.is(e)) return failure(Code.NO_SPACE, target, "", e);
         String reason = e instanceof AccessDeniedException ? "you are not allowed to write there"
                 : e instanceof FileSystemException f && f.getReason() != null ? f.getReason() : String.valueOf(e.getMessage());
         return failure(Code.TARGET_NOT_WRITABLE, target, reason, e);
-    }
-
-    /** The operating system's words for a full disk; Java has no exception of its own for it. */
-    private static boolean isFull(IOException e) {
-        String words = String.valueOf(e.getMessage()).toLowerCase(Locale.ROOT);
-        return words.contains("no space left") || words.contains("not enough space") || words.contains("quota exceeded");
     }
 
     private static void deleteQuietly(Path draft) {

@@ -1,5 +1,6 @@
 package app.yellowtab.source;
 
+import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Contents;
@@ -81,7 +82,7 @@ public final class Intake {
             return keep(file, reading.kind().get());
         } catch (IOException e) {
             LOG.warn("not read: {}", file, e);
-            return new Result.Refused(Finding.of(Code.NOT_READABLE, file));
+            return new Result.Refused(Finding.of(DiskFull.is(e) ? Code.NO_ROOM : Code.NOT_READABLE, file));
         }
     }
 
@@ -102,7 +103,10 @@ public final class Intake {
             refusal = Optional.of(Finding.of(Code.PASSWORD_NEEDED, file));
         } catch (TooLargeException e) {
             refusal = Optional.of(Finding.of(Code.TOO_LARGE, file, e.getMessage()));
-        } catch (IOException | RuntimeException | StackOverflowError e) {
+        } catch (IOException e) {
+            LOG.warn("damaged: {}", file, e);
+            refusal = Optional.of(DiskFull.is(e) ? Finding.of(Code.NO_ROOM, file) : Finding.of(Code.DAMAGED, file, "its pages cannot be made out"));
+        } catch (RuntimeException | StackOverflowError e) {
             LOG.warn("damaged: {}", file, e);
             refusal = Optional.of(Finding.of(Code.DAMAGED, file, "its pages cannot be made out"));
         }

@@ -2,9 +2,13 @@ package app.yellowtab.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.when;
 
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Moves;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
@@ -16,6 +20,7 @@ import app.yellowtab.model.Layout;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.Separators;
 import app.yellowtab.model.Source;
+import app.yellowtab.source.Depot;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
 import app.yellowtab.testing.Bundles;
@@ -209,6 +214,16 @@ class BundleFolderTests {
         try (Stream<Path> kept = Files.list(folder.resolve("originals"))) {
             assertThat(kept).isEmpty();
         }
+    }
+
+    @Test
+    void aFullDiskDuringIntakeIsSaidAsSuch() throws IOException {
+        Path lease = Pdfs.write(temp, "lease", 1);
+        Depot full = mock(Depot.class);
+        when(full.keep(any())).thenThrow(new IOException("No space left on device"));
+        Intake.Taken taken = new Intake(full).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+        assertThat(taken.findings()).extracting(Finding::message)
+                .containsExactly("lease.pdf was left out: there is no room on the disk for a copy of it. Free some space, then add it again.");
     }
 
     @Test

@@ -26,6 +26,9 @@ import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.control.Alert;
+import javafx.scene.control.ButtonBar;
+import javafx.scene.control.ButtonType;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
 import org.jspecify.annotations.Nullable;
@@ -60,6 +63,9 @@ final class Desk implements StartView.Actions {
         window.setTitle(Words.of("app.name"));
         window.setMinWidth(Math.min(960, screen.getWidth()));
         window.setMinHeight(Math.min(600, screen.getHeight()));
+        window.setOnCloseRequest(event -> {
+            if (!mayClose()) event.consume();
+        });
         window.setOnHidden(event -> close(true));
     }
 
@@ -113,6 +119,7 @@ final class Desk implements StartView.Actions {
 
     /** Closes the bundle and shows the start screen. */
     void leave() {
+        if (!mayClose()) return;
         close(false);
         showStart("");
     }
@@ -144,6 +151,17 @@ final class Desk implements StartView.Actions {
         remember(workspace, true);
         setRoot(shell, Words.of("app.titled", nameOf(workspace)));
         shell.begin();
+    }
+
+    /** {@return whether all is saved, or the user would rather lose the last changes than stay} */
+    private boolean mayClose() {
+        if (open == null || !(open.workspace.saveStateProperty().get() instanceof Autosave.State.Failed failed)) return true;
+        ButtonType close = new ButtonType(Words.of("close.anyway"), ButtonBar.ButtonData.OK_DONE);
+        ButtonType stay = new ButtonType(Words.of("close.stay"), ButtonBar.ButtonData.CANCEL_CLOSE);
+        Alert question = new Alert(Alert.AlertType.WARNING, failed.message(), stay, close);
+        question.initOwner(window);
+        question.setHeaderText(Words.of("close.unsaved"));
+        return question.showAndWait().filter(close::equals).isPresent();
     }
 
     private void showStart(String message) {
