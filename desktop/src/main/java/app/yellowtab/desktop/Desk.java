@@ -156,10 +156,11 @@ final class Desk implements StartView.Actions {
     /** {@return whether all is saved, or the user would rather lose the last changes than stay} */
     private boolean mayClose() {
         if (open == null || !(open.workspace.saveStateProperty().get() instanceof Autosave.State.Failed failed)) return true;
-        ButtonType close = new ButtonType(Words.of("close.anyway"), ButtonBar.ButtonData.OK_DONE);
+        ButtonType close = new ButtonType(Words.of("close.anyway"), ButtonBar.ButtonData.OTHER);
         ButtonType stay = new ButtonType(Words.of("close.stay"), ButtonBar.ButtonData.CANCEL_CLOSE);
         Alert question = new Alert(Alert.AlertType.WARNING, failed.message(), stay, close);
         question.initOwner(window);
+        question.getDialogPane().getStylesheets().addAll(scene.getStylesheets());
         question.setHeaderText(Words.of("close.unsaved"));
         return question.showAndWait().filter(close::equals).isPresent();
     }

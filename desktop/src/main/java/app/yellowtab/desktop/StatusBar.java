@@ -23,6 +23,7 @@ import javafx.scene.control.CustomMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.util.Subscription;
 
@@ -46,6 +47,9 @@ final class StatusBar extends HBox {
         findings.getStyleClass().add(Styles.QUIET);
         produce.getStyleClass().add(Styles.MAIN_ACTION);
         work.setAlignment(Pos.CENTER_LEFT);
+        produce.setMinWidth(USE_PREF_SIZE);
+        findings.setMinWidth(USE_PREF_SIZE);
+        facts.setMinWidth(USE_PREF_SIZE);
         saved.setId("saved");
         facts.setId("facts");
         setAlignment(Pos.CENTER_LEFT);
@@ -84,6 +88,7 @@ final class StatusBar extends HBox {
             case Autosave.State.Saving s -> Words.of("status.saving");
             case Autosave.State.Failed failed -> failed.message();
         });
+        saved.setTooltip(state instanceof Autosave.State.Failed ? new Tooltip(saved.getText()) : null);
         saved.getStyleClass().removeAll(Styles.WRONG);
         if (state instanceof Autosave.State.Failed) saved.getStyleClass().add(Styles.WRONG);
     }
