@@ -63,6 +63,14 @@ class CommandTests {
     }
 
     @Test
+    void theSameFolderGivesTheSameBytes() throws IOException {
+        run("assemble", matter, "-o", target);
+        byte[] first = Files.readAllBytes(target);
+        run("assemble", matter, "-o", target);
+        assertThat(Files.readAllBytes(target)).isEqualTo(first);
+    }
+
+    @Test
     void headingAndSeparators() throws IOException {
         assertThat(run("assemble", matter, "-o", target, "--title", "Hearing bundle", "--court", "County Court", "--case", "AL-1",
                 "--parties", "P Ltd (Claimant); Q Ltd (Defendant)", "--hearing", "6 October 2031", "--prepared-by", "Reedmoor",

@@ -191,10 +191,10 @@ final class AssemblyRun implements Closeable {
         return title.replaceAll("[/\\\\\\x00]", " ");
     }
 
-    /** The same plan gives the same identity, so that the same bundle gives the same bytes. */
+    /** Made of what is printed and not of our ids, so that the same files give the same bytes whenever they are brought in. */
     private long identity() {
         CRC32 crc = new CRC32();
-        crc.update(plan.toString().getBytes(StandardCharsets.UTF_8));
+        crc.update((plan.heading() + " " + plan.bookmarks() + " " + plan.pageCount()).getBytes(StandardCharsets.UTF_8));
         return crc.getValue();
     }
 
