@@ -1,5 +1,7 @@
 package app.yellowtab.bench;
 
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -11,12 +13,37 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 public final class Main {
     private Main() {}
 
-    /** @param arguments the benchmark: {@code plan} */
-    public static void main(String[] arguments) throws RunnerException {
-        if (arguments.length != 1 || !arguments[0].equals("plan")) {
-            System.err.println("Usage: yellowtab bench plan");
-            System.exit(2);
+    /**
+     * @param arguments {@code plan}, or {@code assemble [--files 400] [--pages 25] [--scans 0.33]}; the system property
+     *                  {@code bench.dir} names the folder for what is made
+     */
+    public static void main(String[] arguments) throws RunnerException, IOException {
+        String name = arguments.length == 0 ? "" : arguments[0];
+        switch (name) {
+            case "plan" -> plan();
+            case "assemble" -> assemble(arguments);
+            default -> {
+                System.err.println("Usage: yellowtab bench plan\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]");
+                System.exit(2);
+            }
         }
+    }
+
+    private static void assemble(String[] arguments) throws IOException {
+        int files = Integer.parseInt(option(arguments, "--files", "400"));
+        int pages = Integer.parseInt(option(arguments, "--pages", "25"));
+        double scans = Double.parseDouble(option(arguments, "--scans", "0.33"));
+        Path folder = Path.of(System.getProperty("bench.dir", "target/bench"));
+        Corpus corpus = new Corpus(folder.resolve("corpus-" + files + "-" + pages + "-" + scans), files, pages, scans);
+        new AssembleBench(corpus, folder.resolve("output.pdf")).run();
+    }
+
+    private static String option(String[] arguments, String name, String otherwise) {
+        for (int i = 1; i + 1 < arguments.length; i += 2) if (arguments[i].equals(name)) return arguments[i + 1];
+        return otherwise;
+    }
+
+    private static void plan() throws RunnerException {
         var results = new Runner(new OptionsBuilder().include(PlanBenchmark.class.getName()).build()).run();
         Map<String, Double> scores = results.stream().collect(Collectors.toMap(
                 result -> result.getPrimaryResult().getLabel(), result -> result.getPrimaryResult().getScore()));
