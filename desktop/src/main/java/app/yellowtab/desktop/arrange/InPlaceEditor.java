@@ -56,9 +56,10 @@ final class InPlaceEditor extends Pane {
         Optional<PlannedEntry> entry = editing.flatMap(now -> workspace.plan().entry(now.id()));
         if (entry.isEmpty()) return;
         InPlaceField field = new InPlaceField(arrangement, entry.get(), editing.orElseThrow().field(), from -> next(entry.get(), from));
+        field.setManaged(false);    // placed by us, not by the pane
         typing = field;
         getChildren().add(field);
-        rows.scrollTo(Math.max(0, rows.getItems().indexOf(entry.get()) - 4));
+        if (cell(entry.get().id()).filter(this::isWhole).isEmpty()) rows.scrollTo(Math.max(0, rows.getItems().indexOf(entry.get()) - 4));
         place();
         field.begin();
         following.start();
@@ -71,17 +72,23 @@ final class InPlaceEditor extends Pane {
         Optional<SheetCell> cell = arrangement.editingProperty().get().flatMap(editing -> cell(editing.id()));
         field.setOpacity(cell.isPresent() ? 1 : 0);
         if (cell.isEmpty()) return;
-        Region part = cell.get().part(arrangement.editingProperty().get().orElseThrow().field());
+        Field what = arrangement.editingProperty().get().orElseThrow().field();
+        Region part = cell.get().part(what);
         Bounds text = sceneToLocal(part.localToScene(part.getLayoutBounds()));
         Bounds row = sceneToLocal(cell.get().localToScene(cell.get().getLayoutBounds()));
         double height = Math.min(28, row.getHeight() - 2);
         double middle = text.getHeight() > 0 ? text.getCenterY() : row.getCenterY();
-        field.resizeRelocate(text.getMinX() - OVERHANG, middle - height / 2, text.getWidth() + OVERHANG, height);
+        field.resizeRelocate(text.getMinX() - OVERHANG, middle - height / 2, cell.get().columnWidth(what) + OVERHANG, height);
     }
 
     private Optional<SheetCell> cell(EntryId id) {
         return rows.lookupAll(".sheet-row").stream().map(SheetCell.class::cast)
                 .filter(cell -> !cell.isEmpty() && cell.getItem() != null && cell.getItem().id().equals(id) && isSeen(cell)).findFirst();
+    }
+
+    private boolean isWhole(SheetCell cell) {
+        Bounds seen = rows.sceneToLocal(cell.localToScene(cell.getLayoutBounds()));
+        return seen.getMinY() >= 0 && seen.getMaxY() <= rows.getHeight();
     }
 
     /** A list keeps one more cell, hidden, to measure with. */

@@ -115,6 +115,11 @@ final class SheetCell extends ListCell<PlannedEntry> {
         };
     }
 
+    /** {@return how wide a field may be that is typed over the row, in pixels} */
+    double columnWidth(Field field) {
+        return field == Field.DATE ? date.getWidth() : middle.getWidth();
+    }
+
     private void onClick(MouseEvent event) {
         if (event.getClickCount() != 2 || getItem() == null) return;
         boolean onDate = getItem() instanceof PlannedDocument && event.getX() > date.getBoundsInParent().getMinX();
