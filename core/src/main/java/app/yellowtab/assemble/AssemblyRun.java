@@ -34,7 +34,6 @@ import org.apache.pdfbox.pdmodel.PageMode;
 import org.apache.pdfbox.pdmodel.common.PDPageLabelRange;
 import org.apache.pdfbox.pdmodel.common.PDPageLabels;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageXYZDestination;
-import org.slf4j.LoggerFactory;
 
 /** One assembly: the document as it grows, and what was found on the way. */
 final class AssemblyRun implements Closeable {
@@ -121,7 +120,9 @@ final class AssemblyRun implements Closeable {
             for (int i = 0; i < leaves.size(); i++) {
                 if (stop.getAsBoolean()) return false;
                 int droppedBefore = copier.droppedLinks();
-                fill(copier, leaves.get(i), prepared.get(i), original);
+                if (!PageOrSlip.fill(copier, sheets, leaves.get(i), prepared.get(i), original)) {
+                    findings.add(new Finding(Code.PAGE_LOST, original, leaves.get(i).page(), ""));
+                }
                 finish(leaves.get(i).number(), prepared.get(i));
                 if (copier.droppedLinks() > droppedBefore) {
                     findings.add(new Finding(Code.LINK_DROPPED, original, leaves.get(i).page(), ""));
@@ -133,18 +134,6 @@ final class AssemblyRun implements Closeable {
             throw new FindingException(Finding.of(Code.DAMAGED, original, "its pages cannot be made out"), e);
         }
         return true;
-    }
-
-    /** A page that cannot be had is replaced by a slip, so that every number behind it stays right. */
-    private void fill(PageCopier copier, Leaf.SourcePage leaf, PDPage page, Path original) throws IOException {
-        try {
-            copier.fill(leaf.page(), page);
-        } catch (IOException | RuntimeException | StackOverflowError e) {
-            LoggerFactory.getLogger(AssemblyRun.class).warn("page lost: {} {}", original, leaf.page(), e);
-            findings.add(new Finding(Code.PAGE_LOST, original, leaf.page(), ""));
-            SheetSetter.clear(page);
-            sheets.slip(page, String.valueOf(original.getFileName()), leaf.page());
-        }
     }
 
     private void finish(int number, PDPage page) throws IOException {

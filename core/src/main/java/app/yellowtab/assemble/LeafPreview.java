@@ -28,18 +28,19 @@ public final class LeafPreview {
     public static BufferedImage draw(Plan plan, SourceFiles sources, int number, int widthPx) throws IOException {
         try (PDDocument document = new PDDocument()) {
             FontSet fonts = FontSet.forDrawing(document);
+            SheetSetter sheets = new SheetSetter(document, fonts, plan);
             PDPage page;
             if (plan.leaf(number) instanceof Leaf.SourcePage leaf) {
                 try (PDDocument source = sources.open(leaf.source())) {
                     PageCopier copier = new PageCopier(source, document);
                     if (leaf.page() > copier.pageCount()) throw new IOException("page " + leaf.page() + " is missing");
                     page = copier.prepare(leaf.page());
-                    copier.fill(leaf.page(), page);
+                    PageOrSlip.fill(copier, sheets, leaf, page, sources.original(leaf.source()));
                     copier.copyLayers();
                 }
             } else {
                 page = SheetSetter.newPage();
-                new SheetSetter(document, fonts, plan).draw(plan.leaf(number), page);
+                sheets.draw(plan.leaf(number), page);
             }
             document.addPage(page);
             new NumberStamp(document, fonts).put(number, page);

@@ -58,11 +58,6 @@ public final class Recents {
         write(all);
     }
 
-    /** Takes a bundle off the list; the bundle itself stays. */
-    public void forget(Path folder) {
-        write(list().stream().filter(recent -> !recent.folder().equals(folder)).toList());
-    }
-
     private void write(List<Recent> recents) {
         ArrayNode list = BundleJson.MAPPER.createArrayNode();
         for (Recent recent : recents) {

@@ -11,12 +11,10 @@ import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.Separators;
-import app.yellowtab.model.SourceId;
 import app.yellowtab.plan.IndexLook;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.InPlace;
-import app.yellowtab.source.SourceFiles;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -27,8 +25,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.cos.COSName;
-import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PageMode;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageDestination;
@@ -229,37 +225,6 @@ class AssemblerTests {
                         + "fetch the file again from where it came.");
         assertThat(Pdfs.pages(target).subList(6, 9)).containsExactly("This page could not be read Page 1 of Q.pdf is damaged. 7", "Q-2 8", "Q-3 9");
         assertThat(Pdfs.linkTargets(target, 2)).containsExactly(3, 5, 6, 7, 10, 11);
-    }
-
-    /** The first page of every source has a content that cannot be read. */
-    private record BrokenPage(InPlace place) implements SourceFiles {
-        @Override
-        public Path original(SourceId id) {
-            return place.original(id);
-        }
-
-        @Override
-        public Path readable(SourceId id) {
-            return place.readable(id);
-        }
-
-        @Override
-        public boolean isOriginal(Path file) {
-            return place.isOriginal(file);
-        }
-
-        @Override
-        public PDDocument open(SourceId id) throws FindingException {
-            PDDocument document = place.open(id);
-            COSStream gone = document.getDocument().createCOSStream();
-            document.getPage(0).getCOSObject().setItem(COSName.CONTENTS, gone);
-            try {
-                gone.close();
-            } catch (IOException e) {
-                throw new IllegalStateException(e);
-            }
-            return document;
-        }
     }
 
     @Test

@@ -19,6 +19,19 @@ class LeafPreviewTests {
     private Path folder;
 
     @Test
+    void showsTheSlipThatStandsForALostPage() throws IOException {
+        Path matter = Files.createDirectories(folder.resolve("matter"));
+        Pdfs.write(matter, "P", 1);
+        try (InPlace place = new InPlace()) {
+            Plan plan = Planner.plan(Folder.bundle(place, matter));
+            int[] sound = Pdfs.ink(LeafPreview.draw(plan, place, 3, 595));
+            int[] slip = Pdfs.ink(LeafPreview.draw(plan, new BrokenPage(place), 3, 595));
+            assertThat(sound[1]).as("the page's own words begin below its middle").isGreaterThan(400);
+            assertThat(slip[1]).as("the slip's words begin above it").isBetween(280, 400);
+        }
+    }
+
+    @Test
     void showsEachLeafAsItIsProduced() throws IOException {
         Path matter = Files.createDirectories(folder.resolve("matter/A - Letters"));
         Pdfs.write(matter, "P", 2, document -> document.getPage(1).setRotation(90));
