@@ -6,6 +6,8 @@ module app.yellowtab.core {
     requires org.apache.fontbox;
     requires org.apache.tika.core;
     requires com.drew.metadata;
+    requires com.dynatrace.hash4j;
+    requires tools.jackson.core;
     requires tools.jackson.databind;
     requires java.sql;    // Tika names a class of it and does not say so
     requires org.slf4j;
@@ -15,9 +17,11 @@ module app.yellowtab.core {
     exports app.yellowtab.model;
     exports app.yellowtab.edit;
     exports app.yellowtab.pdf to app.yellowtab.desktop;
+    exports app.yellowtab.input to app.yellowtab.desktop;
     exports app.yellowtab.source;
     exports app.yellowtab.plan;
     exports app.yellowtab.assemble;
+    exports app.yellowtab.ledger;
     exports app.yellowtab.store;
     exports app.yellowtab.sample;
 }

@@ -2,6 +2,7 @@ package app.yellowtab.bench;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Progress;
+import app.yellowtab.ledger.Ledger;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
@@ -10,50 +11,84 @@ import app.yellowtab.source.InPlace;
 import app.yellowtab.source.Intake;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.lang.management.ManagementFactory;
-import java.lang.management.MemoryPoolMXBean;
-import java.lang.management.MemoryType;
+import java.nio.channels.Channels;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDPage;
 
 /** The complete bundle beside the bare copying of its bytes, and beside a naive merge, all in one run and in turn. */
 final class AssembleBench {
     private static final int ROUNDS = 3;
+    /** So many pages are assembled before anything is measured, so that it is not the compiler that is measured. */
+    private static final int WARM_UP_PAGES = 6000;
     private final List<Path> files;
-    private final Path output;
+    private final Path folder;
+    private final List<Measure> copies = new ArrayList<>();
+    private final List<Measure> safeCopies = new ArrayList<>();
+    private final List<Measure> bundles = new ArrayList<>();
+    private final List<Measure> merges = new ArrayList<>();
 
-    AssembleBench(Corpus corpus, Path output) throws IOException {
+    /** @param folder for what is written; each kind of work has a file of its own there, which is gone before it begins */
+    AssembleBench(Corpus corpus, Path folder) throws IOException {
         this.files = corpus.write();
-        this.output = output;
+        this.folder = folder;
     }
 
     /** Measures, and prints medians and ratios. */
     void run() throws IOException {
-        try (InPlace place = new InPlace()) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Progress.NONE, () -> false);
-            place.know(taken.sources());
-            Plan plan = Planner.plan(Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents()));
-            Figures copy = new Figures("byte copy");
-            Figures bundle = new Figures("complete bundle");
-            Figures naive = new Figures("naive merge");
+        try (InPlace place = new InPlace(); NaiveMerge naive = new NaiveMerge(files, folder.resolve("naive.pdf"))) {
+            Plan plan = plan(files, place);
+            warmUp(place);
             for (int round = 0; round < ROUNDS; round++) {
-                copy.measure(round, this::copy);
-                bundle.measure(round, () -> Assembler.standard().assemble(plan, place, output, Progress.NONE, () -> false));
-                naive.measure(round, this::merge);
+                settle();
+                copies.add(Measure.of(() -> copy(false)));
+                settle();
+                safeCopies.add(Measure.of(() -> copy(true)));
+                settle();
+                bundles.add(Measure.of(() -> assemble(plan, place)));
+                settle();
+                double[] merged = naive.merge();
+                merges.add(new Measure(merged[0], merged[1], merged[1]));
             }
-            System.out.printf(Locale.ROOT, "%n%,d pages in %,d files, %,d MB%n", plan.pageCount(), files.size(), size() / 1_000_000);
-            for (Figures figures : List.of(copy, bundle, naive)) figures.print(copy);
-            System.out.printf(Locale.ROOT, "complete bundle to naive merge: %.2f%n", bundle.median() / naive.median());
+            System.out.printf(Locale.ROOT, "%n%,d pages in %,d files, %,d MB; heap of the bundle at most %,d MB%n", plan.pageCount(), files.size(),
+                    size() / 1_000_000, Runtime.getRuntime().maxMemory() / 1_000_000);
+            print("byte copy", copies);
+            print("the same, on disk", safeCopies);
+            print("complete bundle", bundles);
+            print("naive merge", merges);
+            System.out.printf(Locale.ROOT, "complete bundle to naive merge: %.2f; %.0f microseconds a page; most of the heap in use after a collection: %,.0f MB%n",
+                    median(bundles) / median(merges), median(bundles) * 1e6 / plan.pageCount(),
+                    bundles.stream().mapToDouble(Measure::liveBytes).max().orElse(0) / 1e6);
         } finally {
-            Files.deleteIfExists(output);
+            settle();
         }
+    }
+
+    private static Plan plan(List<Path> files, InPlace place) {
+        Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Progress.NONE, () -> false);
+        place.know(taken.sources());
+        return Planner.plan(Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents()));
+    }
+
+    private void warmUp(InPlace place) throws IOException {
+        Plan part = plan(files.subList(0, Math.min(files.size(), 20)), place);
+        for (int pages = 0; pages < WARM_UP_PAGES; pages += part.pageCount()) assemble(part, place);
+        copy(false);
+    }
+
+    private void assemble(Plan plan, InPlace place) throws IOException {
+        Assembler.standard().assemble(plan, place, folder.resolve("bundle.pdf"), Progress.NONE, () -> false);
+    }
+
+    /** Deletes what was written, so that no work pays for the disk's catching up with the one before. */
+    private void settle() throws IOException {
+        Path bundle = folder.resolve("bundle.pdf");
+        for (Path file : List.of(bundle, Ledger.beside(bundle), folder.resolve("copy"), folder.resolve("naive.pdf"))) Files.deleteIfExists(file);
     }
 
     private long size() throws IOException {
@@ -62,61 +97,21 @@ final class AssembleBench {
         return sum;
     }
 
-    private void copy() throws IOException {
-        try (OutputStream out = Files.newOutputStream(output)) {
+    /** @param onDisk whether it lasts until the disk has it, as a bundle does, or leaves that to the system for later */
+    private void copy(boolean onDisk) throws IOException {
+        try (FileChannel channel = FileChannel.open(folder.resolve("copy"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+            OutputStream out = Channels.newOutputStream(channel);
             for (Path file : files) Files.copy(file, out);
+            if (onDisk) channel.force(false);
         }
     }
 
-    /** Every page into one document in memory, saved: what a first program would do. */
-    private void merge() throws IOException {
-        List<PDDocument> open = new ArrayList<>();
-        try (PDDocument merged = new PDDocument()) {
-            for (Path file : files) {
-                PDDocument source = Loader.loadPDF(file.toFile());
-                open.add(source);
-                for (PDPage page : source.getPages()) merged.importPage(page);
-            }
-            merged.save(output.toFile());
-        } finally {
-            for (PDDocument source : open) source.close();
-        }
+    private static double median(List<Measure> measures) {
+        return measures.stream().map(Measure::seconds).sorted(Comparator.naturalOrder()).toList().get(ROUNDS / 2);
     }
 
-    /** A piece of work that is measured. */
-    @FunctionalInterface
-    private interface Work {
-        void run() throws IOException;
-    }
-
-    /** Seconds and peak heap of one kind of work, round by round. */
-    private static final class Figures {
-        private final String name;
-        private final double[] seconds = new double[ROUNDS];
-        private long peakBytes;
-
-        Figures(String name) {
-            this.name = name;
-        }
-
-        void measure(int round, Work work) throws IOException {
-            List<MemoryPoolMXBean> heap = ManagementFactory.getMemoryPoolMXBeans().stream().filter(pool -> pool.getType() == MemoryType.HEAP).toList();
-            heap.forEach(MemoryPoolMXBean::resetPeakUsage);
-            long begun = System.nanoTime();
-            work.run();
-            seconds[round] = (System.nanoTime() - begun) / 1e9;
-            peakBytes = Math.max(peakBytes, heap.stream().mapToLong(pool -> pool.getPeakUsage().getUsed()).sum());
-        }
-
-        double median() {
-            double[] sorted = seconds.clone();
-            Arrays.sort(sorted);
-            return sorted[ROUNDS / 2];
-        }
-
-        void print(Figures baseline) {
-            System.out.printf(Locale.ROOT, "%-16s %6.2f s   %5.2f times the byte copy   peak heap %,d MB%n", name, median(),
-                    median() / baseline.median(), peakBytes / 1_000_000);
-        }
+    private void print(String name, List<Measure> measures) {
+        System.out.printf(Locale.ROOT, "%-18s %6.2f s   %5.2f times the byte copy, %5.2f on disk   peak heap %,.0f MB%n", name, median(measures),
+                median(measures) / median(copies), median(measures) / median(safeCopies), measures.stream().mapToDouble(Measure::peakBytes).max().orElse(0) / 1e6);
     }
 }

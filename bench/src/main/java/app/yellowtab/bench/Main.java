@@ -35,7 +35,7 @@ public final class Main {
         double scans = Double.parseDouble(option(arguments, "--scans", "0.33"));
         Path folder = Path.of(System.getProperty("bench.dir", "target/bench"));
         Corpus corpus = new Corpus(folder.resolve("corpus-" + files + "-" + pages + "-" + scans), files, pages, scans);
-        new AssembleBench(corpus, folder.resolve("output.pdf")).run();
+        new AssembleBench(corpus, folder).run();
     }
 
     private static String option(String[] arguments, String name, String otherwise) {

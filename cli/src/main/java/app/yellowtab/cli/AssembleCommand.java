@@ -1,10 +1,12 @@
 package app.yellowtab.cli;
 
 import app.yellowtab.finding.Finding;
+import app.yellowtab.ledger.Ledger;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.DateReader;
 import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.Separators;
@@ -61,13 +63,13 @@ final class AssembleCommand implements Callable<Integer> {
         if (!Files.isDirectory(folder)) throw new ParameterException(spec.commandLine(), folder + " is not a folder.");
         CaseHeading heading = heading();
         List<Finding> findings = new ArrayList<>();
-        FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst().without(output);
+        FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst().without(output).without(Ledger.beside(output));
         try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
              InPlace place = new InPlace()) {
             Intake.Taken taken = new Intake(place).bringIn(found, production::reading, production::isStopped);
             place.know(taken.sources());
             findings.addAll(taken.findings());
-            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), taken.sources(), taken.contents());
+            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), FromSources.STANDARD, taken.sources(), taken.contents());
             return production.produce(bundle, place, output, findings);
         }
     }

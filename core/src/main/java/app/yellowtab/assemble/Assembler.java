@@ -9,7 +9,8 @@ import java.util.function.BooleanSupplier;
 /** Carries out plans. It decides nothing: order, numbers and links are the plan's. */
 public interface Assembler {
     /**
-     * Writes a bundle: whole, or not at all. It is drafted beside the target and moved into place in one step.
+     * Writes a bundle and the ledger beside it ({@link app.yellowtab.ledger.Ledger#beside}): whole, or not at all. Both are
+     * drafted there and moved into place.
      *
      * @param plan     with at least one document
      * @param sources  where the plan's sources lie
@@ -24,6 +25,6 @@ public interface Assembler {
 
     /** {@return the assembler in use} */
     static Assembler standard() {
-        return new DocumentAssembler();
+        return new StreamingAssembler();
     }
 }

@@ -1,178 +1,134 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
-import app.yellowtab.finding.FindingException;
-import app.yellowtab.model.CaseHeading;
+import app.yellowtab.ledger.Ledger;
+import app.yellowtab.ledger.LedgerWriter;
 import app.yellowtab.model.SourceId;
-import app.yellowtab.pdf.FontSet;
-import app.yellowtab.pdf.PageCopier;
+import app.yellowtab.output.DraftFile;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
-import app.yellowtab.sheet.IndexSheetSetter;
-import app.yellowtab.sheet.SheetSetter;
 import app.yellowtab.source.SourceFiles;
-import app.yellowtab.stamp.NumberStamp;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.ArrayList;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Duration;
+import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
-import java.util.zip.CRC32;
-import org.apache.pdfbox.io.IOUtils;
-import org.apache.pdfbox.pdfwriter.compress.CompressParameters;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDDocumentInformation;
-import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PageMode;
-import org.apache.pdfbox.pdmodel.common.PDPageLabelRange;
-import org.apache.pdfbox.pdmodel.common.PDPageLabels;
-import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageXYZDestination;
 
-/** One assembly: the document as it grows, and what was found on the way. */
+/**
+ * One assembly: leaves are written in order, those of sources as they come ready on other threads. Memory does not grow
+ * with the number of leaves, but for some tables outside of the heap. Works on the calling thread.
+ */
 final class AssemblyRun implements Closeable {
+    private static final int IDENTITY_BYTES = 16;
+
     private final Plan plan;
     private final SourceFiles sources;
     private final Progress progress;
     private final BooleanSupplier stop;
-    private final PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache());
-    private final FontSet fonts = FontSet.forSaving(document);
-    private final NumberStamp stamp = new NumberStamp(document, fonts);
-    private final SheetSetter sheets;
-    private final List<PDPage> pages = new ArrayList<>();
-    private final List<Finding> findings = new ArrayList<>();
+    private final BundleFile bundle;
+    private final OwnLeaves own;
+    private final ReadAhead ahead;
+    private final LedgerWriter ledger;
+    private final Map<SourceId, Integer> sourcePlaces;
+    private final Report report = new Report();
+    private final MessageDigest identity;
+    private String version = "1.7";
 
-    AssemblyRun(Plan plan, SourceFiles sources, Progress progress, BooleanSupplier stop) {
+    /**
+     * Begins an assembly.
+     *
+     * @param limit how long the leaves of one source may take
+     */
+    AssemblyRun(Plan plan, SourceFiles sources, Progress progress, BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
+            throws IOException {
         this.plan = plan;
-        this.sheets = new SheetSetter(document, fonts, plan);
         this.sources = sources;
         this.progress = progress;
         this.stop = stop;
+        this.identity = begunWith(plan);
+        this.bundle = new BundleFile(pdf, plan.pageCount(), plan.bookmarks());
+        this.own = new OwnLeaves(plan, bundle);
+        this.ahead = new ReadAhead(plan, sources, plan.comments(), bundle.stamp(), stop, limit);
+        this.sourcePlaces = LedgerParts.sourcePlaces(plan);
+        this.ledger = new LedgerWriter(ledger, plan.pageCount(), LedgerParts.sources(sourcePlaces.keySet(), sources), LedgerParts.index(plan),
+                LedgerParts.bookmarks(plan));
     }
 
     List<Finding> findings() {
-        return findings;
+        return report.findings();
     }
 
-    /** Makes every leaf; {@return where it was stopped, or empty when it was not} */
-    Optional<Outcome.Stopped> fill() throws IOException {
+    /** Writes the bundle and its ledger; {@return where it was stopped, or empty when it was not} */
+    Optional<Outcome.Stopped> write() throws IOException {
         for (int at = 0; at < plan.pageCount(); ) {
-            if (stop.getAsBoolean()) return Optional.of(new Outcome.Stopped(pages.size()));
             Leaf leaf = plan.leaves().get(at);
-            if (leaf instanceof Leaf.SourcePage first) {
-                List<Leaf.SourcePage> together = together(first, at);
-                if (!copy(together)) return Optional.of(new Outcome.Stopped(pages.size()));
-                at += together.size();
+            int done = at;
+            if (stop.getAsBoolean()) return Optional.of(new Outcome.Stopped(done));
+            if (leaf instanceof Leaf.SourcePage) {
+                int written = writeRun();
+                if (written < 0) return Optional.of(new Outcome.Stopped(done + ~written));
+                at += written;
             } else {
-                PDPage page = SheetSetter.newPage();
-                sheets.draw(leaf, page);
-                finish(leaf.number(), page);
+                own.draw(leaf, page -> add(leaf, page, LedgerParts.kind(leaf)));
                 at++;
             }
         }
-        for (Leaf leaf : plan.leaves()) {
-            if (leaf instanceof Leaf.IndexSheet index) {
-                IndexSheetSetter.link(plan, index.sheet(), page(index.number()), this::page);
-            }
-        }
-        complete();
+        List<Ledger.Font> fonts = bundle.writeFonts();
+        byte[] id = Arrays.copyOf(identity.digest(), IDENTITY_BYTES);
+        bundle.finish(plan.heading(), version, id);
+        ledger.end(fonts, HexFormat.of().formatHex(id));
+        reportMissingLetters();
         return Optional.empty();
     }
 
-    /** Writes the document; the stream stays open. */
-    void save(OutputStream out) throws IOException {
-        document.setVersion(1.7f);
-        document.setDocumentId(identity());
-        document.save(out, CompressParameters.DEFAULT_COMPRESSION);
-    }
-
-    private PDPage page(int number) {
-        return pages.get(number - 1);
-    }
-
-    /** {@return the leaves that follow each other from one document and one source: they are copied with the source open once} */
-    private List<Leaf.SourcePage> together(Leaf.SourcePage first, int from) {
-        List<Leaf.SourcePage> together = new ArrayList<>();
-        for (int i = from; i < plan.pageCount(); i++) {
-            if (!(plan.leaves().get(i) instanceof Leaf.SourcePage next) || !next.source().equals(first.source())
-                    || !next.document().equals(first.document())) break;
-            together.add(next);
-        }
-        return together;
-    }
-
-    private boolean copy(List<Leaf.SourcePage> leaves) throws IOException {
-        SourceId id = leaves.getFirst().source();
-        Path original = sources.original(id);
-        try (PDDocument source = sources.open(id)) {
-            PageCopier copier = new PageCopier(source, document);
-            int last = leaves.stream().mapToInt(Leaf.SourcePage::page).max().orElseThrow();
-            if (last > copier.pageCount()) {
-                throw new FindingException(Finding.of(Code.PAGES_MISSING, original, copier.pageCount() + " instead of " + last), null);
-            }
-            List<PDPage> prepared = leaves.stream().map(leaf -> copier.prepare(leaf.page())).toList();
+    /** Writes the next run; {@return how many leaves, or the complement of that if it was stopped} */
+    private int writeRun() throws IOException {
+        try (ReadySource ready = ahead.take()) {
+            List<Leaf.SourcePage> leaves = ready.run().leaves();
+            Path original = sources.original(ready.run().source());
             for (int i = 0; i < leaves.size(); i++) {
-                if (stop.getAsBoolean()) return false;
-                int droppedBefore = copier.droppedLinks();
-                if (!PageOrSlip.fill(copier, sheets, leaves.get(i), prepared.get(i), original)) {
-                    findings.add(new Finding(Code.PAGE_LOST, original, leaves.get(i).page(), ""));
-                }
-                finish(leaves.get(i).number(), prepared.get(i));
-                if (copier.droppedLinks() > droppedBefore) {
-                    findings.add(new Finding(Code.LINK_DROPPED, original, leaves.get(i).page(), ""));
+                if (stop.getAsBoolean()) return ~i;
+                Leaf.SourcePage leaf = leaves.get(i);
+                Optional<CarriedPage> page = ready.page(i);
+                if (page.isPresent()) {
+                    add(leaf, page.get(), "page");
+                    report.add(original, leaf.page(), ready.notes(i));
+                } else {
+                    own.slip(leaf, String.valueOf(original.getFileName()), slip -> add(leaf, slip, "slip"));
+                    report.add(new Finding(Code.PAGE_LOST, original, leaf.page(), ""));
                 }
             }
-            copier.copyLayers();
-            if (copier.comments() > 0) findings.add(Finding.of(Code.COMMENTS_KEPT, original, String.valueOf(copier.comments())));
-        } catch (RuntimeException | StackOverflowError e) {
-            throw new FindingException(Finding.of(Code.DAMAGED, original, "its pages cannot be made out"), e);
+            if (ready.needsPdf2()) version = "2.0";
+            bundle.settle();
+            ready.finish();
+            return leaves.size();
         }
-        return true;
     }
 
-    private void finish(int number, PDPage page) throws IOException {
-        document.addPage(page);
-        pages.add(page);
-        stamp.put(number, page);
-        progress.report(pages.size(), plan.pageCount());
-    }
-
-    private void complete() throws IOException {
-        PDPageLabels labels = new PDPageLabels(document);
-        PDPageLabelRange range = new PDPageLabelRange();
-        range.setStyle(PDPageLabelRange.STYLE_DECIMAL);
-        range.setStart(1);
-        labels.setLabelItem(0, range);
-        document.getDocumentCatalog().setPageLabels(labels);
-        document.getDocumentCatalog().setDocumentOutline(Bookmarks.of(plan.bookmarks(), this::page));
-        document.getDocumentCatalog().setPageMode(PageMode.USE_OUTLINES);
-        PDPageXYZDestination opening = new PDPageXYZDestination();
-        opening.setPage(page(1));
-        document.getDocumentCatalog().setOpenAction(opening);
-        document.getDocumentCatalog().setLanguage("en-GB");
-        properties(plan.heading());
-        reportMissingLetters();
-    }
-
-    private void properties(CaseHeading heading) {
-        PDDocumentInformation information = new PDDocumentInformation();
-        if (!heading.title().isBlank()) information.setTitle(heading.title());
-        if (!heading.preparedBy().isBlank()) information.setAuthor(heading.preparedBy());
-        if (!heading.caseNumber().isBlank()) information.setSubject(heading.caseNumber());
-        information.setProducer("Yellow Tab");
-        document.setDocumentInformation(information);
+    private void add(Leaf leaf, CarriedPage page, String kind) throws IOException {
+        bundle.add(leaf.number(), page);
+        identity.update(page.fingerprint().getBytes(StandardCharsets.US_ASCII));
+        ledger.add(LedgerParts.leaf(leaf, page, kind, sourcePlaces));
+        progress.report(leaf.number(), plan.pageCount());
     }
 
     private void reportMissingLetters() {
         for (PlannedEntry entry : plan.entries()) {
             int missing = Typeface.SERIF.missingIn(entry.title());
-            if (missing > 0) findings.add(Finding.of(Code.CHARACTERS_NOT_SHOWN, Path.of(safe(entry.title())), String.valueOf(missing)));
+            if (missing > 0) report.add(Finding.of(Code.CHARACTERS_NOT_SHOWN, Path.of(safe(entry.title())), String.valueOf(missing)));
         }
     }
 
@@ -180,15 +136,21 @@ final class AssemblyRun implements Closeable {
         return title.replaceAll("[/\\\\\\x00]", " ");
     }
 
-    /** Made of what is printed and not of our ids, so that the same files give the same bytes whenever they are brought in. */
-    private long identity() {
-        CRC32 crc = new CRC32();
-        crc.update((plan.heading() + " " + plan.bookmarks() + " " + plan.pageCount()).getBytes(StandardCharsets.UTF_8));
-        return crc.getValue();
+    /** The file's identifier is made of what is printed and not of our ids, so that the same files give the same bytes whenever they are brought in. */
+    private static MessageDigest begunWith(Plan plan) {
+        try {
+            MessageDigest digest = MessageDigest.getInstance("SHA-256");
+            digest.update((plan.heading() + " " + plan.bookmarks()).getBytes(StandardCharsets.UTF_8));
+            return digest;
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java platform has SHA-256", e);
+        }
     }
 
     @Override
     public void close() throws IOException {
-        document.close();
+        try (bundle; ledger) {
+            ahead.close();
+        }
     }
 }

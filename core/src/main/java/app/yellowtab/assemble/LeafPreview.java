@@ -1,20 +1,28 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.pdf.FontSet;
-import app.yellowtab.pdf.PageCopier;
+import app.yellowtab.carry.CarriedPage;
+import app.yellowtab.carry.Notes;
+import app.yellowtab.carry.PageCarrier;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.sheet.SheetSetter;
 import app.yellowtab.source.SourceFiles;
-import app.yellowtab.stamp.NumberStamp;
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.Channels;
+import java.nio.channels.FileChannel;
+import java.util.List;
+import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
+import org.slf4j.LoggerFactory;
 
-/** Draws single leaves as they will be produced, by the same steps as the {@link Assembler}. Stateless. */
+/** Draws single leaves as they will be produced: each is written as a bundle of one, and that is drawn. Stateless. */
 public final class LeafPreview {
     private LeafPreview() {}
 
@@ -26,28 +34,70 @@ public final class LeafPreview {
      * @throws IOException if the source is gone or cannot be read
      */
     public static BufferedImage draw(Plan plan, SourceFiles sources, int number, int widthPx) throws IOException {
-        try (PDDocument document = new PDDocument()) {
-            FontSet fonts = FontSet.forDrawing(document);
-            SheetSetter sheets = new SheetSetter(document, fonts, plan);
-            PDPage page;
-            if (plan.leaf(number) instanceof Leaf.SourcePage leaf) {
-                try (PDDocument source = sources.open(leaf.source())) {
-                    PageCopier copier = new PageCopier(source, document);
-                    if (leaf.page() > copier.pageCount()) throw new IOException("page " + leaf.page() + " is missing");
-                    page = copier.prepare(leaf.page());
-                    PageOrSlip.fill(copier, sheets, leaf, page, sources.original(leaf.source()));
-                    copier.copyLayers();
-                }
-            } else {
-                page = SheetSetter.newPage();
-                sheets.draw(plan.leaf(number), page);
-            }
-            document.addPage(page);
-            new NumberStamp(document, fonts).put(number, page);
+        try (PDDocument document = Loader.loadPDF(alone(plan, sources, plan.leaf(number)))) {
             PDFRenderer renderer = new PDFRenderer(document);
             renderer.setSubsamplingAllowed(true);
+            PDPage page = document.getPage(0);
             float widthPt = page.getRotation() % 180 == 0 ? page.getCropBox().getWidth() : page.getCropBox().getHeight();
             return renderer.renderImage(0, widthPx / widthPt, ImageType.RGB);
+        }
+    }
+
+    private static byte[] alone(Plan plan, SourceFiles sources, Leaf leaf) throws IOException {
+        Memory memory = new Memory();
+        try (BundleFile bundle = new BundleFile(memory, 1, List.of())) {
+            OwnLeaves own = new OwnLeaves(plan, bundle);
+            if (leaf instanceof Leaf.SourcePage page) write(page, plan, sources, bundle, own);
+            else own.draw(leaf, drawn -> bundle.add(1, drawn));
+            bundle.writeFonts();
+            bundle.finish(plan.heading(), "1.7", new byte[16]);
+        }
+        return memory.bytes.toByteArray();
+    }
+
+    private static void write(Leaf.SourcePage leaf, Plan plan, SourceFiles sources, BundleFile bundle, OwnLeaves own) throws IOException {
+        try (PdfInput input = sources.open(leaf.source())) {
+            if (leaf.page() > input.pages().size()) throw new IOException("page " + leaf.page() + " is missing");
+            PageCarrier carrier = new PageCarrier(input, page -> 0, plan.comments(), bundle.stamp());
+            CarriedPage carried;
+            try {
+                carried = carrier.carry(leaf.page(), leaf.number(), new Notes());
+            } catch (IOException | RuntimeException | StackOverflowError e) {
+                LoggerFactory.getLogger(LeafPreview.class).warn("page lost: {} {}", leaf.source(), leaf.page(), e);
+                own.slip(leaf, String.valueOf(sources.original(leaf.source()).getFileName()), slip -> bundle.add(1, slip));
+                return;
+            }
+            bundle.add(1, carried);
+            bundle.settle();
+        }
+    }
+
+    /** A draft in memory. */
+    private static final class Memory implements DraftFile {
+        private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+
+        @Override
+        public void write(ByteBuffer part) {
+            byte[] taken = new byte[part.remaining()];
+            part.get(taken);
+            bytes.writeBytes(taken);
+        }
+
+        @Override
+        public void append(FileChannel from, long start, long count) throws IOException {
+            from.transferTo(start, count, Channels.newChannel(bytes));
+        }
+
+        @Override
+        public void read(ByteBuffer into, long offset) {
+            byte[] all = bytes.toByteArray();
+            int count = (int) Math.min(into.remaining(), Math.max(0, all.length - offset));
+            into.put(all, (int) offset, count);
+        }
+
+        @Override
+        public void close() {
+            bytes.reset();
         }
     }
 }

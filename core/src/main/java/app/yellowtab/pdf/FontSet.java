@@ -4,9 +4,12 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
@@ -30,6 +33,21 @@ public final class FontSet {
     /** {@return fonts for a document that is drawn on the screen without being saved; they are embedded whole, at once} */
     public static FontSet forDrawing(PDDocument document) {
         return new FontSet(document, false);
+    }
+
+    /** {@return the typeface that a font dictionary of this set embeds} */
+    public Optional<Typeface> faceOf(COSBase dictionary) {
+        return fonts.entrySet().stream().filter(known -> known.getValue().getCOSObject() == dictionary).map(Map.Entry::getKey).findFirst();
+    }
+
+    /** {@return the typefaces in use, in their order} */
+    public Set<Typeface> faces() {
+        return fonts.keySet();
+    }
+
+    /** Embeds the letters that were used; the fonts are complete then, and no letters can be added. */
+    public void complete() throws IOException {
+        for (PDFont font : fonts.values()) if (font.willBeSubset()) font.subset();
     }
 
     /** {@return the embedded font} */

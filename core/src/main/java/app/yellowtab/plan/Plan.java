@@ -1,6 +1,7 @@
 package app.yellowtab.plan;
 
 import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.Comments;
 import app.yellowtab.model.EntryId;
 import java.util.List;
 import java.util.Optional;
@@ -9,13 +10,14 @@ import java.util.Optional;
  * The whole product before anything is written. Immutable.
  *
  * @param heading    the case heading
+ * @param comments   what becomes of the sources' comments
  * @param leaves     every leaf; the n-th, counted from 1, carries number n
  * @param entries    sections and documents in order, those that the index does not list included
  * @param headingLines the heading of each index page, set in lines
  * @param indexSheets the rows of each index page
  * @param bookmarks  in order
  */
-public record Plan(CaseHeading heading, List<Leaf> leaves, List<PlannedEntry> entries, List<String> headingLines,
+public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, List<PlannedEntry> entries, List<String> headingLines,
                    List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks) {
     public int pageCount() {
         return leaves.size();

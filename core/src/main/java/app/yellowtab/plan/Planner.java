@@ -66,7 +66,7 @@ public final class Planner {
             for (int sheet = 0; sheet < rowsPerSheet.size(); sheet++) leaves.add(new Leaf.IndexSheet(next(), sheet));
             place(bundle.contents(), 0, "");
             List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
-            return new Plan(bundle.heading(), List.copyOf(leaves), placed, headingLines,
+            return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
                     indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks));
         }
 
@@ -131,9 +131,9 @@ public final class Planner {
             int offset = leaves.size() + 1 - run.firstPage();
             int previous = level;
             for (SourceBookmark own : source.bookmarks()) {
-                if (own.page() < run.firstPage() || own.page() > run.lastPage()) continue;
+                if (own.page() < run.firstPage() || own.page() > run.lastPage() || own.level() > bundle.fromSources().bookmarkLevels()) continue;
                 previous = Math.min(level + own.level(), previous + 1);
-                bookmarks.add(new PlannedBookmark(previous, own.title(), own.page() + offset));
+                bookmarks.add(new PlannedBookmark(previous, own.title(), own.page() + offset, own.look()));
             }
             for (int page = run.firstPage(); page <= run.lastPage(); page++) {
                 leaves.add(new Leaf.SourcePage(next(), document.id(), run.source(), page));

@@ -1,7 +1,6 @@
 package app.yellowtab.sheet;
 
 import app.yellowtab.pdf.Canvas;
-import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.plan.IndexLook;
 import app.yellowtab.plan.IndexRow;
@@ -12,68 +11,61 @@ import app.yellowtab.plan.PlannedEntry.PlannedSection;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.IntFunction;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
-import org.apache.pdfbox.pdmodel.interactive.annotation.PDBorderStyleDictionary;
-import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageXYZDestination;
 
-/** Draws one page of the index, and lays a link over each of its rows. */
+/** Draws one page of the index, and says where each of its rows lies. */
 public final class IndexSheetSetter {
-    private final PDDocument document;
-    private final FontSet fonts;
     private final Plan plan;
 
-    IndexSheetSetter(PDDocument document, FontSet fonts, Plan plan) {
-        this.document = document;
-        this.fonts = fonts;
+    IndexSheetSetter(Plan plan) {
         this.plan = plan;
     }
 
-    void draw(int sheet, PDPage page) throws IOException {
-        try (Canvas canvas = new Canvas(document, page, fonts)) {
-            float y = head(canvas);
-            for (IndexRow row : plan.indexSheets().get(sheet)) {
-                row(canvas, row, y);
-                y -= row.heightPt();
-            }
+    /**
+     * A row where it lies.
+     *
+     * @param area the whole width of the row, in points
+     */
+    public record PlacedRow(IndexRow row, PDRectangle area) {
+        /** {@return its words in reading order, as they are drawn but for their spacing, and with boxes for letters that are not in our fonts} */
+        public String text() {
+            PlannedEntry entry = row.entry();
+            List<String> words = new ArrayList<>(List.of(label(entry)));
+            words.addAll(row.titleLines());
+            words.addAll(row.descriptionLines());
+            if (entry instanceof PlannedDocument document) words.add(document.document().date().shown());
+            words.add(pages());
+            return (entry instanceof PlannedSection ? IndexLook.SECTION_FACE : IndexLook.FACE).showable(String.join(" ", words.stream().filter(word -> !word.isEmpty()).toList()));
+        }
+
+        /** {@return what stands in its page column} */
+        public String pages() {
+            return IndexSheetSetter.pages(row.entry());
         }
     }
 
-    /**
-     * Lays the links of an index page, each over the whole width of its row.
-     *
-     * @param pages gives the page of a bundle number; it need not be drawn yet
-     */
-    public static void link(Plan plan, int sheet, PDPage page, IntFunction<PDPage> pages) throws IOException {
-        float y = firstRowTop(plan);
-        List<PDAnnotationLink> links = new ArrayList<>();
+    /** {@return the rows of an index page, from the top down} */
+    public static List<PlacedRow> rows(Plan plan, int sheet) {
+        List<PlacedRow> rows = new ArrayList<>();
+        float top = firstRowTop(plan);
         for (IndexRow row : plan.indexSheets().get(sheet)) {
-            PDAnnotationLink link = new PDAnnotationLink();
-            float bottom = y - row.heightPt();
-            link.setRectangle(new PDRectangle(IndexLook.LEFT, bottom, IndexLook.RIGHT - IndexLook.LEFT, y - bottom));
-            PDPageXYZDestination destination = new PDPageXYZDestination();
-            destination.setPage(pages.apply(row.entry().firstPage()));
-            link.setDestination(destination);
-            PDBorderStyleDictionary none = new PDBorderStyleDictionary();
-            none.setWidth(0);
-            link.setBorderStyle(none);
-            link.setContents(row.entry().title());
-            link.setPrinted(true);
-            link.setPage(page);
-            links.add(link);
-            y = bottom;
+            float bottom = top - row.heightPt();
+            rows.add(new PlacedRow(row, new PDRectangle(IndexLook.LEFT, bottom, IndexLook.RIGHT - IndexLook.LEFT, top - bottom)));
+            top = bottom;
         }
-        page.getAnnotations().addAll(links);
+        return rows;
+    }
+
+    void draw(int sheet, Canvas canvas) throws IOException {
+        head(canvas);
+        for (PlacedRow row : rows(plan, sheet)) row(canvas, row.row(), row.area().getUpperRightY());
     }
 
     private static float firstRowTop(Plan plan) {
         return IndexLook.TOP - plan.headingLines().size() * IndexLook.HEADING_LINE_PT - IndexLook.COLUMNS_PT;
     }
 
-    private float head(Canvas canvas) throws IOException {
+    private void head(Canvas canvas) throws IOException {
         float middle = (IndexLook.LEFT + IndexLook.RIGHT) / 2;
         float y = IndexLook.TOP;
         List<String> heading = plan.headingLines();
@@ -91,7 +83,6 @@ public final class IndexSheetSetter {
         canvas.left("Date", Typeface.SERIF_ITALIC, 9, IndexLook.DATE_LEFT, base);
         canvas.right("Page", Typeface.SERIF_ITALIC, 9, IndexLook.RIGHT, base);
         canvas.rule(IndexLook.LEFT, IndexLook.RIGHT, base - 5, 0.6f);
-        return firstRowTop(plan);
     }
 
     /** Draws a row in reading order, so that copied text and screen readers have it in that order too. */
@@ -101,23 +92,33 @@ public final class IndexSheetSetter {
             case PlannedSection section -> {
                 float y = top - IndexLook.SECTION_GAP_PT + 2;
                 int depth = section.depth() + 1;
-                tab(canvas, section.label(), IndexLook.SECTION_FACE, depth, y);
+                tab(canvas, label(section), IndexLook.SECTION_FACE, depth, y);
                 lines(canvas, row.titleLines(), IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.LINE_PT, depth, y);
-                String span = section.firstPage() == section.lastPage() ? String.valueOf(section.firstPage())
-                        : section.firstPage() + "–" + section.lastPage();
-                canvas.right(span, IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.RIGHT, y - IndexLook.LINE_PT + 4);
+                canvas.right(pages(section), IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.RIGHT, y - IndexLook.LINE_PT + 4);
             }
             case PlannedDocument document -> {
                 float y = top - IndexLook.ROW_GAP_PT / 2;
                 int depth = document.depth();
-                tab(canvas, String.valueOf(document.tab()), IndexLook.FACE, depth, y);
+                tab(canvas, label(document), IndexLook.FACE, depth, y);
                 float below = lines(canvas, row.titleLines(), IndexLook.FACE, IndexLook.SIZE_PT, IndexLook.LINE_PT, depth, y);
                 lines(canvas, row.descriptionLines(), IndexLook.FACE, IndexLook.SMALL_PT, IndexLook.SMALL_LINE_PT, depth, below);
                 float base = y - IndexLook.LINE_PT + 4;
                 date(canvas, document.document().date().shown(), base);
-                canvas.right(String.valueOf(document.firstPage()), IndexLook.FACE, IndexLook.SIZE_PT, IndexLook.RIGHT, base);
+                canvas.right(pages(document), IndexLook.FACE, IndexLook.SIZE_PT, IndexLook.RIGHT, base);
             }
         }
+    }
+
+    private static String label(PlannedEntry entry) {
+        return switch (entry) {
+            case PlannedSection section -> section.label();
+            case PlannedDocument document -> String.valueOf(document.tab());
+        };
+    }
+
+    private static String pages(PlannedEntry entry) {
+        boolean span = entry instanceof PlannedSection && entry.lastPage() > entry.firstPage();
+        return span ? entry.firstPage() + "–" + entry.lastPage() : String.valueOf(entry.firstPage());
     }
 
     private static float lines(Canvas canvas, List<String> lines, Typeface face, float size, float leading, int depth, float top)

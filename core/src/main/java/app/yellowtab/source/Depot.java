@@ -24,7 +24,7 @@ public interface Depot {
      * @param storedName its name where it is kept
      * @param path       where it can be read
      * @param bytes      its size in bytes
-     * @param sha256     in lower-case hexadecimal
+     * @param fingerprint of its bytes
      */
-    record Kept(String storedName, Path path, long bytes, String sha256) {}
+    record Kept(String storedName, Path path, long bytes, Fingerprint.Both fingerprint) {}
 }

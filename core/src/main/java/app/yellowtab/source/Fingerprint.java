@@ -1,31 +1,48 @@
 package app.yellowtab.source;
 
+import app.yellowtab.input.Checksum;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.DigestOutputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.zip.CRC32C;
 
 /** SHA-256 of files (FIPS 180-4), in lower-case hexadecimal. */
 public final class Fingerprint {
     private Fingerprint() {}
 
+    /** A file's SHA-256, which nobody can forge, and its checksum, which is quickly made. */
+    public record Both(String sha256, String checksum) {}
+
     /** {@return the fingerprint of a file's bytes} */
     public static String of(Path file) throws IOException {
-        return copying(file, OutputStream.nullOutputStream());
+        return copying(file, OutputStream.nullOutputStream()).sha256();
     }
 
-    /** Copies a file's bytes, leaving the stream open; {@return their fingerprint} */
-    public static String copying(Path file, OutputStream to) throws IOException {
-        DigestOutputStream digesting = new DigestOutputStream(to, sha256());
+    /** {@return the checksum of a file's bytes} */
+    public static String checksum(Path file) throws IOException {
         try (InputStream in = Files.newInputStream(file)) {
-            in.transferTo(digesting);
+            return Checksum.of(in);
         }
-        return HexFormat.of().formatHex(digesting.getMessageDigest().digest());
+    }
+
+    /** Copies a file's bytes, leaving the stream open; {@return their fingerprints} */
+    public static Both copying(Path file, OutputStream to) throws IOException {
+        MessageDigest sha256 = sha256();
+        CRC32C checksum = new CRC32C();
+        byte[] buffer = new byte[1 << 16];
+        try (InputStream in = Files.newInputStream(file)) {
+            for (int count; (count = in.read(buffer)) > 0; ) {
+                sha256.update(buffer, 0, count);
+                checksum.update(buffer, 0, count);
+                to.write(buffer, 0, count);
+            }
+        }
+        return new Both(HexFormat.of().formatHex(sha256.digest()), Checksum.shown(checksum));
     }
 
     private static MessageDigest sha256() {

@@ -4,21 +4,35 @@ import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import java.io.Closeable;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 
 /** Leaves sources where they are, for a bundle that is produced at once; conversions go to a temporary folder until closed. */
 public final class InPlace implements Depot, SourceFiles, Closeable {
     private final Path converted;
+    private final List<String> passwords;
     private final Map<String, Path> pages = new HashMap<>();
     private final Map<SourceId, Source> sources = new HashMap<>();
 
     public InPlace() throws IOException {
+        this(List.of());
+    }
+
+    /** @param passwords to try on locked files, in order */
+    public InPlace(List<String> passwords) throws IOException {
+        this.passwords = List.copyOf(passwords);
         converted = Files.createTempDirectory("yellowtab-");
+    }
+
+    @Override
+    public List<String> passwords() {
+        return passwords;
     }
 
     /** Makes sources known, so that their pages can be had. */
@@ -29,7 +43,7 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
     @Override
     public Kept keep(Path file) throws IOException {
         Path path = file.toAbsolutePath().normalize();
-        return new Kept(path.toString(), path, Files.size(path), Fingerprint.of(path));
+        return new Kept(path.toString(), path, Files.size(path), Fingerprint.copying(path, OutputStream.nullOutputStream()));
     }
 
     @Override
@@ -66,7 +80,8 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
         }
     }
 
-    private Source source(SourceId id) {
+    @Override
+    public Source source(SourceId id) {
         Source source = sources.get(id);
         if (source == null) throw new IllegalArgumentException("no such source: " + id.value());
         return source;

@@ -29,10 +29,17 @@ public final class Intake {
     private static final Logger LOG = LoggerFactory.getLogger(Intake.class);
 
     private final Depot depot;
+    private final List<String> passwords;
     private final KindReader kinds = new KindReader();
 
     public Intake(Depot depot) {
+        this(depot, List.of());
+    }
+
+    /** @param passwords to try on locked files, in order */
+    public Intake(Depot depot, List<String> passwords) {
         this.depot = depot;
+        this.passwords = List.copyOf(passwords);
     }
 
     /**
@@ -96,7 +103,7 @@ public final class Intake {
                 pages = depot.convertedPlace(kept);
                 Converter.convert(kept.path(), file, kind, pages, notes);
             }
-            PdfFacts facts = PdfFacts.read(pages);
+            PdfFacts facts = PdfFacts.read(pages, passwords);
             if (facts.pageCount() > 0) return new Result.Read(source(file, kind, kept, facts), notes);
             refusal = Optional.of(Finding.of(Code.NO_PAGES, file));
         } catch (InvalidPasswordException e) {
@@ -117,7 +124,7 @@ public final class Intake {
     private static Source source(Path file, SourceKind kind, Depot.Kept kept, PdfFacts facts) {
         String name = String.valueOf(file.getFileName());
         NameReading reading = NameReading.ofFile(name);
-        return new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.sha256(), facts.pageCount(),
+        return new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), facts.pageCount(),
                 facts.bookmarks(), reading.title(), reading.date());
     }
 

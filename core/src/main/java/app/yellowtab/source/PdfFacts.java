@@ -1,57 +1,103 @@
 package app.yellowtab.source;
 
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.model.BookmarkLook;
+import app.yellowtab.model.FromSources;
 import app.yellowtab.model.SourceBookmark;
 import java.io.IOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
-import org.apache.pdfbox.Loader;
+import java.util.Optional;
+import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSNumber;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.interactive.action.PDActionGoTo;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDDestination;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDNamedDestination;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageDestination;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineNode;
 import org.slf4j.LoggerFactory;
 
 /** What the plan must know of a PDF: how many pages it has, and its bookmarks. */
 record PdfFacts(int pageCount, List<SourceBookmark> bookmarks) {
-    /** Deeper bookmarks than this are passed over; no reader opens that many levels. */
-    private static final int DEEPEST = 12;
     private static final int MOST_BOOKMARKS = 20_000;
 
-    static PdfFacts read(Path file) throws IOException {
-        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+    static PdfFacts read(Path file, List<String> passwords) throws IOException {
+        try (PdfInput input = PdfInput.open(file, passwords)) {
             Map<COSBase, Integer> numbers = new IdentityHashMap<>();
-            int count = 0;
-            for (PDPage page : document.getPages()) numbers.put(page.getCOSObject(), ++count);
-            return new PdfFacts(count, bookmarks(document, numbers));
+            for (int i = 0; i < input.pages().size(); i++) numbers.putIfAbsent(input.pages().get(i), i + 1);
+            return new PdfFacts(input.pages().size(), new Reading(input.document(), numbers).bookmarks());
         }
     }
 
-    /** Bookmarks that cannot be read are no reason to refuse the pages. */
-    private static List<SourceBookmark> bookmarks(PDDocument document, Map<COSBase, Integer> numbers) {
-        List<SourceBookmark> found = new ArrayList<>();
-        try {
-            PDOutlineNode outline = document.getDocumentCatalog().getDocumentOutline();
-            if (outline != null) collect(document, outline, 1, numbers, new IdentityHashMap<>(), found);
-        } catch (IOException | RuntimeException e) {
-            LoggerFactory.getLogger(PdfFacts.class).warn("bookmarks cannot be read", e);
-        }
-        return found;
-    }
+    /** The reading of one document's bookmarks. */
+    private static final class Reading {
+        private final PDDocument document;
+        private final Map<COSBase, Integer> numbers;
+        private final Map<COSDictionary, Boolean> seen = new IdentityHashMap<>();
+        private final List<SourceBookmark> found = new ArrayList<>();
 
-    private static void collect(PDDocument document, PDOutlineNode node, int level, Map<COSBase, Integer> numbers,
-                                Map<COSDictionary, Boolean> seen, List<SourceBookmark> found) throws IOException {
-        for (PDOutlineItem item = node.getFirstChild(); item != null; item = item.getNextSibling()) {
-            if (seen.put(item.getCOSObject(), true) != null || found.size() >= MOST_BOOKMARKS) return;
-            PDPage page = item.findDestinationPage(document);
-            Integer number = page == null ? null : numbers.get(page.getCOSObject());
-            String title = item.getTitle() == null ? "" : item.getTitle().strip();
-            if (number != null && !title.isEmpty()) found.add(new SourceBookmark(level, title, number));
-            if (level < DEEPEST) collect(document, item, level + 1, numbers, seen, found);
+        Reading(PDDocument document, Map<COSBase, Integer> numbers) {
+            this.document = document;
+            this.numbers = numbers;
+        }
+
+        /** Bookmarks that cannot be read are no reason to refuse the pages. */
+        List<SourceBookmark> bookmarks() {
+            try {
+                PDOutlineNode outline = document.getDocumentCatalog().getDocumentOutline();
+                if (outline != null) collect(outline, 1);
+            } catch (IOException | RuntimeException e) {
+                LoggerFactory.getLogger(PdfFacts.class).warn("bookmarks cannot be read", e);
+            }
+            return found;
+        }
+
+        private void collect(PDOutlineNode node, int level) throws IOException {
+            for (PDOutlineItem item = node.getFirstChild(); item != null; item = item.getNextSibling()) {
+                if (seen.put(item.getCOSObject(), true) != null || found.size() >= MOST_BOOKMARKS) return;
+                PDPage page = item.findDestinationPage(document);
+                Integer number = page == null ? null : numbers.get(page.getCOSObject());
+                String title = item.getTitle() == null ? "" : item.getTitle().strip();
+                if (number != null && !title.isEmpty()) found.add(new SourceBookmark(level, title, number, look(item)));
+                if (level < FromSources.ALL_LEVELS) collect(item, level + 1);
+            }
+        }
+
+        private BookmarkLook look(PDOutlineItem item) throws IOException {
+            COSArray colour = item.getCOSObject().getCOSArray(COSName.C);
+            StringBuilder hex = new StringBuilder();
+            for (int i = 0; colour != null && colour.size() == 3 && i < 3; i++) {
+                float part = colour.getObject(i) instanceof COSNumber number ? number.floatValue() : 0;
+                hex.append(String.format(Locale.ROOT, "%02x", Math.round(255 * Math.clamp(part, 0f, 1f))));
+            }
+            String shown = hex.toString().equals("000000") ? "" : hex.toString();
+            return new BookmarkLook(item.isBold(), item.isItalic(), shown, view(item));
+        }
+
+        private String view(PDOutlineItem item) throws IOException {
+            PDDestination destination = item.getDestination() != null ? item.getDestination()
+                    : item.getAction() instanceof PDActionGoTo go ? go.getDestination() : null;
+            if (destination instanceof PDNamedDestination named) destination = document.getDocumentCatalog().findNamedDestinationPage(named);
+            if (!(destination instanceof PDPageDestination to)) return "";
+            COSArray operands = to.getCOSObject();
+            StringBuilder view = new StringBuilder(Optional.ofNullable(operands.size() > 1 ? operands.getName(1) : null).orElse(""));
+            for (int i = 2; i < Math.min(operands.size(), 6); i++) {
+                view.append(' ').append(operands.getObject(i) instanceof COSNumber number && Math.abs(number.floatValue()) < 1e8
+                        ? new BigDecimal(number.floatValue()).setScale(4, RoundingMode.HALF_EVEN).stripTrailingZeros().toPlainString() : "null");
+            }
+            return BookmarkLook.isView(view.toString()) ? view.toString() : "";
         }
     }
 }

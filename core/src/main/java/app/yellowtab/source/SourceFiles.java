@@ -3,20 +3,25 @@ package app.yellowtab.source;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.pdmodel.PDDocument;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 
 /** Knows where the sources of a bundle lie. Safe to share between threads. */
 public interface SourceFiles {
     /**
-     * {@return the file as it was brought in; it need not exist any more}
+     * {@return what is known of a source}
      *
      * @throws IllegalArgumentException if there is no such source
      */
+    Source source(SourceId id);
+
+    /** {@return the file as it was brought in; it need not exist any more} */
     Path original(SourceId id);
 
     /** {@return the PDF with the source's pages: the original itself, or what it was converted to} */
@@ -25,22 +30,40 @@ public interface SourceFiles {
     /** {@return whether a file is one of the originals, by whatever path it is named} */
     boolean isOriginal(Path file);
 
+    /** {@return the passwords to try on locked files, in order} */
+    default List<String> passwords() {
+        return List.of();
+    }
+
     /**
      * Opens a source's pages.
      *
      * @return an open document, to be closed by the caller
-     * @throws FindingException if the file is gone or cannot be read
+     * @throws FindingException if the file is gone or locked
+     * @throws IOException      if it cannot be made out
      */
-    default PDDocument open(SourceId id) throws FindingException {
+    default PdfInput open(SourceId id) throws IOException {
         Path original = original(id);
+        Path file = readable(id);
+        if (!Files.exists(file)) throw new FindingException(Finding.of(Code.SOURCE_MISSING, original), null);
         try {
-            Path file = readable(id);
-            if (!Files.exists(file)) throw new FindingException(Finding.of(Code.SOURCE_MISSING, original), null);
-            return Loader.loadPDF(file.toFile());
-        } catch (FindingException known) {
-            throw known;
-        } catch (IOException e) {
-            throw new FindingException(Finding.of(Code.DAMAGED, original, "its pages cannot be opened"), e);
+            return PdfInput.open(file, passwords());
+        } catch (InvalidPasswordException locked) {
+            throw new FindingException(Finding.of(Code.PASSWORD_NEEDED, original), locked);
         }
+    }
+
+    /**
+     * {@return whether a source's original is still the file that was brought in, byte for byte}
+     *
+     * @param open its pages, as they are being read
+     * @throws IOException if it cannot be read
+     */
+    default boolean isUnchanged(SourceId id, PdfInput open) throws IOException {
+        Source source = source(id);
+        Path original = original(id);
+        if (!Files.exists(original)) throw new FindingException(Finding.of(Code.SOURCE_MISSING, original), null);
+        if (source.checksum().isEmpty()) return Fingerprint.of(original).equals(source.sha256());
+        return source.checksum().equals(original.equals(readable(id)) ? open.checksum() : Fingerprint.checksum(original));
     }
 }

@@ -150,7 +150,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     @Override
     public Kept keep(Path file) throws IOException {
         Path kept = uniquePlace(String.valueOf(file.getFileName()));
-        String fingerprint;
+        Fingerprint.Both fingerprint;
         try (OutputStream out = Files.newOutputStream(kept)) {
             fingerprint = Fingerprint.copying(file, out);
         } catch (IOException e) {
@@ -261,7 +261,8 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         return folder.resolve("converted").resolve(storedName + ".pdf");
     }
 
-    private Source source(SourceId id) {
+    @Override
+    public Source source(SourceId id) {
         Source source = sources.get(id);
         if (source == null) throw new IllegalArgumentException("no such source: " + id.value());
         return source;

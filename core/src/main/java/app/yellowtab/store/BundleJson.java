@@ -1,10 +1,13 @@
 package app.yellowtab.store;
 
+import app.yellowtab.model.BookmarkLook;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.Comments;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Party;
@@ -43,6 +46,8 @@ final class BundleJson {
         for (Party party : heading.parties()) parties.addObject().put("name", party.name()).put("role", party.role());
         root.putObject("layout").put("cover", bundle.layout().cover())
                 .put("separators", bundle.layout().separators().name().toLowerCase(Locale.ROOT));
+        root.putObject("fromSources").put("comments", bundle.fromSources().comments().name().toLowerCase(Locale.ROOT))
+                .put("bookmarkLevels", bundle.fromSources().bookmarkLevels());
         ArrayNode sources = root.putArray("sources");
         for (Source source : bundle.sources()) write(source, sources.addObject());
         write(bundle.contents(), root);
@@ -52,11 +57,13 @@ final class BundleJson {
     private static void write(Source source, ObjectNode to) {
         to.put("id", source.id().value()).put("fileName", source.fileName()).put("storedName", source.storedName())
                 .put("kind", source.kind().name().toLowerCase(Locale.ROOT)).put("bytes", source.bytes())
-                .put("sha256", source.sha256()).put("pageCount", source.pageCount())
+                .put("sha256", source.sha256()).put("checksum", source.checksum()).put("pageCount", source.pageCount())
                 .put("proposedTitle", source.proposedTitle()).put("proposedDate", DateCode.write(source.proposedDate()));
         ArrayNode bookmarks = to.putArray("bookmarks");
         for (SourceBookmark b : source.bookmarks()) {
-            bookmarks.addObject().put("level", b.level()).put("title", b.title()).put("page", b.page());
+            BookmarkLook look = b.look();
+            bookmarks.addObject().put("level", b.level()).put("title", b.title()).put("page", b.page()).put("bold", look.bold())
+                    .put("italic", look.italic()).put("colour", look.colour()).put("view", look.view());
         }
     }
 
@@ -89,15 +96,26 @@ final class BundleJson {
                 Optional.of(text(head, "hearing")).filter(day -> !day.isEmpty()).map(LocalDate::parse), text(head, "preparedBy"));
         JsonNode look = field(root, "layout");
         Layout layout = new Layout(field(look, "cover").asBoolean(), word(Separators.class, text(look, "separators")));
-        return new Bundle(heading, layout, each(root, "sources", BundleJson::source), contents(root));
+        return new Bundle(heading, layout, fromSources(root), each(root, "sources", BundleJson::source), contents(root));
     }
 
     private static Source source(JsonNode node) {
         return new Source(new SourceId(text(node, "id")), text(node, "fileName"), text(node, "storedName"),
-                word(SourceKind.class, text(node, "kind")), field(node, "bytes").asLong(), text(node, "sha256"),
+                word(SourceKind.class, text(node, "kind")), field(node, "bytes").asLong(), text(node, "sha256"), node.path("checksum").asString(""),
                 field(node, "pageCount").asInt(),
-                each(node, "bookmarks", b -> new SourceBookmark(field(b, "level").asInt(), text(b, "title"), field(b, "page").asInt())),
+                each(node, "bookmarks", b -> new SourceBookmark(field(b, "level").asInt(), text(b, "title"), field(b, "page").asInt(), look(b))),
                 text(node, "proposedTitle"), DateCode.read(text(node, "proposedDate")));
+    }
+
+    /** Bundles of older versions do not say what comes over from sources, nor how bookmarks look. */
+    private static FromSources fromSources(JsonNode root) {
+        JsonNode node = root.get("fromSources");
+        return node == null ? FromSources.STANDARD : new FromSources(word(Comments.class, text(node, "comments")), field(node, "bookmarkLevels").asInt());
+    }
+
+    private static BookmarkLook look(JsonNode node) {
+        return new BookmarkLook(node.path("bold").asBoolean(false), node.path("italic").asBoolean(false), node.path("colour").asString(""),
+                node.path("view").asString(""));
     }
 
     private static Contents contents(JsonNode node) {

@@ -1,14 +1,15 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.finding.FindingException;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.source.SourceFiles;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Path;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
-import org.apache.pdfbox.pdmodel.PDDocument;
 
 /** The first page of every source has a content that cannot be read. */
 record BrokenPage(InPlace place) implements SourceFiles {
@@ -28,15 +29,24 @@ record BrokenPage(InPlace place) implements SourceFiles {
     }
 
     @Override
-    public PDDocument open(SourceId id) throws FindingException {
-        PDDocument document = place.open(id);
-        COSStream gone = document.getDocument().createCOSStream();
-        document.getPage(0).getCOSObject().setItem(COSName.CONTENTS, gone);
-        try {
-            gone.close();
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
-        return document;
+    public Source source(SourceId id) {
+        return place.source(id);
+    }
+
+    @Override
+    public PdfInput open(SourceId id) throws IOException {
+        PdfInput input = place.open(id);
+        input.pages().getFirst().setItem(COSName.CONTENTS, new COSStream() {
+            @Override
+            public boolean hasData() {
+                return true;
+            }
+
+            @Override
+            public InputStream createRawInputStream() throws IOException {
+                throw new IOException("gone");
+            }
+        });
+        return input;
     }
 }

@@ -216,8 +216,8 @@ class FaithfulPagesTests {
     void aLinkToNowhereIsTakenOffAndReported() throws IOException {
         Outcome.Written written = produce(1, document -> link(document.getPage(0)).setDestination(new PDNamedDestination("lost")));
         assertThat(Pdfs.linkTargets(target, 3)).isEmpty();
-        assertThat(written.findings()).extracting(Finding::message).containsExactly("S.pdf, page 1: a link to a page outside the document was taken off. "
-                + "Its words are still there; nothing needs to be done unless readers should follow it.");
+        assertThat(written.findings()).extracting(Finding::message).containsExactly("S.pdf: links to pages that are not in the bundle, or to other files, were taken off (1, on page 1). "
+                + "Their words are still there; nothing needs to be done unless readers should follow them.");
     }
 
     @Test
@@ -232,7 +232,7 @@ class FaithfulPagesTests {
                 throw new IllegalStateException(e);
             }
         });
-        assertThat(written.findings()).extracting(Finding::message).singleElement().asString().startsWith("S.pdf carries comments or other marks of reviewers (1)");
+        assertThat(written.findings()).extracting(Finding::message).singleElement().asString().startsWith("S.pdf carries comments or other marks of reviewers, and they are in the bundle (1, on page 2)");
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
             assertThat(document.getPage(3).getAnnotations()).extracting("contents").containsExactly("is this right?");
         }

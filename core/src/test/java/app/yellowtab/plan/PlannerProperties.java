@@ -11,6 +11,7 @@ import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Section;
@@ -36,7 +37,7 @@ class PlannerProperties {
     @Provide
     Arbitrary<Bundle> bundles() {
         return Combinators.combine(contents(3), Arbitraries.of(true, false), Arbitraries.of(Separators.class))
-                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), SOURCES, contents));
+                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, SOURCES, contents));
     }
 
     private Arbitrary<Contents> contents(int levels) {

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.edit.Edits;
+import app.yellowtab.model.BookmarkLook;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.EntryId;
@@ -39,6 +40,10 @@ class PlannerTests {
         }).toList();
     }
 
+    private static SourceBookmark bookmark(int level, String title, int page) {
+        return new SourceBookmark(level, title, page, BookmarkLook.PLAIN);
+    }
+
     @Test
     void everyLeafInPrintOrder() {
         assertThat(leaves(Planner.plan(start))).containsExactly("1 cover", "2 index 0", "3 x1", "4 x2", "5 A First", "6 a1",
@@ -60,8 +65,8 @@ class PlannerTests {
 
     @Test
     void aSourcesOwnBookmarksStandBelowItsDocument() {
-        Source marked = new Source(start.sources().get(2).id(), "b.pdf", "b.pdf", start.sources().get(2).kind(), 1, "", 3,
-                List.of(new SourceBookmark(1, "One", 1), new SourceBookmark(4, "Deep", 2), new SourceBookmark(2, "Two", 3)), "b",
+        Source marked = new Source(start.sources().get(2).id(), "b.pdf", "b.pdf", start.sources().get(2).kind(), 1, "", "", 3,
+                List.of(bookmark(1, "One", 1), bookmark(4, "Deep", 2), bookmark(2, "Two", 3)), "b",
                 start.sources().get(2).proposedDate());
         List<Source> sources = List.of(start.sources().get(0), start.sources().get(1), marked, start.sources().get(3), start.sources().get(4));
         assertThat(Planner.plan(start.withSources(sources)).bookmarks()).extracting(b -> b.level() + " " + b.title() + " " + b.page())

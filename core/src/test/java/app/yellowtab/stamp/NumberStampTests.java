@@ -4,16 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.yellowtab.pdf.FontSet;
+import app.yellowtab.pdf.PageFrame;
 import app.yellowtab.testing.Pdfs;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -32,11 +36,24 @@ class NumberStampTests {
             PDPage page = Pdfs.addPage(document, media);
             page.setCropBox(crop);
             page.setRotation(rotation);
-            new NumberStamp(document, FontSet.forSaving(document)).put(number, page);
+            stamp(document, page, number);
             document.save(file.toFile());
         }
         assertThat(Pdfs.pages(file)).containsExactly(String.valueOf(number));
         return Pdfs.picture(file, 1, DPI);
+    }
+
+    private static void stamp(PDDocument document, PDPage page, int number) throws IOException {
+        FontSet fonts = FontSet.forSaving(document);
+        NumberStamp stamp = new NumberStamp(fonts);
+        page.setResources(new PDResources());
+        COSName font = page.getResources().add(fonts.get(NumberStamp.FACE));
+        PDStream content = new PDStream(document);
+        try (OutputStream out = content.createOutputStream()) {
+            out.write(stamp.set(number, PageFrame.of(page), font.getName()).operators().getBytes(StandardCharsets.US_ASCII));
+        }
+        page.setContents(content);
+        fonts.complete();
     }
 
     private static void assertAtTheBottomRight(BufferedImage picture) {
@@ -82,7 +99,7 @@ class NumberStampTests {
         try (PDDocument document = new PDDocument()) {
             PDPage page = Pdfs.addPage(document, new PDRectangle(300, 400));
             page.getCOSObject().setFloat(COSName.getPDFName("UserUnit"), 2);
-            new NumberStamp(document, FontSet.forDrawing(document)).put(7, page);
+            stamp(document, page, 7);
             String content = new String(page.getContents().readAllBytes(), StandardCharsets.ISO_8859_1);
             assertThat(content).contains("0.5 0 0 0.5").contains("14.1");    // 10 mm are 28.35 pt, or 14.17 units of 2 pt
         }

@@ -19,7 +19,7 @@ public final class Bundles {
     private Bundles() {}
 
     public static Source source(String name, int pages) {
-        return new Source(new SourceId(name), name + ".pdf", name + ".pdf", SourceKind.PDF, 1000, "00", pages, List.of(), name,
+        return new Source(new SourceId(name), name + ".pdf", name + ".pdf", SourceKind.PDF, 1000, "00", "", pages, List.of(), name,
                 DocumentDate.NOT_GIVEN);
     }
 

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -99,10 +100,10 @@ public final class Pdfs {
         }
     }
 
-    /** {@return the pages that a page's links lead to, from the top of the page down} */
+    /** {@return the pages that a page's links lead to, from the top of the page down; links without a target are passed over} */
     public static List<Integer> linkTargets(Path file, int page) throws IOException {
         try (PDDocument document = Loader.loadPDF(file.toFile())) {
-            return links(document, page).stream().map(link -> target(document, link)).toList();
+            return links(document, page).stream().filter(link -> link.getCOSObject().containsKey(COSName.DEST)).map(link -> target(document, link)).toList();
         }
     }
 

@@ -1,4 +1,4 @@
-package app.yellowtab.pdf;
+package app.yellowtab.carry;
 
 /**
  * How many graphics states a page's content leaves open, or closes without having opened them (operators q and Q,
@@ -9,8 +9,11 @@ package app.yellowtab.pdf;
  */
 public record ContentBalance(int missingSaves, int openSaves) {
 
+    /** Content that closes all it opens. */
+    public static final ContentBalance EVEN = new ContentBalance(0, 0);
+
     /** {@return the balance of a decoded content stream; strings, comments and inline pictures are passed over} */
-    public static ContentBalance of(byte[] content) {
+    static ContentBalance of(byte[] content) {
         return new Scan(content).run();
     }
 

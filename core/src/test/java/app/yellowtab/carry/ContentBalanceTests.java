@@ -1,4 +1,4 @@
-package app.yellowtab.pdf;
+package app.yellowtab.carry;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package app.yellowtab.pdf;
+package app.yellowtab.carry;
 
 import java.io.IOException;
 import java.util.ArrayList;

@@ -1,0 +1,110 @@
+package app.yellowtab.assemble;
+
+import app.yellowtab.carry.CarriedPage;
+import app.yellowtab.carry.ContentBalance;
+import app.yellowtab.carry.Leaves;
+import app.yellowtab.output.FontReference;
+import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.output.ObjectNumber;
+import app.yellowtab.pdf.FontSet;
+import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.sheet.IndexSheetSetter;
+import app.yellowtab.sheet.SheetSetter;
+import app.yellowtab.stamp.NumberStamp;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Set;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSInteger;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSNull;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.cos.COSString;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDStream;
+
+/** Draws the leaves that are ours. For one thread. */
+final class OwnLeaves {
+    /** Bit 3 of an annotation's flags: it is printed too (ISO 32000-1:2008, table 165). */
+    private static final int PRINTED = 4;
+
+    private final Plan plan;
+    private final FontSet fonts;
+    private final NumberStamp stamp;
+    private final SheetSetter sheets;
+
+    OwnLeaves(Plan plan, BundleFile bundle) {
+        this.plan = plan;
+        this.fonts = bundle.fonts();
+        this.stamp = bundle.stamp();
+        this.sheets = new SheetSetter(fonts, plan);
+    }
+
+    /** Takes a page that was drawn; the document it was drawn in is open meanwhile. */
+    @FunctionalInterface
+    interface Taker {
+        void take(CarriedPage page) throws IOException;
+    }
+
+    /** Draws what is ours. */
+    void draw(Leaf leaf, Taker taker) throws IOException {
+        draw(leaf.number(), (document, page) -> sheets.draw(leaf, document, page), leaf instanceof Leaf.IndexSheet index ? links(index.sheet()) : new COSArray(), taker);
+    }
+
+    /** Draws a slip in place of a source's page that cannot be had. */
+    void slip(Leaf.SourcePage leaf, String fileName, Taker taker) throws IOException {
+        draw(leaf.number(), (document, page) -> sheets.slip(document, page, fileName, leaf.page()), new COSArray(), taker);
+    }
+
+    /** Draws on a page. */
+    @FunctionalInterface
+    private interface Drawer {
+        void draw(PDDocument document, PDPage page) throws IOException;
+    }
+
+    private void draw(int number, Drawer drawer, COSArray links, Taker taker) throws IOException {
+        try (PDDocument document = new PDDocument()) {
+            PDPage page = SheetSetter.newPage();
+            drawer.draw(document, page);
+            ObjectGraph graph = new ObjectGraph(item -> fonts.faceOf(item).map(FontReference::new).orElse(null), Set.of());
+            COSDictionary leaf = page.getCOSObject();
+            if (page.getResources() == null) leaf.setItem(COSName.RESOURCES, new COSDictionary());
+            if (links.size() > 0) leaf.setItem(COSName.ANNOTS, links);
+            List<COSStream> contents = new ArrayList<>();
+            for (Iterator<PDStream> streams = page.getContentStreams(); streams.hasNext(); ) contents.add(streams.next().getCOSObject());
+            taker.take(Leaves.close(number, leaf, contents, ContentBalance.EVEN, "", stamp, graph));
+        }
+    }
+
+    /** {@return the links of an index page, each over the whole width of its row} */
+    private COSArray links(int sheet) {
+        COSArray links = new COSArray();
+        for (IndexSheetSetter.PlacedRow row : IndexSheetSetter.rows(plan, sheet)) {
+            COSDictionary link = new COSDictionary();
+            link.setItem(COSName.TYPE, COSName.ANNOT);
+            link.setItem(COSName.SUBTYPE, COSName.LINK);
+            link.setItem(COSName.RECT, row.area().getCOSArray());
+            link.setInt(COSName.F, PRINTED);
+            link.setItem(COSName.BORDER, numbers(0, 0, 0));
+            link.setItem(COSName.CONTENTS, new COSString(row.row().entry().title()));
+            COSArray destination = new COSArray();
+            destination.add(new ObjectNumber(row.row().entry().firstPage()));
+            destination.add(COSName.getPDFName("XYZ"));
+            for (int i = 0; i < 3; i++) destination.add(COSNull.NULL);
+            link.setItem(COSName.DEST, destination);
+            links.add(link);
+        }
+        return links;
+    }
+
+    private static COSArray numbers(int... values) {
+        COSArray array = new COSArray();
+        for (int value : values) array.add(COSInteger.get(value));
+        return array;
+    }
+}

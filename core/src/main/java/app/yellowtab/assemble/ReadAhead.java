@@ -1,0 +1,122 @@
+package app.yellowtab.assemble;
+
+import app.yellowtab.model.Comments;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.source.SourceFiles;
+import app.yellowtab.stamp.NumberStamp;
+import java.io.Closeable;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
+
+/** Makes the next sources ready on other threads while one is written. Used by one thread. */
+final class ReadAhead implements Closeable {
+    /** How many runs are made ready ahead, each on a thread; more would only fill the memory, since writing is the slower part. */
+    private static final int MOST_RUNS = Math.clamp(Runtime.getRuntime().availableProcessors() + 1, 3, 5);
+    /** Nor are more of the sources' bytes ahead than this, but for one source. */
+    private static final long MOST_BYTES = 40L << 20;
+
+    private final Plan plan;
+    private final SourceFiles sources;
+    private final LeafLookup lookup;
+    private final Comments comments;
+    private final NumberStamp stamp;
+    private final BooleanSupplier stop;
+    private final Duration limit;
+    private final ExecutorService threads = Executors.newCachedThreadPool(work -> {
+        Thread thread = new Thread(work, "sources");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final Deque<Underway> ahead = new ArrayDeque<>();
+    private int next;
+
+    /** @param limit how long one run may take; what takes longer is lost */
+    ReadAhead(Plan plan, SourceFiles sources, Comments comments, NumberStamp stamp, BooleanSupplier stop, Duration limit) {
+        this.plan = plan;
+        this.sources = sources;
+        this.lookup = new LeafLookup(plan);
+        this.comments = comments;
+        this.stamp = stamp;
+        this.stop = stop;
+        this.limit = limit;
+    }
+
+    private record Underway(ReadySource source, Future<?> work) {}
+
+    /**
+     * {@return the next run of the plan, ready; empty-handed for every leaf where it was not ready in time}
+     *
+     * @throws IOException why it cannot be had
+     */
+    ReadySource take() throws IOException {
+        lookAhead();
+        Underway first = ahead.remove();
+        lookAhead();
+        try {
+            long deadline = System.nanoTime() + limit.toNanos();
+            while (!isDone(first.work)) {
+                if (stop.getAsBoolean()) first.source.cancel();
+                if (System.nanoTime() > deadline) {
+                    LoggerFactory.getLogger(ReadAhead.class).warn("took too long: {}", sources.original(first.source.run().source()));
+                    first.source.cancel();
+                    return new ReadySource(first.source.run(), sources);
+                }
+            }
+            return first.source;
+        } catch (ExecutionException e) {
+            first.source.close();
+            if (e.getCause() instanceof IOException reason) throw reason;
+            throw new IllegalStateException(e.getCause());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException("interrupted", e);
+        }
+    }
+
+    private static boolean isDone(Future<?> work) throws ExecutionException, InterruptedException {
+        try {
+            work.get(100, TimeUnit.MILLISECONDS);
+            return true;
+        } catch (TimeoutException notYet) {
+            return false;
+        }
+    }
+
+    private void lookAhead() {
+        while (ahead.size() < MOST_RUNS) {
+            @Nullable SourceRun run = SourceRun.next(plan, next);
+            if (run == null) return;
+            long bytes = ahead.stream().mapToLong(underway -> sources.source(underway.source.run().source()).bytes()).sum();
+            if (!ahead.isEmpty() && bytes + sources.source(run.source()).bytes() > MOST_BYTES) return;
+            next = run.leaves().getLast().number();
+            ReadySource source = new ReadySource(run, sources);
+            ahead.add(new Underway(source, threads.submit(() -> {
+                source.prepare(lookup, comments, stamp, stop);
+                return source;
+            })));
+        }
+    }
+
+    @Override
+    public void close() throws IOException {
+        ahead.forEach(underway -> underway.source.cancel());
+        threads.shutdown();
+        try {
+            boolean ended = threads.awaitTermination(5, TimeUnit.SECONDS);
+            for (Underway underway : ahead) if (ended) underway.source.close();
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}

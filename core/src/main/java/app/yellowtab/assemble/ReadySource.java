@@ -1,0 +1,147 @@
+package app.yellowtab.assemble;
+
+import app.yellowtab.carry.CarriedPage;
+import app.yellowtab.carry.Notes;
+import app.yellowtab.carry.PageCarrier;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.model.Comments;
+import app.yellowtab.model.SourceId;
+import app.yellowtab.plan.Leaf;
+import app.yellowtab.source.SourceFiles;
+import app.yellowtab.stamp.NumberStamp;
+import java.io.Closeable;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
+
+/**
+ * The leaves of a {@link SourceRun}, ready to be written. It is made on one thread and then used on another; its source is
+ * open until it is closed. Any thread may cancel it.
+ */
+final class ReadySource implements Closeable {
+    private static final float PDF_2 = 2.0f;
+
+    private final SourceRun run;
+    private final SourceFiles sources;
+    private final List<Optional<CarriedPage>> pages = new ArrayList<>();
+    private final List<Notes> notes = new ArrayList<>();
+    private volatile @Nullable PdfInput input;
+    private volatile boolean cancelled;
+    private @Nullable Stand begun;
+
+    ReadySource(SourceRun run, SourceFiles sources) {
+        this.run = run;
+        this.sources = sources;
+    }
+
+    /**
+     * Makes the leaves ready. A page that cannot be had is marked as lost, and so are all if the source cannot be opened.
+     *
+     * @throws FindingException if the source is gone, locked, or not the file any more that was brought in
+     */
+    void prepare(LeafLookup lookup, Comments comments, NumberStamp stamp, BooleanSupplier stop) throws IOException {
+        SourceId id = run.source();
+        begun = Stand.of(sources.original(id));
+        PageCarrier carrier;
+        try {
+            PdfInput opened = sources.open(id);
+            input = opened;
+            if (cancelled) opened.cancel();
+            if (!sources.isUnchanged(id, opened)) throw changed();
+            int last = run.leaves().stream().mapToInt(Leaf.SourcePage::page).max().orElseThrow();
+            if (last > opened.pages().size()) {
+                throw new FindingException(Finding.of(Code.PAGES_MISSING, sources.original(id), opened.pages().size() + " instead of " + last), null);
+            }
+            carrier = new PageCarrier(opened, page -> lookup.leafOf(id, page, run.document()), comments, stamp);
+        } catch (FindingException known) {
+            throw known;
+        } catch (IOException | RuntimeException | StackOverflowError | OutOfMemoryError e) {
+            LoggerFactory.getLogger(ReadySource.class).warn("source lost: {}", sources.original(id), e);
+            run.leaves().forEach(leaf -> lose());
+            return;
+        }
+        for (Leaf.SourcePage leaf : run.leaves()) {
+            if (stop.getAsBoolean() || cancelled) return;
+            carry(leaf, carrier);
+        }
+    }
+
+    private void carry(Leaf.SourcePage leaf, PageCarrier by) {
+        Notes found = new Notes();
+        try {
+            pages.add(Optional.of(by.carry(leaf.page(), leaf.number(), found)));
+            notes.add(found);
+        } catch (IOException | RuntimeException | StackOverflowError | OutOfMemoryError e) {
+            LoggerFactory.getLogger(ReadySource.class).warn("page lost: {} {}", sources.original(run.source()), leaf.page(), e);
+            lose();
+        }
+    }
+
+    private void lose() {
+        pages.add(Optional.empty());
+        notes.add(new Notes());
+    }
+
+    SourceRun run() {
+        return run;
+    }
+
+    /** {@return the n-th leaf of the run, counted from 0; empty if its page is lost} */
+    Optional<CarriedPage> page(int n) {
+        return n < pages.size() ? pages.get(n) : Optional.empty();
+    }
+
+    /** {@return what happened to the things of the n-th leaf} */
+    Notes notes(int n) {
+        return n < notes.size() ? notes.get(n) : new Notes();
+    }
+
+    boolean needsPdf2() {
+        PdfInput open = input;
+        return open != null && open.document().getVersion() >= PDF_2;
+    }
+
+    /** Makes it give up at its next read. */
+    void cancel() {
+        cancelled = true;
+        PdfInput open = input;
+        if (open != null) open.cancel();
+    }
+
+    /**
+     * Closes the source once its leaves are written.
+     *
+     * @throws FindingException if the file has changed meanwhile
+     */
+    void finish() throws IOException {
+        close();
+        if (begun != null && !begun.equals(Stand.of(sources.original(run.source())))) throw changed();
+    }
+
+    private FindingException changed() {
+        return new FindingException(Finding.of(Code.SOURCE_CHANGED, sources.original(run.source())), null);
+    }
+
+    @Override
+    public void close() throws IOException {
+        PdfInput open = input;
+        if (open != null) open.close();
+    }
+
+    /** What tells cheaply that a file was changed. */
+    private record Stand(long bytes, long changedAt) {
+        static Stand of(Path file) throws IOException {
+            if (!Files.exists(file)) throw new FindingException(Finding.of(Code.SOURCE_MISSING, file), null);
+            return new Stand(Files.size(file), Files.getLastModifiedTime(file).toMillis());
+        }
+    }
+}

@@ -1,0 +1,143 @@
+package app.yellowtab.assemble;
+
+import app.yellowtab.finding.DiskFull;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.ledger.Ledger;
+import app.yellowtab.output.DraftFile;
+import app.yellowtab.pdf.Drafts;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.source.SourceFiles;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.FileSystemException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
+
+/** Drafts bundle and ledger beside the target, and moves them into place. Stateless; each assembly is an {@link AssemblyRun}. */
+final class StreamingAssembler implements Assembler {
+    /** A run of a source's leaves is ready in well under a second; what takes this long never ends. Chosen by us. */
+    private static final Duration LIMIT = Duration.ofSeconds(90);
+
+    private final DraftOpener opener;
+    private final Mover mover;
+    private final Duration limit;
+
+    StreamingAssembler() {
+        this(DraftFile::open, StreamingAssembler::moveIntoPlace, LIMIT);
+    }
+
+    /**
+     * For tests.
+     *
+     * @param opener opens the draft for writing; a test passes a full disk
+     * @param mover  moves a draft into place; a test refuses, as Windows does while a viewer holds the target
+     * @param limit  how long the leaves of one source may take
+     */
+    StreamingAssembler(DraftOpener opener, Mover mover, Duration limit) {
+        this.opener = opener;
+        this.mover = mover;
+        this.limit = limit;
+    }
+
+    @Override
+    public Outcome assemble(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
+            throws FindingException {
+        if (plan.documentCount() == 0) throw failure(Code.NOTHING_TO_PRODUCE, target, "", null);
+        if (sources.isOriginal(target)) throw failure(Code.TARGET_IS_SOURCE, target, "", null);
+        checkFolder(target);
+        try {
+            return TargetLock.holding(target, () -> draftAndMove(plan, sources, target, progress, stop));
+        } catch (FindingException known) {
+            throw known;
+        } catch (IOException e) {
+            throw targetFailure(target, e);
+        }
+    }
+
+    private Outcome draftAndMove(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop) throws IOException {
+        Path ledger = Ledger.beside(target);
+        try (Draft pdfDraft = new Draft(target); Draft ledgerDraft = new Draft(ledger)) {
+            Outcome outcome = write(plan, sources, target, progress, stop, pdfDraft.path, ledgerDraft.path);
+            if (outcome instanceof Outcome.Stopped) return outcome;
+            mover.move(pdfDraft.path, target);
+            mover.move(ledgerDraft.path, ledger);
+            return outcome;
+        }
+    }
+
+    private Outcome write(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop, Path pdfDraft, Path ledgerDraft)
+            throws IOException {
+        try (DraftFile pdf = opener.open(pdfDraft); OutputStream ledger = new BufferedOutputStream(Files.newOutputStream(ledgerDraft), 1 << 16);
+             AssemblyRun run = new AssemblyRun(plan, sources, progress, stop, pdf, ledger, limit)) {
+            Optional<Outcome.Stopped> stopped = run.write();
+            if (stopped.isPresent()) return stopped.get();
+            return new Outcome.Written(target, plan.documentCount(), plan.pageCount(), Files.size(pdfDraft), run.findings());
+        }
+    }
+
+    private static void moveIntoPlace(Path draft, Path target) throws IOException {
+        try {
+            Files.move(draft, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        } catch (AtomicMoveNotSupportedException e) {
+            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+        }
+    }
+
+    private static void checkFolder(Path target) throws FindingException {
+        Path folder = target.toAbsolutePath().getParent();
+        if (Files.isDirectory(target)) throw failure(Code.TARGET_NOT_WRITABLE, target, "it is a folder", null);
+        if (folder == null || !Files.isDirectory(folder)) throw failure(Code.TARGET_NOT_WRITABLE, target, "there is no such folder", null);
+    }
+
+    private static FindingException targetFailure(Path target, IOException e) {
+        if (DiskFull.is(e)) return failure(Code.NO_SPACE, target, "", e);
+        String reason = e instanceof AccessDeniedException ? "you are not allowed to write there"
+                : e instanceof FileSystemException f && f.getReason() != null ? f.getReason() : String.valueOf(e.getMessage());
+        return failure(Code.TARGET_NOT_WRITABLE, target, reason, e);
+    }
+
+    private static FindingException failure(Code code, Path file, String detail, @Nullable Throwable cause) {
+        return new FindingException(Finding.of(code, file, detail), cause);
+    }
+
+    /** Opens a draft for writing. */
+    @FunctionalInterface
+    interface DraftOpener {
+        DraftFile open(Path draft) throws IOException;
+    }
+
+    /** Moves a draft into place. */
+    @FunctionalInterface
+    interface Mover {
+        void move(Path draft, Path target) throws IOException;
+    }
+
+    /** A draft beside its target; what is still there when it is closed is deleted. */
+    private static final class Draft implements AutoCloseable {
+        private final Path path;
+
+        Draft(Path target) throws IOException {
+            path = Drafts.beside(target);
+        }
+
+        @Override
+        public void close() {
+            try {
+                Files.deleteIfExists(path);
+            } catch (IOException e) {
+                LoggerFactory.getLogger(StreamingAssembler.class).warn("draft not deleted: {}", path, e);
+            }
+        }
+    }
+}

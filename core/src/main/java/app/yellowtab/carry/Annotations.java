@@ -1,0 +1,131 @@
+package app.yellowtab.carry;
+
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.model.Comments;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Settles what becomes of a page's annotations: links are led to their leaves, comments treated as the bundle says, and
+ * what runs, fetches or plays something loses that and keeps its look. Changes the open document; its file is not touched.
+ */
+final class Annotations {
+    private static final COSName POPUP = COSName.POPUP;
+    private static final COSName IN_REPLY_TO = COSName.getPDFName("IRT");
+    private static final COSName FILE_ACTION = COSName.getPDFName("PA");
+    private static final List<COSName> PLAYED = List.of(COSName.getPDFName("RichMediaContent"), COSName.getPDFName("RichMediaSettings"),
+            COSName.getPDFName("Movie"), COSName.getPDFName("Sound"), COSName.getPDFName("3DD"), COSName.getPDFName("3DV"));
+
+    private final Layers layers;
+    private final Destinations destinations;
+    private final Comments comments;
+
+    Annotations(Layers layers, Destinations destinations, Comments comments) {
+        this.layers = layers;
+        this.destinations = destinations;
+        this.comments = comments;
+    }
+
+    /** What is left of a page's annotations, and what of them is to be drawn on the page instead. */
+    record Settled(COSArray kept, List<Drawing> drawings) {}
+
+    Settled settle(COSDictionary page, Notes notes) {
+        Settled settled = new Settled(new COSArray(), new ArrayList<>());
+        COSArray all = page.getCOSArray(COSName.ANNOTS);
+        Set<COSBase> keptOnes = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (int i = 0; all != null && i < all.size(); i++) {
+            if (!(all.getObject(i) instanceof COSDictionary annotation) || keptOnes.contains(annotation)) continue;
+            if (settle(annotation, settled.drawings, notes)) {
+                keptOnes.add(annotation);
+                settled.kept.add(all.get(i));
+            }
+        }
+        for (COSBase kept : keptOnes) forgetOthers((COSDictionary) kept, keptOnes);
+        return settled;
+    }
+
+    /** {@return whether it stays an annotation} */
+    private boolean settle(COSDictionary annotation, List<Drawing> drawings, Notes notes) {
+        String kind = Optional.ofNullable(annotation.getNameAsString(COSName.SUBTYPE)).orElse("");
+        if (layers.isHidden(annotation.getDictionaryObject(COSName.OC))) {
+            notes.add(Code.HIDDEN_LAYERS);
+            return false;
+        }
+        notes.add(Code.ACTIONS_REMOVED, Actions.countIn(annotation));
+        annotation.removeItem(COSName.P);
+        if (AnnotationKinds.MEDIA.contains(kind) || kind.equals("Widget")) {
+            if (!kind.equals("Widget")) notes.add(Code.MEDIA_REMOVED);
+            Drawing.of(annotation).ifPresent(drawings::add);
+            return false;
+        }
+        PLAYED.forEach(annotation::removeItem);
+        if (AnnotationKinds.NEVER.contains(kind)) return false;
+        if (kind.equals("FileAttachment") && annotation.containsKey(COSName.FS)) {
+            notes.add(Code.FILES_LEFT_OUT);
+            annotation.removeItem(COSName.FS);
+        }
+        if (AnnotationKinds.COMMENTS.contains(kind) || kind.equals("Popup")) return settleComment(annotation, kind, drawings, notes);
+        settleAction(annotation, kind, notes);
+        return true;
+    }
+
+    private boolean settleComment(COSDictionary annotation, String kind, List<Drawing> drawings, Notes notes) {
+        for (COSName name : List.of(COSName.A, FILE_ACTION, COSName.DEST)) annotation.removeItem(name);
+        boolean popup = kind.equals("Popup");
+        switch (comments) {
+            case KEPT -> {
+                if (!popup) notes.add(Code.COMMENTS_KEPT);
+                return true;
+            }
+            case FLATTENED -> {
+                if (!popup) notes.add(Code.COMMENTS_FLATTENED);
+                if (!popup) Drawing.of(annotation).ifPresent(drawings::add);
+            }
+            case DROPPED -> {
+                if (!popup) notes.add(Code.COMMENTS_DROPPED);
+            }
+        }
+        return false;
+    }
+
+    private void settleAction(COSDictionary annotation, String kind, Notes notes) {
+        COSDictionary action = annotation.getDictionaryObject(COSName.A) instanceof COSDictionary dictionary ? dictionary : null;
+        COSBase wanted = annotation.getDictionaryObject(COSName.DEST);
+        if (wanted == null && Actions.kind(action).equals("GoTo") && action != null) wanted = action.getDictionaryObject(COSName.D);
+        annotation.removeItem(FILE_ACTION);
+        annotation.removeItem(COSName.A);
+        annotation.removeItem(COSName.DEST);
+        if (Actions.kind(action).equals("URI") && action != null) {
+            annotation.setItem(COSName.A, webLink(action));
+        } else if (kind.equals("Link")) {
+            Optional<COSArray> destination = Optional.ofNullable(wanted).flatMap(destinations::resolve);
+            destination.ifPresent(to -> annotation.setItem(COSName.DEST, to));
+            boolean remote = Actions.kind(action).startsWith("GoTo");
+            if (destination.isEmpty() && (wanted != null || remote)) notes.add(Code.LINK_DROPPED);
+        }
+    }
+
+    private static COSDictionary webLink(COSDictionary action) {
+        COSDictionary copy = new COSDictionary();
+        copy.setItem(COSName.S, COSName.URI);
+        copy.setItem(COSName.URI, action.getDictionaryObject(COSName.URI));
+        return copy;
+    }
+
+    /** References to annotations that are not on the page lead to nothing that anybody sees. */
+    private static void forgetOthers(COSDictionary annotation, Set<COSBase> kept) {
+        for (COSName name : List.of(POPUP, IN_REPLY_TO, COSName.PARENT)) {
+            @Nullable COSBase other = annotation.getDictionaryObject(name);
+            if (other != null && !kept.contains(other)) annotation.removeItem(name);
+        }
+    }
+}

@@ -1,0 +1,110 @@
+package app.yellowtab.input;
+
+import java.io.ByteArrayOutputStream;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.io.IOUtils;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An open PDF, repaired as far as the library can. What is read of it is bounded: streams unpack to a limit, page trees
+ * are walked without recursion, and reading can be cancelled from any thread. Otherwise for one thread at a time.
+ */
+public final class PdfInput implements Closeable {
+    /** Larger files are read through windows. Two of these are held while a bundle is made. */
+    private static final long WHOLE_UP_TO = 12L << 20;
+
+    private final FileBytes bytes;
+    private final PDDocument document;
+    private @Nullable List<COSDictionary> pages;
+
+    private PdfInput(FileBytes bytes, PDDocument document) {
+        this.bytes = bytes;
+        this.document = document;
+    }
+
+    /**
+     * Opens a file.
+     *
+     * @param passwords tried in order, after no password at all
+     * @throws InvalidPasswordException if it is locked and none of them opens it
+     * @throws IOException              if it cannot be read, or is no PDF
+     */
+    public static PdfInput open(Path file, List<String> passwords) throws IOException {
+        List<String> all = new ArrayList<>(List.of(""));
+        all.addAll(passwords);
+        for (int i = 0; ; i++) {
+            FileBytes bytes = new FileBytes(file, WHOLE_UP_TO);
+            PDDocument document = null;
+            try {
+                document = Loader.loadPDF(bytes, all.get(i), IOUtils.createMemoryOnlyStreamCache());
+                return new PdfInput(bytes, document);
+            } catch (InvalidPasswordException locked) {
+                bytes.close();
+                if (i == all.size() - 1) throw locked;
+            } catch (IOException | RuntimeException | StackOverflowError failure) {
+                if (document != null) document.close();
+                bytes.close();
+                throw failure;
+            }
+        }
+    }
+
+    public PDDocument document() {
+        return document;
+    }
+
+    /** {@return the page dictionaries in order} The page tree is walked when this is first asked for. */
+    public List<COSDictionary> pages() {
+        List<COSDictionary> known = pages;
+        if (known == null) pages = known = PageList.of(document);
+        return known;
+    }
+
+    /** {@return the checksum of the file's bytes as they were read, or are being read} */
+    public String checksum() throws IOException {
+        return bytes.checksum();
+    }
+
+    /** Makes whatever reads it fail at its next read. */
+    public void cancel() {
+        bytes.cancel();
+    }
+
+    /**
+     * Unpacks a stream, up to the limit; what is damaged ends it.
+     *
+     * @throws IOException if it unpacks to more than the limit
+     */
+    public static byte[] unpacked(COSStream stream) throws IOException {
+        ByteArrayOutputStream all = new ByteArrayOutputStream();
+        COSBase filter = stream.getDictionaryObject(COSName.FILTER);
+        if (COSName.FLATE_DECODE.equals(filter) && !stream.containsKey(COSName.DECODE_PARMS)) {
+            try (Flate flate = new Flate(all)) {
+                RawBytes.of(stream, flate);
+            }
+        } else if (stream.hasData()) {
+            try (InputStream in = stream.createInputStream()) {
+                in.transferTo(all);
+            }
+        }
+        return all.toByteArray();
+    }
+
+    @Override
+    public void close() throws IOException {
+        document.close();
+        bytes.close();
+    }
+}

@@ -1,0 +1,127 @@
+package app.yellowtab.ledger;
+
+import app.yellowtab.ledger.Ledger.Area;
+import app.yellowtab.ledger.Ledger.Stamp;
+import app.yellowtab.pdf.Typeface;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reads the leaves of a ledger one after the other, so that a ledger of any length can be read. For one thread. */
+public final class LedgerReader implements Closeable {
+    private static final JsonMapper MAPPER = JsonMapper.builder().build();
+    private final InputStream in;
+    private final JsonParser json;
+
+    private LedgerReader(Path file) throws IOException {
+        in = Files.newInputStream(file);
+        json = MAPPER.createParser(in);
+    }
+
+    /**
+     * Reads what a ledger says of the whole bundle.
+     *
+     * @throws IOException if the file cannot be read, or is no ledger that this version knows
+     */
+    public static Ledger read(Path file) throws IOException {
+        try (LedgerReader reader = new LedgerReader(file)) {
+            return reader.whole();
+        } catch (JacksonException | IllegalArgumentException | NullPointerException e) {
+            throw new IOException("it is no ledger, or a damaged one", e);
+        }
+    }
+
+    /** Begins to read the leaves. */
+    public static LedgerReader leaves(Path file) throws IOException {
+        LedgerReader reader = new LedgerReader(file);
+        try {
+            while (reader.json.nextToken() != null) {
+                if (reader.json.currentToken() == JsonToken.START_ARRAY && "leaves".equals(reader.json.currentName())) return reader;
+                if (reader.json.currentToken() == JsonToken.START_ARRAY) reader.json.skipChildren();
+            }
+        } catch (JacksonException e) {
+            reader.close();
+            throw new IOException("it is no ledger, or a damaged one", e);
+        }
+        return reader;
+    }
+
+    /** {@return the next leaf, or empty after the last} */
+    public Optional<Ledger.Leaf> next() throws IOException {
+        try {
+            if (json.nextToken() != JsonToken.START_OBJECT) return Optional.empty();
+            JsonNode node = json.readValueAsTree();
+            JsonNode stamp = node.required("stamp");
+            return Optional.of(new Ledger.Leaf(node.required("number").asInt(), node.required("label").asString(), node.required("kind").asString(),
+                    node.required("fingerprint").asString(), new Stamp(stamp.required("x").floatValue(), stamp.required("y").floatValue(), stamp.required("size").floatValue()),
+                    node.path("source").asInt(-1), node.path("page").asInt(0), each(node.path("links"), JsonNode::asInt)));
+        } catch (JacksonException | IllegalArgumentException e) {
+            throw new IOException("it is no ledger, or a damaged one", e);
+        }
+    }
+
+    private Ledger whole() {
+        int format = 0;
+        int pages = 0;
+        String identity = "";
+        List<Ledger.SourceFile> sources = List.of();
+        List<Ledger.IndexPage> index = List.of();
+        List<Ledger.Bookmark> bookmarks = List.of();
+        List<Ledger.Font> fonts = List.of();
+        json.nextToken();
+        while (json.nextToken() == JsonToken.PROPERTY_NAME) {
+            String name = json.currentName();
+            json.nextToken();
+            switch (name) {
+                case "ledger" -> format = json.getIntValue();
+                case "pages" -> pages = json.getIntValue();
+                case "identity" -> identity = json.getString();
+                case "sources" -> sources = each(tree(), s -> new Ledger.SourceFile(s.required("file").asString(), s.required("sha256").asString(), s.required("pages").asInt()));
+                case "index" -> index = each(tree(), p -> new Ledger.IndexPage(p.required("number").asInt(), each(p.required("rows"), LedgerReader::row)));
+                case "bookmarks" -> bookmarks = each(tree(), b -> new Ledger.Bookmark(b.required("level").asInt(), b.required("title").asString(), b.required("to").asInt()));
+                case "fonts" -> fonts = each(tree(), LedgerReader::font);
+                default -> json.skipChildren();
+            }
+        }
+        if (format != LedgerWriter.FORMAT) throw new IllegalArgumentException("format " + format);
+        return new Ledger(pages, sources, index, bookmarks, fonts, identity);
+    }
+
+    private JsonNode tree() {
+        return json.readValueAsTree();
+    }
+
+    private static Ledger.Row row(JsonNode node) {
+        JsonNode area = node.required("area");
+        return new Ledger.Row(node.required("text").asString(), node.required("pages").asString(), node.required("to").asInt(),
+                new Area(area.required(0).floatValue(), area.required(1).floatValue(), area.required(2).floatValue(), area.required(3).floatValue()));
+    }
+
+    private static Ledger.Font font(JsonNode node) {
+        return new Ledger.Font(Typeface.valueOf(node.required("face").asString()), node.required("name").asString(), node.required("object").asInt(),
+                node.required("fingerprint").asString());
+    }
+
+    private static <T> List<T> each(JsonNode array, Function<JsonNode, T> read) {
+        List<T> all = new ArrayList<>();
+        for (JsonNode element : array) all.add(read.apply(element));
+        return all;
+    }
+
+    @Override
+    public void close() throws IOException {
+        json.close();
+        in.close();
+    }
+}

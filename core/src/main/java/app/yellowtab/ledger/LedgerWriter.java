@@ -1,0 +1,127 @@
+package app.yellowtab.ledger;
+
+import app.yellowtab.ledger.Ledger.Area;
+import app.yellowtab.ledger.Ledger.Stamp;
+import java.io.Closeable;
+import java.io.OutputStream;
+import java.util.List;
+import tools.jackson.core.JsonEncoding;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.ObjectWriteContext;
+import tools.jackson.core.json.JsonFactory;
+
+/** Writes a ledger leaf by leaf: one leaf a line, so that two ledgers can be compared. For one thread. */
+public final class LedgerWriter implements Closeable {
+    static final int FORMAT = 1;
+    private final JsonGenerator json;
+
+    /**
+     * Begins a ledger.
+     *
+     * @param out closed with this
+     */
+    public LedgerWriter(OutputStream out, int pages, List<Ledger.SourceFile> sources, List<Ledger.IndexPage> index, List<Ledger.Bookmark> bookmarks) {
+        json = new JsonFactory().createGenerator(ObjectWriteContext.empty(), out, JsonEncoding.UTF8);
+        json.writeStartObject();
+        json.writeNumberProperty("ledger", FORMAT);
+        json.writeNumberProperty("pages", pages);
+        json.writeArrayPropertyStart("sources");
+        for (Ledger.SourceFile source : sources) {
+            newLine();
+            json.writeStartObject();
+            json.writeStringProperty("file", source.file());
+            json.writeStringProperty("sha256", source.sha256());
+            json.writeNumberProperty("pages", source.pages());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+        json.writeArrayPropertyStart("index");
+        index.forEach(this::indexPage);
+        json.writeEndArray();
+        json.writeArrayPropertyStart("bookmarks");
+        for (Ledger.Bookmark bookmark : bookmarks) {
+            newLine();
+            json.writeStartObject();
+            json.writeNumberProperty("level", bookmark.level());
+            json.writeStringProperty("title", bookmark.title());
+            json.writeNumberProperty("to", bookmark.to());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+        json.writeArrayPropertyStart("leaves");
+    }
+
+    private void newLine() {
+        json.writeRaw("\n");
+    }
+
+    private void indexPage(Ledger.IndexPage page) {
+        json.writeStartObject();
+        json.writeNumberProperty("number", page.number());
+        json.writeArrayPropertyStart("rows");
+        for (Ledger.Row row : page.rows()) {
+            newLine();
+            json.writeStartObject();
+            json.writeStringProperty("text", row.text());
+            json.writeStringProperty("pages", row.pages());
+            json.writeNumberProperty("to", row.to());
+            Area area = row.area();
+            json.writeArrayPropertyStart("area");
+            for (float side : new float[] {area.left(), area.bottom(), area.right(), area.top()}) json.writeNumber(side);
+            json.writeEndArray();
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+        json.writeEndObject();
+    }
+
+    /** Adds the next leaf. */
+    public void add(Ledger.Leaf leaf) {
+        newLine();
+        json.writeStartObject();
+        json.writeNumberProperty("number", leaf.number());
+        json.writeStringProperty("label", leaf.label());
+        json.writeStringProperty("kind", leaf.kind());
+        if (leaf.source() >= 0) {
+            json.writeNumberProperty("source", leaf.source());
+            json.writeNumberProperty("page", leaf.page());
+        }
+        json.writeStringProperty("fingerprint", leaf.fingerprint());
+        Stamp stamp = leaf.stamp();
+        json.writeObjectPropertyStart("stamp");
+        json.writeNumberProperty("x", stamp.x());
+        json.writeNumberProperty("y", stamp.y());
+        json.writeNumberProperty("size", stamp.sizePt());
+        json.writeEndObject();
+        if (!leaf.links().isEmpty()) {
+            json.writeArrayPropertyStart("links");
+            leaf.links().forEach(json::writeNumber);
+            json.writeEndArray();
+        }
+        json.writeEndObject();
+    }
+
+    /** Ends the ledger, after the last leaf. */
+    public void end(List<Ledger.Font> fonts, String identity) {
+        json.writeEndArray();
+        json.writeArrayPropertyStart("fonts");
+        for (Ledger.Font font : fonts) {
+            newLine();
+            json.writeStartObject();
+            json.writeStringProperty("face", font.face().name());
+            json.writeStringProperty("name", font.name());
+            json.writeNumberProperty("object", font.object());
+            json.writeStringProperty("fingerprint", font.fingerprint());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+        json.writeStringProperty("identity", identity);
+        json.writeEndObject();
+        newLine();
+    }
+
+    @Override
+    public void close() {
+        json.close();
+    }
+}
