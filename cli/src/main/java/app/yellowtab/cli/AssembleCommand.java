@@ -2,6 +2,7 @@ package app.yellowtab.cli;
 
 import app.yellowtab.finding.Finding;
 import app.yellowtab.ledger.Ledger;
+import app.yellowtab.ledger.LedgerCsv;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.DateReader;
@@ -23,6 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -55,6 +57,8 @@ final class AssembleCommand implements Callable<Integer> {
     private Separators separators = Separators.NONE;
     @Option(names = "--no-cover", description = "Begins with the index.")
     private boolean noCover;
+    @Mixin
+    private ProductionOptions options = new ProductionOptions();
     @Spec
     private CommandSpec spec = CommandSpec.create();
 
@@ -63,14 +67,14 @@ final class AssembleCommand implements Callable<Integer> {
         if (!Files.isDirectory(folder)) throw new ParameterException(spec.commandLine(), folder + " is not a folder.");
         CaseHeading heading = heading();
         List<Finding> findings = new ArrayList<>();
-        FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst().without(output).without(Ledger.beside(output));
+        FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst().without(output).without(Ledger.beside(output)).without(LedgerCsv.beside(output));
         try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
-             InPlace place = new InPlace()) {
-            Intake.Taken taken = new Intake(place).bringIn(found, production::reading, production::isStopped);
+             InPlace place = new InPlace(options.passwords())) {
+            Intake.Taken taken = new Intake(place, options.passwords()).bringIn(found, production::reading, production::isStopped);
             place.know(taken.sources());
             findings.addAll(taken.findings());
-            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), FromSources.STANDARD, taken.sources(), taken.contents());
-            return production.produce(bundle, place, output, findings);
+            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD), taken.sources(), taken.contents());
+            return production.produce(bundle, place, output, options.csv(), findings);
         }
     }
 

@@ -1,11 +1,13 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.model.Bundle;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -19,6 +21,8 @@ final class BuildCommand implements Callable<Integer> {
     private Path folder = Path.of("");
     @Option(names = {"-o", "--output"}, required = true, paramLabel = "FILE", description = "The PDF to write; what stands there is replaced.")
     private Path output = Path.of("");
+    @Mixin
+    private ProductionOptions options = new ProductionOptions();
     @Spec
     private CommandSpec spec = CommandSpec.create();
 
@@ -27,7 +31,9 @@ final class BuildCommand implements Callable<Integer> {
         BundleFolder.Opened opened = BundleFolder.open(folder);
         try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
              BundleFolder place = opened.folder()) {
-            return production.produce(opened.bundle(), place, output, new ArrayList<>());
+            place.tryPasswords(options.passwords());
+            Bundle bundle = opened.bundle();
+            return production.produce(bundle.withFromSources(options.over(bundle.fromSources())), place, output, options.csv(), new ArrayList<>());
         }
     }
 }

@@ -5,12 +5,12 @@ import picocli.CommandLine.Command;
 
 /** The program as a command. */
 @Command(name = "yellowtab", mixinStandardHelpOptions = true, versionProvider = Version.class,
-        subcommands = {AssembleCommand.class, BuildCommand.class}, sortOptions = false, synopsisSubcommandLabel = "COMMAND",
+        subcommands = {AssembleCommand.class, BuildCommand.class, ProveCommand.class}, sortOptions = false, synopsisSubcommandLabel = "COMMAND",
         description = "Makes numbered, indexed, bookmarked court bundles.",
         footer = {"", "Without a command the window opens. The launcher also knows:",
             "  demo    opens the window with the sample matter", "  open    opens the window with the bundle in a folder",
             "  test    runs all tests", "  bench   runs the benchmarks",
-            "", "Exit codes: 0 all went in, 1 nothing could be produced, 2 bad arguments, 3 some files were left out or damaged."})
+            "", "Exit codes: 0 all is well, 1 nothing could be produced or something could not be proved, 2 bad arguments, 3 some files were left out or damaged."})
 public final class Main {
     private Main() {}
 

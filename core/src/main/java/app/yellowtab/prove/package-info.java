@@ -1,4 +1,4 @@
-/** Proving a produced bundle against its ledger. */
+/** Proving a produced bundle against its ledger. Start at {@link app.yellowtab.prove.Prover}. */
 @NullMarked
 package app.yellowtab.prove;
 

@@ -23,6 +23,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
@@ -45,6 +46,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     private final Map<SourceId, Source> sources = new ConcurrentHashMap<>();
     private final Object saving = new Object();
     private @Nullable UnknownFields unknown;
+    private volatile List<String> passwords = List.of();
 
     private BundleFolder(Path folder, DraftOpener opener) throws IOException {
         this.folder = folder.toAbsolutePath().normalize();
@@ -99,6 +101,16 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         } catch (IOException e) {
             throw new FindingException(Finding.of(Code.NOT_READABLE, file), e);
         }
+    }
+
+    /** Takes passwords to try on locked files, in order. They are kept in memory only. */
+    public void tryPasswords(List<String> given) {
+        passwords = List.copyOf(given);
+    }
+
+    @Override
+    public List<String> passwords() {
+        return passwords;
     }
 
     /** A folder and the bundle that was in it. */

@@ -1,0 +1,40 @@
+package app.yellowtab.cli;
+
+import app.yellowtab.model.Comments;
+import app.yellowtab.model.FromSources;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+import picocli.CommandLine.Spec.Target;
+
+/** What can be chosen for every production. */
+final class ProductionOptions {
+    @Option(names = "--comments", paramLabel = "kept|flattened|dropped",
+            description = "What becomes of comments in the files: they stay, they become part of the page, or they are left out. Otherwise as the bundle says: kept.")
+    private @Nullable Comments comments;
+    @Option(names = "--bookmark-levels", paramLabel = "N", description = "How many levels of the files' own bookmarks come over; 0 for none. Otherwise as the bundle says: all.")
+    private @Nullable Integer bookmarkLevels;
+    @Option(names = "--password", paramLabel = "WORD", description = "A password to try on locked files; may be given several times. It is not kept.")
+    private List<String> passwords = List.of();
+    @Option(names = "--csv", description = "Writes the ledger as CSV, too, beside the PDF.")
+    private boolean csv;
+    @Spec(Target.MIXEE)
+    private CommandSpec spec = CommandSpec.create();
+
+    List<String> passwords() {
+        return passwords;
+    }
+
+    boolean csv() {
+        return csv;
+    }
+
+    FromSources over(FromSources standard) {
+        int levels = bookmarkLevels == null ? standard.bookmarkLevels() : bookmarkLevels;
+        if (levels < 0) throw new ParameterException(spec.commandLine(), "--bookmark-levels: " + levels + " is less than none.");
+        return new FromSources(comments == null ? standard.comments() : comments, Math.min(levels, FromSources.ALL_LEVELS));
+    }
+}

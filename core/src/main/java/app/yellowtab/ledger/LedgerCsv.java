@@ -1,0 +1,54 @@
+package app.yellowtab.ledger;
+
+import app.yellowtab.pdf.Drafts;
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.Locale;
+import java.util.Optional;
+
+/** The leaves of a ledger as a table (RFC 4180), for those who want to look at them in a spreadsheet. */
+public final class LedgerCsv {
+    private LedgerCsv() {}
+
+    /** {@return where the table of a bundle lies: "Trial bundle.ledger.csv" for "Trial bundle.pdf"} */
+    public static Path beside(Path bundle) {
+        String json = String.valueOf(Ledger.beside(bundle).getFileName());
+        return bundle.resolveSibling(json.substring(0, json.length() - ".json".length()) + ".csv");
+    }
+
+    /**
+     * Writes the table of a bundle's ledger, leaf by leaf, and moves it into place.
+     *
+     * @throws IOException if the ledger cannot be read or the table not be written
+     */
+    public static void write(Path bundle) throws IOException {
+        Path ledgerFile = Ledger.beside(bundle);
+        Ledger ledger = LedgerReader.read(ledgerFile);
+        Path draft = Drafts.beside(beside(bundle));
+        try {
+            try (LedgerReader leaves = LedgerReader.leaves(ledgerFile); BufferedWriter out = Files.newBufferedWriter(draft)) {
+                out.write("number,label,kind,file,file sha256,page,fingerprint,stamp x,stamp y,stamp size\r\n");
+                for (Optional<Ledger.Leaf> leaf; (leaf = leaves.next()).isPresent(); ) out.write(line(leaf.get(), ledger));
+            }
+            Files.move(draft, beside(bundle), StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            Files.deleteIfExists(draft);
+        }
+    }
+
+    private static String line(Ledger.Leaf leaf, Ledger ledger) {
+        boolean own = leaf.source() < 0;
+        Ledger.SourceFile source = own ? new Ledger.SourceFile("", "", 0) : ledger.sources().get(leaf.source());
+        return String.format(Locale.ROOT, "%d,%s,%s,%s,%s,%s,%s,%.2f,%.2f,%.2f\r\n", leaf.number(), quoted(leaf.label()), leaf.kind(), quoted(source.file()),
+                source.sha256(), own ? "" : String.valueOf(leaf.page()), leaf.fingerprint(), leaf.stamp().x(), leaf.stamp().y(), leaf.stamp().sizePt());
+    }
+
+    /** A name that begins like a formula is kept from being taken for one by the spreadsheet. */
+    private static String quoted(String value) {
+        String safe = !value.isEmpty() && "=+-@\t\r".indexOf(value.charAt(0)) >= 0 ? "'" + value : value;
+        return safe.chars().anyMatch(letter -> ",\"\r\n".indexOf(letter) >= 0) ? '"' + safe.replace("\"", "\"\"") + '"' : safe;
+    }
+}

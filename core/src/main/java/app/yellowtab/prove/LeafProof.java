@@ -1,0 +1,167 @@
+package app.yellowtab.prove;
+
+import app.yellowtab.carry.Actions;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.ledger.Ledger;
+import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.output.ObjectNumber;
+import app.yellowtab.output.Reached;
+import app.yellowtab.prove.OwnText.Letter;
+import app.yellowtab.stamp.NumberStamp;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSObject;
+import org.apache.pdfbox.cos.COSObjectKey;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
+
+/** Proves leaves of one open file. For one thread. */
+final class LeafProof {
+    /** A number may stand this far from where the ledger has it: less than a printer's dot at 300 dpi. */
+    private static final float TOLERANCE_PT = 0.2f;
+
+    private final Path file;
+    private final PdfInput input;
+    private final PageTable pages;
+    private final Map<Integer, List<Ledger.Row>> rows;
+    private final OwnText text;
+    private final ObjectGraph graph;
+    private final List<Finding> findings = new ArrayList<>();
+
+    LeafProof(Path file, PdfInput input, PageTable pages, OwnFonts fonts, Map<Integer, List<Ledger.Row>> rows) {
+        this.file = file;
+        this.input = input;
+        this.pages = pages;
+        this.rows = rows;
+        this.text = new OwnText(fonts);
+        this.graph = new ObjectGraph(item -> standIn(item, fonts), Set.of());
+    }
+
+    private @Nullable COSBase standIn(COSBase item, OwnFonts fonts) {
+        if (!(item instanceof COSObject reference) || reference.getKey() == null) return null;
+        int place = pages.place(reference.getKey().getNumber());
+        return place > 0 ? new ObjectNumber(place) : fonts.standIn(item).orElse(null);
+    }
+
+    List<Finding> findings() {
+        return findings;
+    }
+
+    /** Proves the page that stands where a leaf should. */
+    void prove(Ledger.Leaf leaf) {
+        try {
+            COSObject object = input.document().getDocument().getObjectFromPool(new COSObjectKey(pages.object(leaf.number()), 0));
+            if (!(object.getObject() instanceof COSDictionary dictionary)) throw new IOException("the page is no page");
+            List<Letter> letters = text.of(new PDPage(dictionary));
+            number(leaf, letters.stream().filter(letter -> letter.face() == NumberStamp.FACE).toList());
+            rows(leaf, dictionary, letters.stream().filter(letter -> letter.face() != NumberStamp.FACE).toList());
+            List<Integer> links = links(dictionary);
+            if (!links.equals(leaf.links())) report(leaf, Code.PROOF_LINKS, difference(leaf.links(), links));
+            content(leaf, dictionary);
+        } catch (IOException | RuntimeException | StackOverflowError e) {
+            LoggerFactory.getLogger(LeafProof.class).warn("page {} of {} cannot be read", leaf.number(), file, e);
+            report(leaf, Code.PROOF_UNREADABLE, String.valueOf(e.getMessage()));
+        }
+    }
+
+    private void number(Ledger.Leaf leaf, List<Letter> digits) {
+        String stamped = digits.stream().map(Letter::text).collect(Collectors.joining());
+        if (!stamped.equals(String.valueOf(leaf.number()))) {
+            report(leaf, Code.PROOF_NUMBER, stamped.isEmpty() ? "none" : stamped);
+            return;
+        }
+        Letter first = digits.getFirst();
+        Ledger.Stamp stamp = leaf.stamp();
+        boolean inPlace = digits.stream().allMatch(Letter::isUpright) && Math.abs(first.x() - stamp.x()) < TOLERANCE_PT
+                && Math.abs(first.y() - stamp.y()) < TOLERANCE_PT && Math.abs(first.sizePt() - stamp.sizePt()) < TOLERANCE_PT;
+        if (!inPlace) report(leaf, Code.PROOF_PLACE, "");
+    }
+
+    private void rows(Ledger.Leaf leaf, COSDictionary page, List<Letter> letters) {
+        COSArray annotations = page.getCOSArray(COSName.ANNOTS);
+        List<Ledger.Row> expected = rows.getOrDefault(leaf.number(), List.of());
+        for (int i = 0; i < expected.size(); i++) {
+            Ledger.Row row = expected.get(i);
+            String found = bare(letters.stream().filter(letter -> letter.y() > row.area().bottom() && letter.y() < row.area().top())
+                    .map(Letter::text).collect(Collectors.joining()));
+            if (!found.endsWith(bare(row.pages()))) report(leaf, Code.PROOF_ROW_NUMBER, row.text());
+            else if (!found.equals(bare(row.text()))) report(leaf, Code.PROOF_ROW, row.text());
+            COSBase link = annotations == null || i >= annotations.size() ? null : annotations.getObject(i);
+            if (!(link instanceof COSDictionary dictionary) || target(dictionary) != row.to() || !covers(dictionary, row.area())) {
+                report(leaf, Code.PROOF_ROW_LINK, row.text());
+            }
+        }
+    }
+
+    /** Spaces are no letters of a page, but a matter of distance. */
+    private static String bare(String words) {
+        return words.replaceAll("\\s+", "");
+    }
+
+    private static boolean covers(COSDictionary link, Ledger.Area area) {
+        COSArray sides = link.getCOSArray(COSName.RECT);
+        if (sides == null || sides.size() < 4) return false;
+        PDRectangle is = new PDRectangle(sides);
+        return Math.abs(is.getLowerLeftX() - area.left()) < TOLERANCE_PT && Math.abs(is.getLowerLeftY() - area.bottom()) < TOLERANCE_PT
+                && Math.abs(is.getUpperRightX() - area.right()) < TOLERANCE_PT && Math.abs(is.getUpperRightY() - area.top()) < TOLERANCE_PT;
+    }
+
+    private List<Integer> links(COSDictionary page) {
+        List<Integer> links = new ArrayList<>();
+        COSArray annotations = page.getCOSArray(COSName.ANNOTS);
+        for (int i = 0; annotations != null && i < annotations.size(); i++) {
+            if (annotations.getObject(i) instanceof COSDictionary annotation && annotation.containsKey(COSName.DEST)) links.add(target(annotation));
+        }
+        return links;
+    }
+
+    /** {@return the page that something leads to; 0 for none} */
+    private int target(COSDictionary from) {
+        return pages.target(from.getDictionaryObject(COSName.DEST));
+    }
+
+    /** {@return the first link that differs, in words} */
+    private static String difference(List<Integer> expected, List<Integer> found) {
+        if (expected.size() != found.size()) return found.size() + " instead of " + expected.size();
+        for (int i = 0; ; i++) {
+            if (!expected.get(i).equals(found.get(i))) return "one leads to " + (found.get(i) == 0 ? "no page" : "page " + found.get(i)) + " instead of " + expected.get(i);
+        }
+    }
+
+    private void content(Ledger.Leaf leaf, COSDictionary page) throws IOException {
+        COSDictionary alone = new COSDictionary(page);
+        alone.removeItem(COSName.PARENT);
+        ObjectGraph.Reach reach = graph.reach(alone);
+        if (!graph.fingerprintOf(reach).equals(leaf.fingerprint())) report(leaf, Code.PROOF_PAGE, "");
+        boolean acts = acts(alone);
+        for (Reached object : reach.fresh()) acts |= acts(object.base());
+        if (acts) report(leaf, Code.PROOF_ACTION, "");
+    }
+
+    /** {@return whether an object holds a forbidden action in itself; objects that it refers to are looked at in their own turn} */
+    static boolean acts(COSBase base) {
+        if (base instanceof COSDictionary dictionary) {
+            return Actions.isForbidden(dictionary) || dictionary.getValues().stream().anyMatch(LeafProof::acts);
+        }
+        if (!(base instanceof COSArray array)) return false;
+        for (int i = 0; i < array.size(); i++) if (acts(array.get(i))) return true;
+        return false;
+    }
+
+    private void report(Ledger.Leaf leaf, Code code, String detail) {
+        findings.add(new Finding(code, file, leaf.number(), detail));
+    }
+}

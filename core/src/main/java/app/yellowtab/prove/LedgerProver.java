@@ -1,0 +1,151 @@
+package app.yellowtab.prove;
+
+import app.yellowtab.assemble.Progress;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.ledger.Ledger;
+import app.yellowtab.ledger.LedgerReader;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Proves first the file as a whole, then its leaves in stretches, each on a thread of its own that opens the file anew: so
+ * memory does not grow with the number of leaves. Stateless; safe to share between threads.
+ */
+final class LedgerProver implements Prover {
+    /** So many leaves are proved before the file is opened anew and what was read of it forgotten. */
+    private static final int STRETCH = 250;
+    private static final int THREADS = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, 4);
+
+    @Override
+    public Optional<Proof> prove(Path bundle, Progress progress, BooleanSupplier stop) throws FindingException {
+        Path ledgerFile = Ledger.beside(bundle);
+        if (!Files.isReadable(bundle)) throw new FindingException(Finding.of(Code.PROOF_NO_BUNDLE, bundle), null);
+        if (!Files.isReadable(ledgerFile)) throw new FindingException(Finding.of(Code.LEDGER_MISSING, bundle, String.valueOf(ledgerFile.getFileName())), null);
+        Ledger ledger = read(ledgerFile);
+        PageTable pages;
+        List<Finding> findings;
+        try (PdfInput input = PdfInput.open(bundle, List.of())) {
+            pages = PageTable.of(input);
+            findings = new ArrayList<>(new WholeProof(bundle, ledger, input, pages).prove(ledgerFile));
+        } catch (IOException | RuntimeException | StackOverflowError e) {
+            throw new FindingException(Finding.of(Code.PROOF_NO_PDF, bundle, String.valueOf(e.getMessage())), e);
+        }
+        try (Leaves leaves = new Leaves(bundle, ledger, pages, progress, stop)) {
+            if (!leaves.prove(ledgerFile, findings)) return Optional.empty();
+            findings.sort(Comparator.comparingInt(Finding::page));
+            int rows = ledger.index().stream().mapToInt(page -> page.rows().size()).sum();
+            return Optional.of(new Proof(bundle, ledger.pages(), rows, ledger.bookmarks().size(), leaves.links, findings));
+        } catch (IOException e) {
+            throw new FindingException(Finding.of(Code.LEDGER_DAMAGED, ledgerFile), e);
+        }
+    }
+
+    private static Ledger read(Path ledgerFile) throws FindingException {
+        try {
+            return LedgerReader.read(ledgerFile);
+        } catch (IOException e) {
+            throw new FindingException(Finding.of(Code.LEDGER_DAMAGED, ledgerFile), e);
+        }
+    }
+
+    /** The leaves of one proof, in stretches. For one thread, which has others work for it. */
+    private static final class Leaves implements AutoCloseable {
+        private final Path bundle;
+        private final Ledger ledger;
+        private final PageTable pages;
+        private final Progress progress;
+        private final BooleanSupplier stop;
+        private final Map<Integer, List<Ledger.Row>> rows;
+        private final ExecutorService threads = Executors.newFixedThreadPool(THREADS);
+        private final Deque<Stretch> underway = new ArrayDeque<>();
+        private int links;
+
+        Leaves(Path bundle, Ledger ledger, PageTable pages, Progress progress, BooleanSupplier stop) {
+            this.bundle = bundle;
+            this.ledger = ledger;
+            this.pages = pages;
+            this.progress = progress;
+            this.stop = stop;
+            this.rows = ledger.index().stream().collect(Collectors.toMap(Ledger.IndexPage::number, Ledger.IndexPage::rows));
+        }
+
+        private record Stretch(int last, Future<List<Finding>> work) {}
+
+        /** {@return whether it came to the end} */
+        boolean prove(Path ledgerFile, List<Finding> findings) throws IOException {
+            int read = 0;
+            try (LedgerReader reader = LedgerReader.leaves(ledgerFile)) {
+                for (List<Ledger.Leaf> next; !(next = next(reader)).isEmpty(); ) {
+                    List<Ledger.Leaf> leaves = next;
+                    read = leaves.getLast().number();
+                    underway.add(new Stretch(read, threads.submit(() -> prove(leaves))));
+                    if (underway.size() > THREADS && !finish(findings)) return false;
+                }
+            }
+            while (!underway.isEmpty()) if (!finish(findings)) return false;
+            if (read != ledger.pages()) throw new IOException("the ledger has " + read + " leaves instead of " + ledger.pages());
+            return true;
+        }
+
+        private List<Ledger.Leaf> next(LedgerReader reader) throws IOException {
+            List<Ledger.Leaf> leaves = new ArrayList<>();
+            while (leaves.size() < STRETCH) {
+                Optional<Ledger.Leaf> leaf = reader.next();
+                if (leaf.isEmpty()) break;
+                links += leaf.get().links().size();
+                leaves.add(leaf.get());
+            }
+            return leaves;
+        }
+
+        private List<Finding> prove(List<Ledger.Leaf> leaves) throws IOException {
+            try (PdfInput input = PdfInput.open(bundle, List.of())) {
+                LeafProof proof = new LeafProof(bundle, input, pages, new OwnFonts(ledger.fonts()), rows);
+                for (Ledger.Leaf leaf : leaves) {
+                    if (stop.getAsBoolean()) return List.of();
+                    if (leaf.number() <= pages.count()) proof.prove(leaf);
+                }
+                return proof.findings();
+            }
+        }
+
+        private boolean finish(List<Finding> findings) throws IOException {
+            Stretch first = underway.remove();
+            try {
+                findings.addAll(first.work.get());
+            } catch (ExecutionException e) {
+                @Nullable Throwable cause = e.getCause();
+                if (cause instanceof IOException failure) throw failure;
+                throw new IllegalStateException(cause);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return false;
+            }
+            progress.report(Math.min(first.last, ledger.pages()), ledger.pages());
+            return !stop.getAsBoolean();
+        }
+
+        @Override
+        public void close() {
+            threads.shutdownNow();
+        }
+    }
+}

@@ -1,0 +1,128 @@
+package app.yellowtab.prove;
+
+import app.yellowtab.pdf.PageFrame;
+import app.yellowtab.pdf.Typeface;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.contentstream.PDFStreamEngine;
+import org.apache.pdfbox.contentstream.operator.DrawObject;
+import org.apache.pdfbox.contentstream.operator.Operator;
+import org.apache.pdfbox.contentstream.operator.OperatorName;
+import org.apache.pdfbox.contentstream.operator.OperatorProcessor;
+import org.apache.pdfbox.contentstream.operator.state.Concatenate;
+import org.apache.pdfbox.contentstream.operator.state.Restore;
+import org.apache.pdfbox.contentstream.operator.state.Save;
+import org.apache.pdfbox.contentstream.operator.state.SetMatrix;
+import org.apache.pdfbox.contentstream.operator.text.BeginText;
+import org.apache.pdfbox.contentstream.operator.text.EndText;
+import org.apache.pdfbox.contentstream.operator.text.MoveText;
+import org.apache.pdfbox.contentstream.operator.text.MoveTextSetLeading;
+import org.apache.pdfbox.contentstream.operator.text.NextLine;
+import org.apache.pdfbox.contentstream.operator.text.SetCharSpacing;
+import org.apache.pdfbox.contentstream.operator.text.SetTextHorizontalScaling;
+import org.apache.pdfbox.contentstream.operator.text.SetTextLeading;
+import org.apache.pdfbox.contentstream.operator.text.SetTextRise;
+import org.apache.pdfbox.contentstream.operator.text.SetWordSpacing;
+import org.apache.pdfbox.contentstream.operator.text.ShowText;
+import org.apache.pdfbox.contentstream.operator.text.ShowTextAdjusted;
+import org.apache.pdfbox.contentstream.operator.text.ShowTextLine;
+import org.apache.pdfbox.contentstream.operator.text.ShowTextLineAndSpace;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSNumber;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.util.Matrix;
+import org.apache.pdfbox.util.Vector;
+
+/**
+ * Extracts from a page the text that is set in our own fonts, with its places. Whatever else the page shows is passed over,
+ * so that a damaged font of a source does not matter here. For one thread.
+ */
+final class OwnText extends PDFStreamEngine {
+    private final OwnFonts fonts;
+    private List<Letter> letters = new ArrayList<>();
+    private AffineTransform toReader = new AffineTransform();
+
+    /**
+     * One letter.
+     *
+     * @param text      mostly one character
+     * @param x         its left end on the base line, in the reader's coordinates
+     * @param isUpright to the reader
+     */
+    record Letter(String text, Typeface face, float x, float y, float sizePt, boolean isUpright) {}
+
+    OwnText(OwnFonts fonts) {
+        this.fonts = fonts;
+        List<OperatorProcessor> understood = List.of(new DrawObject(this), new Concatenate(this), new Save(this), new Restore(this), new SetMatrix(this),
+                new BeginText(this), new EndText(this), new MoveText(this), new MoveTextSetLeading(this), new NextLine(this), new SetCharSpacing(this),
+                new SetTextHorizontalScaling(this), new SetTextLeading(this), new SetTextRise(this), new SetWordSpacing(this), new ShowText(this),
+                new ShowTextAdjusted(this), new ShowTextLine(this), new ShowTextLineAndSpace(this), new SelectFont());
+        understood.forEach(this::addOperator);
+    }
+
+    /** {@return the letters of a page, in the order in which they are drawn} */
+    List<Letter> of(PDPage page) throws IOException {
+        letters = new ArrayList<>();
+        try {
+            toReader = PageFrame.of(page).fromReader().createAffineTransform().createInverse();
+        } catch (NoninvertibleTransformException flat) {
+            throw new IOException("the page has no extent", flat);
+        }
+        processPage(page);
+        return letters;
+    }
+
+    @Override
+    public void showTextString(byte[] text) throws IOException {
+        if (getGraphicsState().getTextState().getFont() != null) super.showTextString(text);
+    }
+
+    @Override
+    public void showTextStrings(COSArray texts) throws IOException {
+        if (getGraphicsState().getTextState().getFont() != null) super.showTextStrings(texts);
+    }
+
+    @Override
+    protected void showGlyph(Matrix at, PDFont font, int code, Vector displacement) throws IOException {
+        Optional<Typeface> face = fonts.faceOf(font);
+        if (face.isEmpty()) return;
+        AffineTransform seen = new AffineTransform(toReader);
+        seen.concatenate(at.createAffineTransform());
+        String text = font.toUnicode(code);
+        boolean upright = seen.getScaleY() > 0 && Math.abs(seen.getShearX()) < 1e-3 * seen.getScaleY() && seen.getScaleX() > 0;
+        letters.add(new Letter(text == null ? "\uFFFD" : text, face.get(), (float) seen.getTranslateX(), (float) seen.getTranslateY(),
+                (float) seen.getScaleY(), upright));
+    }
+
+    @Override
+    protected void operatorException(Operator operator, List<COSBase> operands, IOException failure) {
+        // A source's own operators may be damaged; ours are proved by what is found of them.
+    }
+
+    /** Takes up a font of ours, and lays any other aside (Tf, ISO 32000-1:2008, 9.3). */
+    private final class SelectFont extends OperatorProcessor {
+        SelectFont() {
+            super(OwnText.this);
+        }
+
+        @Override
+        public void process(Operator operator, List<COSBase> operands) throws IOException {
+            if (operands.size() < 2 || !(operands.get(0) instanceof COSName name) || !(operands.get(1) instanceof COSNumber size)) return;
+            Optional<PDFont> font = getResources() == null ? Optional.empty() : fonts.load(getResources().getCOSObject(), name);
+            getGraphicsState().getTextState().setFontSize(size.floatValue());
+            getGraphicsState().getTextState().setFont(font.orElse(null));
+        }
+
+        @Override
+        public String getName() {
+            return OperatorName.SET_FONT_AND_SIZE;
+        }
+    }
+}

@@ -1,0 +1,23 @@
+package app.yellowtab.prove;
+
+import app.yellowtab.assemble.Progress;
+import app.yellowtab.finding.FindingException;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+
+/** Opens a produced bundle anew and proves it against the ledger beside it, knowing nothing else of how it was made. */
+public interface Prover {
+    /**
+     * Proves a bundle; its file is only read.
+     *
+     * @param stop asked for every few pages
+     * @return what was proved and what is wrong; empty if it was stopped
+     * @throws FindingException if the bundle or its ledger cannot be read
+     */
+    Optional<Proof> prove(Path bundle, Progress progress, BooleanSupplier stop) throws FindingException;
+
+    static Prover standard() {
+        return new LedgerProver();
+    }
+}

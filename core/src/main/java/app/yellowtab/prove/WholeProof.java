@@ -1,0 +1,121 @@
+package app.yellowtab.prove;
+
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.ledger.Ledger;
+import app.yellowtab.ledger.LedgerReader;
+import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.output.Reached;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSNull;
+import org.apache.pdfbox.cos.COSObject;
+import org.apache.pdfbox.cos.COSObjectKey;
+import org.apache.pdfbox.cos.COSString;
+import org.apache.pdfbox.pdmodel.common.PDPageLabels;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineNode;
+
+/** Proves what concerns a file as a whole: its pages' count and labels, its bookmarks, its fonts, its catalog. For one thread. */
+final class WholeProof {
+    private final Path file;
+    private final Ledger ledger;
+    private final PdfInput input;
+    private final PageTable pages;
+    private final List<Finding> findings = new ArrayList<>();
+
+    WholeProof(Path file, Ledger ledger, PdfInput input, PageTable pages) {
+        this.file = file;
+        this.ledger = ledger;
+        this.input = input;
+        this.pages = pages;
+    }
+
+    List<Finding> prove(Path ledgerFile) throws IOException {
+        int counted = input.document().getNumberOfPages();
+        if (pages.count() != ledger.pages()) report(Code.PROOF_COUNT, 0, String.valueOf(pages.count()));
+        else if (counted != ledger.pages()) report(Code.PROOF_COUNT, 0, String.valueOf(counted));
+        if (!isIdentified()) report(Code.PROOF_OTHER_FILE, 0, "");
+        labels(ledgerFile);
+        bookmarks();
+        fonts();
+        if (acts()) report(Code.PROOF_ACTION_OF_FILE, 0, "");
+        return findings;
+    }
+
+    private boolean isIdentified() {
+        COSArray identity = input.document().getDocument().getDocumentID();
+        if (identity == null || identity.size() < 2) return false;
+        for (int i = 0; i < 2; i++) {
+            if (!(identity.getObject(i) instanceof COSString part) || !HexFormat.of().formatHex(part.getBytes()).equals(ledger.identity())) return false;
+        }
+        return true;
+    }
+
+    private void labels(Path ledgerFile) throws IOException {
+        PDPageLabels labels = input.document().getDocumentCatalog().getPageLabels();
+        String[] shown = labels == null ? new String[0] : labels.getLabelsByPageIndices();
+        try (LedgerReader leaves = LedgerReader.leaves(ledgerFile)) {
+            for (Optional<Ledger.Leaf> leaf; (leaf = leaves.next()).isPresent(); ) {
+                int number = leaf.get().number();
+                String label = number <= shown.length ? shown[number - 1] : "none";
+                if (number <= pages.count() && !label.equals(leaf.get().label())) report(Code.PROOF_LABEL, number, label);
+            }
+        }
+    }
+
+    private void bookmarks() {
+        List<Ledger.Bookmark> found = new ArrayList<>();
+        PDDocumentOutline outline = input.document().getDocumentCatalog().getDocumentOutline();
+        if (outline != null) collect(outline, 1, found);
+        for (int i = 0; i < ledger.bookmarks().size(); i++) {
+            Ledger.Bookmark bookmark = ledger.bookmarks().get(i);
+            if (i >= found.size() || !found.get(i).equals(bookmark)) {
+                report(Code.PROOF_BOOKMARK, bookmark.to(), bookmark.title());
+                return;
+            }
+        }
+        if (found.size() > ledger.bookmarks().size()) report(Code.PROOF_BOOKMARK, found.getLast().to(), found.getLast().title());
+    }
+
+    private void collect(PDOutlineNode node, int level, List<Ledger.Bookmark> found) {
+        for (PDOutlineItem item : node.children()) {
+            if (found.size() > ledger.bookmarks().size()) return;
+            found.add(new Ledger.Bookmark(level, String.valueOf(item.getTitle()), pages.target(item.getCOSObject().getDictionaryObject(COSName.DEST))));
+            collect(item, level + 1, found);
+        }
+    }
+
+    private void fonts() throws IOException {
+        for (Ledger.Font font : ledger.fonts()) {
+            COSBase object = input.document().getDocument().getObjectFromPool(new COSObjectKey(font.object(), 0)).getObject();
+            OwnFonts.fault(font, object).ifPresent(fault -> report(Code.PROOF_FONT, 0, font.name() + ": " + fault));
+        }
+    }
+
+    /** {@return whether anything that the catalog reaches acts, pages aside} */
+    private boolean acts() throws IOException {
+        COSDictionary catalog = new COSDictionary(input.document().getDocumentCatalog().getCOSObject());
+        catalog.removeItem(COSName.PAGES);
+        ObjectGraph graph = new ObjectGraph(item -> item instanceof COSObject reference && reference.getKey() != null
+                && pages.place(reference.getKey().getNumber()) > 0 ? COSNull.NULL : null, Set.of());
+        boolean acts = LeafProof.acts(catalog);
+        for (Reached object : graph.reach(catalog).fresh()) acts |= LeafProof.acts(object.base());
+        return acts;
+    }
+
+    private void report(Code code, int page, String detail) {
+        findings.add(new Finding(code, file, page, detail));
+    }
+}
