@@ -14,6 +14,7 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageDestination;
@@ -56,6 +57,17 @@ public final class Pdfs {
             content.newLineAtOffset(100, 400);
             content.showText(words);
             content.endText();
+        }
+    }
+
+    /** Draws a small grey picture on a page. */
+    public static void picture(PDDocument document, PDPage page, int grey) {
+        BufferedImage picture = new BufferedImage(30, 20, BufferedImage.TYPE_BYTE_GRAY);
+        for (int x = 0; x < 30; x++) for (int y = 0; y < 20; y++) picture.getRaster().setSample(x, y, 0, (grey + 5 * x + y) % 256);
+        try (var content = new PDPageContentStream(document, page, PDPageContentStream.AppendMode.APPEND, true)) {
+            content.drawImage(LosslessFactory.createFromImage(document, picture), 100, 500, 150, 100);
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
         }
     }
 
