@@ -24,8 +24,8 @@ import java.util.Locale;
 /** The complete bundle beside the bare copying of its bytes, and beside a naive merge, all in one run and in turn. */
 final class AssembleBench {
     private static final int ROUNDS = 3;
-    /** So many pages are assembled before anything is measured, so that it is not the compiler that is measured. */
-    private static final int WARM_UP_PAGES = 6000;
+    /** So often all is assembled before it is measured, so that it is not the compiler that is measured; the first time is told apart. */
+    private static final int WARM_UPS = 4;
     private final List<Path> files;
     private final Path folder;
     private final List<Measure> copies = new ArrayList<>();
@@ -43,7 +43,14 @@ final class AssembleBench {
     void run() throws IOException {
         try (InPlace place = new InPlace(); NaiveMerge naive = new NaiveMerge(files, folder.resolve("naive.pdf"))) {
             Plan plan = plan(files, place);
-            warmUp(place);
+            Measure cold = Measure.of(() -> assemble(plan, place));
+            for (int i = 1; i < WARM_UPS; i++) {
+                settle();
+                assemble(plan, place);
+            }
+            copy(false);
+            settle();
+            naive.merge();
             for (int round = 0; round < ROUNDS; round++) {
                 settle();
                 copies.add(Measure.of(() -> copy(false)));
@@ -61,6 +68,7 @@ final class AssembleBench {
             print("the same, on disk", safeCopies);
             print("complete bundle", bundles);
             print("naive merge", merges);
+            System.out.printf(Locale.ROOT, "complete bundle, the first time in a new program: %.2f s%n", cold.seconds());
             System.out.printf(Locale.ROOT, "complete bundle to naive merge: %.2f; %.0f microseconds a page; most of the heap in use after a collection: %,.0f MB%n",
                     median(bundles) / median(merges), median(bundles) * 1e6 / plan.pageCount(),
                     bundles.stream().mapToDouble(Measure::liveBytes).max().orElse(0) / 1e6);
@@ -73,12 +81,6 @@ final class AssembleBench {
         Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Progress.NONE, () -> false);
         place.know(taken.sources());
         return Planner.plan(Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents()));
-    }
-
-    private void warmUp(InPlace place) throws IOException {
-        Plan part = plan(files.subList(0, Math.min(files.size(), 20)), place);
-        for (int pages = 0; pages < WARM_UP_PAGES; pages += part.pageCount()) assemble(part, place);
-        copy(false);
     }
 
     private void assemble(Plan plan, InPlace place) throws IOException {
