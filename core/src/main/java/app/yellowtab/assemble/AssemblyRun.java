@@ -111,6 +111,7 @@ final class AssemblyRun implements Closeable {
                     report.add(new Finding(Code.PAGE_LOST, original, leaf.page(), ""));
                 }
             }
+            report.add(original, ready.ofFile());
             if (ready.needsPdf2()) version = "2.0";
             bundle.settle();
             ready.finish();

@@ -37,6 +37,7 @@ final class ReadySource implements Closeable {
     private volatile @Nullable PdfInput input;
     private volatile boolean cancelled;
     private @Nullable Stand begun;
+    private Notes ofFile = new Notes();
 
     ReadySource(SourceRun run, SourceFiles sources) {
         this.run = run;
@@ -62,6 +63,7 @@ final class ReadySource implements Closeable {
                 throw new FindingException(Finding.of(Code.PAGES_MISSING, sources.original(id), opened.pages().size() + " instead of " + last), null);
             }
             carrier = new PageCarrier(opened, page -> lookup.leafOf(id, page, run.document()), comments, stamp);
+            ofFile = carrier.ofFile();
         } catch (FindingException known) {
             throw known;
         } catch (IOException | RuntimeException | StackOverflowError | OutOfMemoryError e) {
@@ -103,6 +105,11 @@ final class ReadySource implements Closeable {
     /** {@return what happened to the things of the n-th leaf} */
     Notes notes(int n) {
         return n < notes.size() ? notes.get(n) : new Notes();
+    }
+
+    /** {@return what of the file as a whole was left behind} */
+    Notes ofFile() {
+        return ofFile;
     }
 
     boolean needsPdf2() {

@@ -24,9 +24,18 @@ final class Report {
         single.add(finding);
     }
 
+    /** Takes what concerns a file as a whole; it counts once, however often it is said. */
+    void add(Path file, Notes notes) {
+        notes.counts().forEach((code, count) -> pages(file, code).put(0, count));
+    }
+
+    /** Takes what happened to the things of one page, counted from 1. */
     void add(Path file, int page, Notes notes) {
-        notes.counts().forEach((code, count) -> counted.computeIfAbsent(file, f -> new EnumMap<>(Code.class))
-                .computeIfAbsent(code, c -> new TreeMap<>()).merge(page, count, Integer::sum));
+        notes.counts().forEach((code, count) -> pages(file, code).merge(page, count, Integer::sum));
+    }
+
+    private TreeMap<Integer, Integer> pages(Path file, Code code) {
+        return counted.computeIfAbsent(file, f -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new TreeMap<>());
     }
 
     List<Finding> findings() {
@@ -35,12 +44,14 @@ final class Report {
         return all;
     }
 
-    /** {@return such as "3, on pages 1, 4 and 9"} */
-    private static String words(TreeMap<Integer, Integer> pages) {
-        int sum = pages.values().stream().mapToInt(Integer::intValue).sum();
-        String named = pages.keySet().stream().limit(MOST_NAMED).map(String::valueOf).collect(Collectors.joining(", "));
+    /** {@return such as "3, on pages 1, 4 and 9", or "2" where no page is concerned; page 0 is the file as a whole} */
+    private static String words(TreeMap<Integer, Integer> counts) {
+        int sum = counts.values().stream().mapToInt(Integer::intValue).sum();
+        List<Integer> pages = counts.keySet().stream().filter(page -> page > 0).toList();
+        if (pages.isEmpty()) return String.valueOf(sum);
+        String named = pages.stream().limit(MOST_NAMED).map(String::valueOf).collect(Collectors.joining(", "));
         int more = pages.size() - MOST_NAMED;
-        return sum + (pages.size() == 1 ? ", on page " : ", on pages ") + (more > 0 ? named + " and " + more + " more"
-                : named.replaceFirst(", (\\d+)$", " and $1"));
+        String places = more > 0 ? named + " and " + more + " more" : named.replaceFirst(", (\\d+)$", " and $1");
+        return sum + (pages.size() == 1 ? ", on page " : ", on pages ") + places + (counts.containsKey(0) ? " and for the file as a whole" : "");
     }
 }

@@ -66,13 +66,26 @@ final class StreamingAssembler implements Assembler {
     }
 
     private Outcome draftAndMove(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop) throws IOException {
-        Path ledger = Ledger.beside(target);
-        try (Draft pdfDraft = new Draft(target); Draft ledgerDraft = new Draft(ledger)) {
+        try (Draft pdfDraft = new Draft(target); Draft ledgerDraft = new Draft(target)) {
             Outcome outcome = write(plan, sources, target, progress, stop, pdfDraft.path, ledgerDraft.path);
-            if (outcome instanceof Outcome.Stopped) return outcome;
-            mover.move(pdfDraft.path, target);
-            mover.move(ledgerDraft.path, ledger);
+            if (outcome instanceof Outcome.Written) moveBoth(pdfDraft.path, ledgerDraft.path, target);
             return outcome;
+        }
+    }
+
+    /** The old ledger goes out of the way first, so that no file that is held open elsewhere leaves a bundle beside another's ledger. */
+    private void moveBoth(Path pdfDraft, Path ledgerDraft, Path target) throws IOException {
+        Path ledger = Ledger.beside(target);
+        try (Draft aside = new Draft(target)) {
+            boolean isThere = Files.exists(ledger);
+            if (isThere) mover.move(ledger, aside.path);
+            try {
+                mover.move(pdfDraft, target);
+            } catch (IOException refused) {
+                if (isThere) moveIntoPlace(aside.path, ledger);
+                throw refused;
+            }
+            mover.move(ledgerDraft, ledger);
         }
     }
 

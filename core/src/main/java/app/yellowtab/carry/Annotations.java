@@ -64,6 +64,7 @@ final class Annotations {
         annotation.removeItem(COSName.P);
         if (AnnotationKinds.MEDIA.contains(kind) || kind.equals("Widget")) {
             if (!kind.equals("Widget")) notes.add(Code.MEDIA_REMOVED);
+            else if (isSigned(annotation)) notes.add(Code.SIGNATURES);
             Drawing.of(annotation).ifPresent(drawings::add);
             return false;
         }
@@ -76,6 +77,13 @@ final class Annotations {
         if (AnnotationKinds.COMMENTS.contains(kind) || kind.equals("Popup")) return settleComment(annotation, kind, drawings, notes);
         settleAction(annotation, kind, notes);
         return true;
+    }
+
+    /** {@return whether a widget shows a signature (ISO 32000-1:2008, 12.7.4.5); kind and value may be its field's} */
+    private static boolean isSigned(COSDictionary widget) {
+        COSDictionary field = widget.getCOSDictionary(COSName.PARENT);
+        COSDictionary asked = widget.containsKey(COSName.FT) || field == null ? widget : field;
+        return COSName.SIG.equals(asked.getCOSName(COSName.FT)) && (widget.containsKey(COSName.V) || asked.containsKey(COSName.V));
     }
 
     private boolean settleComment(COSDictionary annotation, String kind, List<Drawing> drawings, Notes notes) {

@@ -7,13 +7,10 @@ import app.yellowtab.output.FontReference;
 import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.stamp.NumberStamp;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.IntUnaryOperator;
-import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
@@ -23,7 +20,6 @@ import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.LoggerFactory;
 
 /**
  * Makes pages of one source ready to be written into a bundle. They look as they did; what belongs to the old document,
@@ -45,9 +41,10 @@ public final class PageCarrier {
     private final Layers layers;
     private final LayerRemover remover;
     private final Annotations annotations;
+    private final Notes ofFile = new Notes();
 
     /**
-     * Takes an open source; at once its form fields are made part of its pages.
+     * Takes an open source; at once its form fields are given what they lack to be drawn.
      *
      * @param leaves gives the bundle number of a page of the source, counted from 1; 0 for one that is not in the bundle
      */
@@ -55,7 +52,8 @@ public final class PageCarrier {
         this.input = input;
         this.stamp = stamp;
         Destinations destinations = new Destinations(input.document(), input.pages(), leaves);
-        FormFlattener.flatten(input.document());
+        FormAppearances.complete(input.document());
+        WholeFile.look(input.document().getDocumentCatalog().getCOSObject(), ofFile);
         this.layers = Layers.of(input.document().getDocumentCatalog().getCOSObject());
         this.remover = new LayerRemover(input.document(), layers);
         this.annotations = new Annotations(layers, destinations, comments);
@@ -69,6 +67,11 @@ public final class PageCarrier {
         COSBase type = dictionary.getDictionaryObject(COSName.TYPE);
         if (COSName.PAGE.equals(type)) return destinations.leaf(dictionary).<COSBase>map(leaf -> leaf).orElse(COSNull.NULL);
         return COSName.PAGES.equals(type) || COSName.CATALOG.equals(type) || type instanceof COSName name && NOT_SEEN.contains(name) ? COSNull.NULL : null;
+    }
+
+    /** {@return what of the file as a whole was left behind} */
+    public Notes ofFile() {
+        return ofFile;
     }
 
     /**
@@ -99,8 +102,9 @@ public final class PageCarrier {
         resources.removeItem(COSName.PROC_SET);
         to.setItem(COSName.RESOURCES, resources);
         if (settled.kept().size() > 0) to.setItem(COSName.ANNOTS, settled.kept());
+        List<COSStream> contents = PageContents.of(from);
         int unreadable = graph.unreadable();
-        CarriedPage carried = Leaves.close(number, to, contents(from), balance(from), drawn(settled.drawings(), resources), stamp, graph);
+        CarriedPage carried = Leaves.close(number, to, contents, ContentBalance.of(PageContents.unpacked(contents)), drawn(settled.drawings(), resources), stamp, graph);
         notes.add(Code.PART_LOST, graph.unreadable() - unreadable);
         return carried;
     }
@@ -109,36 +113,6 @@ public final class PageCarrier {
         StringBuilder operators = new StringBuilder();
         for (Drawing drawing : drawings) operators.append(drawing.operators(Leaves.add(resources, COSName.XOBJECT, drawing.form())));
         return operators.toString();
-    }
-
-    /** A content stream that is named and cannot be read would leave the page blank without a word, so the page counts as lost. */
-    private static List<COSStream> contents(COSDictionary page) throws IOException {
-        List<COSStream> streams = new ArrayList<>();
-        COSBase item = page.getItem(COSName.CONTENTS);
-        COSBase contents = page.getDictionaryObject(COSName.CONTENTS);
-        if (item instanceof COSObject reference && reference.getObject() == null) throw new IOException("its content cannot be read");
-        if (contents instanceof COSStream stream) streams.add(stream);
-        if (contents instanceof COSArray parts) {
-            for (int i = 0; i < parts.size(); i++) {
-                if (parts.getObject(i) instanceof COSStream part) streams.add(part);
-                else if (parts.get(i) instanceof COSObject reference && reference.getObject() == null) throw new IOException("part of its content cannot be read");
-            }
-        }
-        return streams;
-    }
-
-    /** A stream that cannot be decoded to its end is weighed as far as it goes, which is as far as a viewer draws it. */
-    private static ContentBalance balance(COSDictionary page) throws IOException {
-        ByteArrayOutputStream all = new ByteArrayOutputStream();
-        for (COSStream stream : contents(page)) {
-            try {
-                all.write(PdfInput.unpacked(stream));
-            } catch (IOException damaged) {
-                LoggerFactory.getLogger(PageCarrier.class).warn("content stream cut off", damaged);
-            }
-            all.write('\n');
-        }
-        return ContentBalance.of(all.toByteArray());
     }
 
     private static PDRectangle copyOf(PDRectangle box) {

@@ -23,7 +23,7 @@ final class Flate implements RawBytes, Closeable {
         inflater.setInput(bytes, offset, length);
         try {
             for (int count; (count = inflater.inflate(unpacked)) > 0; ) {
-                if (to.size() + count > Unpacking.LIMIT) throw new IOException("a stream unpacks to more than " + (Unpacking.LIMIT >> 20) + " MB");
+                if (to.size() + count > Unpacking.LIMIT) throw new TooMuchException(Unpacking.LIMIT);
                 to.write(unpacked, 0, count);
             }
             over = inflater.finished();

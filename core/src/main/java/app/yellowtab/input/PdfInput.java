@@ -1,17 +1,20 @@
 package app.yellowtab.input;
 
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.Closeable;
+import java.io.FilterOutputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.filter.FilterFactory;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
@@ -85,7 +88,7 @@ public final class PdfInput implements Closeable {
     /**
      * Unpacks a stream, up to the limit; what is damaged ends it.
      *
-     * @throws IOException if it unpacks to more than the limit
+     * @throws TooMuchException if it unpacks to more than the limit
      */
     public static byte[] unpacked(COSStream stream) throws IOException {
         ByteArrayOutputStream all = new ByteArrayOutputStream();
@@ -94,12 +97,48 @@ public final class PdfInput implements Closeable {
             try (Flate flate = new Flate(all)) {
                 RawBytes.of(stream, flate);
             }
-        } else if (stream.hasData()) {
-            try (InputStream in = stream.createInputStream()) {
-                in.transferTo(all);
-            }
+            return all.toByteArray();
         }
-        return all.toByteArray();
+        RawBytes.of(stream, all::write);
+        byte[] bytes = all.toByteArray();
+        int filters = filter instanceof COSArray several ? several.size() : filter instanceof COSName ? 1 : 0;
+        for (int i = 0; i < filters; i++) {
+            COSBase name = filter instanceof COSArray several ? several.getObject(i) : filter;
+            if (!(name instanceof COSName known)) throw new IOException("a filter has no name");
+            BoundedOutput unpacked = new BoundedOutput();
+            FilterFactory.INSTANCE.getFilter(known).decode(new ByteArrayInputStream(bytes), unpacked, stream, i);
+            bytes = unpacked.toByteArray();
+        }
+        return bytes;
+    }
+
+    /** Takes what unpacks, up to the limit. */
+    private static final class BoundedOutput extends FilterOutputStream {
+        private final ByteArrayOutputStream all;
+
+        BoundedOutput() {
+            this(new ByteArrayOutputStream());
+        }
+
+        private BoundedOutput(ByteArrayOutputStream all) {
+            super(all);
+            this.all = all;
+        }
+
+        @Override
+        public void write(int value) throws IOException {
+            write(new byte[] {(byte) value}, 0, 1);
+        }
+
+        @Override
+        public void write(byte[] bytes, int offset, int length) throws IOException {
+            if (all.size() + length > Unpacking.LIMIT) throw new TooMuchException(Unpacking.LIMIT);
+            all.write(bytes, offset, length);
+        }
+
+        byte[] toByteArray() {
+            return all.toByteArray();
+        }
     }
 
     @Override

@@ -43,7 +43,7 @@ final class Unpacking {
             for (int count; (count = inflater.inflate(unpacked)) > 0; ) {
                 if (total == 0 && depth < DEEPEST) inner = new Unpacking(depth + 1);
                 total += count;
-                if (total > LIMIT) throw new IOException("a stream unpacks to more than " + (LIMIT >> 20) + " MB");
+                if (total > LIMIT) throw new TooMuchException(LIMIT);
                 if (inner != null) inner.see(unpacked, 0, count);
             }
             if (inflater.finished() || inflater.needsDictionary()) end();

@@ -1,8 +1,10 @@
 package app.yellowtab.assemble;
 
+import static java.nio.file.StandardCopyOption.REPLACE_EXISTING;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.model.Bundle;
+import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.sample.SampleMatter;
@@ -12,6 +14,7 @@ import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Random;
@@ -22,6 +25,7 @@ import net.jqwik.api.lifecycle.BeforeContainer;
 
 /** Whatever happens to a file on its way, the rest of the bundle is produced, and every number in it is right. */
 class DamagedSourceProperties {
+    private static final Duration LIMIT = Duration.ofSeconds(15);
     private static Path temp;
     private static byte[] whole;
 
@@ -56,16 +60,18 @@ class DamagedSourceProperties {
         return bytes;
     }
 
-    @Property(tries = 120)
+    /** A thousand damaged files, ten in each bundle. */
+    @Property(tries = 100)
     void theRestIsAlwaysProduced(@ForAll long seed) throws IOException {
         Path matter = Files.createDirectories(temp.resolve("matter"));
-        Files.write(matter.resolve("1 damaged.pdf"), damaged(seed));
+        for (int i = 0; i < 10; i++) Files.write(matter.resolve("1 damaged " + i + ".pdf"), damaged(seed + i));
         Pdfs.write(matter, "2 sound", 2);
         Path target = temp.resolve("bundle.pdf");
         try (InPlace place = new InPlace()) {
             Bundle bundle = Folder.bundle(place, matter);
             Plan plan = Planner.plan(bundle);
-            Outcome outcome = Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
+            Assembler assembler = new StreamingAssembler(DraftFile::open, (draft, to) -> Files.move(draft, to, REPLACE_EXISTING), LIMIT);
+            Outcome outcome = assembler.assemble(plan, place, target, Progress.NONE, () -> false);
             assertThat(((Outcome.Written) outcome).pages()).isEqualTo(plan.pageCount());
             int last = Pdfs.pageCount(target);
             assertThat(last).isEqualTo(plan.pageCount());

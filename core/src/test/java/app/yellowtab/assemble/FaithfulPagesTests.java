@@ -49,56 +49,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** A source's page looks in the bundle as it did, and takes nothing along that it should not. */
-class FaithfulPagesTests {
-    @TempDir
-    private Path folder;
-    private Path matter;
-    private Path target;
-    private InPlace place;
-
-    @BeforeEach
-    void open() throws IOException {
-        matter = Files.createDirectories(folder.resolve("matter"));
-        target = folder.resolve("bundle.pdf");
-        place = new InPlace();
-    }
-
-    @AfterEach
-    void close() throws IOException {
-        place.close();
-    }
-
-    private Outcome.Written produce(int pages, Consumer<PDDocument> change) throws IOException {
-        Pdfs.write(matter, "S", pages, change);
-        return (Outcome.Written) Assembler.standard().assemble(Planner.plan(Folder.bundle(place, matter)), place, target, Progress.NONE, () -> false);
-    }
-
-    /** Asserts that page 1 of the source and leaf 3 of the bundle look the same, but for the corner with the number. */
-    private void assertLooksTheSame() throws IOException {
-        BufferedImage before = Pdfs.picture(matter.resolve("S.pdf"), 1, 72);
-        BufferedImage after = Pdfs.picture(target, 3, 72);
-        assertThat(after.getWidth()).isEqualTo(before.getWidth());
-        assertThat(after.getHeight()).isEqualTo(before.getHeight());
-        for (int y = 0; y < before.getHeight(); y++) {
-            for (int x = 0; x < before.getWidth(); x++) {
-                boolean corner = x > before.getWidth() - 70 && y > before.getHeight() - 60;
-                if (!corner) assertThat(after.getRGB(x, y) & 0xFF).as("pixel %d, %d", x, y).isEqualTo(before.getRGB(x, y) & 0xFF);
-            }
-        }
-    }
-
-    private static void content(PDDocument document, String operators) {
-        try {
-            PDStream stream = new PDStream(document);
-            try (var out = stream.createOutputStream()) {
-                out.write(operators.getBytes(StandardCharsets.ISO_8859_1));
-            }
-            document.getPage(0).setContents(stream);
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
-    }
-
+class FaithfulPagesTests extends OneSource {
     @Test
     void whatIsInheritedFromThePageTree() throws IOException {
         produce(1, document -> {
@@ -137,8 +88,6 @@ class FaithfulPagesTests {
             try (var more = new PDPageContentStream(document, document.getPage(0), PDPageContentStream.AppendMode.APPEND, false)) {
                 more.addRect(30, 30, 100, 100);
                 more.fill();
-            } catch (IOException e) {
-                throw new IllegalStateException(e);
             }
         });
         assertLooksTheSame();
@@ -166,22 +115,16 @@ class FaithfulPagesTests {
                 more.addRect(30, 30, 300, 300);
                 more.fill();
                 more.endMarkedContent();
-            } catch (IOException e) {
-                throw new IllegalStateException(e);
             }
         });
         assertLooksTheSame();
     }
 
-    private static PDAnnotationLink link(PDPage page) {
-        try {
-            PDAnnotationLink link = new PDAnnotationLink();
-            link.setRectangle(new PDRectangle(100, 700 - 40 * page.getAnnotations().size(), 50, 20));
-            page.getAnnotations().add(link);
-            return link;
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
+    private static PDAnnotationLink link(PDPage page) throws IOException {
+        PDAnnotationLink link = new PDAnnotationLink();
+        link.setRectangle(new PDRectangle(100, 700 - 40 * page.getAnnotations().size(), 50, 20));
+        page.getAnnotations().add(link);
+        return link;
     }
 
     private static PDPageFitDestination to(PDPage page) {
@@ -223,14 +166,10 @@ class FaithfulPagesTests {
     @Test
     void commentsAreKeptAndReported() throws IOException {
         Outcome.Written written = produce(2, document -> {
-            try {
-                PDAnnotationText comment = new PDAnnotationText();
-                comment.setContents("is this right?");
-                comment.setRectangle(new PDRectangle(100, 600, 20, 20));
-                document.getPage(1).getAnnotations().add(comment);
-            } catch (IOException e) {
-                throw new IllegalStateException(e);
-            }
+            PDAnnotationText comment = new PDAnnotationText();
+            comment.setContents("is this right?");
+            comment.setRectangle(new PDRectangle(100, 600, 20, 20));
+            document.getPage(1).getAnnotations().add(comment);
         });
         assertThat(written.findings()).extracting(Finding::message).singleElement().asString().startsWith("S.pdf carries comments or other marks of reviewers, and they are in the bundle (1, on page 2)");
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
@@ -242,26 +181,22 @@ class FaithfulPagesTests {
     @ValueSource(booleans = {true, false})
     void formFieldsBecomePartOfThePageWithTheirValue(boolean withAppearance) throws IOException {
         produce(1, document -> {
-            try {
-                PDAcroForm form = new PDAcroForm(document);
-                document.getDocumentCatalog().setAcroForm(form);
-                PDResources resources = new PDResources();
-                resources.put(COSName.HELV, new PDType1Font(Standard14Fonts.FontName.HELVETICA));
-                form.setDefaultResources(resources);
-                form.setDefaultAppearance("/Helv 12 Tf 0 g");
-                PDTextField field = new PDTextField(form);
-                field.setPartialName("amount");
-                form.getFields().add(field);
-                PDAnnotationWidget widget = field.getWidgets().getFirst();
-                widget.setRectangle(new PDRectangle(100, 500, 200, 24));
-                widget.setPage(document.getPage(0));
-                widget.setPrinted(true);
-                document.getPage(0).getAnnotations().add(widget);
-                field.setValue("61880.00");
-                if (!withAppearance) widget.getCOSObject().removeItem(COSName.AP);
-            } catch (IOException e) {
-                throw new IllegalStateException(e);
-            }
+            PDAcroForm form = new PDAcroForm(document);
+            document.getDocumentCatalog().setAcroForm(form);
+            PDResources resources = new PDResources();
+            resources.put(COSName.HELV, new PDType1Font(Standard14Fonts.FontName.HELVETICA));
+            form.setDefaultResources(resources);
+            form.setDefaultAppearance("/Helv 12 Tf 0 g");
+            PDTextField field = new PDTextField(form);
+            field.setPartialName("amount");
+            form.getFields().add(field);
+            PDAnnotationWidget widget = field.getWidgets().getFirst();
+            widget.setRectangle(new PDRectangle(100, 500, 200, 24));
+            widget.setPage(document.getPage(0));
+            widget.setPrinted(true);
+            document.getPage(0).getAnnotations().add(widget);
+            field.setValue("61880.00");
+            if (!withAppearance) widget.getCOSObject().removeItem(COSName.AP);
         });
         assertThat(Pdfs.pages(target).get(2)).contains("61880.00").endsWith("3");
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
@@ -283,15 +218,5 @@ class FaithfulPagesTests {
         });
         String raw = allObjects();
         assertThat(raw).doesNotContain("JavaScript").doesNotContain("app.alert").doesNotContain("private");
-    }
-
-    private String allObjects() throws IOException {
-        StringBuilder all = new StringBuilder();
-        try (PDDocument document = Loader.loadPDF(target.toFile())) {
-            for (var key : document.getDocument().getXrefTable().keySet()) {
-                all.append(document.getDocument().getObjectFromPool(key).getObject()).append('\n');
-            }
-        }
-        return all.toString();
     }
 }

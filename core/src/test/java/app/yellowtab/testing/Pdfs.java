@@ -1,11 +1,14 @@
 package app.yellowtab.testing;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -139,6 +142,30 @@ public final class Pdfs {
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    /** Asserts that two pages look the same at 100 dpi, but for the corner where the number stands. */
+    public static void assertSamePage(PDDocument before, int page, PDDocument after, int number) throws IOException {
+        BufferedImage was = new PDFRenderer(before).renderImageWithDPI(page - 1, 100, ImageType.RGB);
+        BufferedImage is = new PDFRenderer(after).renderImageWithDPI(number - 1, 100, ImageType.RGB);
+        assertThat(is.getWidth()).isEqualTo(was.getWidth());
+        assertThat(is.getHeight()).isEqualTo(was.getHeight());
+        int left = was.getWidth() - Math.min(100, was.getWidth() / 2);
+        int top = was.getHeight() - Math.min(80, was.getHeight() / 2);
+        for (BufferedImage picture : List.of(was, is)) {
+            for (int x = left; x < was.getWidth(); x++) for (int y = top; y < was.getHeight(); y++) picture.setRGB(x, y, 0);
+        }
+        assertThat(other(dots(was), dots(is))).as("dots of page %d that are other ones on leaf %d", page, number).isZero();
+    }
+
+    private static int[] dots(BufferedImage picture) {
+        return picture.getRGB(0, 0, picture.getWidth(), picture.getHeight(), null, 0, picture.getWidth());
+    }
+
+    /** One level of 255, which nobody sees, may come of the rounding of a width. */
+    private static long other(int[] was, int[] is) {
+        return IntStream.range(0, was.length).filter(i -> IntStream.of(0, 8, 16)
+                .anyMatch(shift -> Math.abs((was[i] >> shift & 0xFF) - (is[i] >> shift & 0xFF)) > 1)).count();
     }
 
     /** {@return a page as it is seen, in shades of grey} */

@@ -1,0 +1,178 @@
+package app.yellowtab.assemble;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.ledger.Ledger;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
+import app.yellowtab.output.DraftFile;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.source.InPlace;
+import app.yellowtab.source.SourceFiles;
+import app.yellowtab.testing.Folder;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileSystemException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.FileTime;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.Executors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Whatever goes wrong: no half file is left, the old target stays, and the message is plain. */
+class FaultsTests {
+    private static final Duration LONG = Duration.ofSeconds(60);
+    @TempDir
+    private Path folder;
+    private Path target;
+    private InPlace place;
+    private Plan plan;
+
+    @BeforeEach
+    void gather() throws IOException {
+        Path matter = Files.createDirectories(folder.resolve("matter"));
+        Pdfs.write(matter, "P", 2);
+        Pdfs.write(matter, "Q", 2);
+        target = folder.resolve("bundle.pdf");
+        place = new InPlace();
+        plan = Planner.plan(Folder.bundle(place, matter));
+        Files.writeString(target, "old");
+        Files.writeString(Ledger.beside(target), "old");
+    }
+
+    @AfterEach
+    void theOldFilesAreThereAndNoOthers() throws IOException {
+        place.close();
+        assertThat(target).hasContent("old");
+        assertThat(Ledger.beside(target)).hasContent("old");
+        try (Stream<Path> files = Files.list(folder)) {
+            assertThat(files.map(file -> file.getFileName().toString())).containsExactlyInAnyOrder("bundle.pdf", "bundle.ledger.json", "matter");
+        }
+    }
+
+    private static StreamingAssembler moving(StreamingAssembler.Mover mover) {
+        return new StreamingAssembler(DraftFile::open, mover, LONG);
+    }
+
+    private void assertFails(Assembler assembler, SourceFiles sources, Code code, String... words) {
+        assertThatThrownBy(() -> assembler.assemble(plan, sources, target, Progress.NONE, () -> false))
+                .isInstanceOfSatisfying(FindingException.class, e -> assertThat(e.finding().code()).isEqualTo(code)).hasMessageContainingAll(words);
+    }
+
+    @Test
+    void theTargetIsOpenElsewhere() {
+        assertFails(moving((draft, to) -> {
+            throw new FileSystemException(to.toString(), null, "The process cannot access the file because it is being used by another process");
+        }), place, Code.TARGET_NOT_WRITABLE, "bundle.pdf", "being used by another process", "close the program that has it open");
+    }
+
+    @Test
+    void theLedgerIsOpenElsewhereAndTheBundleStaysTheOldOne() {
+        assertFails(moving((draft, to) -> {
+            if (draft.equals(Ledger.beside(target))) throw new AccessDeniedException(to.toString());
+            Files.move(draft, to, StandardCopyOption.REPLACE_EXISTING);
+        }), place, Code.TARGET_NOT_WRITABLE, "you are not allowed to write there");
+    }
+
+    @Test
+    void twoAtOnce() throws Exception {
+        CountDownLatch first = new CountDownLatch(1);
+        CountDownLatch second = new CountDownLatch(1);
+        Assembler waiting = moving((draft, to) -> {
+            first.countDown();
+            try {
+                second.await();
+            } catch (InterruptedException e) {
+                throw new IOException(e);
+            }
+            if (to.equals(target)) throw new AccessDeniedException("the old file stays");
+            Files.move(draft, to, StandardCopyOption.REPLACE_EXISTING);
+        });
+        try (var threads = Executors.newSingleThreadExecutor()) {
+            var running = threads.submit(() -> waiting.assemble(plan, place, target, Progress.NONE, () -> false));
+            first.await();
+            assertFails(Assembler.standard(), place, Code.TARGET_BUSY, "bundle.pdf is being produced already");
+            second.countDown();
+            assertThatThrownBy(running::get).hasMessageContaining("you are not allowed to write there");
+        }
+    }
+
+    /** Meddles with a source when it is opened. */
+    private record Meddling(InPlace place, Meddler meddler) implements SourceFiles {
+        private interface Meddler {
+            void with(Path original) throws IOException;
+        }
+
+        @Override
+        public PdfInput open(SourceId id) throws IOException {
+            PdfInput input = place.open(id);
+            if (original(id).endsWith("Q.pdf")) meddler.with(original(id));
+            return input;
+        }
+
+        @Override
+        public Source source(SourceId id) {
+            return place.source(id);
+        }
+
+        @Override
+        public Path original(SourceId id) {
+            return place.original(id);
+        }
+
+        @Override
+        public Path readable(SourceId id) {
+            return place.readable(id);
+        }
+
+        @Override
+        public boolean isOriginal(Path file) {
+            return place.isOriginal(file);
+        }
+    }
+
+    @Test
+    void aSourceVanishesWhileItIsRead() {
+        assertFails(Assembler.standard(), new Meddling(place, Files::delete), Code.SOURCE_MISSING, "Q.pdf is no longer where it was");
+    }
+
+    @Test
+    void aSourceChangesWhileItIsRead() {
+        assertFails(Assembler.standard(), new Meddling(place, original -> {
+            Files.write(original, new byte[3000]);
+            Files.setLastModifiedTime(original, FileTime.from(Instant.now().plusSeconds(5)));
+        }), Code.SOURCE_CHANGED, "Q.pdf is not the file any more that was brought in");
+    }
+
+    @Test
+    void aSourceThatTakesTooLongIsGivenUpAndTheRestIsProduced() throws IOException {
+        Path other = Files.createDirectories(folder.resolve("matter")).resolve("out.pdf");
+        CountDownLatch ended = new CountDownLatch(1);
+        Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(1500));
+        var outcome = (Outcome.Written) impatient.assemble(plan, new Meddling(place, original -> {
+            try {
+                ended.await();
+            } catch (InterruptedException e) {
+                throw new IOException(e);
+            }
+        }), other, Progress.NONE, () -> false);
+        ended.countDown();
+        assertThat(outcome.findings()).extracting("code").containsExactly(Code.PAGE_LOST, Code.PAGE_LOST);
+        assertThat(Pdfs.pages(other)).endsWith("This page could not be read Page 1 of Q.pdf is damaged. 5", "This page could not be read Page 2 of Q.pdf is damaged. 6")
+                .contains("P-1 3", "P-2 4");
+    }
+}

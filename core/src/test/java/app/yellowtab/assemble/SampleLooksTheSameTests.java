@@ -1,0 +1,42 @@
+package app.yellowtab.assemble;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.prove.Prover;
+import app.yellowtab.sample.SampleMatter;
+import app.yellowtab.testing.Folder;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.util.HashMap;
+import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.junit.jupiter.api.Test;
+
+/** Every page of the sample matter looks in the bundle as it did. */
+class SampleLooksTheSameTests extends OneSource {
+    @Test
+    void everyPage() throws IOException {
+        SampleMatter.writeFiles(matter);
+        Plan plan = Planner.plan(Folder.bundle(place, matter));
+        Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
+        int looked = 0;
+        Map<String, PDDocument> sources = new HashMap<>();
+        try (PDDocument produced = Loader.loadPDF(target.toFile())) {
+            for (Leaf leaf : plan.leaves()) {
+                if (!(leaf instanceof Leaf.SourcePage page)) continue;
+                PDDocument source = sources.get(page.source().value());
+                if (source == null) sources.put(page.source().value(), source = Loader.loadPDF(place.readable(page.source()).toFile()));
+                Pdfs.assertSamePage(source, page.page(), produced, leaf.number());
+                looked++;
+            }
+        } finally {
+            for (PDDocument source : sources.values()) source.close();
+        }
+        assertThat(looked).isGreaterThan(120);
+        assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
+    }
+}
