@@ -11,6 +11,8 @@ import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.model.Comments;
 import app.yellowtab.model.Source;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.store.BundleFolder;
@@ -39,6 +41,8 @@ import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.DisabledIf;
@@ -166,10 +170,37 @@ class WindowTests {
                 + "2 Reply letter 5 Mar 2031 5 3 Q 6 B Plans 8 2", "A Letters 3", "P-1 4", "R 2031-03-04-1 5", "Q-1 6", "Q-2 7", "B Plans 8");
         assertThat(Pdfs.linkTargets(target, 2)).containsExactly(3, 4, 5, 6, 8);
         assertThat(Pdfs.bookmarks(target)).containsExactly("Index > 2", "A. Letters > 3", "  1. P > 4", "  2. Reply letter > 5", "  3. Q > 6", "B. Plans > 8");
+        robot.clickOn("#produce-prove");
+        until(() -> signs(robot).contains("8 pages proved"));
         robot.clickOn("#produce-openFile");
         verify(opener).open(target);
         robot.clickOn("#produce-openFolder");
         verify(opener).open(target.getParent());
+    }
+
+    @Test
+    void whatIsWrongWithTheFileIsShownByPage(FxRobot robot) throws IOException {
+        openBundle(robot);
+        robot.clickOn("#status-produce");
+        robot.clickOn("#comments-DROPPED");
+        until(() -> workspace().bundle().fromSources().comments() == Comments.DROPPED);
+        robot.clickOn("#produce-start");
+        until(() -> robot.lookup("#produce-prove").tryQuery().isPresent());
+        Path target = temp.resolve("bundle/Trial bundle.pdf");
+        try (PDDocument document = Loader.loadPDF(Files.readAllBytes(target))) {
+            document.getPage(4).setRotation(180);
+            document.save(target.toFile());
+        }
+        robot.clickOn("#produce-prove");
+        until(() -> signs(robot).stream().anyMatch(sign -> sign.endsWith("wrong with this file. Do not send it out; produce it again.")));
+        ListView<Finding> list = robot.lookup("#proof-findings").queryListView();
+        assertThat(list.getItems()).extracting(Finding::page).containsOnly(5);
+        robot.clickOn("Page 5: what it shows is not what was produced.");
+        until(() -> workspace().leafProperty().get() == 5);
+    }
+
+    private static List<String> signs(FxRobot robot) {
+        return robot.lookup("#proof .label").queryAllAs(Label.class).stream().map(Label::getText).toList();
     }
 
     @Test

@@ -4,31 +4,24 @@ import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.Finding;
-import app.yellowtab.model.Layout;
-import app.yellowtab.model.Separators;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.prove.Prover;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
-import java.util.EnumMap;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
-import javafx.scene.control.RadioButton;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -36,7 +29,6 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import org.kordamp.ikonli.feather.Feather;
-import org.kordamp.ikonli.javafx.FontIcon;
 
 /** Says what will be written, asks where, and shows how far it is and what came of it. */
 public final class ProduceStage extends StackPane {
@@ -44,15 +36,16 @@ public final class ProduceStage extends StackPane {
     private final Production production;
     private final FileDialogs dialogs;
     private final Opener opener;
-    private final CheckBox cover = new CheckBox(Words.of("produce.cover"));
-    private final Map<Separators, RadioButton> separators = new EnumMap<>(Separators.class);
+    private final Prover prover = Prover.standard();
+    private final Choices choices;
     private final TextField target = new TextField();
     private final Label replaces = Controls.label("", Styles.SMALL);
     private final Label summary = Controls.label("", Styles.SMALL);
     private final ContentsTable contents = new ContentsTable();
     private final Button produce;
     private final VBox result = new VBox(8);
-    private Subscription job = Subscription.EMPTY;
+    private final ScrollPane scroll = new ScrollPane();
+    private Optional<ProofView> proof = Optional.empty();
     private final Subscription subscription;
     private String suggestedBefore = "";
 
@@ -61,18 +54,23 @@ public final class ProduceStage extends StackPane {
         this.production = new Production(workspace, Assembler.standard());
         this.dialogs = dialogs;
         this.opener = opener;
+        this.choices = new Choices(workspace);
         this.produce = Controls.button("produce.start", this::start);
         produce.getStyleClass().add(Styles.MAIN_ACTION);
         produce.setDefaultButton(true);
         result.setId("produce-result");
-        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, pages(), file(), produce, result);
+        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, file(), produce, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
+        StackPane room = new StackPane(card);
         StackPane.setAlignment(card, Pos.TOP_CENTER);
-        getChildren().add(card);
-        getStyleClass().add(Styles.STAGE);
+        room.getStyleClass().add(Styles.STAGE);
+        scroll.setContent(room);
+        scroll.setFitToWidth(true);
+        getChildren().add(scroll);
         subscription = Subscription.combine(workspace.planProperty().subscribe(this::show),
-                production.stateProperty().subscribe(this::show), target.textProperty().subscribe(text -> showReplaced()));
+                production.stateProperty().subscribe(this::show), target.textProperty().subscribe(text -> showReplaced()),
+                result.heightProperty().subscribe(this::showEnd));
     }
 
     /** Puts the keyboard on the main action, so that Enter produces. */
@@ -82,24 +80,7 @@ public final class ProduceStage extends StackPane {
 
     public void dispose() {
         subscription.unsubscribe();
-        job.unsubscribe();
-    }
-
-    private VBox pages() {
-        cover.setId("produce-cover");
-        cover.setOnAction(event -> production.setLayout(new Layout(cover.isSelected(), workspace.bundle().layout().separators())));
-        ToggleGroup group = new ToggleGroup();
-        HBox choices = new HBox(16);
-        for (Separators kind : Separators.values()) {
-            RadioButton choice = new RadioButton(Words.of("produce.separators." + kind));
-            choice.setId("separators-" + kind);
-            choice.setToggleGroup(group);
-            choice.setOnAction(event -> production.setLayout(new Layout(workspace.bundle().layout().cover(), kind)));
-            separators.put(kind, choice);
-            choices.getChildren().add(choice);
-        }
-        return new VBox(8, Controls.label(Words.of("produce.pages"), Styles.FORM_LABEL), cover,
-                Controls.label(Words.of("produce.separators"), Styles.SMALL), choices);
+        proof.ifPresent(ProofView::dispose);
     }
 
     private VBox file() {
@@ -111,9 +92,7 @@ public final class ProduceStage extends StackPane {
     }
 
     private void show(Plan plan) {
-        Layout layout = workspace.bundle().layout();
-        cover.setSelected(layout.cover());
-        separators.forEach((kind, choice) -> choice.setSelected(kind == layout.separators()));
+        choices.show(workspace.bundle());
         summary.setText(Words.of("produce.summary", plan.pageCount(), plan.documentCount(), plan.indexSheets().size()));
         contents.show(plan);
         String suggested = production.suggested().toString();
@@ -123,11 +102,20 @@ public final class ProduceStage extends StackPane {
         enable();
     }
 
+    /** What has just come of it is at the end, and is brought into sight. */
+    private void showEnd() {
+        if (!result.getChildren().isEmpty()) Platform.runLater(() -> scroll.setVvalue(scroll.getVmax()));
+    }
+
     private void showReplaced() {
-        boolean there = typed().map(Files::exists).orElse(false);
+        boolean there = typed().map(file -> Files.exists(file) && !isProduced(file)).orElse(false);
         replaces.setText(there ? Words.of("produce.replaces") : "");
         Controls.show(replaces, there);
         enable();
+    }
+
+    private boolean isProduced(Path file) {
+        return production.stateProperty().get() instanceof Production.State.Written written && written.outcome().file().equals(file);
     }
 
     private void enable() {
@@ -150,48 +138,29 @@ public final class ProduceStage extends StackPane {
     }
 
     private void show(Production.State state) {
-        job.unsubscribe();
-        job = Subscription.EMPTY;
+        proof.ifPresent(ProofView::dispose);
+        proof = Optional.empty();
         result.getChildren().clear();
         switch (state) {
             case Production.State.Ready ready -> { }
-            case Production.State.Running running -> showRunning(running.job());
+            case Production.State.Running running -> result.getChildren().add(new RunningJob(running.job()));
             case Production.State.Written written -> showWritten(written);
             case Production.State.Stopped stopped -> result.getChildren().add(Controls.paragraph(Words.of("produce.stopped"), Styles.NOTICE));
-            case Production.State.Failed failed -> result.getChildren().add(sign(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
+            case Production.State.Failed failed -> result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
         }
         showReplaced();
     }
 
-    private void showRunning(Jobs.Job running) {
-        ProgressBar bar = new ProgressBar(0);
-        bar.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(bar, Priority.ALWAYS);
-        Label words = Controls.label("", Styles.SMALL);
-        HBox row = new HBox(8, bar, Controls.button("produce.stop", running::stop));
-        row.setAlignment(Pos.CENTER);
-        result.getChildren().addAll(row, words);
-        job = running.stateProperty().subscribe(state -> {
-            bar.setProgress(state.fraction());
-            words.setText(state.words());
-        });
-    }
-
     private void showWritten(Production.State.Written written) {
         Outcome.Written outcome = written.outcome();
-        result.getChildren().addAll(sign(Feather.CHECK, Words.of("produce.written", outcome.pages(), outcome.documents(),
+        ProofView offered = new ProofView(workspace, prover, outcome.file());
+        proof = Optional.of(offered);
+        result.getChildren().addAll(Sign.of(Feather.CHECK, Words.of("produce.written", outcome.pages(), outcome.documents(),
                 Words.size(outcome.bytes()), written.seconds()), Styles.DONE),
                 Controls.paragraph(outcome.file().toString(), Styles.SMALL),
                 new HBox(8, Controls.button("produce.openFile", () -> opener.open(outcome.file())),
-                        Controls.button("produce.openFolder", () -> opener.open(outcome.file().toAbsolutePath().getParent()))));
+                        Controls.button("produce.openFolder", () -> opener.open(outcome.file().toAbsolutePath().getParent())),
+                        offered.button()), offered);
         for (Finding finding : outcome.findings()) result.getChildren().add(Controls.paragraph(finding.message(), Styles.NOTICE));
-    }
-
-    private static HBox sign(Feather icon, String words, String style) {
-        FontIcon sign = new FontIcon(icon);
-        Label text = Controls.paragraph(words, style);
-        HBox row = new HBox(8, sign, text);
-        row.getStyleClass().add(style);
-        return row;
     }
 }

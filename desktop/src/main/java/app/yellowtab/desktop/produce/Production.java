@@ -7,7 +7,6 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.CaseHeading;
-import app.yellowtab.model.Layout;
 import app.yellowtab.plan.Plan;
 import java.nio.file.Path;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -47,10 +46,6 @@ final class Production {
         String name = heading.title().isBlank() ? Words.of("produce.defaultName") : heading.title();
         String safe = name.replaceAll("[\\p{Cntrl}/\\\\:*?\"<>|]", " ").strip();
         return workspace.folder().path().resolve((safe.isEmpty() ? Words.of("produce.defaultName") : safe) + ".pdf");
-    }
-
-    void setLayout(Layout layout) {
-        workspace.edit(bundle -> bundle.withLayout(layout));
     }
 
     /** Begins to produce the bundle as it is now; edits made meanwhile are not in it. */

@@ -75,7 +75,7 @@ class ProductionTests {
         Plan planned = workspace.plan();
         production.start(target);
         assertThat(production.stateProperty().get()).isInstanceOf(Production.State.Running.class);
-        production.setLayout(new Layout(false, Separators.TITLED));
+        workspace.edit(bundle -> bundle.withLayout(new Layout(false, Separators.TITLED)));
         production.start(temp.resolve("second.pdf"));
         finish();
         verify(assembler).assemble(eq(planned), any(), eq(target), any(), any());

@@ -1,0 +1,109 @@
+package app.yellowtab.desktop.produce;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Comments;
+import app.yellowtab.model.FromSources;
+import app.yellowtab.model.Layout;
+import app.yellowtab.model.Separators;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.RadioButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** What the user decides of a bundle before it is produced: pages of our own, and what comes over from the files. */
+final class Choices extends VBox {
+    private static final List<Integer> LEVELS = List.of(FromSources.ALL_LEVELS, 3, 2, 1, 0);
+
+    private final Workspace workspace;
+    private final CheckBox cover = new CheckBox(Words.of("produce.cover"));
+    private final Map<Separators, RadioButton> separators;
+    private final Map<Comments, RadioButton> comments;
+    private final ChoiceBox<Integer> levels = new ChoiceBox<>();
+    private boolean showing;
+
+    Choices(Workspace workspace) {
+        super(8);
+        this.workspace = workspace;
+        cover.setId("produce-cover");
+        cover.setOnAction(event -> edit(bundle -> bundle.withLayout(new Layout(cover.isSelected(), bundle.layout().separators()))));
+        HBox between = new HBox(16);
+        separators = radios(Separators.class, "separators", between, kind -> edit(bundle -> bundle.withLayout(new Layout(bundle.layout().cover(), kind))));
+        HBox marks = new HBox(16);
+        comments = radios(Comments.class, "comments", marks, kind -> edit(bundle -> bundle.withFromSources(new FromSources(kind, bundle.fromSources().bookmarkLevels()))));
+        levels.setId("produce-levels");
+        levels.setConverter(new LevelWords());
+        levels.setOnAction(event -> {
+            Integer chosen = levels.getValue();
+            if (chosen != null) edit(bundle -> bundle.withFromSources(new FromSources(bundle.fromSources().comments(), chosen)));
+        });
+        Label bookmarks = Controls.label(Words.of("produce.levels"), Styles.SMALL);
+        bookmarks.setLabelFor(levels);
+        HBox row = new HBox(8, bookmarks, levels);
+        row.setAlignment(Pos.CENTER_LEFT);
+        Label files = Controls.label(Words.of("produce.files"), Styles.FORM_LABEL);
+        VBox.setMargin(files, new Insets(8, 0, 0, 0));
+        getChildren().addAll(Controls.label(Words.of("produce.pages"), Styles.FORM_LABEL), cover, Controls.label(Words.of("produce.separators"), Styles.SMALL), between,
+                files, Controls.label(Words.of("produce.comments"), Styles.SMALL), marks, row);
+    }
+
+    private static <E extends Enum<E>> Map<E, RadioButton> radios(Class<E> kinds, String name, HBox into, Consumer<E> chosen) {
+        Map<E, RadioButton> all = new EnumMap<>(kinds);
+        ToggleGroup group = new ToggleGroup();
+        for (E kind : Arrays.asList(kinds.getEnumConstants())) {
+            RadioButton choice = new RadioButton(Words.of("produce." + name + "." + kind));
+            choice.setId(name + "-" + kind);
+            choice.setToggleGroup(group);
+            choice.setOnAction(event -> chosen.accept(kind));
+            all.put(kind, choice);
+            into.getChildren().add(choice);
+        }
+        return all;
+    }
+
+    private void edit(UnaryOperator<Bundle> change) {
+        if (!showing) workspace.edit(change);
+    }
+
+    /** Shows what the bundle says. */
+    void show(Bundle bundle) {
+        showing = true;
+        cover.setSelected(bundle.layout().cover());
+        separators.forEach((kind, choice) -> choice.setSelected(kind == bundle.layout().separators()));
+        comments.forEach((kind, choice) -> choice.setSelected(kind == bundle.fromSources().comments()));
+        int level = bundle.fromSources().bookmarkLevels();
+        List<Integer> offered = new ArrayList<>(LEVELS);
+        if (!offered.contains(level)) offered.add(level);
+        levels.getItems().setAll(offered);
+        levels.setValue(level);
+        showing = false;
+    }
+
+    private static final class LevelWords extends StringConverter<Integer> {
+        @Override
+        public String toString(Integer level) {
+            return level == null ? "" : level == FromSources.ALL_LEVELS ? Words.of("produce.levels.all") : Words.of("produce.levels.some", level);
+        }
+
+        @Override
+        public Integer fromString(String words) {
+            throw new UnsupportedOperationException("a level is chosen, not typed");
+        }
+    }
+}

@@ -1,0 +1,48 @@
+package app.yellowtab.desktop.produce;
+
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.prove.Proof;
+import app.yellowtab.prove.Prover;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Proving the produced file, and how that stands. Knows no node. */
+final class Proving {
+    /** How proving stands. */
+    sealed interface State {
+        record Offered() implements State {}
+
+        record Running(Jobs.Job job) implements State {}
+
+        record Done(Proof proof) implements State {}
+
+        record Failed(String message) implements State {}
+    }
+
+    private final Jobs jobs;
+    private final Prover prover;
+    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State.Offered());
+
+    Proving(Jobs jobs, Prover prover) {
+        this.jobs = jobs;
+        this.prover = prover;
+    }
+
+    ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    /** Begins to prove a produced file; when it is stopped, it is offered again. */
+    void start(Path bundle) {
+        if (state.get() instanceof State.Running) return;
+        Jobs.Job job = jobs.start((progress, stop) -> prover.prove(bundle, (done, total) -> progress.accept(
+                        new Jobs.State(Words.of("produce.proving", done, total), (double) done / total)), stop),
+                (Optional<Proof> proof) -> state.set(proof.<State>map(State.Done::new).orElseGet(State.Offered::new)),
+                failure -> state.set(new State.Failed(failure instanceof FindingException known ? known.getMessage() : Words.of("produce.unproved"))));
+        if (jobs.running().contains(job)) state.set(new State.Running(job));
+    }
+}

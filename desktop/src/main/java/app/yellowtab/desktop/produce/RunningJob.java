@@ -1,0 +1,29 @@
+package app.yellowtab.desktop.produce;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Styles;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** How far a job is, with a stop. It follows the job until that is gone, and so ends with it. */
+final class RunningJob extends VBox {
+    RunningJob(Jobs.Job job) {
+        super(8);
+        ProgressBar bar = new ProgressBar(0);
+        bar.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(bar, Priority.ALWAYS);
+        Label words = Controls.label("", Styles.SMALL);
+        HBox row = new HBox(8, bar, Controls.button("produce.stop", job::stop));
+        row.setAlignment(Pos.CENTER);
+        getChildren().addAll(row, words);
+        job.stateProperty().subscribe(state -> {
+            bar.setProgress(state.fraction());
+            words.setText(state.words());
+        });
+    }
+}
