@@ -42,6 +42,8 @@ class BundleSchemaTests {
             "hearing":"2031-10-06" | "hearing":"soon"
             "inIndex":true     | "shown":true
             "first":1          | "first":0
+            "comments":"kept"  | "comments":"printed"
+            "bookmarkLevels":12 | "bookmarkLevels":13
             "date":""          | "date":"4 March 2031"
             """)
     void whatTheProgramWouldNotWriteIsInvalid(String written, String instead) {

@@ -75,7 +75,10 @@ public final class ProduceStage extends StackPane {
 
     /** Puts the keyboard on the main action, so that Enter produces. */
     public void begin() {
-        Platform.runLater(produce::requestFocus);
+        Platform.runLater(() -> {
+            applyCss();    // what scrolls has its content in the window only then
+            produce.requestFocus();
+        });
     }
 
     public void dispose() {
