@@ -18,6 +18,12 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
+import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationText;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -145,9 +151,55 @@ class CommandTests {
     }
 
     @Test
+    void aProducedBundleIsProvedUntilSomebodyChangesIt() throws IOException {
+        run("assemble", matter, "-o", target, "--csv");
+        assertThat(temp.resolve("out.ledger.csv")).isRegularFile();
+        assertThat(run("prove", target)).isZero();
+        assertThat(out.toString()).contains("out.pdf: 9 pages proved: every number, label and page as it was produced, 6 rows of the index, 7 bookmarks, 6 links.");
+        try (PDDocument document = Loader.loadPDF(Files.readAllBytes(target))) {
+            document.getPage(5).setRotation(90);
+            document.save(target.toFile());
+        }
+        assertThat(run("prove", target)).isEqualTo(1);
+        assertThat(err.toString()).contains("Page 6: what it shows is not what was produced.").doesNotContain("Page 5");
+        assertThat(run("prove", temp.resolve("nothing.pdf"))).isEqualTo(1);
+        assertThat(err.toString()).contains("nothing.pdf cannot be proved: there is no such file");
+    }
+
+    @Test
+    void commentsBookmarksAndPasswordsAreChosen() throws IOException {
+        Pdfs.write(matter, "locked", 1, document -> {
+            try {
+                PDAnnotationText comment = new PDAnnotationText();
+                comment.setRectangle(new PDRectangle(10, 10, 20, 20));
+                document.getPage(0).getAnnotations().add(comment);
+                PDOutlineItem mark = new PDOutlineItem();
+                mark.setTitle("own mark");
+                mark.setDestination(document.getPage(0));
+                document.getDocumentCatalog().setDocumentOutline(new PDDocumentOutline());
+                document.getDocumentCatalog().getDocumentOutline().addLast(mark);
+                document.protect(new StandardProtectionPolicy("owner", "orchard", new AccessPermission()));
+            } catch (IOException e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        assertThat(run("assemble", matter, "-o", target)).isEqualTo(3);
+        assertThat(err.toString()).contains("locked.pdf was left out: it is locked with a password");
+        assertThat(run("assemble", matter, "-o", target, "--password", "wrong", "--password", "orchard")).isZero();
+        assertThat(err.toString()).contains("locked.pdf carries comments");
+        assertThat(Pdfs.bookmarks(target)).contains("  own mark > 4");
+        assertThat(run("assemble", matter, "-o", target, "--password", "orchard", "--comments", "dropped", "--bookmark-levels", "0")).isZero();
+        assertThat(err.toString()).contains("locked.pdf: its comments and other marks of reviewers were left out");
+        assertThat(Pdfs.bookmarks(target)).noneMatch(mark -> mark.contains("own mark"));
+        assertThat(run("assemble", matter, "-o", target, "--comments", "printed")).isEqualTo(2);
+        assertThat(run("assemble", matter, "-o", target, "--bookmark-levels", "-1")).isEqualTo(2);
+    }
+
+    @Test
     void helpAndVersion() {
         assertThat(run("--help")).isZero();
         assertThat(run("assemble", "--help")).isZero();
+        assertThat(run("prove", "--help")).isZero();
         assertThat(run("--version")).isZero();
         assertThat(out.toString()).contains("assemble", "build", "demo", "--separators", "Yellow Tab").doesNotContain("WARN");
     }

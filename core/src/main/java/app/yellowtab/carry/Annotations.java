@@ -2,6 +2,7 @@ package app.yellowtab.carry;
 
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Comments;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.IdentityHashMap;
@@ -12,7 +13,10 @@ import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
 
 /**
  * Settles what becomes of a page's annotations: links are led to their leaves, comments treated as the bundle says, and
@@ -25,11 +29,13 @@ final class Annotations {
     private static final List<COSName> PLAYED = List.of(COSName.getPDFName("RichMediaContent"), COSName.getPDFName("RichMediaSettings"),
             COSName.getPDFName("Movie"), COSName.getPDFName("Sound"), COSName.getPDFName("3DD"), COSName.getPDFName("3DV"));
 
+    private final PDDocument document;
     private final Layers layers;
     private final Destinations destinations;
     private final Comments comments;
 
-    Annotations(Layers layers, Destinations destinations, Comments comments) {
+    Annotations(PDDocument document, Layers layers, Destinations destinations, Comments comments) {
+        this.document = document;
         this.layers = layers;
         this.destinations = destinations;
         this.comments = comments;
@@ -96,13 +102,25 @@ final class Annotations {
             }
             case FLATTENED -> {
                 if (!popup) notes.add(Code.COMMENTS_FLATTENED);
-                if (!popup) Drawing.of(annotation).ifPresent(drawings::add);
+                if (!popup) drawn(annotation).ifPresent(drawings::add);
             }
             case DROPPED -> {
                 if (!popup) notes.add(Code.COMMENTS_DROPPED);
             }
         }
         return false;
+    }
+
+    /** What has no appearance of its own is given the one that a viewer would draw. */
+    private Optional<Drawing> drawn(COSDictionary annotation) {
+        if (!annotation.containsKey(COSName.AP)) {
+            try {
+                PDAnnotation.createAnnotation(annotation).constructAppearances(document);
+            } catch (IOException | RuntimeException e) {
+                LoggerFactory.getLogger(Annotations.class).warn("a comment that cannot be drawn", e);
+            }
+        }
+        return Drawing.of(annotation);
     }
 
     private void settleAction(COSDictionary annotation, String kind, Notes notes) {

@@ -56,7 +56,7 @@ public final class PageCarrier {
         WholeFile.look(input.document().getDocumentCatalog().getCOSObject(), ofFile);
         this.layers = Layers.of(input.document().getDocumentCatalog().getCOSObject());
         this.remover = new LayerRemover(input.document(), layers);
-        this.annotations = new Annotations(layers, destinations, comments);
+        this.annotations = new Annotations(input.document(), layers, destinations, comments);
         this.graph = new ObjectGraph(item -> standIn(item, destinations), LEFT_BEHIND);
     }
 

@@ -222,7 +222,7 @@ class AssemblerTests {
 
     @Test
     void aPageThatCannotBeCopiedIsReplacedByASlip() throws IOException {
-        Outcome outcome = Assembler.standard().assemble(Planner.plan(bundle), new BrokenPage(place), target, Progress.NONE, () -> false);
+        Outcome outcome = Assembler.standard().assemble(Planner.plan(bundle), Meddling.brokenPages(place), target, Progress.NONE, () -> false);
         assertThat(((Outcome.Written) outcome).findings()).extracting(Finding::message).filteredOn(message -> message.startsWith("Q.pdf"))
                 .containsExactly("Q.pdf, page 1, is damaged and could not be copied. A page that says so stands in its place; "
                         + "fetch the file again from where it came.");

@@ -89,6 +89,16 @@ class CommentsTests extends OneSource {
     }
 
     @Test
+    void aCommentThatOnlyViewersDrawIsDrawnWhenItBecomesPartOfThePage() throws IOException {
+        choices = bundle -> bundle.withFromSources(new FromSources(Comments.FLATTENED, 3));
+        produce(2, document -> {
+            comment(document);
+            document.getPage(1).getAnnotations().getFirst().setAppearance(null);
+        });
+        assertLooksTheSame();
+    }
+
+    @Test
     void aHiddenCommentIsNotBroughtToLight() throws IOException {
         choices = bundle -> bundle.withFromSources(new FromSources(Comments.FLATTENED, 3));
         produce(2, document -> {

@@ -46,10 +46,16 @@ class DamagedSourceProperties {
     private static byte[] damaged(long seed) {
         Random random = new Random(seed);
         byte[] bytes = whole.clone();
-        switch (random.nextInt(3)) {
+        switch (random.nextInt(4)) {
             case 0 -> bytes = Arrays.copyOf(bytes, random.nextInt(bytes.length));
             case 1 -> {
                 for (int i = 0; i < 1 + random.nextInt(60); i++) bytes[random.nextInt(bytes.length)] ^= (byte) (1 << random.nextInt(8));
+            }
+            case 2 -> {
+                int at = random.nextInt(bytes.length);
+                int length = Math.min(1 + random.nextInt(2000), bytes.length - at);
+                bytes = Arrays.copyOf(bytes, bytes.length + length);
+                System.arraycopy(whole, at, bytes, at + length, whole.length - at);
             }
             default -> {
                 int from = random.nextInt(bytes.length);

@@ -2,22 +2,23 @@ package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.edit.Edits;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
-import app.yellowtab.plan.Planner;
-import app.yellowtab.source.InPlace;
-import app.yellowtab.testing.Folder;
+import app.yellowtab.model.Comments;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.FromSources;
+import app.yellowtab.model.PageRun;
 import app.yellowtab.testing.Pdfs;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSFloat;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSString;
 import org.apache.pdfbox.pdmodel.PDDestinationNameTreeNode;
@@ -27,11 +28,11 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentGroup;
 import org.apache.pdfbox.pdmodel.graphics.optionalcontent.PDOptionalContentProperties;
+import org.apache.pdfbox.pdmodel.interactive.action.PDActionGoTo;
 import org.apache.pdfbox.pdmodel.interactive.action.PDActionJavaScript;
 import org.apache.pdfbox.pdmodel.interactive.action.PDActionURI;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
@@ -39,12 +40,11 @@ import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationText;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationWidget;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDNamedDestination;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageFitDestination;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 import org.apache.pdfbox.pdmodel.interactive.form.PDAcroForm;
 import org.apache.pdfbox.pdmodel.interactive.form.PDTextField;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -103,6 +103,42 @@ class FaithfulPagesTests extends OneSource {
     }
 
     @Test
+    void everyBoxAndTheUnitAreKept() throws IOException {
+        produce(1, document -> {
+            PDPage page = document.getPage(0);
+            page.setCropBox(new PDRectangle(10, 20, 500, 600));
+            page.setBleedBox(new PDRectangle(11, 21, 490, 590));
+            page.setTrimBox(new PDRectangle(12, 22, 480, 580));
+            page.setArtBox(new PDRectangle(13, 23, 470, 570));
+            page.setUserUnit(1.5f);
+        });
+        try (PDDocument before = Loader.loadPDF(matter.resolve("S.pdf").toFile()); PDDocument after = Loader.loadPDF(target.toFile())) {
+            PDPage was = before.getPage(0);
+            PDPage is = leaf(after, 3);
+            assertThat(boxes(is)).isEqualTo(boxes(was));
+            assertThat(is.getUserUnit()).isEqualTo(1.5f);
+        }
+        assertLooksTheSame();
+    }
+
+    private static List<String> boxes(PDPage page) {
+        return Stream.of(page.getMediaBox(), page.getCropBox(), page.getBleedBox(), page.getTrimBox(), page.getArtBox()).map(PDRectangle::toString).toList();
+    }
+
+    @Test
+    void contentDividedBetweenOperandsAndTheirOperator() throws IOException {
+        produce(1, document -> {
+            COSArray parts = new COSArray();
+            for (String part : List.of("1 0 0 rg 100 100", "200 300 re", "f 0 0 1 rg 300 100 50 50 re", "f q 5 0 0 5 0 0 cm")) {
+                content(document, part);
+                parts.add(document.getPage(0).getCOSObject().getItem(COSName.CONTENTS));
+            }
+            document.getPage(0).getCOSObject().setItem(COSName.CONTENTS, parts);
+        });
+        assertLooksTheSame();
+    }
+
+    @Test
     void hiddenLayersStayHidden() throws IOException {
         produce(1, document -> {
             PDOptionalContentProperties layers = new PDOptionalContentProperties();
@@ -152,6 +188,62 @@ class FaithfulPagesTests extends OneSource {
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
             PDAnnotationLink kept = (PDAnnotationLink) document.getPage(3).getAnnotations().getFirst();
             assertThat(((PDActionURI) kept.getAction()).getURI()).isEqualTo("https://court.example/form");
+        }
+    }
+
+    @Test
+    void namesOfTheOldStyleAndActionsLeadToTheirLeaves() throws IOException {
+        produce(3, document -> {
+            COSDictionary old = new COSDictionary();
+            old.setItem(COSName.getPDFName("chapter"), to(document.getPage(2)).getCOSObject());
+            document.getDocumentCatalog().getCOSObject().setItem(COSName.DESTS, old);
+            link(document.getPage(0)).getCOSObject().setItem(COSName.DEST, COSName.getPDFName("chapter"));
+            PDActionGoTo go = new PDActionGoTo();
+            go.setDestination(to(document.getPage(1)));
+            link(document.getPage(0)).setAction(go);
+        });
+        assertThat(Pdfs.linkTargets(target, 3)).containsExactly(5, 4);
+    }
+
+    @Test
+    void aLinkToAPageThatIsLeftOutIsTakenOffAndReported() throws IOException {
+        choices = bundle -> {
+            Document whole = bundle.contents().documents().getFirst();
+            PageRun first = new PageRun(whole.runs().getFirst().source(), 1, 1);
+            return Edits.changeDocument(bundle, whole.id(), document -> new Document(document.id(), document.title(), "", document.date(), true, List.of(first)));
+        };
+        Outcome.Written written = produce(2, document -> link(document.getPage(0)).setDestination(to(document.getPage(1))));
+        assertThat(written.pages()).isEqualTo(3);
+        assertThat(codes(written)).containsExactly(Code.LINK_DROPPED);
+        assertThat(Pdfs.linkTargets(target, 3)).isEmpty();
+        assertThat(allObjects()).doesNotContain("S-2");
+    }
+
+    @Test
+    void bookmarksKeepTheirLookTheirViewAndTheirLevels() throws IOException {
+        choices = bundle -> bundle.withFromSources(new FromSources(Comments.KEPT, 2));
+        produce(2, document -> {
+            PDOutlineItem parent = new PDOutlineItem();
+            document.getDocumentCatalog().setDocumentOutline(new PDDocumentOutline());
+            document.getDocumentCatalog().getDocumentOutline().addLast(parent);
+            for (int level = 1; level <= 3; level++) {
+                parent.setTitle("level " + level);
+                parent.setDestination(to(document.getPage(1)));
+                parent.setBold(level == 1);
+                parent.setItalic(level == 2);
+                parent.getCOSObject().setItem(COSName.C, new COSArray(List.of(new COSFloat(1), new COSFloat(0), new COSFloat(0))));
+                PDOutlineItem below = new PDOutlineItem();
+                if (level < 3) parent.addLast(below);
+                parent = below;
+            }
+        });
+        assertThat(Pdfs.bookmarks(target)).containsExactly("Index > 2", "1. S > 3", "  level 1 > 4", "    level 2 > 4");
+        try (PDDocument document = Loader.loadPDF(target.toFile())) {
+            PDOutlineItem first = document.getDocumentCatalog().getDocumentOutline().getLastChild().getFirstChild();
+            assertThat(first.isBold()).isTrue();
+            assertThat(first.getFirstChild().isItalic()).isTrue();
+            assertThat(first.getTextColor().toRGB()).isEqualTo(0xFF0000);
+            assertThat(first.getDestination()).isInstanceOf(PDPageFitDestination.class);
         }
     }
 

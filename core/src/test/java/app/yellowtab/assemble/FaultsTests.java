@@ -5,10 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
-import app.yellowtab.input.PdfInput;
 import app.yellowtab.ledger.Ledger;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceId;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
@@ -111,48 +108,26 @@ class FaultsTests {
         }
     }
 
-    /** Meddles with a source when it is opened. */
-    private record Meddling(InPlace place, Meddler meddler) implements SourceFiles {
-        private interface Meddler {
-            void with(Path original) throws IOException;
-        }
+    /** Meddles with one of the two. */
+    private Meddling withQ(Change change) {
+        return new Meddling(place, (original, input) -> {
+            if (original.endsWith("Q.pdf")) change.on(original);
+        });
+    }
 
-        @Override
-        public PdfInput open(SourceId id) throws IOException {
-            PdfInput input = place.open(id);
-            if (original(id).endsWith("Q.pdf")) meddler.with(original(id));
-            return input;
-        }
-
-        @Override
-        public Source source(SourceId id) {
-            return place.source(id);
-        }
-
-        @Override
-        public Path original(SourceId id) {
-            return place.original(id);
-        }
-
-        @Override
-        public Path readable(SourceId id) {
-            return place.readable(id);
-        }
-
-        @Override
-        public boolean isOriginal(Path file) {
-            return place.isOriginal(file);
-        }
+    @FunctionalInterface
+    private interface Change {
+        void on(Path original) throws IOException;
     }
 
     @Test
     void aSourceVanishesWhileItIsRead() {
-        assertFails(Assembler.standard(), new Meddling(place, Files::delete), Code.SOURCE_MISSING, "Q.pdf is no longer where it was");
+        assertFails(Assembler.standard(), withQ(Files::delete), Code.SOURCE_MISSING, "Q.pdf is no longer where it was");
     }
 
     @Test
     void aSourceChangesWhileItIsRead() {
-        assertFails(Assembler.standard(), new Meddling(place, original -> {
+        assertFails(Assembler.standard(), withQ(original -> {
             Files.write(original, new byte[3000]);
             Files.setLastModifiedTime(original, FileTime.from(Instant.now().plusSeconds(5)));
         }), Code.SOURCE_CHANGED, "Q.pdf is not the file any more that was brought in");
@@ -163,7 +138,7 @@ class FaultsTests {
         Path other = Files.createDirectories(folder.resolve("matter")).resolve("out.pdf");
         CountDownLatch ended = new CountDownLatch(1);
         Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(1500));
-        var outcome = (Outcome.Written) impatient.assemble(plan, new Meddling(place, original -> {
+        var outcome = (Outcome.Written) impatient.assemble(plan, withQ(original -> {
             try {
                 ended.await();
             } catch (InterruptedException e) {

@@ -25,7 +25,7 @@ class LeafPreviewTests {
         try (InPlace place = new InPlace()) {
             Plan plan = Planner.plan(Folder.bundle(place, matter));
             int[] sound = Pdfs.ink(LeafPreview.draw(plan, place, 3, 595));
-            int[] slip = Pdfs.ink(LeafPreview.draw(plan, new BrokenPage(place), 3, 595));
+            int[] slip = Pdfs.ink(LeafPreview.draw(plan, Meddling.brokenPages(place), 3, 595));
             assertThat(sound[1]).as("the page's own words begin below its middle").isGreaterThan(400);
             assertThat(slip[1]).as("the slip's words begin above it").isBetween(280, 400);
         }
