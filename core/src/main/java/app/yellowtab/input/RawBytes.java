@@ -24,9 +24,12 @@ public interface RawBytes {
     static void of(COSStream stream, RawBytes taker) throws IOException {
         if (!stream.hasData()) return;
         BoundedView.RAW.set(taker);
-        byte[] buffer = new byte[1 << 14];
+        byte[] buffer = new byte[1];    // most streams are given whole at the first read
         try (InputStream in = stream.createRawInputStream()) {
-            for (int count; (count = in.read(buffer)) > 0; ) taker.take(buffer, 0, count);
+            for (int count; (count = in.read(buffer)) > 0; ) {
+                taker.take(buffer, 0, count);
+                if (buffer.length == 1) buffer = new byte[1 << 12];
+            }
         } finally {
             BoundedView.RAW.remove();
         }
