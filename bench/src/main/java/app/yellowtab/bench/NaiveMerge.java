@@ -6,9 +6,11 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.OutputStreamWriter;
 import java.io.PrintWriter;
+import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.pdfbox.Loader;
@@ -16,7 +18,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 
 /**
- * Every page into one document in memory, saved: what a first program would do. It needs a heap of gigabytes, so it works
+ * Every page into one document in memory, saved, and brought to the disk as a bundle is: what a first program would do. It needs a heap of gigabytes, so it works
  * in a program of its own, which is started once and told to merge by a line on its standard input.
  */
 final class NaiveMerge implements Closeable {
@@ -69,6 +71,9 @@ final class NaiveMerge implements Closeable {
                 for (PDPage page : source.getPages()) merged.importPage(page);
             }
             merged.save(output.toFile());
+            try (FileChannel written = FileChannel.open(output, StandardOpenOption.WRITE)) {
+                written.force(false);
+            }
         } finally {
             for (PDDocument source : open) source.close();
         }

@@ -6,10 +6,10 @@ import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -51,9 +51,10 @@ final class DurableDraft implements DraftFile {
     }
 
     /** What was written is brought to the disk in parts. */
-    private void wrote(long count) {
+    private void wrote(long count) throws IOException {
         sinceFlush += count;
         if (sinceFlush < PART || flushing != null && !flushing.isDone()) return;
+        awaitFlush();
         sinceFlush = 0;
         flushing = flusher.submit(() -> {
             channel.force(false);
@@ -70,14 +71,27 @@ final class DurableDraft implements DraftFile {
         }
     }
 
+    /** A failure of the disk is told once, to whoever asked it last, and must not be lost. */
+    private void awaitFlush() throws IOException {
+        if (flushing == null) return;
+        try {
+            flushing.get();
+        } catch (ExecutionException e) {
+            throw e.getCause() instanceof IOException failure ? failure : new IOException(e.getCause());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException("interrupted", e);
+        } finally {
+            flushing = null;
+        }
+    }
+
     @Override
     public void close() throws IOException {
         flusher.shutdown();
         try (channel) {
-            flusher.awaitTermination(1, TimeUnit.MINUTES);
+            awaitFlush();
             channel.force(true);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
         }
     }
 }
