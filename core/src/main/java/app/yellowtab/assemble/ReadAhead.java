@@ -1,6 +1,7 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.model.Comments;
+import app.yellowtab.model.Source;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
 import app.yellowtab.stamp.NumberStamp;
@@ -25,6 +26,8 @@ final class ReadAhead implements Closeable {
     private static final int MOST_RUNS = Math.clamp(Runtime.getRuntime().availableProcessors() + 1, 3, 5);
     /** Nor are more of the sources' bytes ahead than this, but for one source. */
     private static final long MOST_BYTES = 40L << 20;
+    /** Nor are sources ahead that have more pages than this, but for one: a long text takes ten times its bytes when it is open. */
+    private static final int MOST_PAGES = 2000;
 
     private final Plan plan;
     private final SourceFiles sources;
@@ -77,6 +80,10 @@ final class ReadAhead implements Closeable {
         } catch (ExecutionException e) {
             first.source.close();
             if (e.getCause() instanceof IOException reason) throw reason;
+            if (e.getCause() instanceof OutOfMemoryError) {
+                LoggerFactory.getLogger(ReadAhead.class).warn("too large to be read: {}", sources.original(first.source.run().source()), e);
+                return new ReadySource(first.source.run(), sources);
+            }
             throw new IllegalStateException(e.getCause());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
@@ -97,8 +104,7 @@ final class ReadAhead implements Closeable {
         while (ahead.size() < MOST_RUNS) {
             @Nullable SourceRun run = SourceRun.next(plan, next);
             if (run == null) return;
-            long bytes = ahead.stream().mapToLong(underway -> sources.source(underway.source.run().source()).bytes()).sum();
-            if (!ahead.isEmpty() && bytes + sources.source(run.source()).bytes() > MOST_BYTES) return;
+            if (!ahead.isEmpty() && !hasRoom(sources.source(run.source()))) return;
             next = run.leaves().getLast().number();
             ReadySource source = new ReadySource(run, sources);
             ahead.add(new Underway(source, threads.submit(() -> {
@@ -106,6 +112,17 @@ final class ReadAhead implements Closeable {
                 return source;
             })));
         }
+    }
+
+    private boolean hasRoom(Source next) {
+        long bytes = next.bytes();
+        int pages = next.pageCount();
+        for (Underway underway : ahead) {
+            Source open = sources.source(underway.source.run().source());
+            bytes += open.bytes();
+            pages += open.pageCount();
+        }
+        return bytes <= MOST_BYTES && pages <= MOST_PAGES;
     }
 
     @Override

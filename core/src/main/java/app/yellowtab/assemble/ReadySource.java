@@ -58,6 +58,7 @@ final class ReadySource implements Closeable {
             input = opened;
             if (cancelled) opened.cancel();
             if (!sources.isUnchanged(id, opened)) throw changed();
+            if (opened.pages().size() != sources.source(id).pageCount()) opened.pages().verified();
             int last = run.leaves().stream().mapToInt(Leaf.SourcePage::page).max().orElseThrow();
             if (last > opened.pages().size()) {
                 throw new FindingException(Finding.of(Code.PAGES_MISSING, sources.original(id), opened.pages().size() + " instead of " + last), null);

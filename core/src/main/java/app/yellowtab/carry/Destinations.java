@@ -1,15 +1,12 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.input.PageList;
 import app.yellowtab.output.ObjectNumber;
 import java.io.IOException;
-import java.util.IdentityHashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
-import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSNull;
 import org.apache.pdfbox.cos.COSNumber;
 import org.apache.pdfbox.cos.COSName;
@@ -22,20 +19,25 @@ import org.slf4j.LoggerFactory;
 /** Where links of a source lead in the bundle (ISO 32000-1:2008, 12.3.2). For one thread. */
 final class Destinations {
     private final PDDocument document;
+    private final PageList pages;
     private final IntUnaryOperator leaves;
-    private final Map<COSBase, Integer> pageNumbers = new IdentityHashMap<>();
 
     /** @param leaves gives the bundle number of a page of the source, counted from 1; 0 for one that is not in the bundle */
-    Destinations(PDDocument document, List<COSDictionary> pages, IntUnaryOperator leaves) {
+    Destinations(PDDocument document, PageList pages, IntUnaryOperator leaves) {
         this.document = document;
+        this.pages = pages;
         this.leaves = leaves;
-        for (int i = 0; i < pages.size(); i++) pageNumbers.putIfAbsent(pages.get(i), i + 1);
     }
 
-    /** {@return the leaf that a page dictionary of the source has become} */
+    /** {@return whether something, a reference or a dictionary, is a page of the source} */
+    boolean isPage(COSBase item) {
+        return pages.numberOf(item) > 0;
+    }
+
+    /** {@return the leaf that a page of the source has become} */
     Optional<ObjectNumber> leaf(COSBase page) {
-        Integer number = pageNumbers.get(page);
-        return number == null ? Optional.empty() : leaf((int) number);
+        int number = pages.numberOf(page);
+        return number == 0 ? Optional.empty() : leaf(number);
     }
 
     private Optional<ObjectNumber> leaf(int page) {
@@ -59,7 +61,7 @@ final class Destinations {
     }
 
     private Optional<COSArray> explicit(COSArray original) {
-        COSBase page = original.getObject(0);
+        COSBase page = original.get(0);
         Optional<ObjectNumber> leaf = page instanceof COSNumber number ? leaf(number.intValue() + 1) : page == null ? Optional.empty() : leaf(page);
         return leaf.map(reference -> {
             COSArray explicit = new COSArray();

@@ -61,12 +61,12 @@ public final class PageCarrier {
     }
 
     private static @Nullable COSBase standIn(COSBase item, Destinations destinations) {
+        if (destinations.isPage(item)) return destinations.leaf(item).<COSBase>map(leaf -> leaf).orElse(COSNull.NULL);
         COSBase real = item instanceof COSObject reference ? reference.getObject() : item;
         if (!(real instanceof COSDictionary dictionary) || real instanceof COSStream) return null;
         if (real instanceof ObjectNumber || real instanceof FontReference) return null;
         COSBase type = dictionary.getDictionaryObject(COSName.TYPE);
-        if (COSName.PAGE.equals(type)) return destinations.leaf(dictionary).<COSBase>map(leaf -> leaf).orElse(COSNull.NULL);
-        return COSName.PAGES.equals(type) || COSName.CATALOG.equals(type) || type instanceof COSName name && NOT_SEEN.contains(name) ? COSNull.NULL : null;
+        return COSName.PAGE.equals(type) || COSName.PAGES.equals(type) || COSName.CATALOG.equals(type) || type instanceof COSName name && NOT_SEEN.contains(name) ? COSNull.NULL : null;
     }
 
     /** {@return what of the file as a whole was left behind} */

@@ -8,14 +8,11 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
-import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.filter.FilterFactory;
-import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.jspecify.annotations.Nullable;
@@ -30,7 +27,7 @@ public final class PdfInput implements Closeable {
 
     private final FileBytes bytes;
     private final PDDocument document;
-    private @Nullable List<COSDictionary> pages;
+    private @Nullable PageList pages;
 
     private PdfInput(FileBytes bytes, PDDocument document) {
         this.bytes = bytes;
@@ -51,7 +48,7 @@ public final class PdfInput implements Closeable {
             FileBytes bytes = new FileBytes(file, WHOLE_UP_TO);
             PDDocument document = null;
             try {
-                document = Loader.loadPDF(bytes, all.get(i), IOUtils.createMemoryOnlyStreamCache());
+                document = new DocumentParser(bytes, all.get(i)).parse();
                 return new PdfInput(bytes, document);
             } catch (InvalidPasswordException locked) {
                 bytes.close();
@@ -69,9 +66,9 @@ public final class PdfInput implements Closeable {
     }
 
     /** {@return the page dictionaries in order} The page tree is walked when this is first asked for. */
-    public List<COSDictionary> pages() {
-        List<COSDictionary> known = pages;
-        if (known == null) pages = known = PageList.of(document);
+    public PageList pages() {
+        PageList known = pages;
+        if (known == null) pages = known = new PageList(document);
         return known;
     }
 

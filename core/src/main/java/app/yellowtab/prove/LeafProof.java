@@ -64,7 +64,10 @@ final class LeafProof {
     void prove(Ledger.Leaf leaf) {
         try {
             COSObject object = input.document().getDocument().getObjectFromPool(new COSObjectKey(pages.object(leaf.number()), 0));
-            if (!(object.getObject() instanceof COSDictionary dictionary)) throw new IOException("the page is no page");
+            if (!(object.getObject() instanceof COSDictionary dictionary)
+                    || !COSName.PAGE.equals(dictionary.getCOSName(COSName.TYPE)) || dictionary.containsKey(COSName.KIDS)) {
+                throw new IOException("the page is no page");
+            }
             List<Letter> letters = text.of(new PDPage(dictionary));
             number(leaf, letters.stream().filter(letter -> letter.face() == NumberStamp.FACE).toList());
             rows(leaf, dictionary, letters.stream().filter(letter -> letter.face() != NumberStamp.FACE).toList());

@@ -1,14 +1,12 @@
 package app.yellowtab.prove;
 
+import app.yellowtab.input.PageList;
 import app.yellowtab.input.PdfInput;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
-import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSObject;
-import org.apache.pdfbox.cos.COSObjectKey;
 import org.jspecify.annotations.Nullable;
 
 /** Which object is which page of a produced file, by its page tree. Grows by some bytes a page. Immutable. */
@@ -22,12 +20,11 @@ final class PageTable {
     }
 
     static PageTable of(PdfInput input) {
-        List<COSDictionary> pages = input.pages();
+        PageList pages = input.pages();
         int[] objects = new int[pages.size()];
         Map<Integer, Integer> places = HashMap.newHashMap(objects.length);
         for (int i = 0; i < objects.length; i++) {
-            COSObjectKey key = pages.get(i).getKey();
-            objects[i] = key == null ? 0 : (int) key.getNumber();
+            objects[i] = (int) pages.objectNumber(i + 1);
             places.putIfAbsent(objects[i], i + 1);
         }
         return new PageTable(objects, places);

@@ -1,5 +1,6 @@
 package app.yellowtab.source;
 
+import app.yellowtab.input.PageList;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.model.BookmarkLook;
 import app.yellowtab.model.FromSources;
@@ -15,7 +16,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.apache.pdfbox.cos.COSArray;
-import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSNumber;
@@ -35,22 +35,21 @@ record PdfFacts(int pageCount, List<SourceBookmark> bookmarks) {
 
     static PdfFacts read(Path file, List<String> passwords) throws IOException {
         try (PdfInput input = PdfInput.open(file, passwords)) {
-            Map<COSBase, Integer> numbers = new IdentityHashMap<>();
-            for (int i = 0; i < input.pages().size(); i++) numbers.putIfAbsent(input.pages().get(i), i + 1);
-            return new PdfFacts(input.pages().size(), new Reading(input.document(), numbers).bookmarks());
+            PageList pages = input.pages().verified();
+            return new PdfFacts(pages.size(), new Reading(input.document(), pages).bookmarks());
         }
     }
 
     /** The reading of one document's bookmarks. */
     private static final class Reading {
         private final PDDocument document;
-        private final Map<COSBase, Integer> numbers;
+        private final PageList pages;
         private final Map<COSDictionary, Boolean> seen = new IdentityHashMap<>();
         private final List<SourceBookmark> found = new ArrayList<>();
 
-        Reading(PDDocument document, Map<COSBase, Integer> numbers) {
+        Reading(PDDocument document, PageList pages) {
             this.document = document;
-            this.numbers = numbers;
+            this.pages = pages;
         }
 
         /** Bookmarks that cannot be read are no reason to refuse the pages. */
@@ -68,9 +67,9 @@ record PdfFacts(int pageCount, List<SourceBookmark> bookmarks) {
             for (PDOutlineItem item = node.getFirstChild(); item != null; item = item.getNextSibling()) {
                 if (seen.put(item.getCOSObject(), true) != null || found.size() >= MOST_BOOKMARKS) return;
                 PDPage page = item.findDestinationPage(document);
-                Integer number = page == null ? null : numbers.get(page.getCOSObject());
+                int number = page == null ? 0 : pages.numberOf(page.getCOSObject());
                 String title = item.getTitle() == null ? "" : item.getTitle().strip();
-                if (number != null && !title.isEmpty()) found.add(new SourceBookmark(level, title, number, look(item)));
+                if (number > 0 && !title.isEmpty()) found.add(new SourceBookmark(level, title, number, look(item)));
                 if (level < FromSources.ALL_LEVELS) collect(item, level + 1);
             }
         }
