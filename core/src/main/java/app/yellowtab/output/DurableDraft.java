@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  */
 final class DurableDraft implements DraftFile {
     /** Large enough that the disk is not asked too often, small enough that little is left at the end. */
-    private static final long PART = 16L << 20;
+    private static final long PART = 192L << 20;
 
     private final FileChannel channel;
     private final ExecutorService flusher = Executors.newSingleThreadExecutor(work -> {

@@ -21,8 +21,6 @@ import org.apache.pdfbox.cos.COSStream;
  * Memory grows by some sixty bytes an object, outside of the heap. For one thread.
  */
 public final class PdfWriter implements Closeable {
-    private static final int MOST_PACKED = 100;
-    private static final int MOST_PACKED_BYTES = 1 << 16;
     /** Streams of up to so many bytes are known by all of them; larger ones by their quick hash, and then compared. */
     private static final int SMALL = 1 << 12;
     private static final byte[] END_OF_STREAM = "\nendstream\nendobj\n".getBytes(StandardCharsets.US_ASCII);
@@ -37,10 +35,7 @@ public final class PdfWriter implements Closeable {
     private final SharedObjects shared = new SharedObjects();
     private final Sha256 sha256 = new Sha256();
     private final ByteSink text = new ByteSink();
-    private final ByteSink packed = new ByteSink();
-    private final int[] packedNumbers = new int[MOST_PACKED];
-    private final int[] packedStarts = new int[MOST_PACKED];
-    private int packedCount;
+    private final ObjectPack waiting = new ObjectPack();
     private int next;
 
     /**
@@ -198,33 +193,15 @@ public final class PdfWriter implements Closeable {
     }
 
     private void pack(int number, ByteSink object) throws IOException {
-        if (packedCount == MOST_PACKED || packed.size() > MOST_PACKED_BYTES) writePack();
-        packedNumbers[packedCount] = number;
-        packedStarts[packedCount++] = packed.size();
-        packed.write(object.content().array(), 0, object.size());
-        packed.write('\n');
+        if (waiting.isFull()) writePack();
+        waiting.add(number, object);
     }
 
-    /** Writes what has been packed as an object stream (7.5.7). */
     private void writePack() throws IOException {
-        if (packedCount == 0) return;
+        if (waiting.isEmpty()) return;
         int number = newNumber();
-        ByteSink head = new ByteSink();
-        for (int i = 0; i < packedCount; i++) {
-            xref.packed(packedNumbers[i], number, i);
-            head.number(packedNumbers[i]);
-            head.write(' ');
-            head.number(packedStarts[i]);
-            head.write(' ');
-        }
-        ByteArrayOutputStream deflated = new ByteArrayOutputStream();
-        try (DeflaterOutputStream out = new DeflaterOutputStream(deflated)) {
-            out.write(head.content().array(), 0, head.size());
-            out.write(packed.content().array(), 0, packed.size());
-        }
-        writeOwnStream(number, "<</Type/ObjStm/N " + packedCount + "/First " + head.size(), deflated.toByteArray());
-        packed.clear();
-        packedCount = 0;
+        ObjectPack.Packed packed = waiting.take(number, xref);
+        writeOwnStream(number, packed.dictionary(), packed.deflated());
     }
 
     private void writeOwnStream(int number, String dictionary, byte[] deflated) throws IOException {
