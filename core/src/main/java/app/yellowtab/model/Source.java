@@ -12,7 +12,7 @@ import java.util.Objects;
  * @param kind          what it is, by its content
  * @param bytes         its size in bytes
  * @param sha256        the SHA-256 of its bytes, in lower-case hexadecimal
- * @param checksum     the CRC-32C of its bytes, quickly made, to notice a change; empty in bundles of older versions
+ * @param checksum      the CRC-32C of its bytes, quickly made, to notice a change; empty in bundles of older versions
  * @param pageCount     how many pages it gives; at least 1
  * @param bookmarks     its own bookmarks, in order
  * @param proposedTitle the title its name suggests; never blank

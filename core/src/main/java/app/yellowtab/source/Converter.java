@@ -31,6 +31,7 @@ public final class Converter {
         try (PDDocument document = new PDDocument()) {
             switch (kind) {
                 case JPEG, PNG -> PicturePages.addPicture(document, file, named, notes);
+                case GIF, BMP, WEBP -> PicturePages.addFirstPicture(document, file, named, notes);
                 case TIFF -> PicturePages.addTiff(document, file);
                 case TEXT -> TextPages.add(document, file, named, notes);
                 case PDF -> throw new IllegalArgumentException("a PDF needs no conversion: " + file);

@@ -11,8 +11,8 @@ import org.apache.tika.Tika;
 /** Tells the kind of a file by its content, and by its name only where the content leaves it open. Safe to share. */
 final class KindReader {
     private static final Map<String, SourceKind> READ = Map.of("application/pdf", SourceKind.PDF,
-            "image/jpeg", SourceKind.JPEG, "image/png", SourceKind.PNG, "image/tiff", SourceKind.TIFF,
-            "text/plain", SourceKind.TEXT, "text/x-log", SourceKind.TEXT);
+            "image/jpeg", SourceKind.JPEG, "image/png", SourceKind.PNG, "image/gif", SourceKind.GIF, "image/bmp", SourceKind.BMP,
+            "image/webp", SourceKind.WEBP, "image/tiff", SourceKind.TIFF, "text/plain", SourceKind.TEXT, "text/x-log", SourceKind.TEXT);
     private static final Map<String, String> WORDS = Map.of("message/rfc822", "e-mail",
             "application/vnd.ms-outlook", "e-mail", "text/html", "web page", "text/csv", "table of values",
             "application/zip", "zip archive", "application/msword", "text document", "application/rtf", "text document",

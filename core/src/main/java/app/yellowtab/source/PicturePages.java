@@ -56,6 +56,22 @@ final class PicturePages {
                 orientations.isEmpty() ? 1 : orientations.getFirst());
     }
 
+    /** Adds the picture of a file that PDF has no like of, dot by dot; of a moving one, the first, which is said. */
+    static void addFirstPicture(PDDocument document, Path file, Path named, Collection<Finding> notes) throws IOException {
+        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+            if (!readers.hasNext()) throw new IOException("no picture");
+            ImageReader reader = readers.next();
+            reader.setInput(in);
+            checkSize(reader, 0);
+            BufferedImage image = reader.read(0);
+            if (reader.getNumImages(true) > 1) notes.add(Finding.of(Code.FIRST_PICTURE_ONLY, named, String.valueOf(reader.getNumImages(true))));
+            reader.dispose();
+            List<Integer> orientations = orientations(file);
+            place(document, LosslessFactory.createFromImage(document, image), orientations.isEmpty() ? 1 : orientations.getFirst());
+        }
+    }
+
     /** Adds every picture of a TIFF; black-and-white ones stay so. */
     static void addTiff(PDDocument document, Path file) throws IOException {
         List<Integer> orientations = orientations(file);

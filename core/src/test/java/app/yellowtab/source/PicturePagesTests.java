@@ -17,7 +17,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Base64;
 import java.util.List;
+import java.util.Locale;
 import java.util.zip.CRC32;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -50,6 +52,45 @@ class PicturePagesTests {
         g.fillRect(0, 0, width / 2, height / 2);
         g.dispose();
         return image;
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"gif", "bmp"})
+    void picturesOfOtherKindsDotByDot(String kind) throws IOException {
+        Path file = folder.resolve("corner." + kind);
+        assertThat(ImageIO.write(cornered(300, 400, BufferedImage.TYPE_INT_RGB), kind, file.toFile())).isTrue();
+        assertThat(new KindReader().read(file).kind()).contains(SourceKind.valueOf(kind.toUpperCase(Locale.ROOT)));
+        BufferedImage page = Pdfs.picture(convert(file, SourceKind.valueOf(kind.toUpperCase(Locale.ROOT))), 1, 72);
+        int[] ink = Pdfs.ink(page);
+        assertThat(ink[0]).isLessThan(page.getWidth() / 2);
+        assertThat(ink[2]).isBetween(page.getWidth() / 2 - 2, page.getWidth() / 2 + 2);
+        assertThat(ink[3]).isBetween(page.getHeight() / 2 - 2, page.getHeight() / 2 + 2);
+    }
+
+    @Test
+    void aWebPictureIsRead() throws IOException {
+        // One dot, without loss (RFC 9649).
+        Path file = Files.write(folder.resolve("dot.webp"), Base64.getDecoder().decode("UklGRhoAAABXRUJQVlA4TA0AAAAvAAAAEAcQERGIiP4HAA=="));
+        assertThat(new KindReader().read(file).kind()).contains(SourceKind.WEBP);
+        assertThat(Pdfs.pageCount(convert(file, SourceKind.WEBP))).isEqualTo(1);
+    }
+
+    @Test
+    void ofAMovingPictureTheFirstIsTakenAndThatIsSaid() throws IOException {
+        Path file = folder.resolve("moving.gif");
+        var writer = ImageIO.getImageWritersByFormatName("gif").next();
+        try (var out = ImageIO.createImageOutputStream(file.toFile())) {
+            writer.setOutput(out);
+            writer.prepareWriteSequence(null);
+            for (int i = 0; i < 3; i++) writer.writeToSequence(new IIOImage(cornered(30, 40, BufferedImage.TYPE_BYTE_INDEXED), null, null), null);
+            writer.endWriteSequence();
+        }
+        List<Finding> notes = new ArrayList<>();
+        Path target = folder.resolve("converted.pdf");
+        Converter.convert(file, file, SourceKind.GIF, target, notes);
+        assertThat(Pdfs.pageCount(target)).isEqualTo(1);
+        assertThat(notes).extracting(Finding::message).containsExactly("moving.gif is a moving picture of 3 frames, and only the first is in the bundle. "
+                + "If others matter, save them as pictures of their own and add those.");
     }
 
     @ParameterizedTest

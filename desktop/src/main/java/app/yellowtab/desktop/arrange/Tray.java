@@ -147,7 +147,7 @@ final class Tray extends VBox {
         private static Feather icon(SourceKind kind) {
             return switch (kind) {
                 case PDF -> Feather.FILE_TEXT;
-                case JPEG, PNG -> Feather.IMAGE;
+                case JPEG, PNG, GIF, BMP, WEBP -> Feather.IMAGE;
                 case TIFF -> Feather.LAYERS;
                 case TEXT -> Feather.ALIGN_LEFT;
             };
