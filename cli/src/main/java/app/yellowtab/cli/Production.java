@@ -60,7 +60,7 @@ final class Production implements AutoCloseable {
 
     private int summary(Outcome.Written written, List<Finding> intake) {
         long leftOut = intake.stream().filter(finding -> finding.code().lossy()).count();
-        console.end(String.format(Locale.UK, "%s: %,d documents, %,d pages, %,d bytes,%s", written.file(), written.documents(), written.pages(),
+        console.end(String.format(Locale.UK, "%s: %,d %s, %,d pages, %,d bytes,%s", written.file(), written.documents(), written.documents() == 1 ? "document" : "documents", written.pages(),
                 written.bytes(), leftOut > 0 ? " " + leftOut + " left out or damaged (named above)," : ""));
         boolean lossy = leftOut > 0 || written.findings().stream().anyMatch(finding -> finding.code().lossy());
         return lossy ? SOME_LEFT_OUT : DONE;

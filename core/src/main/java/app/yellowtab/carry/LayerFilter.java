@@ -16,6 +16,7 @@ import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdfwriter.ContentStreamWriter;
 import org.jspecify.annotations.Nullable;
 
@@ -32,7 +33,7 @@ final class LayerFilter {
     private final List<Object> operands = new ArrayList<>();
     /** The open marks: of a hidden layer, of a shown one, or of something else. */
     private final Deque<Mark> marks = new ArrayDeque<>();
-    private final Set<COSBase> drawn = new HashSet<>();
+    private final Set<COSName> drawn = new HashSet<>();
     private final TextAdvance advance;
     private int hidden;
     private boolean removed;
@@ -53,23 +54,33 @@ final class LayerFilter {
         new ContentStreamWriter(out).writeTokens(kept);
     }
 
-    /**
-     * {@return the resources without what only hidden layers drew} Where a form borrows the resources of what draws it,
-     * only what is itself hidden is taken out.
-     */
-    COSDictionary resourcesLeft() {
+    /** {@return the resources without what only hidden layers drew} */
+    COSDictionary resourcesLeft() throws IOException {
         COSDictionary left = new COSDictionary(resources);
         COSDictionary objects = resources.getCOSDictionary(COSName.XOBJECT);
         if (objects == null) return left;
-        COSDictionary needed = new COSDictionary(objects);
-        boolean borrowed = objects.keySet().stream().anyMatch(name -> objects.getDictionaryObject(name) instanceof COSStream form
-                && COSName.FORM.equals(form.getDictionaryObject(COSName.SUBTYPE)) && !form.containsKey(COSName.RESOURCES));
-        for (COSName name : objects.keySet()) {
-            boolean isHidden = objects.getDictionaryObject(name) instanceof COSDictionary object && layers.isHidden(object.getDictionaryObject(COSName.OC));
-            if (isHidden || !borrowed && !drawn.contains(name)) needed.removeItem(name);
+        COSDictionary needed = new COSDictionary();
+        Deque<COSName> open = new ArrayDeque<>(drawn);
+        while (!open.isEmpty()) {
+            COSName name = open.pop();
+            if (needed.containsKey(name) || objects.getItem(name) == null) continue;
+            needed.setItem(name, objects.getItem(name));
+            // A form without resources of its own borrows these.
+            if (objects.getDictionaryObject(name) instanceof COSStream form && COSName.FORM.equals(form.getDictionaryObject(COSName.SUBTYPE))
+                    && !form.containsKey(COSName.RESOURCES)) open.addAll(drawnBy(form));
         }
         left.setItem(COSName.XOBJECT, needed);
         return left;
+    }
+
+    private static List<COSName> drawnBy(COSStream form) throws IOException {
+        List<COSName> names = new ArrayList<>();
+        PDFStreamParser parser = new PDFStreamParser(PageContents.unpacked(List.of(form)));
+        Object before = null;
+        for (Object token; (token = parser.parseNextToken()) != null; before = token) {
+            if (token instanceof Operator operator && operator.getName().equals(OperatorName.DRAW_OBJECT) && before instanceof COSName name) names.add(name);
+        }
+        return names;
     }
 
     /** Takes the next operand or operator. */

@@ -26,10 +26,14 @@ public record Proof(Path file, int pages, int rows, int bookmarks, int links, Li
     /** {@return such as "412 pages proved: …", or how much is wrong} */
     public String summary() {
         if (holds()) {
-            return String.format(Locale.UK, "%,d %s proved: every number, label and page as it was produced, %,d rows of the index, %,d bookmarks, %,d links.",
-                    pages, pages == 1 ? "page" : "pages", rows, bookmarks, links);
+            return counted(pages, "page") + " proved: every number, label and page as it was produced, " + counted(rows, "row") + " of the index, "
+                    + counted(bookmarks, "bookmark") + ", " + counted(links, "link") + ".";
         }
-        return String.format(Locale.UK, "Not proved: %,d %s wrong in %,d pages. Do not send this file out; produce it again.",
-                findings.size(), findings.size() == 1 ? "thing is" : "things are", pages);
+        return "Not proved: " + counted(findings.size(), "thing") + (findings.size() == 1 ? " is" : " are") + " wrong in " + counted(pages, "page")
+                + ". Do not send this file out; produce it again.";
+    }
+
+    private static String counted(int count, String thing) {
+        return String.format(Locale.UK, "%,d %s%s", count, thing, count == 1 ? "" : "s");
     }
 }

@@ -123,6 +123,24 @@ class LayersTests extends OneSource {
         assertNothingIsLeft("IN FORM");
     }
 
+    @Test
+    void aFormThatBorrowsItsPagesResourcesKeepsWhatItDrawsAndNoMore() throws IOException {
+        produce(1, document -> {
+            COSDictionary objects = page(document, hidden, "/OC /L BDC /X Do EMC /Y Do").getResources().getCOSObject().getCOSDictionary(COSName.XOBJECT);
+            for (String form : List.of("Y /Z Do", "Z BT /Helv 20 Tf 100 200 Td (BORROWED) Tj ET")) {
+                COSStream stream = document.getDocument().createCOSStream();
+                with(stream, "Type", COSName.XOBJECT, "Subtype", COSName.FORM, "BBox", document.getPage(0).getMediaBox().getCOSArray());
+                try (var out = stream.createOutputStream()) {
+                    out.write(form.substring(2).getBytes());
+                }
+                objects.setItem(name(form.substring(0, 1)), stream);
+            }
+        });
+        assertLooksTheSame();
+        assertThat(allObjects()).contains("BORROWED");
+        assertNothingIsLeft("IN FORM");
+    }
+
     @ParameterizedTest
     @CsvSource({"AnyOn, false", "AllOn, true", "AnyOff, false", "AllOff, true"})
     void membershipOfOneShownAndOneHiddenLayer(String policy, boolean isHidden) throws IOException {

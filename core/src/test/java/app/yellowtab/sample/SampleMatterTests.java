@@ -61,7 +61,7 @@ class SampleMatterTests {
             Bundle bundle = SampleMatter.bundle(files, place);
             place.know(bundle.sources());
             assertThat(bundle.tray()).hasSize(5);
-            assertThat(bundle.sources()).extracting("kind").contains((Object[]) SourceKind.values());
+            assertThat(bundle.sources()).extracting("kind").contains(SourceKind.PDF, SourceKind.JPEG, SourceKind.PNG, SourceKind.TIFF, SourceKind.TEXT);
             Plan plan = Planner.plan(bundle);
             Path target = temp.resolve("bundle.pdf");
             Outcome outcome = Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
