@@ -8,7 +8,6 @@ import app.yellowtab.ledger.LedgerCsv;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.SourceFiles;
-import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.List;
@@ -41,7 +40,7 @@ final class Production implements AutoCloseable {
     }
 
     /** Produces the bundle and says what came of it; {@return the exit code} */
-    int produce(Bundle bundle, SourceFiles sources, Path output, boolean csv, List<Finding> findings) throws IOException {
+    int produce(Bundle bundle, SourceFiles sources, Path output, boolean csv, List<Finding> findings) throws FindingException {
         findings.forEach(this::say);
         Outcome outcome = Assembler.standard().assemble(Planner.plan(bundle), sources, output,
                 (done, total) -> console.show("Writing page " + done + " of " + total), this::isStopped);
@@ -52,10 +51,22 @@ final class Production implements AutoCloseable {
             }
             case Outcome.Written written -> {
                 written.findings().forEach(this::say);
-                if (csv) LedgerCsv.write(written.file());
-                yield summary(written, findings);
+                boolean complete = !csv || table(written);
+                int code = summary(written, findings);
+                yield complete ? code : SOME_LEFT_OUT;
             }
         };
+    }
+
+    /** The bundle is there, whatever becomes of its table; {@return whether that is there too} */
+    private boolean table(Outcome.Written written) {
+        try {
+            LedgerCsv.write(written.file());
+            return true;
+        } catch (FindingException failure) {
+            say(failure.finding());
+            return false;
+        }
     }
 
     private int summary(Outcome.Written written, List<Finding> intake) {

@@ -167,6 +167,15 @@ class CommandTests {
     }
 
     @Test
+    void aTableThatCannotBeWrittenIsNamedAndTheBundleIsThere() throws IOException {
+        Files.createDirectories(temp.resolve("out.ledger.csv/in the way"));
+        assertThat(run("assemble", matter, "-o", target, "--csv")).isEqualTo(3);
+        assertThat(err.toString()).contains("out.ledger.csv could not be written").doesNotContain("nothing was written");
+        assertThat(out.toString()).contains("9 pages");
+        assertThat(run("prove", target)).isZero();
+    }
+
+    @Test
     void commentsBookmarksAndPasswordsAreChosen() throws IOException {
         Pdfs.write(matter, "locked", 1, document -> {
             try {

@@ -1,5 +1,9 @@
 package app.yellowtab.ledger;
 
+import app.yellowtab.finding.DiskFull;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.pdf.Drafts;
 import java.io.BufferedWriter;
 import java.io.IOException;
@@ -22,9 +26,18 @@ public final class LedgerCsv {
     /**
      * Writes the table of a bundle's ledger, leaf by leaf, and moves it into place.
      *
-     * @throws IOException if the ledger cannot be read or the table not be written
+     * @throws FindingException if the ledger cannot be read or the table not be written; a table that was there is there still
      */
-    public static void write(Path bundle) throws IOException {
+    public static void write(Path bundle) throws FindingException {
+        try {
+            draftAndMove(bundle);
+        } catch (IOException e) {
+            Code code = DiskFull.is(e) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE;
+            throw new FindingException(Finding.of(code, beside(bundle), String.valueOf(e.getMessage())), e);
+        }
+    }
+
+    private static void draftAndMove(Path bundle) throws IOException {
         Path ledgerFile = Ledger.beside(bundle);
         Ledger ledger = LedgerReader.read(ledgerFile);
         Path draft = Drafts.beside(beside(bundle));

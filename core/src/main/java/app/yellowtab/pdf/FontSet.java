@@ -17,22 +17,15 @@ import org.apache.pdfbox.pdmodel.font.PDType0Font;
 /** Our typefaces as embedded fonts of one document, each put in once and only when used. For one thread. */
 public final class FontSet {
     private final PDDocument document;
-    private final boolean subset;
     private final Map<Typeface, PDFont> fonts = new EnumMap<>(Typeface.class);
 
-    private FontSet(PDDocument document, boolean subset) {
+    private FontSet(PDDocument document) {
         this.document = document;
-        this.subset = subset;
     }
 
     /** {@return fonts for a document that will be saved; only the letters used are embedded, at the saving} */
     public static FontSet forSaving(PDDocument document) {
-        return new FontSet(document, true);
-    }
-
-    /** {@return fonts for a document that is drawn on the screen without being saved; they are embedded whole, at once} */
-    public static FontSet forDrawing(PDDocument document) {
-        return new FontSet(document, false);
+        return new FontSet(document);
     }
 
     /** {@return the typeface that a font dictionary of this set embeds} */
@@ -47,7 +40,7 @@ public final class FontSet {
 
     /** Embeds the letters that were used; the fonts are complete then, and no letters can be added. */
     public void complete() throws IOException {
-        for (PDFont font : fonts.values()) if (font.willBeSubset()) font.subset();
+        for (PDFont font : fonts.values()) font.subset();
     }
 
     /** {@return the embedded font} */
@@ -57,7 +50,7 @@ public final class FontSet {
         try (InputStream in = face.open()) {
             TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in.readAllBytes()));
             font.setEnableGsub(false);    // no ligatures: what is measured letter by letter must be what is set
-            PDFont embedded = PDType0Font.load(document, font, subset);
+            PDFont embedded = PDType0Font.load(document, font, true);
             fonts.put(face, embedded);
             return embedded;
         }

@@ -83,7 +83,7 @@ final class LeafProof {
     private void number(Ledger.Leaf leaf, List<Letter> digits) {
         String stamped = digits.stream().map(Letter::text).collect(Collectors.joining());
         if (!stamped.equals(String.valueOf(leaf.number()))) {
-            report(leaf, Code.PROOF_NUMBER, stamped.isEmpty() ? "none" : stamped);
+            report(leaf, Code.PROOF_NUMBER, stamped.isEmpty() ? "nothing" : stamped);
             return;
         }
         Letter first = digits.getFirst();

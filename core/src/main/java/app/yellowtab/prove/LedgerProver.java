@@ -74,7 +74,11 @@ final class LedgerProver implements Prover {
         private final Progress progress;
         private final BooleanSupplier stop;
         private final Map<Integer, List<Ledger.Row>> rows;
-        private final ExecutorService threads = Executors.newFixedThreadPool(THREADS);
+        private final ExecutorService threads = Executors.newFixedThreadPool(THREADS, work -> {
+            Thread thread = new Thread(work, "proof");
+            thread.setDaemon(true);
+            return thread;
+        });
         private final Deque<Stretch> underway = new ArrayDeque<>();
         private int links;
 

@@ -41,45 +41,26 @@ final class PicturePages {
 
     /** Adds a JPEG or PNG; a JPEG's data is taken over as it is. */
     static void addPicture(PDDocument document, Path file, Path named, Collection<Finding> notes) throws IOException {
-        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-            if (!readers.hasNext()) throw new IOException("no picture");
-            ImageReader reader = readers.next();
-            reader.setInput(in);
-            checkSize(reader, 0);
-            reader.dispose();
-        }
-        List<Integer> orientations = orientations(file);
+        read(file, reader -> checkSize(reader, 0));
         byte[] bytes = Files.readAllBytes(file);
         if (isCutJpeg(bytes)) notes.add(Finding.of(Code.BREAKS_OFF, named));
-        place(document, PDImageXObject.createFromByteArray(document, bytes, String.valueOf(file.getFileName())),
-                orientations.isEmpty() ? 1 : orientations.getFirst());
+        place(document, PDImageXObject.createFromByteArray(document, bytes, String.valueOf(file.getFileName())), firstOrientation(file));
     }
 
     /** Adds the picture of a file that PDF has no like of, dot by dot; of a moving one, the first, which is said. */
     static void addFirstPicture(PDDocument document, Path file, Path named, Collection<Finding> notes) throws IOException {
-        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-            if (!readers.hasNext()) throw new IOException("no picture");
-            ImageReader reader = readers.next();
-            reader.setInput(in);
+        read(file, reader -> {
             checkSize(reader, 0);
-            BufferedImage image = reader.read(0);
-            if (reader.getNumImages(true) > 1) notes.add(Finding.of(Code.FIRST_PICTURE_ONLY, named, String.valueOf(reader.getNumImages(true))));
-            reader.dispose();
-            List<Integer> orientations = orientations(file);
-            place(document, LosslessFactory.createFromImage(document, image), orientations.isEmpty() ? 1 : orientations.getFirst());
-        }
+            place(document, LosslessFactory.createFromImage(document, reader.read(0)), firstOrientation(file));
+            int count = reader.getNumImages(true);
+            if (count > 1) notes.add(Finding.of(Code.FIRST_PICTURE_ONLY, named, String.valueOf(count)));
+        });
     }
 
     /** Adds every picture of a TIFF; black-and-white ones stay so. */
     static void addTiff(PDDocument document, Path file) throws IOException {
         List<Integer> orientations = orientations(file);
-        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-            if (!readers.hasNext()) throw new IOException("no picture");
-            ImageReader reader = readers.next();
-            reader.setInput(in);
+        read(file, reader -> {
             int count = reader.getNumImages(true);
             for (int i = 0; i < count; i++) {
                 checkSize(reader, i);
@@ -87,8 +68,32 @@ final class PicturePages {
                 place(document, BilevelPicture.is(image) ? BilevelPicture.of(document, image) : LosslessFactory.createFromImage(document, image),
                         orientations.size() == count ? orientations.get(i) : 1);
             }
-            reader.dispose();
+        });
+    }
+
+    /** Reads a picture. */
+    @FunctionalInterface
+    private interface Reading {
+        void by(ImageReader reader) throws IOException;
+    }
+
+    private static void read(Path file, Reading reading) throws IOException {
+        try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+            if (!readers.hasNext()) throw new IOException("no picture");
+            ImageReader reader = readers.next();
+            try {
+                reader.setInput(in);
+                reading.by(reader);
+            } finally {
+                reader.dispose();
+            }
         }
+    }
+
+    private static int firstOrientation(Path file) {
+        List<Integer> orientations = orientations(file);
+        return orientations.isEmpty() ? 1 : orientations.getFirst();
     }
 
     /** A JPEG ends with an EOI marker behind its last scan (ITU-T T.81, B.1.1.3); viewers fill up what is missing with grey. */

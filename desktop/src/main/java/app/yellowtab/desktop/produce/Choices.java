@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
@@ -25,17 +26,16 @@ import javafx.scene.control.RadioButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** What the user decides of a bundle before it is produced: pages of our own, and what comes over from the files. */
 final class Choices extends VBox {
-    private static final List<Integer> LEVELS = List.of(FromSources.ALL_LEVELS, 3, 2, 1, 0);
+    private static final List<Levels> LEVELS = Stream.of(FromSources.ALL_LEVELS, 3, 2, 1, 0).map(Levels::new).toList();
 
     private final Workspace workspace;
     private final CheckBox cover = new CheckBox(Words.of("produce.cover"));
     private final Map<Separators, RadioButton> separators;
     private final Map<Comments, RadioButton> comments;
-    private final ChoiceBox<Integer> levels = new ChoiceBox<>();
+    private final ChoiceBox<Levels> levels = new ChoiceBox<>();
     private boolean showing;
 
     Choices(Workspace workspace) {
@@ -48,10 +48,9 @@ final class Choices extends VBox {
         HBox marks = new HBox(16);
         comments = radios(Comments.class, "comments", marks, kind -> edit(bundle -> bundle.withFromSources(new FromSources(kind, bundle.fromSources().bookmarkLevels()))));
         levels.setId("produce-levels");
-        levels.setConverter(new LevelWords());
         levels.setOnAction(event -> {
-            Integer chosen = levels.getValue();
-            if (chosen != null) edit(bundle -> bundle.withFromSources(new FromSources(bundle.fromSources().comments(), chosen)));
+            Levels chosen = levels.getValue();
+            if (chosen != null) edit(bundle -> bundle.withFromSources(new FromSources(bundle.fromSources().comments(), chosen.most())));
         });
         Label bookmarks = Controls.label(Words.of("produce.levels"), Styles.SMALL);
         bookmarks.setLabelFor(levels);
@@ -87,23 +86,19 @@ final class Choices extends VBox {
         cover.setSelected(bundle.layout().cover());
         separators.forEach((kind, choice) -> choice.setSelected(kind == bundle.layout().separators()));
         comments.forEach((kind, choice) -> choice.setSelected(kind == bundle.fromSources().comments()));
-        int level = bundle.fromSources().bookmarkLevels();
-        List<Integer> offered = new ArrayList<>(LEVELS);
+        Levels level = new Levels(bundle.fromSources().bookmarkLevels());
+        List<Levels> offered = new ArrayList<>(LEVELS);
         if (!offered.contains(level)) offered.add(level);
         levels.getItems().setAll(offered);
         levels.setValue(level);
         showing = false;
     }
 
-    private static final class LevelWords extends StringConverter<Integer> {
+    /** How many levels of bookmarks come over, as the list offers it. */
+    private record Levels(int most) {
         @Override
-        public String toString(Integer level) {
-            return level == null ? "" : level == FromSources.ALL_LEVELS ? Words.of("produce.levels.all") : Words.of("produce.levels.some", level);
-        }
-
-        @Override
-        public Integer fromString(String words) {
-            throw new UnsupportedOperationException("a level is chosen, not typed");
+        public String toString() {
+            return most == FromSources.ALL_LEVELS ? Words.of("produce.levels.all") : Words.of("produce.levels.some", most);
         }
     }
 }
