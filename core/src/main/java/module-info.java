@@ -7,6 +7,22 @@ module app.yellowtab.core {
     requires org.apache.tika.core;
     requires com.drew.metadata;
     requires com.dynatrace.hash4j;
+    requires org.apache.poi.poi;
+    requires org.apache.poi.ooxml;
+    requires org.apache.poi.scratchpad;
+    requires openhtmltopdf.core;
+    requires openhtmltopdf.pdfbox;
+    requires openhtmltopdf.slf4j;
+    requires de.rototor.pdfbox.graphics2d;
+    requires org.jsoup;
+    requires jakarta.mail;
+    requires rtfparserkit;
+    requires org.apache.commons.csv;
+    requires com.github.albfernandez.juniversalchardet;
+    requires jodconverter.core;
+    requires jodconverter.local;
+    requires org.libreoffice.uno;
+    requires java.xml;
     requires tools.jackson.core;
     requires tools.jackson.databind;
     requires java.sql;    // Tika names a class of it and does not say so
@@ -14,10 +30,13 @@ module app.yellowtab.core {
     requires transitive java.desktop;
 
     exports app.yellowtab.finding;
+    exports app.yellowtab.facts;
     exports app.yellowtab.model;
+    opens app.yellowtab.facts to tools.jackson.databind;
     exports app.yellowtab.edit;
     exports app.yellowtab.pdf to app.yellowtab.desktop;
     exports app.yellowtab.input to app.yellowtab.desktop;
+    exports app.yellowtab.convert;
     exports app.yellowtab.source;
     exports app.yellowtab.plan;
     exports app.yellowtab.assemble;

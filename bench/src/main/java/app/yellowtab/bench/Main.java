@@ -14,28 +14,39 @@ public final class Main {
     private Main() {}
 
     /**
-     * @param arguments {@code plan}, or {@code assemble [--files 400] [--pages 25] [--scans 0.33]}; the system property
+     * @param arguments {@code plan}, {@code gather} or {@code assemble [--files 400] [--pages 25] [--scans 0.33]}; the system property
      *                  {@code bench.dir} names the folder for what is made
      */
     public static void main(String[] arguments) throws RunnerException, IOException {
         String name = arguments.length == 0 ? "" : arguments[0];
         switch (name) {
             case "plan" -> plan();
+            case "gather" -> gather(arguments);
             case "assemble" -> assemble(arguments);
             default -> {
-                System.err.println("Usage: yellowtab bench plan\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]");
+                System.err.println("Usage: yellowtab bench plan\n       yellowtab bench gather [--files 1000] [--pages 10] [--scans 0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]");
                 System.exit(2);
             }
         }
     }
 
     private static void assemble(String[] arguments) throws IOException {
-        int files = Integer.parseInt(option(arguments, "--files", "400"));
-        int pages = Integer.parseInt(option(arguments, "--pages", "25"));
+        new AssembleBench(corpus(arguments, "400", "25"), folder()).run();
+    }
+
+    private static void gather(String[] arguments) throws IOException {
+        new GatherBench(corpus(arguments, "1000", "10"), folder()).run();
+    }
+
+    private static Path folder() {
+        return Path.of(System.getProperty("bench.dir", "target/bench"));
+    }
+
+    private static Corpus corpus(String[] arguments, String usualFiles, String usualPages) {
+        int files = Integer.parseInt(option(arguments, "--files", usualFiles));
+        int pages = Integer.parseInt(option(arguments, "--pages", usualPages));
         double scans = Double.parseDouble(option(arguments, "--scans", "0.33"));
-        Path folder = Path.of(System.getProperty("bench.dir", "target/bench"));
-        Corpus corpus = new Corpus(folder.resolve("corpus-" + files + "-" + pages + "-" + scans), files, pages, scans);
-        new AssembleBench(corpus, folder).run();
+        return new Corpus(folder().resolve("corpus-" + files + "-" + pages + "-" + scans), files, pages, scans);
     }
 
     private static String option(String[] arguments, String name, String otherwise) {

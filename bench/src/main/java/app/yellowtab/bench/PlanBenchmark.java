@@ -1,5 +1,6 @@
 package app.yellowtab.bench;
 
+import app.yellowtab.facts.About;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
@@ -59,7 +60,7 @@ public class PlanBenchmark {
             List<Document> documents = new ArrayList<>();
             for (int d = 0; d < DOCUMENTS / 20; d++) {
                 String name = "Letter of the claimant to the defendant about chamber " + s + ", bin " + d;
-                Source source = new Source(SourceId.fresh(), name, name, SourceKind.PDF, 1, "", "", PAGES_EACH, List.of(), name, DocumentDate.UNDATED);
+                Source source = new Source(SourceId.fresh(), name, name, SourceKind.PDF, 1, "", "", PAGES_EACH, List.of(), name, DocumentDate.UNDATED, About.UNKNOWN);
                 sources.add(source);
                 documents.add(Document.of(source));
             }

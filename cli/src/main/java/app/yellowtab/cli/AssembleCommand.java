@@ -10,6 +10,7 @@ import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Party;
+import app.yellowtab.model.Reading;
 import app.yellowtab.model.Separators;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.InPlace;
@@ -35,7 +36,7 @@ import picocli.CommandLine.Spec;
 @Command(name = "assemble", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
         description = {"Makes a bundle of a folder of files, without keeping anything but the PDF.",
             "Each sub-folder is a section, each file a document, both in natural order; files directly in FOLDER come first. "
-                + "Titles and dates are read from the names."})
+                + "Titles and dates are read from the names, from the headers of e-mails, and from first pages."})
 final class AssembleCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FOLDER", description = "The folder with the files.")
     private Path folder = Path.of("");
@@ -59,6 +60,8 @@ final class AssembleCommand implements Callable<Integer> {
     private boolean noCover;
     @Mixin
     private ProductionOptions options = new ProductionOptions();
+    @Mixin
+    private ReadingOptions intake = new ReadingOptions();
     @Spec
     private CommandSpec spec = CommandSpec.create();
 
@@ -69,11 +72,11 @@ final class AssembleCommand implements Callable<Integer> {
         List<Finding> findings = new ArrayList<>();
         FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst().without(output).without(Ledger.beside(output)).without(LedgerCsv.beside(output));
         try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
-             InPlace place = new InPlace(options.passwords())) {
-            Intake.Taken taken = new Intake(place, options.passwords()).bringIn(found, production::reading, production::isStopped);
+             InPlace place = new InPlace(intake.passwords())) {
+            Intake.Taken taken = new Intake(place, intake.passwords(), intake.over(Reading.STANDARD)).bringIn(found, production::reading, production::isStopped);
             place.know(taken.sources());
             findings.addAll(taken.findings());
-            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD), taken.sources(), taken.contents());
+            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD), intake.over(Reading.STANDARD), taken.sources(), taken.contents());
             return production.produce(bundle, place, output, options.csv(), findings);
         }
     }

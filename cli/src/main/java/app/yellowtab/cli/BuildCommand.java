@@ -5,6 +5,7 @@ import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -21,6 +22,8 @@ final class BuildCommand implements Callable<Integer> {
     private Path folder = Path.of("");
     @Option(names = {"-o", "--output"}, required = true, paramLabel = "FILE", description = "The PDF to write; what stands there is replaced.")
     private Path output = Path.of("");
+    @Option(names = "--password", paramLabel = "WORD", description = "A password to try on locked files; may be given several times. It is not kept.")
+    private List<String> passwords = List.of();
     @Mixin
     private ProductionOptions options = new ProductionOptions();
     @Spec
@@ -31,7 +34,7 @@ final class BuildCommand implements Callable<Integer> {
         BundleFolder.Opened opened = BundleFolder.open(folder);
         try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
              BundleFolder place = opened.folder()) {
-            place.tryPasswords(options.passwords());
+            place.tryPasswords(passwords);
             Bundle bundle = opened.bundle();
             return production.produce(bundle.withFromSources(options.over(bundle.fromSources())), place, output, options.csv(), new ArrayList<>());
         }

@@ -1,11 +1,12 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.convert.Converter;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
 /** The program as a command. */
 @Command(name = "yellowtab", mixinStandardHelpOptions = true, versionProvider = Version.class,
-        subcommands = {AssembleCommand.class, BuildCommand.class, ProveCommand.class}, sortOptions = false, synopsisSubcommandLabel = "COMMAND",
+        subcommands = {AssembleCommand.class, GatherCommand.class, BuildCommand.class, ProveCommand.class}, sortOptions = false, synopsisSubcommandLabel = "COMMAND",
         description = "Makes numbered, indexed, bookmarked court bundles.",
         footer = {"", "Without a command the window opens. The launcher also knows:",
             "  demo    opens the window with the sample matter", "  open    opens the window with the bundle in a folder",
@@ -15,6 +16,7 @@ public final class Main {
     private Main() {}
 
     public static void main(String[] arguments) {
+        Converter.useOfficeSuite();
         System.exit(commandLine().execute(arguments));
     }
 

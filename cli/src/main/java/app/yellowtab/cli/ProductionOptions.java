@@ -2,7 +2,6 @@ package app.yellowtab.cli;
 
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.FromSources;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -17,16 +16,10 @@ final class ProductionOptions {
     private @Nullable Comments comments;
     @Option(names = "--bookmark-levels", paramLabel = "N", description = "How many levels of the files' own bookmarks come over; 0 for none. Otherwise as the bundle says: all.")
     private @Nullable Integer bookmarkLevels;
-    @Option(names = "--password", paramLabel = "WORD", description = "A password to try on locked files; may be given several times. It is not kept.")
-    private List<String> passwords = List.of();
     @Option(names = "--csv", description = "Writes the ledger as CSV, too, beside the PDF.")
     private boolean csv;
     @Spec(Target.MIXEE)
     private CommandSpec spec = CommandSpec.create();
-
-    List<String> passwords() {
-        return passwords;
-    }
 
     boolean csv() {
         return csv;

@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.Reading;
+import app.yellowtab.model.Source;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
+import app.yellowtab.testing.WordFile;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -99,10 +102,10 @@ class CommandTests {
 
     @Test
     void whatCannotBeReadIsNamedSkippedAndCounted() throws IOException {
-        Files.writeString(matter.resolve("page.html"), "<html><body>x</body></html>");
+        Files.write(matter.resolve("film.mov"), new byte[] {0, 0, 0, 20, 'f', 't', 'y', 'p', 'q', 't', ' ', ' '});
         Files.writeString(matter.resolve("broken.pdf"), "%PDF-1.4 broken");
         assertThat(run("assemble", matter, "-o", target)).isEqualTo(3);
-        assertThat(err.toString()).contains("page.html was left out: files of this kind (web page) cannot be read yet")
+        assertThat(err.toString()).contains("film.mov was left out: files of this kind (video) cannot be read yet")
                 .contains("broken.pdf was left out: the file is damaged");
         assertThat(out.toString()).contains("4 documents").contains("2 left out or damaged");
         assertThat(Pdfs.pages(target)).hasSize(9);
@@ -148,6 +151,24 @@ class CommandTests {
         assertThat(Pdfs.pages(target).getFirst()).isEqualTo("Saved 1");
         assertThat(run("build", matter, "-o", target)).isEqualTo(1);
         assertThat(err.toString()).contains("Orchard case holds no bundle");
+    }
+
+    @Test
+    void filesAreGatheredIntoABundleThatIsThenBuilt() throws IOException {
+        Path folder = temp.resolve("gathered");
+        Path letter = new WordFile("<w:p><w:del><w:r><w:delText>two</w:delText></w:r></w:del><w:ins>" + WordFile.run("three") + "</w:ins></w:p>").write(temp, "Letter 4.3.2031.docx");
+        assertThat(run("gather", folder, letter)).isZero();
+        assertThat(out.toString()).contains("1 of 1 file read, 1 page,");
+        assertThat(run("gather", folder, matter, "--sections", "--month-first", "--show-changes")).isZero();
+        BundleFolder.Opened opened = BundleFolder.open(folder);
+        opened.folder().close();
+        assertThat(opened.bundle().tray()).extracting(Source::proposedTitle).containsExactly("Letter");
+        assertThat(opened.bundle().contents().sections()).isNotEmpty();
+        assertThat(opened.bundle().reading()).isEqualTo(new Reading(true, true, false));
+        assertThat(run("build", folder, "-o", target)).isZero();
+        assertThat(String.join(" ", Pdfs.pages(target))).contains("Orchard case").doesNotContain("three");
+        assertThat(run("gather", folder, temp.resolve("nothing.pdf"))).isEqualTo(1);
+        assertThat(err.toString()).contains("nothing.pdf was left out");
     }
 
     @Test

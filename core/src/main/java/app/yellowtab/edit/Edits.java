@@ -4,12 +4,16 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -32,6 +36,44 @@ public final class Edits {
                 .filter(source -> !(dropped.contains(source.id()) && tray.contains(source))).toList());
     }
 
+    /** {@return the bundle with sources changed that have the identity of these; a document that took all pages of one takes all it has now} */
+    public static Bundle replaceSources(Bundle bundle, Collection<Source> changed) {
+        Map<SourceId, Source> before = bundle.sourcesById();
+        Map<SourceId, Source> after = new HashMap<>();
+        for (Source source : changed) if (before.containsKey(source.id())) after.put(source.id(), source);
+        Bundle replaced = bundle.withSources(bundle.sources().stream().map(source -> after.getOrDefault(source.id(), source)).toList());
+        return replaced.withContents(replaced.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> document.withRuns(document.runs().stream().map(run -> {
+            Source old = before.get(run.source());
+            Source now = after.get(run.source());
+            boolean whole = old != null && now != null && run.firstPage() == 1 && run.lastPage() == old.pageCount();
+            return whole ? new PageRun(run.source(), 1, now.pageCount()) : run;
+        }).toList())).toList())));
+    }
+
+    /** {@return the bundle without these sources, and without the documents that are made of them alone} */
+    public static Bundle removeSources(Bundle bundle, Set<SourceId> removed) {
+        Set<EntryId> documents = new HashSet<>();
+        for (Document document : bundle.contents().allDocuments()) {
+            if (document.runs().stream().allMatch(run -> removed.contains(run.source()))) documents.add(document.id());
+        }
+        return dropFromTray(takeOut(bundle, documents), removed);
+    }
+
+    /**
+     * {@return the bundle with another title and date proposed for a source} A document that still bears what was proposed
+     * before bears the new ones.
+     */
+    public static Bundle propose(Bundle bundle, Source source) {
+        Source before = bundle.sourcesById().get(source.id());
+        if (before == null) return bundle;
+        return replaceSources(bundle, List.of(source)).withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> {
+            boolean whole = document.runs().size() == 1 && document.runs().getFirst().source().equals(source.id());
+            if (!whole) return document;
+            Document renamed = document.title().equals(before.proposedTitle()) ? document.withTitle(source.proposedTitle()) : document;
+            return renamed.date().equals(before.proposedDate()) ? renamed.withDate(source.proposedDate()) : renamed;
+        }).toList())));
+    }
+
     /** {@return the bundle with documents put in at a place; an index past the end means the end} */
     public static Bundle insertDocuments(Bundle bundle, List<Document> documents, Place place) {
         return atSection(bundle, place.section(), here ->
@@ -42,6 +84,12 @@ public final class Edits {
     public static Bundle insertSections(Bundle bundle, List<Section> sections, Place place) {
         return atSection(bundle, place.section(), here ->
                 here.withSections(inserted(here.sections(), sections, place.index())));
+    }
+
+    /** {@return the bundle with documents and sections added at its end} */
+    public static Bundle append(Bundle bundle, Contents added) {
+        Bundle documents = insertDocuments(bundle, added.documents(), new Place(Optional.empty(), Integer.MAX_VALUE));
+        return insertSections(documents, added.sections(), new Place(Optional.empty(), Integer.MAX_VALUE));
     }
 
     /** {@return the bundle with one document changed} */

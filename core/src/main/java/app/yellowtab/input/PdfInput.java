@@ -27,11 +27,13 @@ public final class PdfInput implements Closeable {
 
     private final FileBytes bytes;
     private final PDDocument document;
+    private final boolean neededPassword;
     private @Nullable PageList pages;
 
-    private PdfInput(FileBytes bytes, PDDocument document) {
+    private PdfInput(FileBytes bytes, PDDocument document, boolean neededPassword) {
         this.bytes = bytes;
         this.document = document;
+        this.neededPassword = neededPassword;
     }
 
     /**
@@ -49,7 +51,7 @@ public final class PdfInput implements Closeable {
             PDDocument document = null;
             try {
                 document = new DocumentParser(bytes, all.get(i)).parse();
-                return new PdfInput(bytes, document);
+                return new PdfInput(bytes, document, i > 0);
             } catch (InvalidPasswordException locked) {
                 bytes.close();
                 if (i == all.size() - 1) throw locked;
@@ -59,6 +61,11 @@ public final class PdfInput implements Closeable {
                 throw failure;
             }
         }
+    }
+
+    /** {@return whether it opened with one of the passwords only} */
+    public boolean neededPassword() {
+        return neededPassword;
     }
 
     public PDDocument document() {

@@ -1,6 +1,5 @@
 package app.yellowtab.model;
 
-import app.yellowtab.edit.Edits;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -15,39 +14,45 @@ import java.util.Set;
  * @param heading  the case heading
  * @param layout   which pages there are beside those of the documents
  * @param fromSources what comes over from the sources beside their pages
+ * @param reading  how files are read that leave a choice
  * @param sources  everything that was brought in, in the order it came
  * @param contents the documents outside of any section, then the sections
  */
-public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, List<Source> sources, Contents contents) {
+public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, Reading reading, List<Source> sources, Contents contents) {
     /** A bundle with nothing in it. */
-    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, List.of(), Contents.EMPTY);
+    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, Reading.STANDARD, List.of(), Contents.EMPTY);
 
     public Bundle {
         Objects.requireNonNull(heading, "heading");
         Objects.requireNonNull(layout, "layout");
         Objects.requireNonNull(fromSources, "fromSources");
+        Objects.requireNonNull(reading, "reading");
         Objects.requireNonNull(contents, "contents");
         sources = List.copyOf(sources);
     }
 
     public Bundle withHeading(CaseHeading newHeading) {
-        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, sources, contents);
+        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, reading, sources, contents);
     }
 
     public Bundle withLayout(Layout newLayout) {
-        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, sources, contents);
+        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, reading, sources, contents);
     }
 
     public Bundle withFromSources(FromSources newFromSources) {
-        return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, sources, contents);
+        return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, reading, sources, contents);
+    }
+
+    public Bundle withReading(Reading newReading) {
+        return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents);
     }
 
     public Bundle withSources(List<Source> newSources) {
-        return newSources.equals(sources) ? this : new Bundle(heading, layout, fromSources, newSources, contents);
+        return newSources.equals(sources) ? this : new Bundle(heading, layout, fromSources, reading, newSources, contents);
     }
 
     public Bundle withContents(Contents newContents) {
-        return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, sources, newContents);
+        return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, reading, sources, newContents);
     }
 
     /** {@return the sources by their id} */

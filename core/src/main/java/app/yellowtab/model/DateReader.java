@@ -14,11 +14,12 @@ public final class DateReader {
     private static final String NAMES = "jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?"
             + "|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?";
     private static final String SEP = "[ ._/-]";
-    private static final String DAY_OF = "(?<%s>\\d{1,2})(?:st|nd|rd|th)?";
+    private static final String OF = "(?:\\s+(?:day\\s+)?of\\s+)?";
+    private static final String DAY_OF = "(?<%s>\\d{1,2})(?:st|nd|rd|th)?" + OF;
 
     /** A single day, month or "undated", as a piece of the expressions below. */
     private static final String ONE = "(?:\\d{4}" + SEP + "\\d{1,2}" + SEP + "\\d{1,2}|(?:19|20)\\d{6}"
-            + "|\\d{1,2}(?:st|nd|rd|th)?" + SEP + "*(?:" + NAMES + ")\\.?,?" + SEP + "*\\d{4}"
+            + "|\\d{1,2}(?:st|nd|rd|th)?" + OF + SEP + "*(?:" + NAMES + ")\\.?,?" + SEP + "*\\d{4}"
             + "|(?:" + NAMES + ")\\.?" + SEP + "*\\d{1,2}(?:st|nd|rd|th)?," + SEP + "*\\d{4}"
             + "|\\d{1,2}[./-]\\d{1,2}[./-]\\d{4}"
             + "|(?:" + NAMES + ")\\.?,?" + SEP + "*\\d{4}|\\d{4}-\\d{2}(?!\\d)|undated)";
@@ -36,6 +37,7 @@ public final class DateReader {
     private static final List<Pattern> MONTHS = List.of(
             compiled("(?<m>" + NAMES + ")\\.?,?" + SEP + "*(?<y>\\d{4})"),
             compiled("(?<y>\\d{4})-(?<m>\\d{2})"));
+    private static final Pattern FIGURES = compiled("(?<a>\\d{1,2})(?<s>[./-])(?<b>\\d{1,2})[./-](?<y>\\d{4})");
     /** "1 to 14 October 2031" and "28 September – 3 October 2031": the first half borrows from the second. */
     private static final Pattern SHORT_RANGE = compiled(DAY_OF.formatted("d") + "(?:\\s*(?<m>" + NAMES
             + ")\\.?)?\\s*(?:to|-|–|—)\\s*(?<end>" + ONE + ")");
@@ -51,6 +53,17 @@ public final class DateReader {
      * @return the date, or empty if the text is no date or names a day that does not exist
      */
     public static Optional<DocumentDate> read(String text) {
+        return read(text, false);
+    }
+
+    /**
+     * Reads a whole text as one date.
+     *
+     * @param monthFirst whether the month stands before the day where only figures are given
+     */
+    public static Optional<DocumentDate> read(String text, boolean monthFirst) {
+        Matcher figures = FIGURES.matcher(text.strip());
+        if (monthFirst && figures.matches()) return read(figures.group("b") + figures.group("s") + figures.group("a") + figures.group("s") + figures.group("y"), false);
         String typed = text.strip();
         if (typed.isEmpty()) return Optional.of(DocumentDate.NOT_GIVEN);
         if (typed.equalsIgnoreCase("undated")) return Optional.of(DocumentDate.UNDATED);

@@ -46,6 +46,10 @@ public record Document(EntryId id, String title, String description, DocumentDat
         return new Document(id, title, description, newDate, inIndex, runs);
     }
 
+    public Document withRuns(List<PageRun> newRuns) {
+        return newRuns.equals(runs) ? this : new Document(id, title, description, date, inIndex, newRuns);
+    }
+
     public Document withInIndex(boolean shown) {
         return new Document(id, title, description, date, shown, runs);
     }

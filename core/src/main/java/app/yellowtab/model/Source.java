@@ -1,5 +1,7 @@
 package app.yellowtab.model;
 
+import app.yellowtab.facts.About;
+import app.yellowtab.facts.Origin;
 import java.util.List;
 import java.util.Objects;
 
@@ -15,17 +17,43 @@ import java.util.Objects;
  * @param checksum      the CRC-32C of its bytes, quickly made, to notice a change; empty in bundles of older versions
  * @param pageCount     how many pages it gives; at least 1
  * @param bookmarks     its own bookmarks, in order
- * @param proposedTitle the title its name suggests; never blank
- * @param proposedDate  the date its name suggests
+ * @param proposedTitle the title its name, its header or its first page suggests; never blank
+ * @param proposedDate  the date its name, its header or its first page suggests
+ * @param about         what else is known of it
  */
 public record Source(SourceId id, String fileName, String storedName, SourceKind kind, long bytes, String sha256, String checksum,
-                     int pageCount, List<SourceBookmark> bookmarks, String proposedTitle, DocumentDate proposedDate) {
+                     int pageCount, List<SourceBookmark> bookmarks, String proposedTitle, DocumentDate proposedDate, About about) {
     public Source {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(kind, "kind");
         Objects.requireNonNull(proposedDate, "proposedDate");
+        Objects.requireNonNull(about, "about");
         if (pageCount < 1) throw new IllegalArgumentException("a source needs at least one page: " + fileName);
         if (proposedTitle.isBlank()) throw new IllegalArgumentException("a proposed title must not be blank: " + fileName);
         bookmarks = List.copyOf(bookmarks);
+    }
+
+    /** {@return whether its pages can be had; where not, a page that names it stands for it} */
+    public boolean isRead() {
+        return about.trouble().isEmpty();
+    }
+
+    /** {@return whether its pages are in a file that this program has made} */
+    public boolean isConverted() {
+        return kind.isConverted() || !isRead();
+    }
+
+    /** {@return the same under another title, and where that comes from} */
+    public Source withTitle(String title, Origin from) {
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, title, proposedDate, about.withOrigins(from, about.dateFrom()));
+    }
+
+    /** {@return the same with another date, and where that comes from} */
+    public Source withDate(DocumentDate date, Origin from) {
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, date, about.withOrigins(about.titleFrom(), from));
+    }
+
+    public Source withAbout(About newAbout) {
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, proposedDate, newAbout);
     }
 }

@@ -1,5 +1,6 @@
 package app.yellowtab.pdf;
 
+import java.awt.Color;
 import java.io.Closeable;
 import java.io.IOException;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -52,6 +53,19 @@ public final class Canvas implements Closeable {
         content.moveTo(x, y);
         content.lineTo(x, toY);
         content.stroke();
+    }
+
+    /** Fills a rectangle; what is drawn later is black again. */
+    public void fill(float x, float y, float width, float height, int rgb) throws IOException {
+        content.setNonStrokingColor(new Color(rgb));
+        content.addRect(x, y, width, height);
+        content.fill();
+        content.setNonStrokingColor(Color.BLACK);
+    }
+
+    /** Sets the colour of lines, as 0xRRGGBB. */
+    public void colour(int rgb) throws IOException {
+        content.setStrokingColor(new Color(rgb));
     }
 
     @Override

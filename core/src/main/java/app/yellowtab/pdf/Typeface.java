@@ -7,10 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.regex.Pattern;
-import org.apache.fontbox.ttf.CmapLookup;
-import org.apache.fontbox.ttf.TTFParser;
-import org.apache.fontbox.ttf.TrueTypeFont;
-import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.jspecify.annotations.Nullable;
 
 /** The typefaces that ship with the program. Measuring needs no document, and is safe to share between threads. */
@@ -121,16 +117,8 @@ public enum Typeface {
     }
 
     private float[] measure() {
-        try (InputStream in = open();
-             TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in.readAllBytes()))) {
-            font.setEnableGsub(false);
-            CmapLookup glyphs = font.getUnicodeCmapLookup();
-            float[] measured = new float[MEASURED];
-            for (int letter = ' '; letter < MEASURED; letter++) {
-                int glyph = glyphs.getGlyphId(letter);
-                if (glyph != 0) measured[letter] = font.getAdvanceWidth(glyph) / (float) font.getUnitsPerEm();
-            }
-            return measured;
+        try (InputStream in = open()) {
+            return Advances.read(in, MEASURED);
         } catch (IOException damagedProgram) {
             throw new UncheckedIOException("a font that ships with the program cannot be read: " + file, damagedProgram);
         }

@@ -9,12 +9,15 @@ import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /** The made-up matter Tarn Hollow Orchards Ltd v Brightwick Cold Stores Ltd. The same files come out every time. */
@@ -26,12 +29,17 @@ public final class SampleMatter {
             List.of(new Party("Tarn Hollow Orchards Ltd", "Claimant"), new Party("Brightwick Cold Stores Ltd", "Defendant")),
             "Trial bundle", Optional.of(LocalDate.of(2031, 10, 6)), "Reedmoor & Vale, for the claimant");
 
+    /** How a film begins; there is nothing more in it. */
+    private static final byte[] FILM = {0, 0, 0, 20, 'f', 't', 'y', 'p', 'q', 't', ' ', ' ', 0, 0, 0, 0, 'q', 't', ' ', ' '};
+
     private SampleMatter() {}
 
     /** Writes the matter's files into a folder, in sub-folders as a practice would keep them. */
     public static void writeFiles(Path folder) throws IOException {
         try {
-            SampleFile.all().parallelStream().forEach(file -> write(file, folder.resolve(file.path())));
+            List<SampleFile> files = SampleFile.all();
+            files.parallelStream().filter(file -> !file.has("copy")).forEach(file -> write(file, folder.resolve(file.path())));
+            for (SampleFile file : files) if (file.has("copy")) Files.copy(folder.resolve(file.lines().getFirst()), folder.resolve(file.path()));
         } catch (UncheckedIOException e) {
             throw e.getCause();
         }
@@ -46,7 +54,6 @@ public final class SampleMatter {
     public static Bundle bundle(Path files, Depot depot) {
         FoundFolder found = FoundFolder.of(List.of(files), new ArrayList<>()).folders().getFirst();
         Intake.Taken taken = new Intake(depot).bringIn(found, Intake.Progress.NONE, () -> false);
-        if (!taken.findings().isEmpty()) throw new IllegalStateException(taken.findings().getFirst().message());
         Contents indexed = new Contents(taken.contents().documents(), taken.contents().sections().stream()
                 .filter(section -> !section.title().equals(UNSORTED)).toList());
         return Bundle.EMPTY.withHeading(HEADING).withSources(taken.sources()).withContents(indexed);
@@ -62,12 +69,35 @@ public final class SampleMatter {
     }
 
     private static void writeContent(SampleFile file, Path target) throws IOException {
-        String name = file.path().toLowerCase(Locale.ROOT);
-        if (name.endsWith(".pdf")) SamplePdf.write(file, target);
-        else if (name.endsWith(".jpg")) SamplePictures.photo(file, target);
-        else if (name.endsWith(".png")) SamplePictures.chart(target);
-        else if (name.endsWith(".tif")) SamplePictures.scans(file, target);
-        else Files.writeString(target, file.has("log") ? log() : String.join("\n", file.lines()) + "\n");
+        switch (file.path().substring(file.path().lastIndexOf('.') + 1).toLowerCase(Locale.ROOT)) {
+            case "pdf" -> SamplePdf.write(file, target);
+            case "jpg" -> SamplePictures.photo(file, target);
+            case "png" -> SamplePictures.chart(target);
+            case "gif", "bmp" -> SamplePictures.drawing(file, target);
+            case "tif" -> SamplePictures.scans(file, target);
+            case "docx" -> SampleWord.write(file, target);
+            case "rtf" -> SampleTables.writeRtf(file.lines(), target);
+            case "odt" -> SampleTables.writeOdt(file.lines(), target);
+            case "ods" -> SampleTables.writeOds(file, target);
+            case "odp" -> SampleTables.writeOdp(file.lines(), target);
+            case "xlsx", "xls" -> SampleTables.writeWorkbook(file, target);
+            case "pptx" -> SampleSlides.write(file.lines(), target);
+            case "eml" -> SampleMail.writeEml(file, target);
+            case "msg" -> SampleMail.writeMsg(file, target);
+            case "zip" -> writeZip(file, target);
+            case "mov" -> Files.write(target, FILM);
+            default -> Files.writeString(target, file.has("log") ? log() : String.join("\n", file.lines()) + "\n");
+        }
+    }
+
+    /** Each line of the description is a text file inside: its name, a colon, its words. */
+    private static void writeZip(SampleFile file, Path target) throws IOException {
+        Map<String, byte[]> parts = new LinkedHashMap<>();
+        for (String line : file.lines()) {
+            String[] inside = line.split(": ", 2);
+            parts.put(inside[0], (inside[1].replace("; ", "\n") + "\n").getBytes(StandardCharsets.UTF_8));
+        }
+        SampleZip.write(target, parts);
     }
 
     private static String log() {

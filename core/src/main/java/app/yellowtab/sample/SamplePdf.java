@@ -4,14 +4,29 @@ import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.pdf.Units;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.TreeMap;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSString;
+import org.apache.pdfbox.pdfwriter.compress.CompressParameters;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentNameDictionary;
+import org.apache.pdfbox.pdmodel.PDEmbeddedFilesNameTreeNode;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.filespecification.PDComplexFileSpecification;
+import org.apache.pdfbox.pdmodel.common.filespecification.PDEmbeddedFile;
+import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
+import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageFitDestination;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
@@ -28,9 +43,13 @@ final class SamplePdf {
     private final FontSet fonts = FontSet.forSaving(document);
     private final PDDocumentOutline outline = new PDDocumentOutline();
     private final List<PDPage> pages = new ArrayList<>();
+    /** Opens the locked file of the matter. */
+    private static final String PASSWORD = "orchard";
+
     private final float margin;
     private Canvas canvas;
     private float y;
+    private final Map<String, String> attachments = new TreeMap<>();
     private int paragraph;
 
     private SamplePdf(SampleFile file) throws IOException {
@@ -53,6 +72,9 @@ final class SamplePdf {
                 fill(headings.indexOf(line) + 1, headings.size());
             } else if (line.startsWith(". ")) {
                 centre(line.substring(2));
+            } else if (line.startsWith("inside: ")) {
+                String[] inside = line.substring(8).split(": ", 2);
+                attachments.put(inside[0], inside[1]);
             } else if (line.startsWith("> ")) {
                 room(LEADING * 2);
                 canvas.right(line.substring(2), Typeface.SERIF_ITALIC, SIZE, right(), y);
@@ -66,8 +88,42 @@ final class SamplePdf {
         canvas.close();
         if (file.has("bookmarks")) document.getDocumentCatalog().setDocumentOutline(outline);
         document.setDocumentId((long) file.path().hashCode());
-        document.save(target.toFile());
+        if (!attachments.isEmpty()) attach();
+        if (file.has("locked")) lock();
+        if (file.has("cut")) document.save(target.toFile(), CompressParameters.NO_COMPRESSION);
+        else document.save(target.toFile());
         document.close();
+        if (file.has("cut")) {
+            byte[] whole = Files.readAllBytes(target);
+            Files.write(target, Arrays.copyOf(whole, whole.length - 300));
+        }
+    }
+
+    private void attach() throws IOException {
+        Map<String, PDComplexFileSpecification> names = new TreeMap<>();
+        for (Map.Entry<String, String> one : attachments.entrySet()) {
+            PDEmbeddedFile content = new PDEmbeddedFile(document, new ByteArrayInputStream(one.getValue().getBytes(StandardCharsets.UTF_8)));
+            PDComplexFileSpecification inside = new PDComplexFileSpecification();
+            inside.setFile(one.getKey());
+            inside.setEmbeddedFile(content);
+            names.put(one.getKey(), inside);
+        }
+        PDEmbeddedFilesNameTreeNode tree = new PDEmbeddedFilesNameTreeNode();
+        tree.setNames(names);
+        PDDocumentNameDictionary dictionary = new PDDocumentNameDictionary(document.getDocumentCatalog());
+        dictionary.setEmbeddedFiles(tree);
+        document.getDocumentCatalog().setNames(dictionary);
+    }
+
+    /** An older lock, which needs no random numbers, so that the file comes out the same every time. */
+    private void lock() throws IOException {
+        StandardProtectionPolicy policy = new StandardProtectionPolicy("owner of " + PASSWORD, PASSWORD, new AccessPermission());
+        policy.setEncryptionKeyLength(128);
+        policy.setPreferAES(false);
+        COSArray identity = new COSArray();
+        for (int i = 0; i < 2; i++) identity.add(new COSString("sample " + file.path().hashCode()));
+        document.getDocument().setDocumentID(identity);
+        document.protect(policy);
     }
 
     /** Fills each heading's share of the wanted pages with numbered paragraphs. */

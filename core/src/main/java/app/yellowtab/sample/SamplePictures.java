@@ -11,6 +11,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Random;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -61,6 +63,22 @@ final class SamplePictures {
         ImageIO.write(image, "png", target.toFile());
     }
 
+    /** Writes a sketch of a part of the plant, as GIF or BMP after the file's name. */
+    static void drawing(SampleFile file, Path target) throws IOException {
+        BufferedImage image = new BufferedImage(640, 480, BufferedImage.TYPE_INT_RGB);
+        Graphics2D g = graphics(image, Color.WHITE);
+        g.setColor(new Color(0x2F5D7C));
+        g.setStroke(new BasicStroke(6));
+        g.draw(new Ellipse2D.Double(170, 90, 300, 300));
+        for (int blade = 0; blade < 5; blade++) {
+            g.rotate(Math.PI * 2 / 5, 320, 240);
+            g.draw(new Ellipse2D.Double(300, 110, 40, 120));
+        }
+        g.dispose();
+        String name = file.path();
+        ImageIO.write(image, name.substring(name.lastIndexOf('.') + 1), target.toFile());
+    }
+
     /** {@return the made-up temperature of chamber 3, in degrees, so many hours after the start of 5 October 2030} */
     static double temperature(int hour) {
         double swing = 0.3 * Math.sin(hour / 3.0);
@@ -71,6 +89,13 @@ final class SamplePictures {
 
     /** Writes black-and-white scans, several in one TIFF. */
     static void scans(SampleFile file, Path target) throws IOException {
+        List<BufferedImage> scans = new ArrayList<>();
+        for (int i = 0; i < file.number("scans", 1); i++) scans.add(slip(i, file.has("invoice"), file.path().hashCode()));
+        writeTiff(scans, target);
+    }
+
+    /** Writes black-and-white pictures as one TIFF. */
+    static void writeTiff(List<BufferedImage> pictures, Path target) throws IOException {
         ImageWriter writer = ImageIO.getImageWritersByFormatName("tiff").next();
         ImageWriteParam how = writer.getDefaultWriteParam();
         how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
@@ -79,15 +104,14 @@ final class SamplePictures {
         try (ImageOutputStream out = ImageIO.createImageOutputStream(target.toFile())) {
             writer.setOutput(out);
             writer.prepareWriteSequence(null);
-            for (int i = 0; i < file.number("scans", 1); i++) {
-                writer.writeToSequence(new IIOImage(slip(i, file.has("invoice"), file.path().hashCode()), null, null), how);
-            }
+            for (BufferedImage picture : pictures) writer.writeToSequence(new IIOImage(picture, null, null), how);
             writer.endWriteSequence();
         }
         writer.dispose();
     }
 
-    private static BufferedImage slip(int number, boolean invoice, int seed) {
+    /** {@return a scanned slip or invoice, a little askew and dirty} */
+    static BufferedImage slip(int number, boolean invoice, int seed) {
         BufferedImage image = new BufferedImage(1240, 1754, BufferedImage.TYPE_BYTE_BINARY);
         Graphics2D g = graphics(image, Color.WHITE);
         g.setColor(Color.BLACK);

@@ -15,6 +15,12 @@ public interface Depot {
     /** {@return where the PDF of a kept file is to be written that is no PDF itself} */
     Path convertedPlace(Kept kept) throws IOException;
 
+    /** {@return a new folder for files that are taken out of others, to be brought in from there} */
+    Path workFolder() throws IOException;
+
+    /** Tells that the files in a work folder have all been brought in. */
+    void doneWith(Path workFolder) throws IOException;
+
     /** Forgets a file that turned out to be unreadable. */
     void drop(Kept kept);
 

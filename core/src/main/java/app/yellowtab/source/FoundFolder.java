@@ -22,7 +22,7 @@ import java.util.regex.Pattern;
  */
 public record FoundFolder(String name, List<Path> files, List<FoundFolder> folders) {
     /** What systems and offices leave lying about: nobody means to put it in a bundle. */
-    private static final Pattern CLUTTER = Pattern.compile("\\..*|~\\$.*|Thumbs\\.db|desktop\\.ini|__MACOSX", Pattern.CASE_INSENSITIVE);
+    private static final Pattern CLUTTER = Pattern.compile("\\..*|~\\$.*|.*\\.(?:part|tmp|crdownload)|Thumbs\\.db|desktop\\.ini|__MACOSX", Pattern.CASE_INSENSITIVE);
 
     public FoundFolder {
         files = List.copyOf(files);
@@ -72,7 +72,8 @@ public record FoundFolder(String name, List<Path> files, List<FoundFolder> folde
         return sorted(nameOf(folder.toAbsolutePath().normalize()), entries, findings);
     }
 
-    private static boolean isClutter(Path entry) {
+    /** {@return whether a file or folder is what systems and programs leave lying about} */
+    static boolean isClutter(Path entry) {
         return CLUTTER.matcher(nameOf(entry)).matches();
     }
 

@@ -8,17 +8,18 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 
 /** Leaves sources where they are, for a bundle that is produced at once; conversions go to a temporary folder until closed. */
 public final class InPlace implements Depot, SourceFiles, Closeable {
     private final Path converted;
     private final List<String> passwords;
-    private final Map<String, Path> pages = new HashMap<>();
-    private final Map<SourceId, Source> sources = new HashMap<>();
+    private final Map<String, Path> pages = new ConcurrentHashMap<>();
+    private final AtomicInteger count = new AtomicInteger();
+    private final Map<SourceId, Source> sources = new ConcurrentHashMap<>();
 
     public InPlace() throws IOException {
         this(List.of());
@@ -48,8 +49,17 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
 
     @Override
     public Path convertedPlace(Kept kept) {
-        return pages.computeIfAbsent(kept.storedName(), name -> converted.resolve(pages.size() + ".pdf"));
+        return pages.computeIfAbsent(kept.storedName(), name -> converted.resolve(count.getAndIncrement() + ".pdf"));
     }
+
+    @Override
+    public Path workFolder() throws IOException {
+        return Files.createTempDirectory(converted, "inside-");
+    }
+
+    /** They lie nowhere else, and are read when the bundle is produced. */
+    @Override
+    public void doneWith(Path workFolder) {}
 
     @Override
     public void drop(Kept kept) {
@@ -89,9 +99,6 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
 
     @Override
     public void close() throws IOException {
-        try (Stream<Path> files = Files.list(converted)) {
-            for (Path file : files.toList()) Files.delete(file);
-        }
-        Files.delete(converted);
+        Folders.delete(converted);
     }
 }

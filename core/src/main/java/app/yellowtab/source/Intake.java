@@ -1,20 +1,34 @@
 package app.yellowtab.source;
 
+import app.yellowtab.convert.Converter;
+import app.yellowtab.convert.LockedException;
+import app.yellowtab.convert.mail.Mail;
+import app.yellowtab.convert.page.TooLargeException;
+import app.yellowtab.facts.About;
+import app.yellowtab.facts.Note;
+import app.yellowtab.facts.Origin;
+import app.yellowtab.facts.PageFacts;
+import app.yellowtab.facts.Way;
 import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.inspect.Inspection;
 import app.yellowtab.model.Contents;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.Section;
+import app.yellowtab.model.Reading;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.model.SourceKind;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
@@ -22,44 +36,50 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Brings files in: each is recognised by its content, kept, converted if it is no PDF, and inspected. A file that cannot
- * be read becomes a finding and never stops the rest.
+ * Brings files in: each is recognised by its content, kept, converted if it is no PDF, and inspected; what lies inside
+ * archives, e-mails and PDFs is brought in as well. A file whose pages cannot be had stays, with a page that names it; it
+ * never stops the rest. Files are read on several threads, and come out in the order in which they were found.
  */
 public final class Intake {
     private static final Logger LOG = LoggerFactory.getLogger(Intake.class);
+    /** The end of a PDF tells where its parts are (ISO 32000-1:2008, 7.5.5); junk of up to this length may follow. */
+    private static final int TAIL_BYTES = 2048;
 
     private final Depot depot;
     private final List<String> passwords;
+    private final Reading reading;
     private final KindReader kinds = new KindReader();
 
     public Intake(Depot depot) {
-        this(depot, List.of());
+        this(depot, List.of(), Reading.STANDARD);
     }
 
-    /** @param passwords to try on locked files, in order */
-    public Intake(Depot depot, List<String> passwords) {
+    /**
+     * @param passwords to try on locked files, in order
+     * @param reading   what the user has chosen
+     */
+    public Intake(Depot depot, List<String> passwords, Reading reading) {
         this.depot = depot;
         this.passwords = List.copyOf(passwords);
+        this.reading = reading;
     }
 
     /**
      * Brings in all that was found.
      *
-     * @param progress is told before each file
+     * @param progress is told of each file
      * @param stop     asked before each file; what was brought in by then is returned
      */
     public Taken bringIn(FoundFolder found, Progress progress, BooleanSupplier stop) {
-        Run run = new Run(found.fileCount(), progress, stop);
-        Contents contents = run.contents(found);
-        return new Taken(run.sources, contents, run.findings);
+        return new IntakeRun(this, depot, passwords, progress, stop).run(found);
     }
 
     /**
      * What came of it.
      *
-     * @param sources  everything that was read
-     * @param contents the documents and sections that the folders suggest; every source is a document in them
-     * @param findings a finding for each file that was not read
+     * @param sources  everything that was kept, unread files among it
+     * @param contents the documents and sections that the folders suggest; every source that was read is a document in them
+     * @param findings what must be said, and a finding for each file that was not read
      */
     public record Taken(List<Source> sources, Contents contents, List<Finding> findings) {
         public Taken {
@@ -68,108 +88,161 @@ public final class Intake {
         }
     }
 
-    /** Is told how far an intake is. Called on the thread that brings in. */
+    /** Is told how far an intake is. Called on several threads, one at a time. */
     @FunctionalInterface
     public interface Progress {
         /** Hears nothing. */
         Progress NONE = (done, total, name) -> { };
 
-        /** @param name the file that comes next */
+        /**
+         * Hears of a file that is about to be read.
+         *
+         * @param total how many there are, as far as is known: files inside others are found on the way
+         * @param name  the file that comes next
+         */
         void report(int done, int total, String name);
+
+        /** Hears of a file that has been brought in. */
+        default void arrived(Source source) {}
     }
 
-    /** {@return the source that a file has become, or what kept it from that} */
-    private Result read(Path file) {
+    /** What became of one file. */
+    sealed interface Result {
+        /** It was kept; {@code findings} say what there is to say. */
+        record Kept(Source source, List<Finding> findings) implements Result {}
+
+        /** There is nothing to keep. */
+        record Refused(Finding finding) implements Result {}
+
+        /** It is opened like a folder. */
+        record Archive() implements Result {}
+    }
+
+    /** Brings in one file, without what lies inside it. */
+    Result read(Path file) {
         try {
             if (!Files.isReadable(file)) return new Result.Refused(Finding.of(Code.NOT_READABLE, file));
             if (!Files.isRegularFile(file)) return new Result.Refused(Finding.of(Code.KIND_NOT_READ, file, "no ordinary file"));
-            if (Files.size(file) == 0) return new Result.Refused(Finding.of(Code.EMPTY_FILE, file));
-            KindReader.Reading reading = kinds.read(file);
-            if (reading.kind().isEmpty()) return new Result.Refused(Finding.of(Code.KIND_NOT_READ, file, reading.words()));
-            return keep(file, reading.kind().get());
+            if (Files.size(file) == 0) return keepUnread(file, nameOf(file), SourceKind.OTHER, depot.keep(file), Finding.of(Code.EMPTY_FILE, file));
+            KindReader.Recognised recognised = kinds.read(file);
+            if (recognised.archive()) return new Result.Archive();
+            if (recognised.kind().isEmpty()) return keepUnread(file, nameOf(file), SourceKind.OTHER, depot.keep(file), Finding.of(Code.KIND_NOT_READ, file, recognised.words()));
+            return keep(file, recognised.kind().get());
         } catch (IOException e) {
             LOG.warn("not read: {}", file, e);
             return new Result.Refused(Finding.of(DiskFull.is(e) ? Code.NO_ROOM : Code.NOT_READABLE, file));
         }
     }
 
+    /**
+     * Reads a file anew that was kept before, with other passwords or choices.
+     *
+     * @return the same source, with its pages as they are now; what the user typed of it stays
+     */
+    public Source readAgain(Source source, SourceFiles files) throws IOException {
+        Path original = files.original(source.id());
+        Depot.Kept kept = new Depot.Kept(source.storedName(), original, source.bytes(), new Fingerprint.Both(source.sha256(), source.checksum()));
+        KindReader.Recognised recognised = kinds.read(original);
+        if (recognised.kind().isEmpty()) return source;
+        if (!(read(original, source.fileName(), recognised.kind().get(), kept) instanceof Result.Kept again)) return source;
+        Source fresh = again.source();
+        About was = source.about();
+        About about = new About(fresh.about().way(), fresh.about().trouble(), fresh.about().notes(), was.attachedTo(), fresh.about().titleFrom(), fresh.about().dateFrom(),
+                was.modified(), was.alikeAccepted(), fresh.about().pages());
+        Source read = new Source(source.id(), source.fileName(), source.storedName(), fresh.kind(), source.bytes(), source.sha256(), source.checksum(), fresh.pageCount(), fresh.bookmarks(),
+                fresh.proposedTitle(), fresh.proposedDate(), about);
+        if (was.titleFrom() == Origin.USER) read = read.withTitle(source.proposedTitle(), Origin.USER);
+        return was.dateFrom() == Origin.USER ? read.withDate(source.proposedDate(), Origin.USER) : read;
+    }
+
     private Result keep(Path file, SourceKind kind) throws IOException {
-        Depot.Kept kept = depot.keep(file);
-        Optional<Finding> refusal;
+        return read(file, nameOf(file), kind, depot.keep(file));
+    }
+
+    private Result read(Path file, String name, SourceKind kind, Depot.Kept kept) throws IOException {
+        Finding trouble;
         try {
-            List<Finding> notes = new ArrayList<>();
+            List<Finding> findings = new ArrayList<>();
             Path pages = kept.path();
+            Way way = Way.AS_IT_IS;
             if (kind.isConverted()) {
                 pages = depot.convertedPlace(kept);
-                Converter.convert(kept.path(), file, kind, pages, notes);
+                way = Converter.convert(kept.path(), file, kind, pages, passwords, reading, findings);
             }
-            PdfFacts facts = PdfFacts.read(pages, passwords);
-            if (facts.pageCount() > 0) return new Result.Read(source(file, kind, kept, facts), notes);
-            refusal = Optional.of(Finding.of(Code.NO_PAGES, file));
-        } catch (InvalidPasswordException e) {
-            refusal = Optional.of(Finding.of(Code.PASSWORD_NEEDED, file));
+            try (PdfInput input = PdfInput.open(pages, passwords)) {
+                Inspection inspection = Inspection.of(input);
+                if (inspection.pageCount() > 0) return new Result.Kept(source(file, name, kind, kept, inspection, way, findings), findings);
+            }
+            trouble = Finding.of(Code.NO_PAGES, file);
+        } catch (InvalidPasswordException | LockedException e) {
+            trouble = Finding.of(Code.PASSWORD_NEEDED, file);
         } catch (TooLargeException e) {
-            refusal = Optional.of(Finding.of(Code.TOO_LARGE, file, e.getMessage()));
+            trouble = Finding.of(Code.TOO_LARGE, file, e.getMessage());
         } catch (IOException e) {
             LOG.warn("damaged: {}", file, e);
-            refusal = Optional.of(DiskFull.is(e) ? Finding.of(Code.NO_ROOM, file) : Finding.of(Code.DAMAGED, file, "its pages cannot be made out"));
-        } catch (RuntimeException | StackOverflowError e) {
+            if (DiskFull.is(e)) {
+                depot.drop(kept);
+                return new Result.Refused(Finding.of(Code.NO_ROOM, file));
+            }
+            trouble = Finding.of(Code.DAMAGED, file, "its pages cannot be made out");
+        } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
             LOG.warn("damaged: {}", file, e);
-            refusal = Optional.of(Finding.of(Code.DAMAGED, file, "its pages cannot be made out"));
+            trouble = Finding.of(Code.DAMAGED, file, "its pages cannot be made out");
         }
-        depot.drop(kept);
-        return new Result.Refused(refusal.get());
+        return keepUnread(file, name, kind, kept, trouble);
     }
 
-    private static Source source(Path file, SourceKind kind, Depot.Kept kept, PdfFacts facts) {
-        String name = String.valueOf(file.getFileName());
-        NameReading reading = NameReading.ofFile(name);
-        return new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), facts.pageCount(),
-                facts.bookmarks(), reading.title(), reading.date());
+    private Source source(Path file, String name, SourceKind kind, Depot.Kept kept, Inspection inspection, Way way, List<Finding> findings) throws IOException {
+        Proposals proposed = kind.isMail() ? Proposals.ofMail(name, kind == SourceKind.EML ? Mail.readEml(kept.path()) : Mail.readMsg(kept.path()))
+                : Proposals.of(name, isTable(kind) ? inspection.withoutFirstPage() : inspection, reading.monthFirst());
+        boolean breaksOff = kind == SourceKind.PDF && !endsProperly(kept.path());
+        if (breaksOff) findings.add(Finding.of(Code.BREAKS_OFF, file));
+        PageFacts pages = breaksOff ? inspection.facts().asRepaired() : inspection.facts();
+        About about = new About(way, Optional.empty(), findings.stream().map(Note::of).toList(), "", proposed.titleFrom(), proposed.dateFrom(), modified(file), false, pages);
+        return new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), inspection.pageCount(),
+                inspection.bookmarks(), proposed.title(), proposed.date(), about);
     }
 
-    private sealed interface Result {
-        record Read(Source source, List<Finding> notes) implements Result {}
-
-        record Refused(Finding finding) implements Result {}
+    /** A file whose pages cannot be had is kept all the same, and a page that names it stands for it. */
+    private Result keepUnread(Path file, String name, SourceKind kind, Depot.Kept kept, Finding trouble) throws IOException {
+        NameReading named = NameReading.ofFile(name);
+        About about = new About(Way.SLIP, Optional.of(Note.of(trouble)), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, modified(file), false, PageFacts.UNKNOWN);
+        Source source = new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), 1, List.of(),
+                named.title(), named.date(), about);
+        Converter.writeSlip(depot.convertedPlace(kept), slip(source));
+        return new Result.Kept(source, List.of(trouble));
     }
 
-    /** One intake. */
-    private final class Run {
-        private final int total;
-        private final Progress progress;
-        private final BooleanSupplier stop;
-        private final List<Source> sources = new ArrayList<>();
-        private final List<Finding> findings = new ArrayList<>();
-        private int done;
+    /** {@return what the page says that stands for an unread file} */
+    public static List<String> slip(Source source) {
+        return List.of(source.fileName(), "This page stands for a file that has no pages of its own in this bundle.",
+                String.format(Locale.ROOT, "%,d bytes. Its fingerprint (SHA-256) begins %s.", source.bytes(), source.sha256().substring(0, Math.min(16, source.sha256().length()))));
+    }
 
-        Run(int total, Progress progress, BooleanSupplier stop) {
-            this.total = total;
-            this.progress = progress;
-            this.stop = stop;
-        }
+    /** The first day in a table is one of its values, and no date of the table. */
+    private static boolean isTable(SourceKind kind) {
+        return kind == SourceKind.XLSX || kind == SourceKind.XLS || kind == SourceKind.ODS || kind == SourceKind.CSV;
+    }
 
-        Contents contents(FoundFolder folder) {
-            List<Document> documents = new ArrayList<>();
-            for (Path file : folder.files()) {
-                if (stop.getAsBoolean()) break;
-                progress.report(done++, total, String.valueOf(file.getFileName()));
-                switch (read(file)) {
-                    case Result.Read read -> {
-                        sources.add(read.source());
-                        findings.addAll(read.notes());
-                        documents.add(Document.of(read.source()));
-                    }
-                    case Result.Refused refused -> findings.add(refused.finding());
-                }
-            }
-            List<Section> sections = new ArrayList<>();
-            for (FoundFolder inner : folder.folders()) {
-                Contents contents = contents(inner);
-                if (contents.isEmpty()) continue;
-                sections.add(new Section(EntryId.fresh(), NameReading.sectionTitle(inner.name()), contents));
-            }
-            return new Contents(documents, sections);
+    private static boolean endsProperly(Path file) throws IOException {
+        try (var channel = Files.newByteChannel(file)) {
+            var tail = ByteBuffer.allocate(TAIL_BYTES);
+            channel.position(Math.max(0, channel.size() - TAIL_BYTES));
+            while (tail.hasRemaining() && channel.read(tail) > 0) { }
+            String text = new String(tail.array(), 0, tail.position(), StandardCharsets.ISO_8859_1);
+            return text.contains("%%EOF") || text.contains("startxref");
         }
+    }
+
+    private static Optional<Instant> modified(Path file) {
+        try {
+            return Optional.of(Files.getLastModifiedTime(file).toInstant().truncatedTo(ChronoUnit.SECONDS));
+        } catch (IOException gone) {
+            return Optional.empty();
+        }
+    }
+
+    static String nameOf(Path file) {
+        return String.valueOf(file.getFileName());
     }
 }

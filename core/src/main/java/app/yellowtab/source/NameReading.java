@@ -24,6 +24,11 @@ public record NameReading(String title, DocumentDate date) {
 
     /** {@return the reading of a file's name: extension, leading number and date are no part of the title} */
     public static NameReading ofFile(String fileName) {
+        return ofFile(fileName, false);
+    }
+
+    /** @param monthFirst whether the month stands before the day where a date is only figures */
+    static NameReading ofFile(String fileName, boolean monthFirst) {
         String whole = spaced(withoutExtension(fileName));
         String name = whole;
         DocumentDate date = DocumentDate.NOT_GIVEN;
@@ -32,7 +37,7 @@ public record NameReading(String title, DocumentDate date) {
             for (String candidate : new String[] {name, NUMBER.matcher(name).replaceFirst("")}) {
                 Matcher found = place.matcher(candidate);
                 if (date != DocumentDate.NOT_GIVEN || !found.matches()) continue;
-                Optional<DocumentDate> read = DateReader.read(found.group("date").replace('_', '-'));
+                Optional<DocumentDate> read = DateReader.read(found.group("date").replace('_', '-'), monthFirst);
                 if (read.isPresent() && read.get() != DocumentDate.UNDATED) {
                     date = read.get();
                     name = found.group("rest");

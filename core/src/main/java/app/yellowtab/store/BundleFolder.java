@@ -1,14 +1,17 @@
 package app.yellowtab.store;
 
+import app.yellowtab.convert.Converter;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Reading;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
-import app.yellowtab.source.Converter;
 import app.yellowtab.source.Depot;
 import app.yellowtab.source.Fingerprint;
+import app.yellowtab.source.Folders;
+import app.yellowtab.source.Intake;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;
@@ -47,6 +50,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     private final Object saving = new Object();
     private @Nullable UnknownFields unknown;
     private volatile List<String> passwords = List.of();
+    private volatile Reading reading = Reading.STANDARD;
 
     private BundleFolder(Path folder, DraftOpener opener) throws IOException {
         this.folder = folder.toAbsolutePath().normalize();
@@ -133,6 +137,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
      */
     public void save(Bundle bundle) throws FindingException {
         know(bundle.sources());
+        reading = bundle.reading();
         Path file = folder.resolve(FILE);
         synchronized (saving) {
             ObjectNode root = BundleJson.write(bundle);
@@ -179,6 +184,16 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     }
 
     @Override
+    public Path workFolder() throws IOException {
+        return Files.createTempDirectory("yellowtab-");
+    }
+
+    @Override
+    public void doneWith(Path workFolder) throws IOException {
+        Folders.delete(workFolder);
+    }
+
+    @Override
     public void drop(Kept kept) {
         deleteQuietly(kept.path());
         deleteQuietly(converted(kept.storedName()));
@@ -193,11 +208,12 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     public Path readable(SourceId id) throws IOException {
         Source source = source(id);
         Path original = original(id);
-        if (!source.kind().isConverted()) return original;
+        if (!source.isConverted()) return original;
         Path converted = converted(source.storedName());
         if (!Files.exists(converted) && Files.exists(original)) {
             Files.createDirectories(converted.getParent());
-            Converter.convert(original, original, source.kind(), converted, new ArrayList<>());
+            if (source.isRead()) Converter.convert(original, original, source.kind(), converted, passwords, reading, new ArrayList<>());
+            else Converter.writeSlip(converted, Intake.slip(source));
         }
         return converted;
     }
@@ -237,6 +253,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         }
         unknown = new UnknownFields(root, BundleJson.write(bundle));
         know(bundle.sources());
+        reading = bundle.reading();
         Files.copy(file, folder.resolve(PREVIOUS), StandardCopyOption.REPLACE_EXISTING);
         return bundle;
     }

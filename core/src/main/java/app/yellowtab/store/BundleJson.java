@@ -1,5 +1,6 @@
 package app.yellowtab.store;
 
+import app.yellowtab.facts.About;
 import app.yellowtab.model.BookmarkLook;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
@@ -11,6 +12,7 @@ import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Party;
+import app.yellowtab.model.Reading;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
 import app.yellowtab.model.Source;
@@ -24,6 +26,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.cfg.DateTimeFeature;
+import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -31,8 +36,9 @@ import tools.jackson.databind.node.ObjectNode;
 /** The form of {@code bundle.json}, described in docs/bundle.schema.json. Every field is always written. */
 final class BundleJson {
     /** Raised when a program that knows only the older form would lose or misread something. */
-    static final int FORMAT = 1;
-    static final JsonMapper MAPPER = JsonMapper.builder().build();
+    static final int FORMAT = 2;
+    static final JsonMapper MAPPER = JsonMapper.builder().enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE).enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
+            .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS).build();
 
     private BundleJson() {}
 
@@ -48,6 +54,7 @@ final class BundleJson {
                 .put("separators", bundle.layout().separators().name().toLowerCase(Locale.ROOT));
         root.putObject("fromSources").put("comments", bundle.fromSources().comments().name().toLowerCase(Locale.ROOT))
                 .put("bookmarkLevels", bundle.fromSources().bookmarkLevels());
+        root.set("reading", MAPPER.valueToTree(bundle.reading()));
         ArrayNode sources = root.putArray("sources");
         for (Source source : bundle.sources()) write(source, sources.addObject());
         write(bundle.contents(), root);
@@ -59,6 +66,7 @@ final class BundleJson {
                 .put("kind", source.kind().name().toLowerCase(Locale.ROOT)).put("bytes", source.bytes())
                 .put("sha256", source.sha256()).put("checksum", source.checksum()).put("pageCount", source.pageCount())
                 .put("proposedTitle", source.proposedTitle()).put("proposedDate", DateCode.write(source.proposedDate()));
+        to.set("about", MAPPER.valueToTree(source.about()));
         ArrayNode bookmarks = to.putArray("bookmarks");
         for (SourceBookmark b : source.bookmarks()) {
             BookmarkLook look = b.look();
@@ -96,7 +104,7 @@ final class BundleJson {
                 Optional.of(text(head, "hearing")).filter(day -> !day.isEmpty()).map(LocalDate::parse), text(head, "preparedBy"));
         JsonNode look = field(root, "layout");
         Layout layout = new Layout(field(look, "cover").asBoolean(), word(Separators.class, text(look, "separators")));
-        return new Bundle(heading, layout, fromSources(root), each(root, "sources", BundleJson::source), contents(root));
+        return new Bundle(heading, layout, fromSources(root), part(root, "reading", Reading.class, Reading.STANDARD), each(root, "sources", BundleJson::source), contents(root));
     }
 
     private static Source source(JsonNode node) {
@@ -104,7 +112,14 @@ final class BundleJson {
                 word(SourceKind.class, text(node, "kind")), field(node, "bytes").asLong(), text(node, "sha256"), node.path("checksum").asString(""),
                 field(node, "pageCount").asInt(),
                 each(node, "bookmarks", b -> new SourceBookmark(field(b, "level").asInt(), text(b, "title"), field(b, "page").asInt(), look(b))),
-                text(node, "proposedTitle"), DateCode.read(text(node, "proposedDate")));
+                text(node, "proposedTitle"), DateCode.read(text(node, "proposedDate")),
+                part(node, "about", About.class, About.UNKNOWN));
+    }
+
+    /** Bundles of older versions lack what was not known then. */
+    private static <T> T part(JsonNode node, String name, Class<T> type, T otherwise) {
+        JsonNode value = node.get(name);
+        return value == null ? otherwise : MAPPER.treeToValue(value, type);
     }
 
     /** Bundles of older versions do not say what comes over from sources, nor how bookmarks look. */

@@ -9,7 +9,6 @@ import app.yellowtab.plan.Planner;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

@@ -29,7 +29,7 @@ class SampleLooksTheSameTests extends OneSource {
             for (Leaf leaf : plan.leaves()) {
                 if (!(leaf instanceof Leaf.SourcePage page)) continue;
                 PDDocument source = sources.get(page.source().value());
-                if (source == null) sources.put(page.source().value(), source = Loader.loadPDF(place.readable(page.source()).toFile()));
+                if (source == null) sources.put(page.source().value(), source = Loader.loadPDF(place.readable(page.source()).toFile(), "orchard"));
                 Pdfs.assertSamePage(source, page.page(), produced, leaf.number());
                 looked++;
             }

@@ -8,6 +8,7 @@ import static org.mockito.Mockito.when;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Document;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceKind;
 import app.yellowtab.testing.Bundles;
@@ -59,7 +60,8 @@ class IntakeTests {
 
     private Code refusal(Path file) {
         Intake.Taken taken = take(file);
-        assertThat(taken.sources()).isEmpty();
+        assertThat(taken.sources()).noneMatch(Source::isRead);
+        assertThat(taken.contents().allDocuments()).isEmpty();
         assertThat(taken.findings()).hasSize(1);
         assertThat(taken.findings().getFirst().message()).contains(file.getFileName().toString());
         return taken.findings().getFirst().code();
@@ -119,7 +121,8 @@ class IntakeTests {
         Path damaged = Files.writeString(folder.resolve("1 damaged.pdf"), "%PDF-1.7\nnothing more");
         Path good = Pdfs.write(folder, "2 good", 1);
         Intake.Taken taken = take(damaged, good);
-        assertThat(taken.sources()).extracting(Source::fileName).containsExactly("2 good.pdf");
+        assertThat(taken.sources()).extracting(Source::fileName).containsExactly("1 damaged.pdf", "2 good.pdf");
+        assertThat(taken.contents().allDocuments()).extracting(Document::title).containsExactly("good");
         assertThat(taken.findings()).extracting(Finding::code).containsExactly(Code.DAMAGED);
     }
 
@@ -127,7 +130,7 @@ class IntakeTests {
     void eachKindOfTroubleHasItsOwnMessage() throws IOException {
         assertThat(refusal(Files.createFile(folder.resolve("empty.pdf")))).isEqualTo(Code.EMPTY_FILE);
         assertThat(refusal(folder.resolve("gone.pdf"))).isEqualTo(Code.NOT_READABLE);
-        assertThat(refusal(Files.writeString(folder.resolve("page.html"), "<html><body>x</body></html>"))).isEqualTo(Code.KIND_NOT_READ);
+        assertThat(refusal(Files.write(folder.resolve("film.mp4"), new byte[] {0, 0, 0, 24, 'f', 't', 'y', 'p', 'm', 'p', '4', '2', 0, 0}))).isEqualTo(Code.KIND_NOT_READ);
         assertThat(refusal(Files.write(folder.resolve("cut.png"), new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0})))
                 .isEqualTo(Code.DAMAGED);
         Path locked = Pdfs.write(folder, "locked", 1, document -> {

@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.yellowtab.convert.Converter;
+import app.yellowtab.convert.page.TooLargeException;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.model.Reading;
 import app.yellowtab.model.SourceKind;
 import app.yellowtab.testing.Pdfs;
 import java.awt.Color;
@@ -38,7 +41,7 @@ class PicturePagesTests {
 
     private Path convert(Path file, SourceKind kind) throws IOException {
         Path target = folder.resolve("converted.pdf");
-        Converter.convert(file, file, kind, target, new ArrayList<>());
+        Converter.convert(file, file, kind, target, List.of(), Reading.STANDARD, new ArrayList<>());
         return target;
     }
 
@@ -87,7 +90,7 @@ class PicturePagesTests {
         }
         List<Finding> notes = new ArrayList<>();
         Path target = folder.resolve("converted.pdf");
-        Converter.convert(file, file, SourceKind.GIF, target, notes);
+        Converter.convert(file, file, SourceKind.GIF, target, List.of(), Reading.STANDARD, notes);
         assertThat(Pdfs.pageCount(target)).isEqualTo(1);
         assertThat(notes).extracting(Finding::message).containsExactly("moving.gif is a moving picture of 3 frames, and only the first is in the bundle. "
                 + "If others matter, save them as pictures of their own and add those.");
@@ -173,7 +176,7 @@ class PicturePagesTests {
         byte[] whole = Files.readAllBytes(file);
         Files.write(file, Arrays.copyOf(whole, whole.length * 3 / 4));
         List<Finding> notes = new ArrayList<>();
-        Converter.convert(file, file, SourceKind.JPEG, folder.resolve("converted.pdf"), notes);
+        Converter.convert(file, file, SourceKind.JPEG, folder.resolve("converted.pdf"), List.of(), Reading.STANDARD, notes);
         assertThat(notes).extracting(Finding::code).containsExactly(Finding.Code.BREAKS_OFF);
         assertThat(Pdfs.pages(folder.resolve("converted.pdf"))).hasSize(1);
     }

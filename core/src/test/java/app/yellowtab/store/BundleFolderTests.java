@@ -140,9 +140,9 @@ class BundleFolderTests {
     @Test
     void aNewerFormatIsRefused() throws IOException {
         create(bundle);
-        String newer = Files.readString(file).replaceFirst("\"format\" : 1", "\"format\" : 2");
+        String newer = Files.readString(file).replaceFirst("\"format\" : 2", "\"format\" : 3");
         Files.writeString(file, newer);
-        assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("saved by a newer Yellow Tab (format 2)");
+        assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("saved by a newer Yellow Tab (format 3)");
         assertThat(file).hasContent(newer);
     }
 
@@ -194,7 +194,7 @@ class BundleFolderTests {
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
             Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(first, second), new ArrayList<>()), Intake.Progress.NONE, () -> false);
             place.know(taken.sources());
-            assertThat(taken.sources()).extracting(Source::storedName).containsExactly("lease.pdf", "lease (2).pdf");
+            assertThat(taken.sources()).extracting(Source::storedName).containsExactlyInAnyOrder("lease.pdf", "lease (2).pdf");
             Path kept = place.original(taken.sources().get(1).id());
             assertThat(kept).hasSameBinaryContentAs(second).hasParent(folder.resolve("originals"));
             assertThat(kept.toFile().canWrite() && !"root".equals(System.getProperty("user.name"))).isFalse();
@@ -206,14 +206,28 @@ class BundleFolderTests {
     }
 
     @Test
-    void aRefusedFileLeavesNothingBehind() throws IOException {
+    void aFileThatCannotBeReadIsKeptAndAPageThatNamesItStandsForIt() throws IOException {
         Path damaged = Files.writeString(temp.resolve("damaged.pdf"), "%PDF-1.7 nothing");
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            new Intake(place).bringIn(FoundFolder.of(List.of(damaged), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(damaged), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            place.save(Bundle.EMPTY.withSources(taken.sources()));
+            Source source = taken.sources().getFirst();
+            assertThat(place.original(source.id())).hasSameBinaryContentAs(damaged);
+            Files.delete(place.readable(source.id()));
+            assertThat(Pdfs.pages(place.readable(source.id()))).singleElement().asString().contains("damaged.pdf");
         }
-        try (Stream<Path> kept = Files.list(folder.resolve("originals"))) {
-            assertThat(kept).isEmpty();
-        }
+        assertThat(reopened().sources().getFirst().about().trouble().orElseThrow().code()).isEqualTo(Finding.Code.DAMAGED);
+    }
+
+    @Test
+    void aBundleOfTheFormerFormatIsOpened() throws IOException {
+        Bundle before = bundle.withSources(List.of(Bundles.source("lease", 3)));
+        create(before);
+        String former = Files.readString(file).replaceFirst("\"format\" : 2", "\"format\" : 1").replaceFirst("(?s)\"reading\" : \\{.*?},", "")
+                .replaceFirst("(?s)\"about\" : \\{.*\"prints\" : \"\"\\s*}\\s*},", "");
+        assertThat(former).doesNotContain("about", "reading");
+        Files.writeString(file, former);
+        assertThat(reopened()).isEqualTo(before);
     }
 
     @Test

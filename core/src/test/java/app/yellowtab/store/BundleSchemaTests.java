@@ -37,7 +37,7 @@ class BundleSchemaTests {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
-            "format":1         | "format":2
+            "format":2         | "format":1
             "separators":"none" | "separators":"sometimes"
             "hearing":"2031-10-06" | "hearing":"soon"
             "inIndex":true     | "shown":true
@@ -45,6 +45,9 @@ class BundleSchemaTests {
             "comments":"kept"  | "comments":"printed"
             "bookmarkLevels":12 | "bookmarkLevels":13
             "date":""          | "date":"4 March 2031"
+            "monthFirst":false | "monthFirst":"no"
+            "way":"as_it_is"   | "way":"by hand"
+            "titleFrom":"file_name" | "titleFrom":"a guess"
             """)
     void whatTheProgramWouldNotWriteIsInvalid(String written, String instead) {
         String text = BundleJson.MAPPER.writeValueAsString(BundleJson.write(bundle));

@@ -1,5 +1,6 @@
 package app.yellowtab.testing;
 
+import app.yellowtab.facts.About;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
@@ -20,7 +21,7 @@ public final class Bundles {
 
     public static Source source(String name, int pages) {
         return new Source(new SourceId(name), name + ".pdf", name + ".pdf", SourceKind.PDF, 1000, "00", "", pages, List.of(), name,
-                DocumentDate.NOT_GIVEN);
+                DocumentDate.NOT_GIVEN, About.UNKNOWN);
     }
 
     public static Document document(String name, int pages) {

@@ -1,5 +1,6 @@
 package app.yellowtab.desktop;
 
+import app.yellowtab.convert.Converter;
 import app.yellowtab.store.UserFolder;
 import java.nio.file.Path;
 import javafx.application.Application;
@@ -13,6 +14,7 @@ public final class Main {
         Path user = UserFolder.path();
         System.setProperty("yellowtab.log", user.resolve("yellowtab.log").toString());
         System.setProperty("pdfbox.fontcache", user.toString());
+        Converter.useOfficeSuite();
         Application.launch(YellowTab.class, arguments);
     }
 }

@@ -27,13 +27,15 @@ final class Rail extends VBox {
     private final ToggleGroup stages = new ToggleGroup();
 
     Rail(Workspace workspace, Runnable leave, Runnable help) {
+        ToggleButton gather = stage(workspace, Stage.GATHER, Feather.INBOX, Shortcut.STAGE_GATHER,
+                workspace.bundleProperty().map(bundle -> String.valueOf(bundle.sources().size())));
         ToggleButton arrange = stage(workspace, Stage.ARRANGE, Feather.LIST, Shortcut.STAGE_ARRANGE,
                 workspace.planProperty().map(plan -> String.valueOf(plan.documentCount())));
         ToggleButton produce = stage(workspace, Stage.PRODUCE, Feather.FILE_TEXT, Shortcut.STAGE_PRODUCE,
                 workspace.planProperty().map(plan -> String.valueOf(plan.pageCount())));
         Region spring = new Region();
         VBox.setVgrow(spring, Priority.ALWAYS);
-        getChildren().addAll(Controls.iconButton(Feather.HOME, "rail.leave", leave), arrange, produce, spring,
+        getChildren().addAll(Controls.iconButton(Feather.HOME, "rail.leave", leave), gather, arrange, produce, spring,
                 Controls.iconButton(Feather.HELP_CIRCLE, "rail.help", help));
         getStyleClass().add(Styles.RAIL);
     }

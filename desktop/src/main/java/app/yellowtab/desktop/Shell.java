@@ -1,10 +1,13 @@
 package app.yellowtab.desktop;
 
 import app.yellowtab.desktop.arrange.ArrangeStage;
+import app.yellowtab.desktop.gather.GatherStage;
 import app.yellowtab.desktop.produce.ProduceStage;
 import app.yellowtab.desktop.reader.ForeEdge;
 import app.yellowtab.desktop.reader.Reader;
+import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Stage;
@@ -23,6 +26,7 @@ import javafx.util.Subscription;
 /** The frame of an open bundle: rail, the stage in the middle, fore-edge, reader, status bar. */
 final class Shell extends StackPane {
     private final Workspace workspace;
+    private final GatherStage gather;
     private final ArrangeStage arrange;
     private final ProduceStage produce;
     private final Reader reader;
@@ -35,7 +39,9 @@ final class Shell extends StackPane {
 
     Shell(Desk desk, Workspace workspace, FileDialogs dialogs, Opener opener) {
         this.workspace = workspace;
-        this.arrange = new ArrangeStage(workspace, dialogs);
+        Intakes intakes = new Intakes(workspace);
+        this.gather = new GatherStage(workspace, intakes, dialogs);
+        this.arrange = new ArrangeStage(workspace, intakes, dialogs);
         this.produce = new ProduceStage(workspace, dialogs, opener);
         this.reader = new Reader(workspace);
         this.foreEdge = new ForeEdge(workspace);
@@ -56,6 +62,7 @@ final class Shell extends StackPane {
     /** Puts the keyboard where work begins. */
     void begin() {
         switch (workspace.stageProperty().get()) {
+            case GATHER -> gather.begin();
             case ARRANGE -> arrange.begin();
             case PRODUCE -> produce.begin();
         }
@@ -63,6 +70,7 @@ final class Shell extends StackPane {
 
     void dispose() {
         subscription.unsubscribe();
+        gather.dispose();
         arrange.dispose();
         produce.dispose();
         reader.dispose();
@@ -73,10 +81,14 @@ final class Shell extends StackPane {
 
     private void showStage(Stage stage) {
         Node shown = switch (stage) {
+            case GATHER -> gather;
             case ARRANGE -> arrange;
             case PRODUCE -> produce;
         };
         middle.getChildren().setAll(shown);
+        // What is gathered has a page of its own to look at, and no number yet.
+        Controls.show(foreEdge, stage != Stage.GATHER);
+        Controls.show(reader, stage != Stage.GATHER);
         begin();
     }
 
@@ -93,9 +105,13 @@ final class Shell extends StackPane {
     /** {@return whether the keys meant something here; while a text is typed, undo is the text's own} */
     private boolean run(Shortcut shortcut, boolean typing) {
         switch (shortcut) {
+            case STAGE_GATHER -> workspace.stageProperty().set(Stage.GATHER);
             case STAGE_ARRANGE -> workspace.stageProperty().set(Stage.ARRANGE);
             case STAGE_PRODUCE -> workspace.stageProperty().set(Stage.PRODUCE);
-            case GO_TO -> reader.askForNumber();
+            case GO_TO -> {
+                if (workspace.stageProperty().get() == Stage.GATHER) return false;
+                reader.askForNumber();
+            }
             case HELP -> help.toggle();
             case NEXT_LEAF -> workspace.goTo(workspace.leafProperty().get() + 1);
             case PREVIOUS_LEAF -> workspace.goTo(workspace.leafProperty().get() - 1);
@@ -108,7 +124,11 @@ final class Shell extends StackPane {
                 workspace.redo();
             }
             default -> {
-                return workspace.stageProperty().get() == Stage.ARRANGE && arrange.run(shortcut, typing);
+                return switch (workspace.stageProperty().get()) {
+                    case GATHER -> gather.run(shortcut, typing);
+                    case ARRANGE -> arrange.run(shortcut, typing);
+                    case PRODUCE -> false;
+                };
             }
         }
         return true;

@@ -19,9 +19,11 @@ import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.Recents;
 import app.yellowtab.testing.Bundles;
 import app.yellowtab.testing.Pdfs;
+import app.yellowtab.testing.WordFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -43,6 +45,8 @@ import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
+import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.DisabledIf;
@@ -109,7 +113,7 @@ class WindowTests {
         robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
         when(dialogs.folder(any())).thenReturn(Optional.of(files));
         when(dialogs.files(any())).thenReturn(List.of(loose));
-        robot.clickOn("#tray-addFolder");
+        robot.clickOn("#stage-arrange").clickOn("#tray-addFolder");
         until(() -> workspace().bundle().tray().size() == 3);
         robot.clickOn("#tray-addFiles");
         until(() -> workspace().bundle().tray().size() == 4);
@@ -273,7 +277,7 @@ class WindowTests {
     void afterClosingOneGoesOnWhereOneWas(FxRobot robot) throws IOException {
         openBundle(robot);
         robot.interact(() -> workspace().goTo(5));
-        robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT2).release(KeyCode.CONTROL);
+        robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT3).release(KeyCode.CONTROL);
         until(() -> workspace().saveStateProperty().get() instanceof Autosave.State.Saved);
         robot.interact(() -> {
             window.hide();
@@ -306,12 +310,85 @@ class WindowTests {
         until(() -> robot.lookup(".notice").queryAllAs(Label.class).stream().anyMatch(notice -> notice.getText().contains("empty.pdf was left out")));
     }
 
+    /** Begins a new bundle at the Gather screen, with a folder of files of many kinds to be added. */
+    private void gather(FxRobot robot) throws IOException {
+        Path files = Files.createDirectories(temp.resolve("From the client"));
+        Path letters = Files.createDirectories(files.resolve("B - Letters"));
+        Path plain = Pdfs.write(letters, "lease", 2);
+        Files.copy(plain, letters.resolve("lease, copy.pdf"));
+        Pdfs.write(files, "terms", 3, document -> {
+            try {
+                document.protect(new StandardProtectionPolicy("owner", "orchard", new AccessPermission()));
+            } catch (IOException e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        new WordFile(WordFile.p("Dear Idris") + WordFile.p("<w:pageBreakBefore/>", "second page")).write(files, "Letter 4 March 2031.docx");
+        Files.write(files.resolve("film.mov"), new byte[] {0, 0, 0, 20, 'f', 't', 'y', 'p', 'q', 't', ' ', ' '});
+        when(dialogs.folder(any())).thenReturn(Optional.of(files));
+        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        assertThat(robot.lookup("#gathered").<ListView<?>>queryAs(castList()).getItems()).isEmpty();
+        robot.clickOn("#gather-addFolder");
+        until(() -> workspace().bundle().sources().size() == 5);
+    }
+
+    private List<String> gathered(FxRobot robot) {
+        return robot.lookup("#gathered .list-cell").queryAll().stream().filter(cell -> !((ListCell<?>) cell).isEmpty() && cell.isVisible())
+                .sorted(Comparator.comparingDouble(Node::getLayoutY)).map(cell -> String.join(" | ", texts(cell).stream().filter(words -> !words.isBlank()).toList())).toList();
+    }
+
+    private void choose(FxRobot robot, String title) {
+        robot.clickOn(robot.lookup("#gathered .list-cell .label").queryAllAs(Label.class).stream().filter(label -> label.getText().equals(title)).findFirst().orElseThrow());
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void whatIsGatheredIsKnownAtAGlance(FxRobot robot) throws IOException {
+        gather(robot);
+        until(() -> gathered(robot).size() == 5);
+        assertThat(gathered(robot)).containsExactly("film | cannot be read: no pages (video)",
+                "Letter | Word document  ·  2 pages | 4 Mar 2031 | from its name", "terms | cannot be read: locked with a password",
+                "lease, copy | the same file twice  ·  PDF  ·  2 pages", "lease | the same file twice  ·  PDF  ·  2 pages");
+        robot.clickOn("#filter-UNREAD");
+        until(() -> gathered(robot).size() == 2);
+        robot.clickOn("#filter-ALL").clickOn("#gather-search").write("lea");
+        until(() -> gathered(robot).size() == 2);
+    }
+
+    @Test
+    void aPasswordIsTypedOnceAndTheFileIsThere(FxRobot robot) throws IOException {
+        gather(robot);
+        choose(robot, "terms");
+        robot.clickOn("#glance-password").write("wrong").push(KeyCode.ENTER);
+        until(() -> robot.lookup("#glance .small").queryAllAs(Label.class).stream().anyMatch(label -> label.getText().contains("does not open it")));
+        robot.clickOn("#glance-password").push(KeyCode.SHORTCUT, KeyCode.A).write("orchard").push(KeyCode.ENTER);
+        until(() -> gathered(robot).stream().anyMatch(row -> row.startsWith("terms | PDF  ·  3 pages")));
+    }
+
+    @Test
+    void titlesAreTypedFoldersBecomeSectionsAndUndoTakesTheIntakeBack(FxRobot robot) throws IOException {
+        gather(robot);
+        choose(robot, "Letter");
+        robot.push(KeyCode.F2).push(KeyCode.SHORTCUT, KeyCode.A).write("Letter before claim").push(KeyCode.ENTER);
+        until(() -> gathered(robot).stream().anyMatch(row -> row.startsWith("Letter before claim | ")));
+        robot.clickOn("#gather-offer-make");
+        until(() -> order().equals("From the client(Letter before claim Letters(lease, copy lease))"));
+        choose(robot, "lease");
+        robot.clickOn("#glance-keepBoth");
+        until(() -> gathered(robot).stream().noneMatch(row -> row.contains("the same file twice")));
+        choose(robot, "film");
+        robot.clickOn("#gather-put");
+        until(() -> order().startsWith("film"));
+        for (int i = 0; i < 6; i++) robot.push(KeyCode.SHORTCUT, KeyCode.Z);
+        until(() -> workspace().bundle().sources().isEmpty());
+    }
+
     @Test
     void theSampleMatterIsMadeAndOpened(FxRobot robot) {
         robot.clickOn("#start-sample");
         until(() -> desk.workspace().isPresent());
         assertThat(workspace().plan().documentCount()).isGreaterThan(30);
-        assertThat(robot.lookup("#tray").<ListView<?>>queryAs(castList()).getItems()).hasSize(5);
+        assertThat(robot.lookup("#tray").<ListView<?>>queryAs(castList()).getItems()).hasSize(33);
         robot.push(KeyCode.F1);
         until(() -> robot.lookup("#help-close").query().isVisible());
         robot.push(KeyCode.ESCAPE);

@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.arrange;
 
 import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -17,8 +18,8 @@ public final class ArrangeStage extends HBox {
     private final Tray tray;
     private final IndexSheet sheet;
 
-    public ArrangeStage(Workspace workspace, FileDialogs dialogs) {
-        this.arrangement = new Arrangement(workspace);
+    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs) {
+        this.arrangement = new Arrangement(workspace, intakes);
         this.dialogs = dialogs;
         this.tray = new Tray(workspace, arrangement, this::addFiles, this::addFolder);
         this.sheet = new IndexSheet(workspace, arrangement);

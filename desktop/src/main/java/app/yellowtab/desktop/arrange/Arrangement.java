@@ -1,12 +1,11 @@
 package app.yellowtab.desktop.arrange;
 
-import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Outline;
 import app.yellowtab.edit.Place;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.DateReader;
@@ -17,17 +16,12 @@ import app.yellowtab.model.Section;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.plan.PlannedEntry;
-import app.yellowtab.source.FoundFolder;
-import app.yellowtab.source.Intake;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
-import java.util.function.Function;
-import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -42,11 +36,13 @@ final class Arrangement {
     record Editing(EntryId id, Field field) {}
 
     private final Workspace workspace;
+    private final Intakes intakes;
     private final ReadOnlyObjectWrapper<Set<EntryId>> selected = new ReadOnlyObjectWrapper<>(this, "selected", Set.of());
     private final ObjectProperty<Optional<Editing>> editing = new SimpleObjectProperty<>(this, "editing", Optional.empty());
 
-    Arrangement(Workspace workspace) {
+    Arrangement(Workspace workspace, Intakes intakes) {
         this.workspace = workspace;
+        this.intakes = intakes;
     }
 
     ReadOnlyObjectProperty<Set<EntryId>> selectedProperty() {
@@ -163,32 +159,18 @@ final class Arrangement {
 
     /** Brings files and folders into the tray, in the background. */
     void bringIn(List<Path> paths) {
-        start(paths, taken -> bundle -> Edits.addSources(bundle, taken.sources()));
+        intakes.bringIn(paths);
     }
 
     /** Brings files and folders straight into the index below a row; each folder becomes a section. */
     void bringInBelow(List<Path> paths, Optional<EntryId> below) {
-        start(paths, taken -> bundle -> placed(Edits.addSources(bundle, taken.sources()), taken.contents(), below));
+        intakes.bringIn(paths, taken -> bundle -> placed(Edits.addSources(bundle, taken.sources()), taken.contents(), below), taken -> { });
     }
 
     private static Bundle placed(Bundle bundle, Contents contents, Optional<EntryId> below) {
         Place sections = Outline.sectionPlaceBelow(bundle, below, 0);
         Bundle withDocuments = Edits.insertDocuments(bundle, contents.documents(), Outline.documentPlaceBelow(bundle, below));
         return Edits.insertSections(withDocuments, contents.sections(), sections);
-    }
-
-    private void start(List<Path> paths, Function<Intake.Taken, UnaryOperator<Bundle>> change) {
-        List<Finding> folders = new ArrayList<>();
-        workspace.jobs().start((progress, stop) -> {
-            FoundFolder found = FoundFolder.of(paths, folders);
-            return new Intake(workspace.folder()).bringIn(found, (done, total, name) ->
-                    progress.accept(new Jobs.State(Words.of("intake.state", done + 1, total, name), (double) done / total)), stop);
-        }, taken -> {
-            workspace.folder().know(taken.sources());
-            workspace.edit(change.apply(taken));
-            workspace.findings().addAll(folders);
-            workspace.findings().addAll(taken.findings());
-        }, failure -> workspace.findings().add(Finding.of(Finding.Code.NOT_READABLE, paths.getFirst())));
     }
 
     /** {@return the chosen entry that stands last} */
@@ -204,6 +186,6 @@ final class Arrangement {
 
     /** {@return a source's kind and size in words, such as "PDF · 14 pages"} */
     static String describe(Source source) {
-        return Words.of("tray.facts", Words.of("kind." + source.kind().name()), source.pageCount());
+        return source.isRead() ? Words.of("tray.facts", Words.of("kind." + source.kind().name()), source.pageCount()) : Words.of("tray.unread");
     }
 }

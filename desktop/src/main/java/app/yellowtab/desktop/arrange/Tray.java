@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.arrange;
 
 import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.KindIcon;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
@@ -8,7 +9,6 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
-import app.yellowtab.model.SourceKind;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
@@ -137,20 +137,11 @@ final class Tray extends VBox {
             super.updateItem(source, empty);
             boolean blank = empty || source == null;
             setGraphic(blank ? null : row);
-            icon.setIconCode(blank ? Feather.FILE : icon(source.kind()));
+            icon.setIconCode(blank ? Feather.FILE : KindIcon.of(source.kind()));
             name.setText(blank ? "" : source.fileName());
             facts.setText(blank ? "" : Arrangement.describe(source));
             setTooltip(blank ? null : new Tooltip(source.fileName()));
             setAccessibleText(blank ? null : source.fileName() + ", " + facts.getText());
-        }
-
-        private static Feather icon(SourceKind kind) {
-            return switch (kind) {
-                case PDF -> Feather.FILE_TEXT;
-                case JPEG, PNG, GIF, BMP, WEBP -> Feather.IMAGE;
-                case TIFF -> Feather.LAYERS;
-                case TEXT -> Feather.ALIGN_LEFT;
-            };
         }
     }
 }

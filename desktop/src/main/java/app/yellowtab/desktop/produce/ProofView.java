@@ -1,7 +1,6 @@
 package app.yellowtab.desktop.produce;
 
 import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;

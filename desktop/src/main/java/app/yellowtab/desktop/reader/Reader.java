@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.reader;
 
 import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Pictures;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -109,15 +110,15 @@ public final class Reader extends VBox {
         pictures.ask(plan, leaf, WIDTH_PX, this::show);
     }
 
-    private void show(PagePictures.Result result) {
+    private void show(Pictures.Result result) {
         switch (result) {
-            case PagePictures.Result.Picture drawn -> picture.setImage(drawn.image());
-            case PagePictures.Result.Failed failed -> {
+            case Pictures.Result.Picture drawn -> picture.setImage(drawn.image());
+            case Pictures.Result.Failed failed -> {
                 picture.setImage(null);
                 trouble.setText(failed.message().isEmpty() ? Words.of("reader.notDrawn") : failed.message());
             }
         }
-        Controls.show(trouble, result instanceof PagePictures.Result.Failed);
+        Controls.show(trouble, result instanceof Pictures.Result.Failed);
     }
 
     /** {@return what a leaf is, in words, such as "Defence, page 3 of 7"} */

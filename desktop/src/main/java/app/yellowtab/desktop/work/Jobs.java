@@ -4,6 +4,7 @@ import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.FXCollections;
@@ -24,6 +25,19 @@ public final class Jobs {
     public Jobs(Executor background, Executor fxThread) {
         this.background = background;
         this.fxThread = fxThread;
+    }
+
+    /** Runs something on the JavaFX thread. */
+    public void later(Runnable task) {
+        fxThread.execute(task);
+    }
+
+    /** Works something out in the background that is soon done and needs no showing, and gives it to the JavaFX thread. */
+    public <T> void quietly(Supplier<T> work, Consumer<T> done) {
+        background.execute(() -> {
+            T result = work.get();
+            fxThread.execute(() -> done.accept(result));
+        });
     }
 
     /** {@return the jobs under way, the oldest first} */

@@ -39,18 +39,31 @@ public final class Styles {
     public static final String DONE = "done";
     public static final String WRONG = "wrong";
     public static final String CONTENTS = "contents-table";
+    public static final String GATHER = "gather";
+    public static final String FILTER = "filter";
+    public static final String SOURCE_LIST = "source-list";
+    public static final String EMPTY = "empty-list";
+    public static final String EMPTY_TITLE = "empty-title";
+    public static final String EMPTY_TEXT = "empty-text";
+    public static final String GLANCE = "glance";
+    public static final String GLANCE_WORDS = "glance-words";
+    public static final String FACT = "fact";
     public static final String OVERLAY = "overlay";
 
     /** Every name, for the test that the style sheet knows them all. */
     public static final List<String> ALL = List.of(RAIL, RAIL_BUTTON, STATUS, MAIN_ACTION, QUIET, TITLE, SMALL, TRAY, TRAY_LIST,
             DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
-            NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES, HEADING_TITLE, HEADING_FORM);
+            NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES, HEADING_TITLE, HEADING_FORM,
+            GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT);
 
     public static final PseudoClass SECTION = PseudoClass.getPseudoClass("section");
     public static final PseudoClass HIDDEN = PseudoClass.getPseudoClass("unlisted");
     public static final PseudoClass DROP_ABOVE = PseudoClass.getPseudoClass("drop-above");
     public static final PseudoClass DROP_BELOW = PseudoClass.getPseudoClass("drop-below");
     public static final PseudoClass DROP_INTO = PseudoClass.getPseudoClass("drop-into");
+    public static final PseudoClass ARRIVING = PseudoClass.getPseudoClass("arriving");
+    public static final PseudoClass UNREAD = PseudoClass.getPseudoClass("unread");
+    public static final PseudoClass LOOK = PseudoClass.getPseudoClass("look");
 
     private Styles() {}
 }

@@ -30,7 +30,7 @@ public final class Workspace {
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper(this, "undoable");
     private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper(this, "redoable");
     private final IntegerProperty leaf = new SimpleIntegerProperty(this, "leaf", 1);
-    private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(this, "stage", Stage.ARRANGE);
+    private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(this, "stage", Stage.GATHER);
     private final ObservableList<Finding> findings = FXCollections.observableArrayList();
 
     public Workspace(BundleFolder folder, Bundle opened, Autosave autosave, Jobs jobs) {
@@ -39,6 +39,7 @@ public final class Workspace {
         this.autosave = autosave;
         this.jobs = jobs;
         this.bundle = new ReadOnlyObjectWrapper<>(this, "bundle", opened);
+        if (!opened.sources().isEmpty()) stage.set(Stage.ARRANGE);
         this.plan = new ReadOnlyObjectWrapper<>(this, "plan", Planner.plan(opened));
     }
 

@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.yellowtab.desktop.arrange.Arrangement.Editing;
 import app.yellowtab.desktop.arrange.Arrangement.Field;
 import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
@@ -49,7 +50,7 @@ class ArrangementTests {
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
         workspace = new Workspace(folder, start, new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
-        arrangement = new Arrangement(workspace);
+        arrangement = new Arrangement(workspace, new Intakes(workspace));
     }
 
     @AfterEach
@@ -160,7 +161,7 @@ class ArrangementTests {
         Path good = Pdfs.write(temp, "lease", 2);
         Path bad = Files.writeString(temp.resolve("bad.pdf"), "%PDF-1.7 bad");
         arrangement.bringIn(List.of(good, bad));
-        assertThat(workspace.bundle().tray()).extracting(Source::fileName).containsExactly("t.pdf", "u.pdf", "lease.pdf");
+        assertThat(workspace.bundle().tray()).extracting(Source::fileName).containsExactly("t.pdf", "u.pdf", "lease.pdf", "bad.pdf");
         assertThat(workspace.findings()).extracting(Finding::code).containsExactly(Finding.Code.DAMAGED);
         workspace.undo();
         assertThat(workspace.bundle()).isEqualTo(start);

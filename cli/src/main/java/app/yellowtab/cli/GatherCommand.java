@@ -1,0 +1,75 @@
+package app.yellowtab.cli;
+
+import app.yellowtab.edit.Edits;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.Reading;
+import app.yellowtab.model.Source;
+import app.yellowtab.source.FoundFolder;
+import app.yellowtab.source.Intake;
+import app.yellowtab.source.NameReading;
+import app.yellowtab.store.BundleFolder;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** From files to the tray of a bundle. */
+@Command(name = "gather", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
+        description = {"Brings files and folders into the tray of a bundle, and makes the bundle folder if there is none.",
+            "The files themselves are not touched; copies are kept in the bundle folder. What lies inside zip archives, e-mails and PDFs is brought in, too."})
+final class GatherCommand implements Callable<Integer> {
+    private static final int DONE = 0;
+    private static final int NOTHING_GATHERED = 1;
+    private static final int SOME_LEFT_OUT = 3;
+
+    @Parameters(index = "0", paramLabel = "BUNDLEFOLDER", description = "The folder with the bundle, or a new or empty one.")
+    private Path folder = Path.of("");
+    @Parameters(index = "1..*", arity = "1..*", paramLabel = "FILES", description = "Files and folders.")
+    private List<Path> files = List.of();
+    @Option(names = "--sections", description = "Puts the files in the index, each folder as a section, instead of leaving them in the tray.")
+    private boolean sections;
+    @Mixin
+    private ReadingOptions options = new ReadingOptions();
+    @Spec
+    private CommandSpec spec = CommandSpec.create();
+
+    @Override
+    public Integer call() throws IOException {
+        BundleFolder.Opened opened = opened();
+        try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr()); BundleFolder place = opened.folder()) {
+            place.tryPasswords(options.passwords());
+            List<Finding> findings = new ArrayList<>();
+            FoundFolder found = FoundFolder.of(files, findings);
+            Reading reading = options.over(opened.bundle().reading());
+            Intake.Taken taken = new Intake(place, options.passwords(), reading)
+                    .bringIn(found, (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
+            findings.addAll(taken.findings());
+            findings.forEach(finding -> console.say(finding.message()));
+            Bundle gathered = Edits.addSources(opened.bundle().withReading(reading), taken.sources());
+            place.save(sections ? Edits.append(gathered, taken.contents()) : gathered);
+            int pages = taken.sources().stream().filter(Source::isRead).mapToInt(Source::pageCount).sum();
+            long read = taken.sources().stream().filter(Source::isRead).count();
+            console.end(String.format(Locale.UK, "%s: %,d of %,d %s read, %,d %s,", folder, read, taken.sources().size(), taken.sources().size() == 1 ? "file" : "files", pages, pages == 1 ? "page" : "pages"));
+            if (taken.sources().isEmpty()) return NOTHING_GATHERED;
+            return findings.stream().anyMatch(finding -> finding.code().lossy()) ? SOME_LEFT_OUT : DONE;
+        }
+    }
+
+    private BundleFolder.Opened opened() throws FindingException {
+        if (Files.exists(folder.resolve(BundleFolder.FILE))) return BundleFolder.open(folder);
+        Bundle fresh = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(NameReading.sectionTitle(String.valueOf(folder.toAbsolutePath().getFileName()))));
+        return new BundleFolder.Opened(BundleFolder.create(folder, fresh), fresh);
+    }
+}

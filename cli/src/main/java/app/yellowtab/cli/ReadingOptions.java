@@ -1,0 +1,26 @@
+package app.yellowtab.cli;
+
+import app.yellowtab.model.Reading;
+import java.util.List;
+import picocli.CommandLine.Option;
+
+/** What can be chosen for every intake. */
+final class ReadingOptions {
+    @Option(names = "--month-first", description = "Reads 4/3/2031 as the third of April.")
+    private boolean monthFirst;
+    @Option(names = "--show-changes", description = "Marks tracked changes in word-processor files; otherwise they are accepted.")
+    private boolean showChanges;
+    @Option(names = "--show-word-comments", description = "Prints comments of word-processor files in the text; otherwise they are left out.")
+    private boolean showComments;
+    @Option(names = "--password", paramLabel = "WORD", description = "A password to try on locked files; may be given several times. It is not kept.")
+    private List<String> passwords = List.of();
+
+    List<String> passwords() {
+        return passwords;
+    }
+
+    /** {@return the choices laid over those that a bundle has} */
+    Reading over(Reading standard) {
+        return new Reading(monthFirst || standard.monthFirst(), showChanges || standard.showChanges(), showComments || standard.showComments());
+    }
+}

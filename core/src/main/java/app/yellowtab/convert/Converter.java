@@ -1,0 +1,172 @@
+package app.yellowtab.convert;
+
+import app.yellowtab.convert.mail.Mail;
+import app.yellowtab.convert.mail.MailPages;
+import app.yellowtab.convert.odf.OdpPages;
+import app.yellowtab.convert.odf.OdtPages;
+import app.yellowtab.convert.page.Charsets;
+import app.yellowtab.convert.page.Notes;
+import app.yellowtab.convert.page.TooLargeException;
+import app.yellowtab.convert.rtf.RtfPages;
+import app.yellowtab.convert.slide.SlidePages;
+import app.yellowtab.convert.table.TablePages;
+import app.yellowtab.convert.word.WordPages;
+import app.yellowtab.facts.Way;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.model.Reading;
+import app.yellowtab.model.SourceKind;
+import app.yellowtab.pdf.Drafts;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentInformation;
+import org.apache.poi.EncryptedDocumentException;
+import org.apache.poi.hssf.record.crypto.Biff8EncryptionKey;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Makes pages of files that are no PDF. What is set by this program itself comes out the same every time. Safe to share
+ * between threads; a conversion works on the calling thread, and the office suite serves one at a time.
+ */
+public final class Converter {
+    /** Chosen by us: some 25,000 pages of text. */
+    private static final long MOST_TEXT = 64L * 1024 * 1024;
+    /** Chosen by us: larger ones do not unpack into the memory that a small computer has. */
+    private static final long MOST_OFFICE = 300L * 1024 * 1024;
+
+    private static final Logger LOG = LoggerFactory.getLogger(Converter.class);
+
+    private static volatile Optional<OfficeSuite> suite = Optional.empty();
+
+    private Converter() {}
+
+    /** Lets conversions use an office suite from now on, if one is installed. */
+    public static void useOfficeSuite() {
+        suite = OfficeSuite.installed();
+    }
+
+    /**
+     * Converts a file; the target appears whole or not at all.
+     *
+     * @param file      the file to read
+     * @param named     the file as the user knows it, for findings
+     * @param kind      what it is; not PDF
+     * @param target    the PDF to write
+     * @param passwords to try on locked files, in order
+     * @param reading   what the user has chosen
+     * @param notes     takes what the user must know of the result
+     * @return how it was done
+     * @throws LockedException if none of the passwords opens it
+     */
+    public static Way convert(Path file, Path named, SourceKind kind, Path target, List<String> passwords, Reading reading, Collection<Finding> notes)
+            throws IOException {
+        try (Unlocked unlocked = Unlocked.open(file, kind, passwords)) {
+            Path open = unlocked.file();
+            Optional<OfficeSuite> office = suite;
+            Notes said = new Notes(named);
+            if (kind.isOffice() && office.isPresent() && office.get().convert(open, kind, target, reading, said)) {
+                notes.addAll(said.findings());
+                return Way.OFFICE_SUITE;
+            }
+            if (kind == SourceKind.DOC || kind == SourceKind.XLS || kind == SourceKind.PPT) {
+                writeUnlocking(target, passwords, named, document -> add(document, open, named, kind, reading, said, notes));
+            } else {
+                write(target, document -> add(document, open, named, kind, reading, said, notes));
+            }
+            notes.addAll(said.findings());
+            return Way.BUILT_IN;
+        }
+    }
+
+    /**
+     * Writes the page that stands for a file whose own pages cannot be had.
+     *
+     * @param lines what it says, the file's name first
+     */
+    public static void writeSlip(Path target, List<String> lines) throws IOException {
+        write(target, document -> SlipPage.add(document, lines));
+    }
+
+    /** Adds pages. */
+    @FunctionalInterface
+    private interface Adding {
+        void to(PDDocument document) throws IOException;
+    }
+
+    /** The older office kinds are unlocked as they are read, by a password that the library looks for on the thread. */
+    private static void writeUnlocking(Path target, List<String> passwords, Path named, Adding adding) throws IOException {
+        List<@Nullable String> keys = new ArrayList<>();
+        keys.add(null);
+        keys.addAll(passwords);
+        for (String key : keys) {
+            try {
+                Biff8EncryptionKey.setCurrentUserPassword(key);
+                write(target, adding);
+                return;
+            } catch (EncryptedDocumentException wrong) {
+                LOG.debug("not opened by this password: {}", named, wrong);
+            } finally {
+                Biff8EncryptionKey.setCurrentUserPassword(null);
+            }
+        }
+        throw new LockedException(String.valueOf(named.getFileName()));
+    }
+
+    private static void write(Path target, Adding adding) throws IOException {
+        Path draft = Drafts.beside(target);
+        try (PDDocument document = new PDDocument()) {
+            adding.to(document);
+            // Times of day that libraries note would make every conversion another file.
+            document.setDocumentInformation(new PDDocumentInformation());
+            document.setDocumentId(0L);
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(draft))) {
+                document.save(out);
+            }
+            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            Files.deleteIfExists(draft);
+        }
+    }
+
+    private static void add(PDDocument document, Path file, Path named, SourceKind kind, Reading reading, Notes said, Collection<Finding> notes) throws IOException {
+        if (kind.isOffice() && Files.size(file) > MOST_OFFICE) throw new TooLargeException(Files.size(file) / 1024 / 1024 + " MB");
+        switch (kind) {
+            case JPEG, PNG -> PicturePages.addPicture(document, file, named, notes);
+            case GIF, BMP, WEBP -> PicturePages.addFirstPicture(document, file, named, notes);
+            case TIFF -> PicturePages.addTiff(document, file);
+            case TEXT -> TextPages.add(document, text(file), named, notes);
+            case DOCX -> WordPages.addDocx(document, file, reading.showChanges(), reading.showComments(), said);
+            case DOC -> WordPages.addDoc(document, file, reading.showChanges(), said);
+            case RTF -> RtfPages.add(document, file, reading.showChanges(), said);
+            case ODT -> OdtPages.add(document, file, said);
+            case ODP -> OdpPages.add(document, file, said);
+            case XLSX, XLS -> TablePages.addWorkbook(document, file, said);
+            case ODS -> TablePages.addOds(document, file, said);
+            case CSV -> TablePages.addValues(document, text(file), said);
+            case PPTX, PPT -> SlidePages.add(document, file, said);
+            case HTML -> MailPages.addWebPage(document, bytes(file), said);
+            case EML -> MailPages.add(document, Mail.readEml(file), said);
+            case MSG -> MailPages.add(document, Mail.readMsg(file), said);
+            case PDF, OTHER -> throw new IllegalArgumentException("no conversion for " + kind + ": " + file);
+        }
+    }
+
+    private static byte[] bytes(Path file) throws IOException {
+        if (Files.size(file) > MOST_TEXT) throw new TooLargeException(Files.size(file) / 1024 / 1024 + " MB of text");
+        return Files.readAllBytes(file);
+    }
+
+    private static String text(Path file) throws IOException {
+        return Charsets.decode(bytes(file), "");
+    }
+}

@@ -1,0 +1,185 @@
+package app.yellowtab.convert.mail;
+
+import app.yellowtab.convert.page.Charsets;
+import jakarta.mail.BodyPart;
+import jakarta.mail.MessagingException;
+import jakarta.mail.Part;
+import jakarta.mail.Session;
+import jakarta.mail.internet.ContentType;
+import jakarta.mail.internet.MailDateFormat;
+import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.internet.MimeMultipart;
+import jakarta.mail.internet.MimeUtility;
+import jakarta.mail.internet.ParseException;
+import java.io.BufferedInputStream;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UnsupportedEncodingException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Properties;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** Reads a mail of the internet's own form, forgiving what mail programs get wrong. */
+final class EmlReader {
+    static final DateTimeFormatter SHOWN = DateTimeFormatter.ofPattern("d MMMM uuuu, HH:mm (xx)", Locale.ENGLISH);
+    private static final Pattern ZONE = Pattern.compile("([+-]\\d{2})(\\d{2})\\b");
+    private static final int DEEPEST = 30;
+
+    private final List<Mail.Attachment> attachments = new ArrayList<>();
+    private final Map<String, Mail.Picture> pictures = new HashMap<>();
+    private String html = "";
+    private String text = "";
+
+    private EmlReader() {}
+
+    static Mail read(Path file) throws IOException {
+        try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+            return new EmlReader().read(new MimeMessage(session(), in));
+        } catch (MessagingException e) {
+            throw new IOException("no e-mail that can be read", e);
+        }
+    }
+
+    private static Session session() {
+        Properties lenient = new Properties();
+        lenient.setProperty("mail.mime.address.strict", "false");
+        lenient.setProperty("mail.mime.ignoreunknownencoding", "true");
+        return Session.getInstance(lenient);
+    }
+
+    private Mail read(MimeMessage message) throws IOException, MessagingException {
+        walk(message, 0);
+        String subject = words(message, "Subject");
+        Optional<OffsetDateTime> sent = sent(message);
+        Map<String, String> header = new LinkedHashMap<>();
+        put(header, "From", words(message, "From"));
+        put(header, "To", words(message, "To"));
+        put(header, "Cc", words(message, "Cc"));
+        put(header, "Bcc", words(message, "Bcc"));
+        put(header, "Date", sent.map(SHOWN::format).orElseGet(() -> header(message, "Date")));
+        put(header, "Subject", subject);
+        // A picture that the text does not show came with the mail like any other file.
+        pictures.entrySet().removeIf(picture -> {
+            if (html.contains("cid:" + picture.getKey())) return false;
+            attachments.add(new Mail.Attachment(picture.getKey().replaceFirst("@.*", ""), () -> new ByteArrayInputStream(picture.getValue().bytes())));
+            return true;
+        });
+        put(header, "Attachments", attachments.stream().map(Mail.Attachment::name).collect(Collectors.joining("; ")));
+        return new Mail(subject, sent.map(OffsetDateTime::toLocalDate), header, html.isEmpty() ? text : html, !html.isEmpty(), pictures, attachments);
+    }
+
+    static void put(Map<String, String> header, String name, String value) {
+        if (!value.isBlank()) header.put(name, value.strip());
+    }
+
+    private static String header(MimeMessage message, String name) {
+        try {
+            String[] values = message.getHeader(name);
+            return values == null ? "" : String.join(", ", values);
+        } catch (MessagingException unreadable) {
+            return "";
+        }
+    }
+
+    /** {@return a header in letters of all kinds (RFC 2047); as it stands where it cannot be decoded} */
+    private static String words(MimeMessage message, String name) {
+        String raw = MimeUtility.unfold(header(message, name));
+        try {
+            return MimeUtility.decodeText(raw).replaceAll("\\s+", " ").strip();
+        } catch (UnsupportedEncodingException unknown) {
+            return raw;
+        }
+    }
+
+    private static Optional<OffsetDateTime> sent(MimeMessage message) {
+        String raw = header(message, "Date");
+        if (raw.isBlank()) return Optional.empty();
+        try {
+            Instant instant = new MailDateFormat().parse(raw).toInstant();
+            Matcher zone = ZONE.matcher(raw);
+            ZoneOffset offset = zone.find() ? ZoneOffset.of(zone.group(1) + ":" + zone.group(2)) : ZoneOffset.UTC;
+            return Optional.of(instant.atOffset(offset));
+        } catch (java.text.ParseException | DateTimeException notOne) {
+            return Optional.empty();
+        }
+    }
+
+    private void walk(Part part, int depth) throws IOException, MessagingException {
+        if (depth > DEEPEST) return;
+        String type = Optional.ofNullable(part.getContentType()).orElse("text/plain").toLowerCase(Locale.ROOT);
+        String name = fileName(part);
+        boolean attached = Part.ATTACHMENT.equalsIgnoreCase(disposition(part));
+        if (type.startsWith("multipart/") && !attached) {
+            MimeMultipart parts = new MimeMultipart(part.getDataHandler().getDataSource());
+            for (int i = 0; i < parts.getCount(); i++) {
+                BodyPart child = parts.getBodyPart(i);
+                walk(child, depth + 1);
+            }
+        } else if (type.startsWith("message/rfc822")) {
+            attach(part, name.isEmpty() ? "forwarded message.eml" : name.replaceFirst("(?i)(\\.eml)?$", ".eml"));
+        } else if (!attached && name.isEmpty() && type.startsWith("text/html") && html.isEmpty()) {
+            html = text(part, type);
+        } else if (!attached && name.isEmpty() && type.startsWith("text/") && !type.startsWith("text/calendar")) {
+            text = text.isEmpty() ? text(part, type) : text + "\n" + text(part, type);
+        } else {
+            String[] id = part.getHeader("Content-ID");
+            if (type.startsWith("image/") && id != null && id.length > 0) pictures.put(id[0].replaceAll("[<>\\s]", ""), new Mail.Picture(bytes(part)));
+            else attach(part, name.isEmpty() ? "attachment" : name);
+        }
+    }
+
+    private void attach(Part part, String name) throws IOException {
+        attachments.add(new Mail.Attachment(name, () -> new ByteArrayInputStream(bytes(part))));
+    }
+
+    private static String disposition(Part part) {
+        try {
+            return Optional.ofNullable(part.getDisposition()).orElse("");
+        } catch (MessagingException unreadable) {
+            return "";
+        }
+    }
+
+    private static String fileName(Part part) {
+        try {
+            String name = part.getFileName();
+            return name == null ? "" : MimeUtility.decodeText(name);
+        } catch (MessagingException | UnsupportedEncodingException unreadable) {
+            return "";
+        }
+    }
+
+    private static byte[] bytes(Part part) throws IOException {
+        try (InputStream in = part.getInputStream()) {
+            return in.readAllBytes();
+        } catch (MessagingException e) {
+            throw new IOException("a part of the e-mail cannot be decoded", e);
+        }
+    }
+
+    private static String text(Part part, String type) throws IOException {
+        String charset = "";
+        try {
+            charset = Optional.ofNullable(new ContentType(type).getParameter("charset")).map(MimeUtility::javaCharset).orElse("");
+        } catch (ParseException unreadable) {
+            charset = "";
+        }
+        return Charsets.decode(bytes(part), charset);
+    }
+}

@@ -1,0 +1,43 @@
+package app.yellowtab.facts;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * What is known of a file that was brought in.
+ *
+ * @param way        how it became pages
+ * @param trouble    why its pages cannot be had; empty where they can
+ * @param notes      what must be said of it, such as what its conversion lost
+ * @param attachedTo the identity of the source that it came with, such as a mail; empty for none
+ * @param titleFrom  where its proposed title comes from
+ * @param dateFrom   where its proposed date comes from; no matter where none is proposed
+ * @param modified   when the file was last changed before it was brought in; empty if unknown
+ * @param alikeAccepted whether the user keeps it although another file has the same pages
+ * @param pages      what its pages are like
+ */
+public record About(Way way, Optional<Note> trouble, List<Note> notes, String attachedTo, Origin titleFrom, Origin dateFrom, Optional<Instant> modified, boolean alikeAccepted, PageFacts pages) {
+    /** What is known of files that older versions brought in. */
+    public static final About UNKNOWN = new About(Way.AS_IT_IS, Optional.empty(), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, Optional.empty(), false, PageFacts.UNKNOWN);
+
+    public About {
+        Objects.requireNonNull(way, "way");
+        Objects.requireNonNull(attachedTo, "attachedTo");
+        Objects.requireNonNull(pages, "pages");
+        notes = List.copyOf(notes);
+    }
+
+    public About withAttachedTo(String source) {
+        return new About(way, trouble, notes, source, titleFrom, dateFrom, modified, alikeAccepted, pages);
+    }
+
+    public About withOrigins(Origin title, Origin date) {
+        return new About(way, trouble, notes, attachedTo, title, date, modified, alikeAccepted, pages);
+    }
+
+    public About withAlikeAccepted() {
+        return new About(way, trouble, notes, attachedTo, titleFrom, dateFrom, modified, true, pages);
+    }
+}

@@ -1,0 +1,40 @@
+package app.yellowtab.facts;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a file's pages are like, read once.
+ *
+ * @param sizes        the sizes of sheets, most frequent first
+ * @param scanned      the pages that are pictures of paper
+ * @param searchable   the pages whose words can be found
+ * @param printed      the page numbers that it already carries
+ * @param signatures   how many electronic signatures it has
+ * @param comments     how many comments and other marks of reviewers
+ * @param fields       how many form fields
+ * @param layers       how many layers
+ * @param hiddenLayers how many of them are hidden when the file is opened
+ * @param scripts      how many scripts and other things that run or fetch something
+ * @param attachments  the names of the files in it
+ * @param fontsMissing the names of fonts that it uses and does not contain
+ * @param locked       whether it needs a password to be opened
+ * @param repaired     whether it is damaged and was read all the same
+ * @param prints       a short fingerprint of what each page shows, eight bytes a page, in Base64 (RFC 4648); empty if unknown
+ */
+public record PageFacts(List<SheetSize> sizes, PageSet scanned, PageSet searchable, Optional<PrintedSeries> printed, int signatures, int comments, int fields,
+                        int layers, int hiddenLayers, int scripts, List<String> attachments, List<String> fontsMissing, boolean locked, boolean repaired, String prints) {
+    /** Nothing is known. */
+    public static final PageFacts UNKNOWN = new PageFacts(List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
+
+    public PageFacts {
+        sizes = List.copyOf(sizes);
+        attachments = List.copyOf(attachments);
+        fontsMissing = List.copyOf(fontsMissing);
+    }
+
+    /** {@return the same of a damaged file} */
+    public PageFacts asRepaired() {
+        return new PageFacts(sizes, scanned, searchable, printed, signatures, comments, fields, layers, hiddenLayers, scripts, attachments, fontsMissing, locked, true, prints);
+    }
+}

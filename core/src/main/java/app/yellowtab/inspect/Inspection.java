@@ -1,0 +1,182 @@
+package app.yellowtab.inspect;
+
+import app.yellowtab.facts.PageFacts;
+import app.yellowtab.facts.PageSet;
+import app.yellowtab.facts.SheetSize;
+import app.yellowtab.input.PageList;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.model.SourceBookmark;
+import java.awt.geom.AffineTransform;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.BitSet;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * What was found out about a PDF.
+ *
+ * @param pageCount  how many pages it has
+ * @param bookmarks  its own bookmarks
+ * @param facts      what its pages are like
+ * @param firstPage  the lines of its first page, from above, largest letters known
+ * @param title      the title in its properties; empty for none
+ */
+public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFacts facts, List<FirstLine> firstPage, String title) {
+    private static final Logger LOG = LoggerFactory.getLogger(Inspection.class);
+    private static final double EDGE = 0.11;
+    private static final double PT_PER_MM = 72 / 25.4;
+    /** A page that pictures cover so far, and which shows hardly a letter of its own, is a scan. */
+    private static final double SCAN_SHARE = 0.5;
+    private static final int FEW_LETTERS = 12;
+    private static final int MOST_FIRST_LINES = 60;
+
+    /**
+     * A line of the first page.
+     *
+     * @param heightShare how far up the page it stands, from 0 to 1
+     * @param sizePt      the height of its letters
+     */
+    public record FirstLine(String text, double heightShare, double sizePt) {}
+
+    /** {@return the same without what the first page says} */
+    public Inspection withoutFirstPage() {
+        return new Inspection(pageCount, bookmarks, facts, List.of(), title);
+    }
+
+    /** Reads all of it. */
+    public static Inspection of(PdfInput input) throws IOException {
+        PageList pages = input.pages().verified();
+        Reading reading = new Reading(input, pages);
+        reading.readPages();
+        String title = "";
+        try {
+            String stated = input.document().getDocumentInformation().getTitle();
+            title = stated == null ? "" : stated.strip();
+        } catch (RuntimeException damaged) {
+            LOG.info("properties cannot be read", damaged);
+        }
+        return new Inspection(pages.size(), SourceBookmarks.read(input.document(), pages), reading.facts(), reading.firstPage, title);
+    }
+
+    /** The reading of one document. */
+    private static final class Reading {
+        private final PdfInput input;
+        private final PageList pages;
+        private final Letters letters = new Letters();
+        private final Map<COSStream, String> pictures = new IdentityHashMap<>();
+        private final Map<String, SheetSize> sizes = new LinkedHashMap<>();
+        private final BitSet scanned = new BitSet();
+        private final BitSet searchable = new BitSet();
+        private final Series series = new Series();
+        private final Set<COSBase> fontsSeen = Collections.newSetFromMap(new IdentityHashMap<>());
+        private final Set<String> fontsMissing = new TreeSet<>();
+        private final ByteArrayOutputStream prints = new ByteArrayOutputStream();
+        private final List<FirstLine> firstPage = new ArrayList<>();
+        private final Carried carried = new Carried();
+
+        Reading(PdfInput input, PageList pages) {
+            this.input = input;
+            this.pages = pages;
+        }
+
+        void readPages() {
+            for (int i = 0; i < pages.size(); i++) {
+                try {
+                    readPage(i + 1, new PDPage(pages.get(i)));
+                } catch (IOException | RuntimeException | StackOverflowError damaged) {
+                    LOG.info("page {} cannot be looked through", i + 1, damaged);
+                    prints.writeBytes(new byte[8]);
+                }
+            }
+        }
+
+        private void readPage(int number, PDPage page) throws IOException {
+            PDRectangle box = page.getCropBox();
+            boolean turned = page.getRotation() % 180 != 0;
+            double width = Math.max(1, turned ? box.getHeight() : box.getWidth());
+            double height = Math.max(1, turned ? box.getWidth() : box.getHeight());
+            double unit = Math.max(0.01, page.getUserUnit());
+            int widthMm = (int) Math.round(width * unit / PT_PER_MM);
+            int heightMm = (int) Math.round(height * unit / PT_PER_MM);
+            sizes.merge(widthMm + "x" + heightMm, new SheetSize(widthMm, heightMm, 1), (a, b) -> new SheetSize(widthMm, heightMm, a.pages() + 1));
+            COSDictionary resources = page.getResources() == null ? null : page.getResources().getCOSObject();
+            PageScan scan = new PageScan(letters, pictures, shown(box, page.getRotation()), width, height, height * EDGE, number == 1);
+            scan.run(content(page), resources);
+            if (scan.pictureShare >= SCAN_SHARE && scan.visibleCodes <= FEW_LETTERS) scanned.set(number);
+            if (scan.readableCodes > 0) searchable.set(number);
+            prints.writeBytes(scan.print());
+            List<Words.Line> lines = Words.lines(scan.pieces);
+            series.add(number, lines.stream().filter(line -> line.y() < height * EDGE || line.y() > height * (1 - EDGE)).toList(), height / 2);
+            if (number == 1) lines.stream().limit(MOST_FIRST_LINES).forEach(line -> firstPage.add(new FirstLine(line.text(), line.y() / height, line.sizePt())));
+            fonts(resources);
+            carried.page(page.getCOSObject());
+        }
+
+        private static AffineTransform shown(PDRectangle box, int rotation) {
+            AffineTransform shown = switch (Math.floorMod(rotation, 360)) {
+                case 90 -> new AffineTransform(0, -1, 1, 0, 0, box.getWidth());
+                case 180 -> new AffineTransform(-1, 0, 0, -1, box.getWidth(), box.getHeight());
+                case 270 -> new AffineTransform(0, 1, -1, 0, box.getHeight(), 0);
+                default -> new AffineTransform();
+            };
+            shown.translate(-box.getLowerLeftX(), -box.getLowerLeftY());
+            return shown;
+        }
+
+        private static byte[] content(PDPage page) throws IOException {
+            COSBase contents = page.getCOSObject().getDictionaryObject(COSName.CONTENTS);
+            if (contents instanceof COSStream one) return PdfInput.unpacked(one);
+            ByteArrayOutputStream all = new ByteArrayOutputStream();
+            if (contents instanceof COSArray several) {
+                for (int i = 0; i < several.size(); i++) {
+                    if (!(several.getObject(i) instanceof COSStream part)) continue;
+                    all.writeBytes(PdfInput.unpacked(part));
+                    all.write('\n');
+                }
+            }
+            return all.toByteArray();
+        }
+
+        /** Fonts without a program in the file look different on other machines (ISO 32000-1:2008, 9.9). */
+        private void fonts(@Nullable COSDictionary resources) {
+            COSDictionary fonts = resources == null ? null : resources.getCOSDictionary(COSName.FONT);
+            if (fonts == null || !fontsSeen.add(fonts)) return;
+            for (COSName name : fonts.keySet()) {
+                COSDictionary font = fonts.getCOSDictionary(name);
+                if (font == null || !fontsSeen.add(font) || COSName.TYPE3.equals(font.getCOSName(COSName.SUBTYPE))) continue;
+                COSDictionary described = font;
+                if (font.getDictionaryObject(COSName.DESCENDANT_FONTS) instanceof COSArray descendants && descendants.getObject(0) instanceof COSDictionary descendant) described = descendant;
+                COSDictionary descriptor = described.getCOSDictionary(COSName.FONT_DESC);
+                boolean embedded = descriptor != null && (descriptor.containsKey(COSName.FONT_FILE) || descriptor.containsKey(COSName.FONT_FILE2) || descriptor.containsKey(COSName.FONT_FILE3));
+                String base = font.getNameAsString(COSName.BASE_FONT);
+                if (!embedded && fontsMissing.size() < 50) fontsMissing.add(base == null ? "a font without a name" : base);
+            }
+        }
+
+        PageFacts facts() {
+            carried.document(input.document());
+            List<SheetSize> bySize = sizes.values().stream().sorted((a, b) -> Integer.compare(b.pages(), a.pages())).limit(20).toList();
+            return new PageFacts(bySize, PageSet.of(scanned), PageSet.of(searchable), series.best(), carried.signatures, carried.comments, carried.fields,
+                    carried.layers, carried.hiddenLayers, carried.scripts, carried.attachments, List.copyOf(fontsMissing), input.neededPassword(),
+                    false, Base64.getEncoder().encodeToString(prints.toByteArray()));
+        }
+    }
+}

@@ -1,0 +1,33 @@
+package app.yellowtab.source;
+
+import java.io.IOException;
+import java.nio.file.FileVisitResult;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.SimpleFileVisitor;
+import java.nio.file.attribute.BasicFileAttributes;
+import org.jspecify.annotations.Nullable;
+
+/** Folders of our own making. */
+public final class Folders {
+    private Folders() {}
+
+    /** Deletes a folder and all that is in it; links are deleted, not followed. */
+    public static void delete(Path folder) throws IOException {
+        if (!Files.exists(folder)) return;
+        Files.walkFileTree(folder, new SimpleFileVisitor<>() {
+            @Override
+            public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) throws IOException {
+                Files.delete(file);
+                return FileVisitResult.CONTINUE;
+            }
+
+            @Override
+            public FileVisitResult postVisitDirectory(Path visited, @Nullable IOException failure) throws IOException {
+                if (failure != null) throw failure;
+                Files.delete(visited);
+                return FileVisitResult.CONTINUE;
+            }
+        });
+    }
+}

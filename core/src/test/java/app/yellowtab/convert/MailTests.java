@@ -1,0 +1,116 @@
+package app.yellowtab.convert;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.convert.mail.Mail;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.model.SourceKind;
+import app.yellowtab.testing.Conversions;
+import app.yellowtab.testing.Pdfs;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Base64;
+import java.util.concurrent.atomic.AtomicInteger;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** E-mails and web pages. */
+class MailTests {
+    private static final String HEAD = "From: =?utf-8?Q?Orla_Fenn=C3=AFck?= <orla@tarnhollow.example>\r\nTo: Idris <i@brightwick.example>,\r\n Maud <m@tarnhollow.example>\r\n"
+            + "Date: Mon, 7 Oct 2030 23:30:00 -0500\r\nSubject: Chamber 3\r\nMIME-Version: 1.0\r\n";
+
+    @TempDir
+    private Path folder;
+
+    private Path eml(String rest) throws IOException {
+        return Files.writeString(folder.resolve("m.eml"), HEAD + rest, StandardCharsets.ISO_8859_1);
+    }
+
+    private static String part(String head, String body) {
+        return "--b\r\n" + head + "\r\n\r\n" + body + "\r\n";
+    }
+
+    @Test
+    void theHeadSaysWhoWroteWhatToWhomAndWhen() throws IOException {
+        Conversions.Result result = Conversions.of(eml("Content-Type: text/plain; charset=windows-1252\r\nContent-Transfer-Encoding: quoted-printable\r\n\r\nIt is =9614=B0.\r\nIdris"), SourceKind.EML);
+        assertThat(result.page(1)).isEqualTo("From Orla Fennïck <orla@tarnhollow.example> To Idris <i@brightwick.example>, Maud <m@tarnhollow.example> "
+                + "Date 7 October 2030, 23:30 (-0500) Subject Chamber 3 It is –14°. Idris");
+        assertThat(result.findings()).isEmpty();
+    }
+
+    @Test
+    void theDayIsThatOfTheSender() throws IOException {
+        Mail mail = Mail.readEml(eml("\r\ntext"));
+        assertThat(mail.sent()).contains(LocalDate.of(2030, 10, 7));
+        assertThat(mail.subject()).isEqualTo("Chamber 3");
+    }
+
+    @Test
+    void whatCameWithItIsNamedAndCanBeTakenOut() throws IOException {
+        Mail mail = Mail.readEml(eml("Content-Type: multipart/mixed; boundary=b\r\n\r\n" + part("Content-Type: text/plain", "see attached")
+                + part("Content-Type: text/csv; name=\"log.csv\"\r\nContent-Disposition: attachment; filename=\"log.csv\"\r\nContent-Transfer-Encoding: base64", "YSxi")
+                + part("Content-Type: message/rfc822", "Subject: inner\r\n\r\nforwarded") + "--b--\r\n"));
+        assertThat(mail.attachments()).extracting(Mail.Attachment::name).containsExactly("log.csv", "forwarded message.eml");
+        assertThat(new String(mail.attachments().getFirst().content().open().readAllBytes(), StandardCharsets.UTF_8)).isEqualTo("a,b");
+        assertThat(mail.header()).containsEntry("Attachments", "log.csv; forwarded message.eml");
+    }
+
+    @Test
+    void picturesInTheTextAreShownAndNoneIsFetched() throws IOException {
+        AtomicInteger asked = new AtomicInteger();
+        try (ServerSocket server = new ServerSocket(0)) {
+            Thread.ofPlatform().daemon().start(() -> {
+                while (!server.isClosed()) {
+                    try {
+                        server.accept().close();
+                        asked.incrementAndGet();
+                    } catch (IOException closed) {
+                        return;
+                    }
+                }
+            });
+            String there = "http://127.0.0.1:" + server.getLocalPort();
+            ByteArrayOutputStream png = new ByteArrayOutputStream();
+            ImageIO.write(new BufferedImage(60, 60, BufferedImage.TYPE_INT_RGB), "png", png);
+            String html = "<html><head><link rel=stylesheet href='" + there + "/a.css'><style>@import url(" + there + "/b.css); body{background:url('" + there + "/c.png')}</style></head>"
+                    + "<body background='" + there + "/d.png'><script src='" + there + "/e.js'></script><p>Dear Idris</p><img src='cid:pic'><img src='" + there + "/f.png' alt='logo'>"
+                    + "<iframe src='" + there + "/g'></iframe><object data='" + there + "/h'></object></body></html>";
+            Conversions.Result result = Conversions.of(eml("Content-Type: multipart/related; boundary=b\r\n\r\n" + part("Content-Type: text/html", html)
+                    + part("Content-Type: image/png\r\nContent-ID: <pic>\r\nContent-Transfer-Encoding: base64", Base64.getEncoder().encodeToString(png.toByteArray())) + "--b--\r\n"), SourceKind.EML);
+            assertThat(result.page(1)).contains("Dear Idris", "[picture: logo]");
+            assertThat(result.codes()).containsExactly(Code.NOT_FETCHED);
+            assertThat(blackShare(Pdfs.picture(result.pdf(), 1, 40))).as("the picture that came with it").isGreaterThan(0.002);
+            Path page = Files.writeString(folder.resolve("page.html"), html);
+            assertThat(Conversions.of(page, SourceKind.HTML).page(1)).contains("Dear Idris");
+        }
+        assertThat(asked).as("nothing leaves the machine").hasValue(0);
+    }
+
+    private static double blackShare(BufferedImage picture) {
+        int black = 0;
+        for (int y = 0; y < picture.getHeight(); y++) for (int x = 0; x < picture.getWidth(); x++) if ((picture.getRGB(x, y) & 0xFF) < 60) black++;
+        return black / (double) (picture.getWidth() * picture.getHeight());
+    }
+
+    @Test
+    void aWideTableStaysOnThePage() throws IOException {
+        Path page = Files.writeString(folder.resolve("w.html"), "<table width=1400><tr><td width=700>left</td><td width=700 style='text-align:right'>right</td></tr></table>");
+        Conversions.Result result = Conversions.of(page, SourceKind.HTML);
+        assertThat(result.page(1)).isEqualTo("left right");
+        assertThat(Pdfs.ink(Pdfs.picture(result.pdf(), 1, 72))[2]).as("nothing is cut off at the right").isLessThan(560);
+    }
+
+    @Test
+    void aPageSaysItsOwnEncoding() throws IOException {
+        Path page = Files.write(folder.resolve("e.html"), "<html><head><meta charset='iso-8859-2'></head><body>Łódź</body></html>".getBytes(Charset.forName("ISO-8859-2")));
+        assertThat(Conversions.of(page, SourceKind.HTML).page(1)).isEqualTo("Łódź");
+    }
+}

@@ -1,0 +1,222 @@
+package app.yellowtab.desktop.gather;
+
+import app.yellowtab.desktop.gather.Gathering.Row;
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Pictures;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.facts.Origin;
+import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
+import app.yellowtab.source.Likeness;
+import app.yellowtab.source.SourcePicture;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.PasswordField;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+import org.jspecify.annotations.Nullable;
+import org.kordamp.ikonli.feather.Feather;
+
+/** One source at a glance: its first page, its title and date to be typed over, and all that is known of it. */
+final class Glance extends VBox {
+    private static final double PICTURE = 300;
+    private static final int PICTURE_PX = 620;
+
+    /** A page of a source in a state of it. */
+    private record PageKey(SourceId source, int page, Object state) {}
+
+    private final Gathering gathering;
+    private final SourceList list;
+    private final ExecutorService drawing = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("glance").factory());
+    private final Pictures<PageKey> pictures = new Pictures<>(drawing, Platform::runLater);
+    private final ImageView picture = new ImageView();
+    private final Label pageWords = Controls.label("", Styles.SMALL);
+    private final Button previous = Controls.iconButton(Feather.CHEVRON_LEFT, "glance.previous", () -> turn(-1));
+    private final Button next = Controls.iconButton(Feather.CHEVRON_RIGHT, "glance.next", () -> turn(1));
+    private final VBox words = new VBox(10);
+    private final Subscription subscription;
+    private @Nullable TextField titleField;
+    private Optional<Row.Known> shown = Optional.empty();
+    private int page = 1;
+
+    Glance(Gathering gathering, SourceList list) {
+        super(8);
+        this.gathering = gathering;
+        this.list = list;
+        picture.setPreserveRatio(true);
+        picture.setFitWidth(PICTURE);
+        picture.setFitHeight(PICTURE);
+        StackPane frame = new StackPane(picture);
+        frame.getStyleClass().add(Styles.PAGE);
+        frame.setMinHeight(PICTURE + 8);
+        HBox pager = new HBox(6, previous, pageWords, next);
+        pager.setAlignment(Pos.CENTER);
+        VBox top = new VBox(4, frame, pager);
+        top.visibleProperty().bind(picture.imageProperty().isNotNull());
+        top.managedProperty().bind(top.visibleProperty());
+        ScrollPane scroll = new ScrollPane(words);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add(Styles.GLANCE_WORDS);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(top, scroll);
+        getStyleClass().add(Styles.GLANCE);
+        setId("glance");
+        list.onChosen(this::show);
+        subscription = gathering.rowsProperty().subscribe(rows -> show());
+    }
+
+    void dispose() {
+        subscription.unsubscribe();
+        drawing.shutdownNow();
+    }
+
+    /** Puts the keyboard into the title. */
+    void beginTyping() {
+        TextField field = titleField;
+        if (field != null) field.requestFocus();
+    }
+
+    private void show() {
+        List<Row.Known> chosen = list.chosenRows();
+        Controls.show(this, !list.sources().isEmpty());
+        Optional<Row.Known> one = chosen.size() == 1 ? Optional.of(chosen.getFirst()) : Optional.empty();
+        if (one.isPresent() && one.equals(shown)) return;
+        if (shown.isEmpty() || one.isEmpty() || !one.get().source().id().equals(shown.get().source().id())) page = 1;
+        shown = one;
+        titleField = null;
+        words.getChildren().clear();
+        if (one.isPresent()) {
+            showOne(one.get());
+        } else {
+            picture.setImage(null);
+            if (!chosen.isEmpty()) showSeveral(chosen);
+        }
+    }
+
+    private void showOne(Row.Known row) {
+        Source source = row.source();
+        draw(source);
+        if (Gathering.isLocked(source)) words.getChildren().add(password(source));
+        row.alike().stream().limit(2).forEach(like -> words.getChildren().add(alike(row, like)));
+        TextField title = field("glance-title", source.proposedTitle());
+        title.setOnAction(event -> gathering.type(source, title.getText()));
+        title.focusedProperty().subscribe(focused -> {
+            if (!focused) gathering.type(source, title.getText());
+        });
+        titleField = title;
+        TextField date = field("glance-date", source.proposedDate().shown());
+        date.setPromptText(Words.of("glance.datePrompt"));
+        date.setOnAction(event -> typeDate(source, date));
+        date.focusedProperty().subscribe(focused -> {
+            if (!focused) typeDate(source, date);
+        });
+        words.getChildren().addAll(new VBox(3, Controls.label(Words.of("glance.title"), Styles.FORM_LABEL), title),
+                new VBox(3, Controls.label(Words.of("glance.date"), Styles.FORM_LABEL), date));
+        origins(source).ifPresent(words.getChildren()::add);
+        VBox facts = new VBox(4);
+        FactWords.all(source).forEach(line -> facts.getChildren().add(Controls.paragraph(line, Styles.FACT)));
+        words.getChildren().add(facts);
+        if (!source.isRead() && !row.placed()) words.getChildren().add(Controls.button("glance.slip", () -> gathering.putInIndex(List.of(source))));
+    }
+
+    private void typeDate(Source source, TextField field) {
+        boolean read = field.getText().equals(source.proposedDate().shown()) || gathering.typeDate(source, field.getText());
+        field.getStyleClass().remove(Styles.WRONG);
+        if (!read) field.getStyleClass().add(Styles.WRONG);
+    }
+
+    private static TextField field(String id, String text) {
+        TextField field = new TextField(text);
+        field.setId(id);
+        return field;
+    }
+
+    private Optional<HBox> origins(Source source) {
+        List<String> from = new ArrayList<>();
+        if (source.about().titleFrom() != Origin.USER) from.add(Words.of("glance.titleFrom." + source.about().titleFrom().name()));
+        if (source.about().dateFrom() != Origin.USER && source.proposedDate() != DocumentDate.NOT_GIVEN) from.add(Words.of("glance.dateFrom." + source.about().dateFrom().name()));
+        if (from.isEmpty()) return Optional.empty();
+        Label label = Controls.paragraph(String.join("; ", from), Styles.SMALL);
+        HBox.setHgrow(label, Priority.ALWAYS);
+        label.setMaxWidth(Double.MAX_VALUE);
+        Button confirm = Controls.button("glance.confirm", () -> gathering.confirm(List.of(source)));
+        confirm.setMinWidth(USE_PREF_SIZE);
+        HBox row = new HBox(8, label, confirm);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return Optional.of(row);
+    }
+
+    private VBox alike(Row.Known row, Likeness.Like like) {
+        String other = Optional.ofNullable(gathering.workspace().bundle().sourcesById().get(like.other())).map(Source::fileName).orElse("");
+        Label notice = Controls.paragraph(Words.of("glance.alike." + like.kind().name(), other, like.pages()), Styles.NOTICE);
+        Button both = Controls.button("glance.keepBoth", () -> gathering.keepAlike(row));
+        Button out = Controls.button("glance.takeOut", () -> gathering.takeAway(List.of(row.source())));
+        Button see = Controls.button("glance.seeOther", () -> list.choose(like.other()));
+        for (Button one : List.of(both, out, see)) one.getStyleClass().add(Styles.QUIET);
+        return new VBox(6, notice, new HBox(4, both, out, see));
+    }
+
+    private VBox password(Source source) {
+        PasswordField field = new PasswordField();
+        field.setId("glance-password");
+        field.setPromptText(Words.of("glance.password"));
+        List<Source> others = gathering.lockedBeside(source);
+        CheckBox tryAll = new CheckBox(Words.of("glance.tryAll", others.size()));
+        tryAll.setSelected(true);
+        Label outcome = Controls.paragraph(Words.of("glance.password.kept"), Styles.SMALL);
+        Runnable unlock = () -> {
+            if (field.getText().isEmpty()) return;
+            List<Source> locked = new ArrayList<>(List.of(source));
+            if (tryAll.isSelected()) locked.addAll(others);
+            gathering.intakes().unlock(locked, field.getText(), opened -> {
+                if (opened == 0) outcome.setText(Words.of("glance.password.wrong"));
+            });
+        };
+        field.setOnAction(event -> unlock.run());
+        HBox.setHgrow(field, Priority.ALWAYS);
+        VBox box = new VBox(6, Controls.paragraph(Words.of("glance.locked"), Styles.NOTICE), new HBox(6, field, Controls.button("glance.unlock", unlock)), outcome);
+        if (!others.isEmpty()) box.getChildren().add(2, tryAll);
+        return box;
+    }
+
+    private void showSeveral(List<Row.Known> chosen) {
+        int pages = chosen.stream().filter(row -> row.source().isRead()).mapToInt(row -> row.source().pageCount()).sum();
+        List<Source> sources = chosen.stream().map(Row.Known::source).toList();
+        words.getChildren().addAll(Controls.label(Words.of("glance.several", chosen.size(), pages), Styles.FORM_LABEL),
+                Controls.button("glance.confirmThese", () -> gathering.confirm(sources)));
+    }
+
+    private void turn(int by) {
+        shown.ifPresent(row -> {
+            page = Math.clamp(page + by, 1, row.source().pageCount());
+            draw(row.source());
+        });
+    }
+
+    private void draw(Source source) {
+        int number = Math.clamp(page, 1, source.pageCount());
+        pageWords.setText(Words.of("glance.page", number, source.pageCount()));
+        previous.setDisable(number == 1);
+        next.setDisable(number == source.pageCount());
+        pictures.ask(new PageKey(source.id(), number, source.about()), () -> SourcePicture.draw(gathering.workspace().folder(), source.id(), number, PICTURE_PX), result -> {
+            if (shown.isEmpty() || !shown.get().source().id().equals(source.id())) return;
+            picture.setImage(result instanceof Pictures.Result.Picture drawn ? drawn.image() : null);
+        });
+    }
+}

@@ -1,0 +1,203 @@
+package app.yellowtab.desktop.gather;
+
+import app.yellowtab.desktop.gather.Gathering.Row;
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.KindIcon;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.facts.Origin;
+import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
+import javafx.collections.ListChangeListener;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+import org.jspecify.annotations.Nullable;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+
+/** The sources as a list: for each its title, what matters of it, its date, and where it is. */
+final class SourceList extends StackPane {
+    private static final double ROW = 52;
+    private static final double INDENT = 28;
+
+    private final Gathering gathering;
+    private final ListView<Row> list = new ListView<>();
+    private final Subscription subscription;
+
+    SourceList(Gathering gathering) {
+        this.gathering = gathering;
+        list.setId("gathered");
+        list.getStyleClass().add(Styles.SOURCE_LIST);
+        list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+        list.setCellFactory(view -> new RowCell());
+        list.setFixedCellSize(ROW);
+        list.setPlaceholder(placeholder());
+        list.setAccessibleText(Words.of("gather.list"));
+        getChildren().add(list);
+        subscription = gathering.rowsProperty().subscribe(this::show);
+    }
+
+    private static VBox placeholder() {
+        Label kinds = Controls.paragraph(Words.of("gather.empty.kinds"), Styles.SMALL);
+        kinds.setMaxWidth(430);
+        Label what = Controls.paragraph(Words.of("gather.empty"), Styles.EMPTY_TITLE);
+        Label how = Controls.paragraph(Words.of("gather.empty.how"), Styles.EMPTY_TEXT);
+        how.setMaxWidth(430);
+        VBox box = new VBox(10, new FontIcon(Feather.INBOX), what, how, kinds);
+        box.setAlignment(Pos.CENTER);
+        box.getStyleClass().add(Styles.EMPTY);
+        return box;
+    }
+
+    /** Takes new rows over; what was chosen stays chosen, and where one has scrolled to stays too. */
+    private void show(List<Row> rows) {
+        Set<SourceId> chosen = new HashSet<>(chosen().stream().map(Source::id).toList());
+        boolean sameSize = rows.size() == list.getItems().size();
+        if (sameSize) {
+            for (int i = 0; i < rows.size(); i++) if (!rows.get(i).equals(list.getItems().get(i))) list.getItems().set(i, rows.get(i));
+        } else {
+            list.getItems().setAll(rows);
+        }
+        if (!chosen.isEmpty() && chosen.equals(new HashSet<>(chosen().stream().map(Source::id).toList()))) return;
+        list.getSelectionModel().clearSelection();
+        if (chosen.isEmpty() && !rows.isEmpty() && rows.getFirst() instanceof Row.Known) list.getSelectionModel().selectFirst();
+        for (int i = 0; i < rows.size(); i++) if (rows.get(i) instanceof Row.Known known && chosen.contains(known.source().id())) list.getSelectionModel().select(i);
+    }
+
+    void dispose() {
+        subscription.unsubscribe();
+    }
+
+    /** Hears of every change of what is chosen. */
+    void onChosen(Runnable listener) {
+        list.getSelectionModel().getSelectedItems().addListener((ListChangeListener<Row>) change -> listener.run());
+    }
+
+    BooleanBinding nothingChosen() {
+        return Bindings.isEmpty(list.getSelectionModel().getSelectedItems());
+    }
+
+    /** Puts the keyboard on the list, and chooses its first row if none is chosen, so that there is something to look at. */
+    void focusRows() {
+        list.requestFocus();
+        if (list.getSelectionModel().isEmpty()) list.getSelectionModel().selectFirst();
+    }
+
+    boolean hasKeyboard() {
+        return list.isFocused();
+    }
+
+    List<Row.Known> chosenRows() {
+        return list.getSelectionModel().getSelectedItems().stream().filter(row -> row instanceof Row.Known).map(row -> (Row.Known) row).toList();
+    }
+
+    List<Source> chosen() {
+        return chosenRows().stream().map(Row.Known::source).toList();
+    }
+
+    /** {@return all sources that are shown} */
+    List<Source> sources() {
+        return list.getItems().stream().filter(row -> row instanceof Row.Known).map(row -> ((Row.Known) row).source()).toList();
+    }
+
+    void putInIndex() {
+        gathering.putInIndex(chosen());
+    }
+
+    void takeAway() {
+        gathering.takeAway(chosen());
+    }
+
+    /** Chooses one source and brings it into view. */
+    void choose(SourceId id) {
+        for (int i = 0; i < list.getItems().size(); i++) {
+            if (!(list.getItems().get(i) instanceof Row.Known known) || !known.source().id().equals(id)) continue;
+            list.getSelectionModel().clearAndSelect(i);
+            list.scrollTo(Math.max(0, i - 3));
+        }
+    }
+
+    private static final class RowCell extends ListCell<Row> {
+        private final FontIcon icon = new FontIcon();
+        private final Label title = new Label();
+        private final Label line = Controls.label("", Styles.SMALL);
+        private final Label date = new Label();
+        private final Label dateFrom = Controls.label("", Styles.SMALL);
+        private final Label place = Controls.label("", Styles.SMALL);
+        private final HBox row;
+
+        RowCell() {
+            VBox words = new VBox(2, title, line);
+            HBox.setHgrow(words, Priority.ALWAYS);
+            words.setMinWidth(0);
+            words.setAlignment(Pos.CENTER_LEFT);
+            VBox dates = new VBox(2, date, dateFrom);
+            dates.setAlignment(Pos.CENTER_LEFT);
+            dates.setMinWidth(112);
+            dates.setPrefWidth(112);
+            place.setMinWidth(64);
+            place.setPrefWidth(64);
+            row = new HBox(10, icon, words, dates, place);
+            row.setAlignment(Pos.CENTER_LEFT);
+            row.setMinWidth(0);
+            row.setPrefWidth(1);
+        }
+
+        @Override
+        protected void updateItem(@Nullable Row item, boolean empty) {
+            super.updateItem(item, empty);
+            boolean blank = empty || item == null;
+            setGraphic(blank ? null : row);
+            pseudoClassStateChanged(Styles.ARRIVING, !blank && item instanceof Row.Arriving);
+            pseudoClassStateChanged(Styles.UNREAD, !blank && item instanceof Row.Known known && !known.source().isRead());
+            pseudoClassStateChanged(Styles.LOOK, !blank && item instanceof Row.Known known && known.look());
+            setTooltip(null);
+            setAccessibleText(null);
+            if (blank) return;
+            switch (item) {
+                case Row.Known known -> show(known);
+                case Row.Arriving arriving -> {
+                    HBox.setMargin(icon, Insets.EMPTY);
+                    icon.setIconCode(arriving.coming().source().map(source -> KindIcon.of(source.kind())).orElse(Feather.CLOCK));
+                    title.setText(arriving.coming().name());
+                    line.setText(arriving.coming().source().map(FactWords::line).orElse(Words.of("gather.waiting")));
+                    date.setText("");
+                    dateFrom.setText("");
+                    place.setText("");
+                }
+            }
+        }
+
+        private void show(Row.Known known) {
+            Source source = known.source();
+            HBox.setMargin(icon, new Insets(0, 0, 0, known.attached() ? INDENT : 0));
+            icon.setIconCode(source.isRead() ? KindIcon.of(source.kind()) : Gathering.isLocked(source) ? Feather.LOCK : Feather.ALERT_TRIANGLE);
+            title.setText(source.proposedTitle());
+            String alike = known.alike().isEmpty() ? "" : Words.of("gather.alike." + known.alike().getFirst().kind().name()) + "  ·  ";
+            line.setText(alike + FactWords.line(source));
+            boolean dated = source.proposedDate() != DocumentDate.NOT_GIVEN;
+            date.setText(dated ? source.proposedDate().shown() : "");
+            dateFrom.setText(!dated || source.about().dateFrom() == Origin.USER ? "" : Words.of("gather.from." + source.about().dateFrom().name()));
+            Controls.show(dateFrom, !dateFrom.getText().isEmpty());
+            place.setText(known.placed() ? Words.of("gather.placed") : "");
+            setTooltip(new Tooltip(source.fileName()));
+            setAccessibleText(source.proposedTitle() + ", " + line.getText() + ", " + date.getText() + ", " + place.getText());
+        }
+    }
+}

@@ -1,0 +1,167 @@
+package app.yellowtab.desktop.work;
+
+import app.yellowtab.edit.Edits;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Source;
+import app.yellowtab.source.FoundFolder;
+import app.yellowtab.source.Intake;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Brings files into the open bundle, in the background. One intake is one edit, so that undo takes all of it back. */
+public final class Intakes {
+    private final Workspace workspace;
+    private final ReadOnlyObjectWrapper<List<Coming>> coming = new ReadOnlyObjectWrapper<>(this, "coming", List.of());
+    private final Map<Object, List<Coming>> perIntake = new HashMap<>();
+
+    public Intakes(Workspace workspace) {
+        this.workspace = workspace;
+    }
+
+    /**
+     * A file that is being brought in.
+     *
+     * @param source empty until it has been read
+     */
+    public record Coming(String name, Optional<Source> source) {}
+
+    /** {@return the files that are being brought in and are not in the bundle yet} */
+    public ReadOnlyObjectProperty<List<Coming>> comingProperty() {
+        return coming.getReadOnlyProperty();
+    }
+
+    /** Brings files and folders into the tray. */
+    public void bringIn(List<Path> paths) {
+        bringIn(paths, taken -> bundle -> Edits.addSources(bundle, taken.sources()), taken -> { });
+    }
+
+    /**
+     * Brings files and folders in.
+     *
+     * @param change makes the edit of what came
+     * @param then   is given what came, after the edit
+     */
+    public void bringIn(List<Path> paths, Function<Intake.Taken, UnaryOperator<Bundle>> change, Consumer<Intake.Taken> then) {
+        Object intake = new Object();
+        List<Finding> folders = new ArrayList<>();
+        Intake reader = new Intake(workspace.folder(), workspace.folder().passwords(), workspace.bundle().reading());
+        workspace.jobs().start((progress, stop) -> {
+            FoundFolder found = FoundFolder.of(paths, folders);
+            Arrivals arrivals = new Arrivals(names(found), list -> show(intake, list));
+            return reader.bringIn(found, arrivals.reporting(progress), stop);
+        }, taken -> {
+            show(intake, List.of());
+            workspace.folder().know(taken.sources());
+            workspace.edit(change.apply(taken));
+            workspace.findings().addAll(folders);
+            workspace.findings().addAll(taken.findings());
+            then.accept(taken);
+        }, failure -> {
+            show(intake, List.of());
+            workspace.findings().add(Finding.of(Finding.Code.NOT_READABLE, paths.getFirst()));
+        });
+    }
+
+    /** Tries a password on locked sources; {@code done} is told how many of them it opened. */
+    public void unlock(List<Source> locked, String password, Consumer<Integer> done) {
+        List<String> passwords = new ArrayList<>(workspace.folder().passwords());
+        if (!passwords.contains(password)) passwords.add(password);
+        readAgain(locked, passwords, read -> {
+            List<Source> opened = read.stream().filter(Source::isRead).toList();
+            if (!opened.isEmpty()) workspace.folder().tryPasswords(passwords);
+            workspace.edit(bundle -> Edits.replaceSources(bundle, opened));
+            done.accept(opened.size());
+        });
+    }
+
+    /** Reads sources anew, after the user has chosen otherwise how they are read. */
+    public void readAgain(List<Source> sources) {
+        if (!sources.isEmpty()) readAgain(sources, workspace.folder().passwords(), read -> workspace.edit(bundle -> Edits.replaceSources(bundle, read)));
+    }
+
+    private void readAgain(List<Source> sources, List<String> passwords, Consumer<List<Source>> done) {
+        Intake intake = new Intake(workspace.folder(), passwords, workspace.bundle().reading());
+        workspace.jobs().start((progress, stop) -> {
+            List<Source> read = new ArrayList<>();
+            for (Source source : sources) {
+                if (stop.getAsBoolean()) break;
+                progress.accept(new Jobs.State(Words.of("intake.state", read.size() + 1, sources.size(), source.fileName()), (double) read.size() / sources.size()));
+                read.add(readAgain(intake, source));
+            }
+            return read;
+        }, done, failure -> workspace.findings().add(Finding.of(Finding.Code.NOT_READABLE, Path.of(sources.getFirst().fileName()))));
+    }
+
+    private Source readAgain(Intake intake, Source source) throws IOException {
+        return intake.readAgain(source, workspace.folder());
+    }
+
+    private void show(Object intake, List<Coming> list) {
+        workspace.jobs().later(() -> {
+            if (list.isEmpty()) perIntake.remove(intake);
+            else perIntake.put(intake, list);
+            List<Coming> all = new ArrayList<>();
+            perIntake.values().forEach(all::addAll);
+            coming.set(List.copyOf(all));
+        });
+    }
+
+    private static List<String> names(FoundFolder found) {
+        List<String> names = new ArrayList<>(found.files().stream().map(file -> String.valueOf(file.getFileName())).toList());
+        found.folders().forEach(folder -> names.addAll(names(folder)));
+        return names;
+    }
+
+    /** Keeps, on the threads of the intake, which files have come; what the window hears of it is one change in a while. */
+    private static final class Arrivals {
+        private static final long WHILE_NANOS = 150_000_000;
+
+        private final List<Coming> list;
+        private final Map<String, List<Integer>> places = new HashMap<>();
+        private final Consumer<List<Coming>> show;
+        private long shown;
+
+        private Arrivals(List<String> names, Consumer<List<Coming>> show) {
+            this.list = new ArrayList<>(names.stream().map(name -> new Coming(name, Optional.empty())).toList());
+            for (int i = 0; i < names.size(); i++) places.computeIfAbsent(names.get(i), name -> new ArrayList<>()).add(i);
+            this.show = show;
+            show.accept(List.copyOf(list));
+        }
+
+        private Intake.Progress reporting(Consumer<Jobs.State> progress) {
+            return new Intake.Progress() {
+                @Override
+                public void report(int done, int total, String name) {
+                    progress.accept(new Jobs.State(Words.of("intake.state", done + 1, total, name), (double) done / total));
+                }
+
+                @Override
+                public void arrived(Source source) {
+                    Arrivals.this.arrived(source);
+                }
+            };
+        }
+
+        private void arrived(Source source) {
+            Coming come = new Coming(source.fileName(), Optional.of(source));
+            List<Integer> waiting = places.getOrDefault(source.fileName(), List.of());
+            if (waiting.isEmpty()) list.add(come);
+            else list.set(waiting.removeFirst(), come);
+            long now = System.nanoTime();
+            if (now - shown < WHILE_NANOS) return;
+            shown = now;
+            show.accept(List.copyOf(list));
+        }
+    }
+}

@@ -1,0 +1,195 @@
+package app.yellowtab.desktop.gather;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyLong;
+import static org.mockito.Mockito.atLeastOnce;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.verify;
+
+import app.yellowtab.desktop.gather.Gathering.Filter;
+import app.yellowtab.desktop.gather.Gathering.Order;
+import app.yellowtab.desktop.gather.Gathering.Row;
+import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.Intakes;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.facts.Origin;
+import app.yellowtab.facts.Way;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Reading;
+import app.yellowtab.model.Source;
+import app.yellowtab.store.BundleFolder;
+import app.yellowtab.testing.Bundles;
+import app.yellowtab.testing.Pdfs;
+import app.yellowtab.testing.WordFile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.ScheduledExecutorService;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.mockito.ArgumentCaptor;
+
+class GatheringTests {
+    @TempDir
+    private Path temp;
+    private BundleFolder folder;
+    private Workspace workspace;
+    private Intakes intakes;
+    private Gathering gathering;
+
+    @BeforeEach
+    void open() throws IOException {
+        folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
+        workspace = new Workspace(folder, Bundle.EMPTY, new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        intakes = new Intakes(workspace);
+        gathering = new Gathering(workspace, intakes);
+    }
+
+    @AfterEach
+    void close() {
+        gathering.dispose();
+        folder.close();
+    }
+
+    private List<String> names() {
+        return gathering.rowsProperty().get().stream().map(row -> switch (row) {
+            case Row.Known known -> (known.attached() ? "> " : "") + known.source().fileName();
+            case Row.Arriving arriving -> "… " + arriving.coming().name();
+        }).toList();
+    }
+
+    private Source source(String name) {
+        return workspace.bundle().sources().stream().filter(source -> source.fileName().equals(name)).findFirst().orElseThrow();
+    }
+
+    private Path mail(String subject) throws IOException {
+        return Files.writeString(temp.resolve(subject + ".eml"), "Subject: " + subject + "\r\nDate: Mon, 7 Oct 2030 08:00:00 +0100\r\nContent-Type: multipart/mixed; boundary=b\r\n\r\n--b\r\n"
+                + "Content-Type: text/plain\r\n\r\nsee\r\n--b\r\nContent-Disposition: attachment; filename=\"a log.txt\"\r\n\r\nlog\r\n--b--\r\n");
+    }
+
+    @Test
+    void whatCameWithAMailStaysBelowItInEveryOrder() throws IOException {
+        gathering.bringIn(List.of(Pdfs.write(temp, "b 10", 1), mail("zebra"), Pdfs.write(temp, "b 2", 5)));
+        assertThat(names()).containsExactly("b 10.pdf", "zebra.eml", "> a log.txt", "b 2.pdf");
+        gathering.orderProperty().set(Order.NAME);
+        assertThat(names()).containsExactly("b 2.pdf", "b 10.pdf", "zebra.eml", "> a log.txt");
+        gathering.orderProperty().set(Order.PAGES);
+        assertThat(names().getFirst()).isEqualTo("b 2.pdf");
+        gathering.orderProperty().set(Order.DOCUMENT_DATE);
+        assertThat(names().getFirst()).isEqualTo("zebra.eml");
+    }
+
+    @Test
+    void filtersCountWhatTheyWouldShow() throws IOException {
+        Path lease = Pdfs.write(temp, "lease", 2);
+        gathering.bringIn(List.of(lease, Files.copy(lease, temp.resolve("again.pdf")), Files.write(temp.resolve("x.bin"), new byte[] {1, 2, 3, 0, 0, 1}), Pdfs.write(temp, "other", 1)));
+        gathering.putInIndex(List.of(source("other.pdf")));
+        assertThat(gathering.countsProperty().get()).containsEntry(Filter.ALL, 4).containsEntry(Filter.ALIKE, 2).containsEntry(Filter.UNREAD, 1)
+                .containsEntry(Filter.UNPLACED, 3).containsEntry(Filter.LOOK, 3).containsEntry(Filter.SCANNED, 0);
+        gathering.filterProperty().set(Filter.ALIKE);
+        assertThat(names()).containsExactly("lease.pdf", "again.pdf");
+        gathering.searchProperty().set("AGA");
+        assertThat(names()).containsExactly("again.pdf");
+    }
+
+    @Test
+    void bothAreKeptOrOneIsTakenOut() throws IOException {
+        Path lease = Pdfs.write(temp, "lease", 2);
+        gathering.bringIn(List.of(lease, Files.copy(lease, temp.resolve("again.pdf"))));
+        gathering.keepAlike((Row.Known) gathering.rowsProperty().get().getFirst());
+        assertThat(gathering.countsProperty().get()).containsEntry(Filter.ALIKE, 0);
+        workspace.undo();
+        gathering.takeAway(List.of(source("again.pdf")));
+        assertThat(names()).containsExactly("lease.pdf");
+        assertThat(gathering.countsProperty().get()).containsEntry(Filter.ALIKE, 0);
+    }
+
+    @Test
+    void aTypedTitleGoesToTheIndexUnlessThatWasChangedThere() throws IOException {
+        gathering.bringIn(List.of(Pdfs.write(temp, "scan", 2)));
+        gathering.putInIndex(workspace.bundle().sources());
+        gathering.type(source("scan.pdf"), "Defence");
+        assertThat(Bundles.order(workspace.bundle())).isEqualTo("Defence");
+        assertThat(source("scan.pdf").about().titleFrom()).isEqualTo(Origin.USER);
+        assertThat(gathering.typeDate(source("scan.pdf"), "4/3/2031")).isTrue();
+        assertThat(workspace.bundle().contents().documents().getFirst().date().shown()).isEqualTo("4 Mar 2031");
+        assertThat(gathering.typeDate(source("scan.pdf"), "soon")).isFalse();
+        gathering.type(source("scan.pdf"), "  ");
+        assertThat(source("scan.pdf").proposedTitle()).isEqualTo("Defence");
+    }
+
+    @Test
+    void confirmedInBulkTheyAreTheUsersOwn() throws IOException {
+        gathering.bringIn(List.of(Pdfs.write(temp, "a 2031-03-04", 1), Pdfs.write(temp, "b", 1)));
+        gathering.confirm(workspace.bundle().sources());
+        assertThat(workspace.bundle().sources()).allMatch(source -> source.about().titleFrom() == Origin.USER && source.about().dateFrom() == Origin.USER);
+        workspace.undo();
+        assertThat(workspace.bundle().sources()).allMatch(source -> source.about().titleFrom() == Origin.FILE_NAME);
+    }
+
+    @Test
+    void changesShowWhereThatIsChosenAndAreReadAnew() throws IOException {
+        String changed = "<w:p><w:del><w:r><w:delText>two</w:delText></w:r></w:del><w:ins>" + WordFile.run("three") + "</w:ins></w:p>";
+        gathering.bringIn(List.of(new WordFile(changed).write(temp, "draft.docx")));
+        Source before = source("draft.docx");
+        assertThat(Pdfs.pages(folder.readable(before.id()))).containsExactly("three");
+        gathering.type(before, "Draft");
+        gathering.read(new Reading(false, true, false));
+        assertThat(Pdfs.pages(folder.readable(before.id()))).containsExactly("twothree");
+        assertThat(source("draft.docx").id()).isEqualTo(before.id());
+        assertThat(source("draft.docx").proposedTitle()).isEqualTo("Draft");
+        assertThat(source("draft.docx").about().way()).isEqualTo(Way.BUILT_IN);
+    }
+
+    @Test
+    void theOrderOfDayAndMonthHoldsForWhatIsThereAlready() throws IOException {
+        gathering.bringIn(List.of(Pdfs.write(temp, "Letter 4.3.2031", 1)));
+        assertThat(source("Letter 4.3.2031.pdf").proposedDate().shown()).isEqualTo("4 Mar 2031");
+        gathering.read(new Reading(true, false, false));
+        assertThat(source("Letter 4.3.2031.pdf").proposedDate().shown()).isEqualTo("3 Apr 2031");
+    }
+
+    @Test
+    void filesShowWithTheirNamesWhileTheyCome() throws IOException {
+        List<String> seen = new ArrayList<>();
+        intakes.comingProperty().subscribe(coming -> {
+            if (!coming.isEmpty()) seen.add(coming.getFirst().name());
+        });
+        gathering.bringIn(List.of(Pdfs.write(temp, "lease", 1)));
+        assertThat(seen).contains("lease.pdf");
+        assertThat(names()).containsExactly("lease.pdf");
+    }
+
+    @Test
+    void aWatchedFolderDeliversOnceUntilItIsStopped() throws IOException {
+        Path watched = Files.createDirectories(temp.resolve("watched"));
+        ScheduledExecutorService clock = mock(ScheduledExecutorService.class);
+        Watching watching = new Watching(workspace, gathering::bringIn, () -> clock);
+        watching.start(watched);
+        Pdfs.write(watched, "scan", 1);
+        tick(clock);
+        assertThat(names()).as("it may still be growing").isEmpty();
+        tick(clock);
+        assertThat(names()).containsExactly("scan.pdf");
+        watching.stop();
+        verify(clock).shutdownNow();
+        assertThat(watching.folderProperty().get()).isEmpty();
+        watching.start(watched);
+        tick(clock);
+        tick(clock);
+        assertThat(names()).as("it is in the bundle already").containsExactly("scan.pdf");
+    }
+
+    /** Looks once into the folder that was last begun to be watched. */
+    private static void tick(ScheduledExecutorService clock) {
+        ArgumentCaptor<Runnable> look = ArgumentCaptor.forClass(Runnable.class);
+        verify(clock, atLeastOnce()).scheduleWithFixedDelay(look.capture(), anyLong(), anyLong(), any());
+        look.getValue().run();
+    }
+}
