@@ -32,6 +32,11 @@ public record PageSet(String ranges) {
         return pages().cardinality();
     }
 
+    /** {@return its pages as they are read out, such as "1-3, 7"} */
+    public String shown() {
+        return ranges.replace(",", ", ");
+    }
+
     /** {@return its pages, counted from 1} */
     public BitSet pages() {
         BitSet pages = new BitSet();

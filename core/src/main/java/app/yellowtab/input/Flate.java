@@ -12,6 +12,7 @@ final class Flate implements RawBytes, Closeable {
     private final Inflater inflater = new Inflater();
     private final byte[] unpacked = new byte[1 << 13];
     private boolean over;
+    private boolean damaged;
 
     Flate(ByteArrayOutputStream to) {
         this.to = to;
@@ -27,9 +28,14 @@ final class Flate implements RawBytes, Closeable {
                 to.write(unpacked, 0, count);
             }
             over = inflater.finished();
-        } catch (DataFormatException damaged) {
+        } catch (DataFormatException unsound) {
             over = true;
+            damaged = true;
         }
+    }
+
+    boolean isDamaged() {
+        return damaged;
     }
 
     @Override

@@ -95,11 +95,17 @@ public final class PdfInput implements Closeable {
      * @throws TooMuchException if it unpacks to more than the limit
      */
     public static byte[] unpacked(COSStream stream) throws IOException {
+        return unpacked(stream, () -> { });
+    }
+
+    /** Unpacks a stream as above; {@code damaged} is told where its data are no sound packing and something is missing. */
+    public static byte[] unpacked(COSStream stream, Runnable damaged) throws IOException {
         ByteArrayOutputStream all = new ByteArrayOutputStream();
         COSBase filter = stream.getDictionaryObject(COSName.FILTER);
         if (COSName.FLATE_DECODE.equals(filter) && !stream.containsKey(COSName.DECODE_PARMS)) {
             try (Flate flate = new Flate(all)) {
                 RawBytes.of(stream, flate);
+                if (flate.isDamaged()) damaged.run();
             }
             return all.toByteArray();
         }

@@ -38,8 +38,9 @@ import org.slf4j.LoggerFactory;
  * @param facts      what its pages are like
  * @param firstPage  the lines of its first page, from above, largest letters known
  * @param title      the title in its properties; empty for none
+ * @param damaged    the pages of which something cannot be read
  */
-public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFacts facts, List<FirstLine> firstPage, String title) {
+public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFacts facts, List<FirstLine> firstPage, String title, PageSet damaged) {
     private static final Logger LOG = LoggerFactory.getLogger(Inspection.class);
     private static final double EDGE = 0.11;
     private static final double PT_PER_MM = 72 / 25.4;
@@ -58,7 +59,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
 
     /** {@return the same without what the first page says} */
     public Inspection withoutFirstPage() {
-        return new Inspection(pageCount, bookmarks, facts, List.of(), title);
+        return new Inspection(pageCount, bookmarks, facts, List.of(), title, damaged);
     }
 
     /** Reads all of it. */
@@ -73,7 +74,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         } catch (RuntimeException damaged) {
             LOG.info("properties cannot be read", damaged);
         }
-        return new Inspection(pages.size(), SourceBookmarks.read(input.document(), pages), reading.facts(), reading.firstPage, title);
+        return new Inspection(pages.size(), SourceBookmarks.read(input.document(), pages), reading.facts(), reading.firstPage, title, PageSet.of(reading.damaged));
     }
 
     /** The reading of one document. */
@@ -85,6 +86,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         private final Map<String, SheetSize> sizes = new LinkedHashMap<>();
         private final BitSet scanned = new BitSet();
         private final BitSet searchable = new BitSet();
+        private final BitSet damaged = new BitSet();
         private final Series series = new Series();
         private final Set<COSBase> fontsSeen = Collections.newSetFromMap(new IdentityHashMap<>());
         private final Set<String> fontsMissing = new TreeSet<>();
@@ -101,8 +103,9 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
             for (int i = 0; i < pages.size(); i++) {
                 try {
                     readPage(i + 1, new PDPage(pages.get(i)));
-                } catch (IOException | RuntimeException | StackOverflowError damaged) {
-                    LOG.info("page {} cannot be looked through", i + 1, damaged);
+                } catch (IOException | RuntimeException | StackOverflowError unreadable) {
+                    LOG.info("page {} cannot be looked through", i + 1, unreadable);
+                    damaged.set(i + 1);
                     prints.writeBytes(new byte[8]);
                 }
             }
@@ -119,7 +122,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
             sizes.merge(widthMm + "x" + heightMm, new SheetSize(widthMm, heightMm, 1), (a, b) -> new SheetSize(widthMm, heightMm, a.pages() + 1));
             COSDictionary resources = page.getResources() == null ? null : page.getResources().getCOSObject();
             PageScan scan = new PageScan(letters, pictures, shown(box, page.getRotation()), width, height, height * EDGE, number == 1);
-            scan.run(content(page), resources);
+            scan.run(content(page, () -> damaged.set(number)), resources);
             if (scan.pictureShare >= SCAN_SHARE && scan.visibleCodes <= FEW_LETTERS) scanned.set(number);
             if (scan.readableCodes > 0) searchable.set(number);
             prints.writeBytes(scan.print());
@@ -141,14 +144,14 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
             return shown;
         }
 
-        private static byte[] content(PDPage page) throws IOException {
+        private static byte[] content(PDPage page, Runnable broken) throws IOException {
             COSBase contents = page.getCOSObject().getDictionaryObject(COSName.CONTENTS);
-            if (contents instanceof COSStream one) return PdfInput.unpacked(one);
+            if (contents instanceof COSStream one) return PdfInput.unpacked(one, broken);
             ByteArrayOutputStream all = new ByteArrayOutputStream();
             if (contents instanceof COSArray several) {
                 for (int i = 0; i < several.size(); i++) {
                     if (!(several.getObject(i) instanceof COSStream part)) continue;
-                    all.writeBytes(PdfInput.unpacked(part));
+                    all.writeBytes(PdfInput.unpacked(part, broken));
                     all.write('\n');
                 }
             }

@@ -8,11 +8,13 @@ import app.yellowtab.facts.About;
 import app.yellowtab.facts.Note;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.facts.PageFacts;
+import app.yellowtab.facts.PageSet;
 import app.yellowtab.facts.Way;
 import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.PdfInput;
+import app.yellowtab.inspect.FileEnd;
 import app.yellowtab.inspect.Inspection;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Reading;
@@ -20,8 +22,6 @@ import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.model.SourceKind;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -43,7 +43,6 @@ import org.slf4j.LoggerFactory;
 public final class Intake {
     private static final Logger LOG = LoggerFactory.getLogger(Intake.class);
     /** The end of a PDF tells where its parts are (ISO 32000-1:2008, 7.5.5); junk of up to this length may follow. */
-    private static final int TAIL_BYTES = 2048;
 
     private final Depot depot;
     private final List<String> passwords;
@@ -195,12 +194,20 @@ public final class Intake {
     private Source source(Path file, String name, SourceKind kind, Depot.Kept kept, Inspection inspection, Way way, List<Finding> findings) throws IOException {
         Proposals proposed = kind.isMail() ? Proposals.ofMail(name, kind == SourceKind.EML ? Mail.readEml(kept.path()) : Mail.readMsg(kept.path()))
                 : Proposals.of(name, isTable(kind) ? inspection.withoutFirstPage() : inspection, reading.monthFirst());
-        boolean breaksOff = kind == SourceKind.PDF && !endsProperly(kept.path());
-        if (breaksOff) findings.add(Finding.of(Code.BREAKS_OFF, file));
-        PageFacts pages = breaksOff ? inspection.facts().asRepaired() : inspection.facts();
+        boolean damaged = kind == SourceKind.PDF && isDamaged(file, kept.path(), inspection, findings);
+        PageFacts pages = damaged ? inspection.facts().asRepaired() : inspection.facts();
         About about = new About(way, Optional.empty(), findings.stream().map(Note::of).toList(), "", proposed.titleFrom(), proposed.dateFrom(), modified(file), false, pages);
         return new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), inspection.pageCount(),
                 inspection.bookmarks(), proposed.title(), proposed.date(), about);
+    }
+
+    /** Says what is broken in a PDF that could be read all the same. */
+    private static boolean isDamaged(Path file, Path kept, Inspection inspection, List<Finding> findings) throws IOException {
+        FileEnd end = FileEnd.of(kept);
+        if (end == FileEnd.MISSING) findings.add(Finding.of(Code.BREAKS_OFF, file));
+        if (end == FileEnd.LEADS_NOWHERE) findings.add(Finding.of(Code.REBUILT, file));
+        if (!inspection.damaged().equals(PageSet.NONE)) findings.add(Finding.of(Code.PART_LOST, file, (inspection.damaged().count() == 1 ? "page " : "pages ") + inspection.damaged().shown()));
+        return end != FileEnd.WHOLE || !inspection.damaged().equals(PageSet.NONE);
     }
 
     /** A file whose pages cannot be had is kept all the same, and a page that names it stands for it. */
@@ -222,16 +229,6 @@ public final class Intake {
     /** The first day in a table is one of its values, and no date of the table. */
     private static boolean isTable(SourceKind kind) {
         return kind == SourceKind.XLSX || kind == SourceKind.XLS || kind == SourceKind.ODS || kind == SourceKind.CSV;
-    }
-
-    private static boolean endsProperly(Path file) throws IOException {
-        try (var channel = Files.newByteChannel(file)) {
-            var tail = ByteBuffer.allocate(TAIL_BYTES);
-            channel.position(Math.max(0, channel.size() - TAIL_BYTES));
-            while (tail.hasRemaining() && channel.read(tail) > 0) { }
-            String text = new String(tail.array(), 0, tail.position(), StandardCharsets.ISO_8859_1);
-            return text.contains("%%EOF") || text.contains("startxref");
-        }
     }
 
     private static Optional<Instant> modified(Path file) {

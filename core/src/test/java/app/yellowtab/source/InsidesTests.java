@@ -14,10 +14,8 @@ import app.yellowtab.testing.WordFile;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -29,37 +27,12 @@ import org.apache.pdfbox.pdmodel.PDDocumentNameDictionary;
 import org.apache.pdfbox.pdmodel.PDEmbeddedFilesNameTreeNode;
 import org.apache.pdfbox.pdmodel.common.filespecification.PDComplexFileSpecification;
 import org.apache.pdfbox.pdmodel.common.filespecification.PDEmbeddedFile;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** Files inside files, and files that mean harm. */
-class InsidesTests {
-    @TempDir
-    private Path folder;
-    private InPlace place;
-
-    @BeforeEach
-    void open() throws IOException {
-        place = new InPlace();
-    }
-
-    @AfterEach
-    void close() throws IOException {
-        place.close();
-    }
-
-    private Intake.Taken take(Path... files) {
-        return new Intake(place).bringIn(FoundFolder.of(List.of(files), new ArrayList<>()), Intake.Progress.NONE, () -> false);
-    }
-
-    private static byte[] bytes(String text) {
-        return text.getBytes(StandardCharsets.UTF_8);
-    }
-
+class InsidesTests extends TakingIn {
     private Path zip(String name, String... entries) throws IOException {
         Map<String, byte[]> parts = new LinkedHashMap<>();
         for (String entry : entries) parts.put(entry, bytes("words of " + entry));

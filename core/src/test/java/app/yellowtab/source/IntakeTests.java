@@ -30,34 +30,9 @@ import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageFitDestination;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
-class IntakeTests {
-    @TempDir
-    private Path folder;
-    private InPlace place;
-
-    @BeforeEach
-    void open() throws IOException {
-        place = new InPlace();
-    }
-
-    @AfterEach
-    void close() throws IOException {
-        place.close();
-    }
-
-    private Intake.Taken take(Path... files) {
-        List<Finding> findings = new ArrayList<>();
-        Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(files), findings), Intake.Progress.NONE, () -> false);
-        findings.addAll(taken.findings());
-        place.know(taken.sources());
-        return new Intake.Taken(taken.sources(), taken.contents(), findings);
-    }
-
+class IntakeTests extends TakingIn {
     private Code refusal(Path file) {
         Intake.Taken taken = take(file);
         assertThat(taken.sources()).noneMatch(Source::isRead);

@@ -115,7 +115,7 @@ final class Gathering {
         List<Row.Known> all = bundle.sources().stream().map(source -> known(source, !unplaced.contains(source.id()))).toList();
         Map<Filter, Integer> counted = new EnumMap<>(Filter.class);
         for (Filter one : Filter.values()) counted.put(one, (int) all.stream().filter(test(one)).count());
-        counts.set(counted);
+        if (!counted.equals(counts.get())) counts.set(counted);
         List<Row> shown = new ArrayList<>(intakes.comingProperty().get().stream().map(Row.Arriving::new).toList());
         shown.addAll(ordered(all.stream().filter(test(filter.get())).filter(this::isFound).toList()));
         rows.set(List.copyOf(shown));

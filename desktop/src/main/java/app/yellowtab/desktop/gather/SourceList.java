@@ -9,12 +9,14 @@ import app.yellowtab.facts.Origin;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.collections.ListChangeListener;
+import javafx.collections.ModifiableObservableListBase;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -37,7 +39,8 @@ final class SourceList extends StackPane {
     private static final double INDENT = 28;
 
     private final Gathering gathering;
-    private final ListView<Row> list = new ListView<>();
+    private final Items items = new Items();
+    private final ListView<Row> list = new ListView<>(items);
     private final Subscription subscription;
 
     SourceList(Gathering gathering) {
@@ -68,12 +71,7 @@ final class SourceList extends StackPane {
     /** Takes new rows over; what was chosen stays chosen, and where one has scrolled to stays too. */
     private void show(List<Row> rows) {
         Set<SourceId> chosen = new HashSet<>(chosen().stream().map(Source::id).toList());
-        boolean sameSize = rows.size() == list.getItems().size();
-        if (sameSize) {
-            for (int i = 0; i < rows.size(); i++) if (!rows.get(i).equals(list.getItems().get(i))) list.getItems().set(i, rows.get(i));
-        } else {
-            list.getItems().setAll(rows);
-        }
+        items.take(rows);
         if (!chosen.isEmpty() && chosen.equals(new HashSet<>(chosen().stream().map(Source::id).toList()))) return;
         list.getSelectionModel().clearSelection();
         if (chosen.isEmpty() && !rows.isEmpty() && rows.getFirst() instanceof Row.Known) list.getSelectionModel().selectFirst();
@@ -130,6 +128,46 @@ final class SourceList extends StackPane {
             if (!(list.getItems().get(i) instanceof Row.Known known) || !known.source().id().equals(id)) continue;
             list.getSelectionModel().clearAndSelect(i);
             list.scrollTo(Math.max(0, i - 3));
+        }
+    }
+
+    /** The rows; new ones are taken over as one change of those that differ, so that a thousand files coming in do not hold the window up. */
+    private static final class Items extends ModifiableObservableListBase<Row> {
+        private final List<Row> rows = new ArrayList<>();
+
+        void take(List<Row> newest) {
+            beginChange();
+            if (newest.size() == size()) {
+                for (int i = 0; i < newest.size(); i++) if (!newest.get(i).equals(get(i))) set(i, newest.get(i));
+            } else {
+                setAll(newest);
+            }
+            endChange();
+        }
+
+        @Override
+        public Row get(int index) {
+            return rows.get(index);
+        }
+
+        @Override
+        public int size() {
+            return rows.size();
+        }
+
+        @Override
+        protected void doAdd(int index, Row row) {
+            rows.add(index, row);
+        }
+
+        @Override
+        protected Row doSet(int index, Row row) {
+            return rows.set(index, row);
+        }
+
+        @Override
+        protected Row doRemove(int index) {
+            return rows.remove(index);
         }
     }
 
