@@ -42,11 +42,13 @@ import org.slf4j.LoggerFactory;
  */
 public final class Intake {
     private static final Logger LOG = LoggerFactory.getLogger(Intake.class);
-    /** The end of a PDF tells where its parts are (ISO 32000-1:2008, 7.5.5); junk of up to this length may follow. */
+
+    private static final int MOST_THREADS = 6;
 
     private final Depot depot;
     private final List<String> passwords;
     private final Reading reading;
+    private final int threads;
     private final KindReader kinds = new KindReader();
 
     public Intake(Depot depot) {
@@ -58,9 +60,19 @@ public final class Intake {
      * @param reading   what the user has chosen
      */
     public Intake(Depot depot, List<String> passwords, Reading reading) {
+        this(depot, passwords, reading, Math.clamp(Runtime.getRuntime().availableProcessors(), 2, MOST_THREADS));
+    }
+
+    private Intake(Depot depot, List<String> passwords, Reading reading, int threads) {
         this.depot = depot;
         this.passwords = List.copyOf(passwords);
         this.reading = reading;
+        this.threads = threads;
+    }
+
+    /** {@return an intake as above that leaves one of the machine's cores to a window, so that this goes on answering} */
+    public static Intake besideWindow(Depot depot, List<String> passwords, Reading reading) {
+        return new Intake(depot, passwords, reading, Math.clamp(Runtime.getRuntime().availableProcessors() - 1, 1, MOST_THREADS));
     }
 
     /**
@@ -70,7 +82,7 @@ public final class Intake {
      * @param stop     asked before each file; what was brought in by then is returned
      */
     public Taken bringIn(FoundFolder found, Progress progress, BooleanSupplier stop) {
-        return new IntakeRun(this, depot, passwords, progress, stop).run(found);
+        return new IntakeRun(this, threads, depot, passwords, progress, stop).run(found);
     }
 
     /**

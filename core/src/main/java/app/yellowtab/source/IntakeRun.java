@@ -32,12 +32,13 @@ final class IntakeRun {
     private final List<String> passwords;
     private final Intake.Progress progress;
     private final BooleanSupplier stop;
-    private final ExecutorService readers = Executors.newFixedThreadPool(Math.clamp(Runtime.getRuntime().availableProcessors(), 2, 6), IntakeRun::thread);
+    private final ExecutorService readers;
     private final List<Path> workFolders = new ArrayList<>();
     private int done;
     private int total;
 
-    IntakeRun(Intake intake, Depot depot, List<String> passwords, Intake.Progress progress, BooleanSupplier stop) {
+    IntakeRun(Intake intake, int threads, Depot depot, List<String> passwords, Intake.Progress progress, BooleanSupplier stop) {
+        this.readers = Executors.newFixedThreadPool(threads, IntakeRun::thread);
         this.intake = intake;
         this.depot = depot;
         this.passwords = passwords;

@@ -57,7 +57,7 @@ final class StatusBar extends HBox {
         getChildren().addAll(facts, saved, work, Controls.spring(), findings, produce);
         subscriptions = Subscription.combine(
                 workspace.planProperty().subscribe(plan -> facts.setText(Words.of("status.facts", plan.pageCount(),
-                        plan.documentCount(), Words.size(bytes())))),
+                        plan.documentCount(), sizeOfSources()))),
                 workspace.saveStateProperty().subscribe(this::showSaved),
                 workspace.stageProperty().subscribe(stage -> Controls.show(produce, stage != Stage.PRODUCE)));
         workspace.jobs().running().addListener(onJobs);
@@ -74,12 +74,14 @@ final class StatusBar extends HBox {
     }
 
     /** The size of the sources in use; what the bundle will have, near enough. */
-    private long bytes() {
+    /** {@return how much the files hold that are in the index; nothing where none is} */
+    private String sizeOfSources() {
         Set<SourceId> used = new HashSet<>();
         for (Document document : workspace.bundle().contents().allDocuments()) {
             for (PageRun run : document.runs()) used.add(run.source());
         }
-        return workspace.bundle().sources().stream().filter(source -> used.contains(source.id())).mapToLong(Source::bytes).sum();
+        long bytes = workspace.bundle().sources().stream().filter(source -> used.contains(source.id())).mapToLong(Source::bytes).sum();
+        return used.isEmpty() ? "" : Words.of("status.bytes", Words.size(bytes));
     }
 
     private void showSaved(Autosave.State state) {

@@ -96,7 +96,7 @@ class WindowTests {
 
     private void until(Callable<Boolean> condition) {
         try {
-            WaitForAsyncUtils.waitFor(10, TimeUnit.SECONDS, condition);
+            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
             WaitForAsyncUtils.waitForFxEvents();
         } catch (TimeoutException e) {
             throw new AssertionError("never came true; the index is " + desk.workspace().map(w -> Bundles.order(w.bundle())), e);

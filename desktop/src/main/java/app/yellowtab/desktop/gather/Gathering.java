@@ -68,14 +68,15 @@ final class Gathering {
     private final ObjectProperty<Order> order = new SimpleObjectProperty<>(this, "order", Order.CAME);
     private final StringProperty search = new SimpleStringProperty(this, "search", "");
     private final Subscription subscription;
+    private boolean refreshing;
     private List<Source> compared = List.of();
     private Map<SourceId, List<Likeness.Like>> alike = Map.of();
 
     Gathering(Workspace workspace, Intakes intakes) {
         this.workspace = workspace;
         this.intakes = intakes;
-        subscription = Subscription.combine(workspace.bundleProperty().subscribe(bundle -> refresh()), filter.subscribe(now -> refresh()),
-                order.subscribe(now -> refresh()), search.subscribe(now -> refresh()), intakes.comingProperty().subscribe(now -> refresh()));
+        subscription = Subscription.combine(workspace.bundleProperty().subscribe(bundle -> refreshSoon()), filter.subscribe(now -> refreshSoon()),
+                order.subscribe(now -> refreshSoon()), search.subscribe(now -> refreshSoon()), intakes.comingProperty().subscribe(now -> refreshSoon()));
     }
 
     void dispose() {
@@ -107,7 +108,15 @@ final class Gathering {
         return search;
     }
 
+    /** Several changes, such as the end of an intake and its edit, are shown at once. */
+    private void refreshSoon() {
+        if (refreshing) return;
+        refreshing = true;
+        workspace.jobs().later(this::refresh);
+    }
+
     private void refresh() {
+        refreshing = false;
         Bundle bundle = workspace.bundle();
         compare(bundle.sources());
         Set<SourceId> unplaced = new HashSet<>();

@@ -54,6 +54,7 @@ final class Glance extends VBox {
     private @Nullable TextField titleField;
     private Optional<Row.Known> shown = Optional.empty();
     private int page = 1;
+    private boolean waiting;
 
     Glance(Gathering gathering, SourceList list) {
         super(8);
@@ -77,8 +78,8 @@ final class Glance extends VBox {
         getChildren().addAll(top, scroll);
         getStyleClass().add(Styles.GLANCE);
         setId("glance");
-        list.onChosen(this::show);
-        subscription = gathering.rowsProperty().subscribe(rows -> show());
+        list.onChosen(this::showSoon);
+        subscription = gathering.rowsProperty().subscribe(rows -> showSoon());
     }
 
     void dispose() {
@@ -90,6 +91,16 @@ final class Glance extends VBox {
     void beginTyping() {
         TextField field = titleField;
         if (field != null) field.requestFocus();
+    }
+
+    /** In a frame of its own, once for several changes: the list has its work in the one that they come in. */
+    private void showSoon() {
+        if (waiting) return;
+        waiting = true;
+        Platform.runLater(() -> {
+            waiting = false;
+            show();
+        });
     }
 
     private void show() {

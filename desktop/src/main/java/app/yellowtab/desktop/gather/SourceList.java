@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import javafx.animation.AnimationTimer;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.collections.ListChangeListener;
@@ -37,10 +38,14 @@ import org.kordamp.ikonli.javafx.FontIcon;
 final class SourceList extends StackPane {
     private static final double ROW = 52;
     private static final double INDENT = 28;
+    private static final int ROWS_A_FRAME = 3;
+    private static final int ROWS_IN_VIEW = 24;
 
     private final Gathering gathering;
     private final Items items = new Items();
     private final ListView<Row> list = new ListView<>(items);
+    private final Tooltip fileName = new Tooltip();
+    private final Growing growing = new Growing();
     private final Subscription subscription;
 
     SourceList(Gathering gathering) {
@@ -71,14 +76,38 @@ final class SourceList extends StackPane {
     /** Takes new rows over; what was chosen stays chosen, and where one has scrolled to stays too. */
     private void show(List<Row> rows) {
         Set<SourceId> chosen = new HashSet<>(chosen().stream().map(Source::id).toList());
-        items.take(rows);
+        growing.stop();
+        int first = Math.min(rows.size(), Math.max(items.size(), ROWS_A_FRAME));
+        if (first < Math.min(rows.size(), ROWS_IN_VIEW)) {
+            items.take(rows.subList(0, first));
+            growing.start();
+        } else {
+            items.take(rows);
+        }
+        choose(chosen);
+    }
+
+    private void choose(Set<SourceId> chosen) {
         if (!chosen.isEmpty() && chosen.equals(new HashSet<>(chosen().stream().map(Source::id).toList()))) return;
         list.getSelectionModel().clearSelection();
-        if (chosen.isEmpty() && !rows.isEmpty() && rows.getFirst() instanceof Row.Known) list.getSelectionModel().selectFirst();
-        for (int i = 0; i < rows.size(); i++) if (rows.get(i) instanceof Row.Known known && chosen.contains(known.source().id())) list.getSelectionModel().select(i);
+        if (chosen.isEmpty() && !items.isEmpty() && items.getFirst() instanceof Row.Known) list.getSelectionModel().selectFirst();
+        for (int i = 0; i < items.size(); i++) if (items.get(i) instanceof Row.Known known && chosen.contains(known.source().id())) list.getSelectionModel().select(i);
+    }
+
+    /** The first rows come a few in each frame: their nodes are made then, and all at once would hold the window up. */
+    private final class Growing extends AnimationTimer {
+        @Override
+        public void handle(long now) {
+            List<Row> rows = gathering.rowsProperty().get();
+            int next = items.size() + ROWS_A_FRAME;
+            boolean whole = next >= Math.min(rows.size(), ROWS_IN_VIEW);
+            items.take(whole ? rows : rows.subList(0, next));
+            if (whole) stop();
+        }
     }
 
     void dispose() {
+        growing.stop();
         subscription.unsubscribe();
     }
 
@@ -131,6 +160,12 @@ final class SourceList extends StackPane {
         }
     }
 
+    /** Shows the name of the file under the mouse. There is one tooltip for all rows: each is a window of its own, and slow to make. */
+    private void tell(String name) {
+        fileName.setText(name);
+        list.setTooltip(name.isEmpty() ? null : fileName);
+    }
+
     /** The rows; new ones are taken over as one change of those that differ, so that a thousand files coming in do not hold the window up. */
     private static final class Items extends ModifiableObservableListBase<Row> {
         private final List<Row> rows = new ArrayList<>();
@@ -171,7 +206,7 @@ final class SourceList extends StackPane {
         }
     }
 
-    private static final class RowCell extends ListCell<Row> {
+    private final class RowCell extends ListCell<Row> {
         private final FontIcon icon = new FontIcon();
         private final Label title = new Label();
         private final Label line = Controls.label("", Styles.SMALL);
@@ -195,6 +230,7 @@ final class SourceList extends StackPane {
             row.setAlignment(Pos.CENTER_LEFT);
             row.setMinWidth(0);
             row.setPrefWidth(1);
+            hoverProperty().subscribe(over -> tell(over && getItem() instanceof Row.Known known ? known.source().fileName() : ""));
         }
 
         @Override
@@ -205,7 +241,6 @@ final class SourceList extends StackPane {
             pseudoClassStateChanged(Styles.ARRIVING, !blank && item instanceof Row.Arriving);
             pseudoClassStateChanged(Styles.UNREAD, !blank && item instanceof Row.Known known && !known.source().isRead());
             pseudoClassStateChanged(Styles.LOOK, !blank && item instanceof Row.Known known && known.look());
-            setTooltip(null);
             setAccessibleText(null);
             if (blank) return;
             switch (item) {
@@ -234,7 +269,6 @@ final class SourceList extends StackPane {
             dateFrom.setText(!dated || source.about().dateFrom() == Origin.USER ? "" : Words.of("gather.from." + source.about().dateFrom().name()));
             Controls.show(dateFrom, !dateFrom.getText().isEmpty());
             place.setText(known.placed() ? Words.of("gather.placed") : "");
-            setTooltip(new Tooltip(source.fileName()));
             setAccessibleText(source.proposedTitle() + ", " + line.getText() + ", " + date.getText() + ", " + place.getText());
         }
     }

@@ -3,6 +3,7 @@ package app.yellowtab.desktop.work;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Reading;
 import app.yellowtab.model.Source;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
@@ -55,8 +56,9 @@ public final class Intakes {
     public void bringIn(List<Path> paths, Function<Intake.Taken, UnaryOperator<Bundle>> change, Consumer<Intake.Taken> then) {
         Object intake = new Object();
         List<Finding> folders = new ArrayList<>();
-        Intake reader = new Intake(workspace.folder(), workspace.folder().passwords(), workspace.bundle().reading());
+        Reading reading = workspace.bundle().reading();
         workspace.jobs().start((progress, stop) -> {
+            Intake reader = Intake.besideWindow(workspace.folder(), workspace.folder().passwords(), reading);
             FoundFolder found = FoundFolder.of(paths, folders);
             Arrivals arrivals = new Arrivals(names(found), list -> show(intake, list));
             return reader.bringIn(found, arrivals.reporting(progress), stop);
@@ -91,8 +93,9 @@ public final class Intakes {
     }
 
     private void readAgain(List<Source> sources, List<String> passwords, Consumer<List<Source>> done) {
-        Intake intake = new Intake(workspace.folder(), passwords, workspace.bundle().reading());
+        Reading reading = workspace.bundle().reading();
         workspace.jobs().start((progress, stop) -> {
+            Intake intake = Intake.besideWindow(workspace.folder(), passwords, reading);
             List<Source> read = new ArrayList<>();
             for (Source source : sources) {
                 if (stop.getAsBoolean()) break;
