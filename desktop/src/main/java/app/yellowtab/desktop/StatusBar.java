@@ -73,8 +73,7 @@ final class StatusBar extends HBox {
         workspace.findings().removeListener(onFindings);
     }
 
-    /** The size of the sources in use; what the bundle will have, near enough. */
-    /** {@return how much the files hold that are in the index; nothing where none is} */
+    /** {@return how much the files hold that are in the index, and a bundle of them near enough; nothing where none is} */
     private String sizeOfSources() {
         Set<SourceId> used = new HashSet<>();
         for (Document document : workspace.bundle().contents().allDocuments()) {

@@ -84,7 +84,7 @@ class LookTests {
 
     @Test
     void oneAndMany() {
-        assertThat(Words.of("status.facts", 1, 1, "9 KB")).isEqualTo("1 page  ·  1 document  ·  9 KB of sources");
-        assertThat(Words.of("status.facts", 20412, 0, "9 KB")).startsWith("20,412 pages  ·  no documents");
+        assertThat(Words.of("status.facts", 1, 1, Words.of("status.bytes", "9 KB"))).isEqualTo("1 page  ·  1 document  ·  9 KB of sources");
+        assertThat(Words.of("status.facts", 20412, 0, Words.of("status.bytes", "9 KB"))).startsWith("20,412 pages  ·  no documents");
     }
 }
