@@ -113,4 +113,13 @@ class MailTests {
         Path page = Files.write(folder.resolve("e.html"), "<html><head><meta charset='iso-8859-2'></head><body>Łódź</body></html>".getBytes(Charset.forName("ISO-8859-2")));
         assertThat(Conversions.of(page, SourceKind.HTML).page(1)).isEqualTo("Łódź");
     }
+
+    @Test
+    void whatFollowsAnAttachmentIsReadTooAndTheSameIsNotSaidTwice() throws IOException {
+        String both = "Content-Type: multipart/alternative; boundary=a\r\n\r\n--a\r\nContent-Type: text/plain\r\n\r\nthe plain way\r\n--a\r\nContent-Type: text/html\r\n\r\n<p>the rich way</p>\r\n"
+                + "--a\r\nContent-Type: text/calendar; name=\"visit.ics\"\r\n\r\nBEGIN:VCALENDAR\r\n--a--";
+        Path mail = eml("Content-Type: multipart/mixed; boundary=b\r\n\r\n--b\r\n" + both + "\r\n" + part("Content-Type: text/plain; name=\"log.txt\"\r\nContent-Disposition: attachment", "x")
+                + part("Content-Type: text/html", "<p>after the <i>log</i></p>") + part("Content-Type: text/plain", "a footer  < with\r\n  its spaces") + "--b--\r\n");
+        assertThat(Conversions.of(mail, SourceKind.EML).page(1)).endsWith("Attachments visit.ics; log.txt the rich way after the log a footer < with its spaces");
+    }
 }

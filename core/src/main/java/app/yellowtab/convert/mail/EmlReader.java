@@ -1,7 +1,6 @@
 package app.yellowtab.convert.mail;
 
 import app.yellowtab.convert.page.Charsets;
-import jakarta.mail.BodyPart;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Part;
 import jakarta.mail.Session;
@@ -43,8 +42,10 @@ final class EmlReader {
 
     private final List<Mail.Attachment> attachments = new ArrayList<>();
     private final Map<String, Mail.Picture> pictures = new HashMap<>();
-    private String html = "";
-    private String text = "";
+    private final List<Passage> passages = new ArrayList<>();
+
+    /** A piece of what the mail says. */
+    private record Passage(boolean html, String words) {}
 
     private EmlReader() {}
 
@@ -65,6 +66,8 @@ final class EmlReader {
 
     private Mail read(MimeMessage message) throws IOException, MessagingException {
         walk(message, 0);
+        boolean isHtml = passages.stream().anyMatch(Passage::html);
+        String body = passages.stream().map(passage -> passage.html() || !isHtml ? passage.words() : MailPages.asHtml(passage.words())).collect(Collectors.joining("\n"));
         String subject = words(message, "Subject");
         Optional<OffsetDateTime> sent = sent(message);
         Map<String, String> header = new LinkedHashMap<>();
@@ -76,12 +79,12 @@ final class EmlReader {
         put(header, "Subject", subject);
         // A picture that the text does not show came with the mail like any other file.
         pictures.entrySet().removeIf(picture -> {
-            if (html.contains("cid:" + picture.getKey())) return false;
+            if (isHtml && body.contains("cid:" + picture.getKey())) return false;
             attachments.add(new Mail.Attachment(picture.getKey().replaceFirst("@.*", ""), () -> new ByteArrayInputStream(picture.getValue().bytes())));
             return true;
         });
         put(header, "Attachments", attachments.stream().map(Mail.Attachment::name).collect(Collectors.joining("; ")));
-        return new Mail(subject, sent.map(OffsetDateTime::toLocalDate), header, html.isEmpty() ? text : html, !html.isEmpty(), pictures, attachments);
+        return new Mail(subject, sent.map(OffsetDateTime::toLocalDate), header, body, isHtml, pictures, attachments);
     }
 
     static void put(Map<String, String> header, String name, String value) {
@@ -122,26 +125,53 @@ final class EmlReader {
 
     private void walk(Part part, int depth) throws IOException, MessagingException {
         if (depth > DEEPEST) return;
-        String type = Optional.ofNullable(part.getContentType()).orElse("text/plain").toLowerCase(Locale.ROOT);
+        String type = type(part);
         String name = fileName(part);
         boolean attached = Part.ATTACHMENT.equalsIgnoreCase(disposition(part));
         if (type.startsWith("multipart/") && !attached) {
-            MimeMultipart parts = new MimeMultipart(part.getDataHandler().getDataSource());
-            for (int i = 0; i < parts.getCount(); i++) {
-                BodyPart child = parts.getBodyPart(i);
-                walk(child, depth + 1);
-            }
+            List<Part> children = children(part);
+            if (type.startsWith("multipart/alternative")) children = chosen(children);
+            for (Part child : children) walk(child, depth + 1);
         } else if (type.startsWith("message/rfc822")) {
             attach(part, name.isEmpty() ? "forwarded message.eml" : name.replaceFirst("(?i)(\\.eml)?$", ".eml"));
-        } else if (!attached && name.isEmpty() && type.startsWith("text/html") && html.isEmpty()) {
-            html = text(part, type);
-        } else if (!attached && name.isEmpty() && type.startsWith("text/") && !type.startsWith("text/calendar")) {
-            text = text.isEmpty() ? text(part, type) : text + "\n" + text(part, type);
+        } else if (!attached && name.isEmpty() && isText(type)) {
+            passages.add(new Passage(type.startsWith("text/html"), text(part, type)));
         } else {
             String[] id = part.getHeader("Content-ID");
             if (type.startsWith("image/") && id != null && id.length > 0) pictures.put(id[0].replaceAll("[<>\\s]", ""), new Mail.Picture(bytes(part)));
             else attach(part, name.isEmpty() ? "attachment" : name);
         }
+    }
+
+    private static List<Part> children(Part part) throws MessagingException {
+        MimeMultipart parts = new MimeMultipart(part.getDataHandler().getDataSource());
+        List<Part> children = new ArrayList<>();
+        for (int i = 0; i < parts.getCount(); i++) children.add(parts.getBodyPart(i));
+        return children;
+    }
+
+    /** Of the ways in which the same is said, the last that can be shown is the one to show (RFC 2046, 5.1.4); what is no text is kept beside it. */
+    private static List<Part> chosen(List<Part> ways) throws MessagingException {
+        List<Part> chosen = new ArrayList<>();
+        Part best = null;
+        for (Part way : ways) {
+            if (isText(type(way)) || type(way).startsWith("multipart/")) best = best == null || !isPlain(way) ? way : best;
+            else chosen.add(way);
+        }
+        if (best != null) chosen.addFirst(best);
+        return chosen;
+    }
+
+    private static boolean isPlain(Part part) throws MessagingException {
+        return isText(type(part)) && !type(part).startsWith("text/html");
+    }
+
+    private static boolean isText(String type) {
+        return type.startsWith("text/") && !type.startsWith("text/calendar");
+    }
+
+    private static String type(Part part) throws MessagingException {
+        return Optional.ofNullable(part.getContentType()).orElse("text/plain").toLowerCase(Locale.ROOT);
     }
 
     private void attach(Part part, String name) throws IOException {

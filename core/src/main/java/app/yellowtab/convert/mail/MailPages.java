@@ -23,9 +23,8 @@ public final class MailPages {
 
     /** Adds a mail: the block that says who wrote what to whom and when, then its text. */
     public static void add(PDDocument document, Mail mail, Notes notes) throws IOException {
-        Document html = mail.isHtml() ? Jsoup.parse(mail.body()) : Document.createShell("");
+        Document html = Jsoup.parse(mail.isHtml() ? mail.body() : asHtml(mail.body()));
         WebBody.clean(html, mail.pictures(), notes);
-        if (!mail.isHtml()) html.body().appendElement("div").addClass("mail-plain").appendText(mail.body().stripTrailing().replace("\r", ""));
         html.head().prependElement("style").appendText(SHEET);
         Element header = html.body().prependElement("table").addClass("mail-header");
         mail.header().forEach((name, value) -> {
@@ -34,6 +33,11 @@ public final class MailPages {
             row.appendElement("td").text(value);
         });
         HtmlPages.add(document, html, 1, notes);
+    }
+
+    /** {@return plain words as HTML, with their lines and spaces} */
+    static String asHtml(String words) {
+        return new Element("div").addClass("mail-plain").appendText(words.stripTrailing().replace("\r", "")).outerHtml();
     }
 
     /** Adds a web page that was saved as a file. */
