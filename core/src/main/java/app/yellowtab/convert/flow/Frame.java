@@ -1,8 +1,13 @@
 package app.yellowtab.convert.flow;
 
+import app.yellowtab.convert.page.HtmlPages;
+import app.yellowtab.convert.page.Notes;
+import java.io.IOException;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 
@@ -27,6 +32,7 @@ public final class Frame {
     private double bottom;
     private final double left;
     private final Map<String, StringBuilder> boxes = new LinkedHashMap<>();
+    private final StringBuilder own = new StringBuilder();
     private final Document html = Document.createShell("");
 
     public Frame(double width, double height, double top, double right, double bottom, double left) {
@@ -74,6 +80,11 @@ public final class Frame {
         return boxes.computeIfAbsent(pages, key -> new StringBuilder());
     }
 
+    /** Adds rules for the text. */
+    public void style(String css) {
+        own.append(css).append('\n');
+    }
+
     /** {@return the element that takes the text} */
     public Element body() {
         return html.body().appendElement("div").attr("style", OVERHANG);
@@ -86,7 +97,7 @@ public final class Frame {
      * @param all     how many pages there are in all; 0 where the pages of this tree are all
      */
     public Document html(String numbers, int all) {
-        StringBuilder css = new StringBuilder(SHEET);
+        StringBuilder css = new StringBuilder(SHEET).append(own);
         css.append(String.format(Locale.ROOT, "@page { size: %.2fpt %.2fpt; margin: %.2fpt %.2fpt %.2fpt %.2fpt; }%n", width, height, Math.min(top, height / 2),
                 Math.max(0, right - OVERHANG_PT), Math.min(bottom, height / 3), Math.max(0, left - OVERHANG_PT)));
         boxes.forEach((pages, rules) -> css.append(pages).append(" { ").append(rules).append(" }\n"));
@@ -95,6 +106,23 @@ public final class Frame {
         Document finished = html.clone();
         finished.head().appendElement("style").appendText(css.toString());
         return finished;
+    }
+
+    /**
+     * Adds the pages of sheets that follow each other.
+     *
+     * @param countsPages whether somewhere it says how many pages there are in all
+     */
+    public static void addAll(PDDocument document, List<Frame> frames, boolean countsPages, Notes notes) throws IOException {
+        int all = 0;
+        if (frames.size() > 1 && countsPages) {
+            try (PDDocument counted = new PDDocument()) {
+                for (Frame frame : frames) HtmlPages.add(counted, frame.html("decimal", 0), 1, notes);
+                all = counted.getNumberOfPages();
+            }
+        }
+        int next = 1;
+        for (Frame frame : frames) next += HtmlPages.add(document, frame.html("decimal", all), next, notes);
     }
 
     private static double roughHeight(Element box) {

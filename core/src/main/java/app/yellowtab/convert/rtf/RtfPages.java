@@ -1,7 +1,6 @@
 package app.yellowtab.convert.rtf;
 
 import app.yellowtab.convert.flow.Frame;
-import app.yellowtab.convert.page.HtmlPages;
 import app.yellowtab.convert.page.Notes;
 import app.yellowtab.finding.Finding.Code;
 import com.rtfparserkit.parser.RtfStreamSource;
@@ -11,7 +10,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
 /** Sets a document in the Rich Text Format (specification 1.9.1) on pages. Numbers of paragraphs stand in the file as text, and are taken as they are. */
@@ -29,16 +27,7 @@ public final class RtfPages {
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
             new StandardRtfParser().parse(new RtfStreamSource(in), reader);
         }
-        int next = 1;
-        int all = 0;
-        List<Frame> frames = reader.frames();
-        if (frames.size() > 1 && reader.countsPages()) {
-            try (PDDocument counted = new PDDocument()) {
-                for (Frame frame : frames) HtmlPages.add(counted, frame.html("decimal", 0), 1, notes);
-                all = counted.getNumberOfPages();
-            }
-        }
-        for (Frame frame : frames) next += HtmlPages.add(document, frame.html("decimal", all), next, notes);
+        Frame.addAll(document, reader.frames(), reader.countsPages(), notes);
         if (reader.changes() > 0) notes.say(showChanges ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, String.valueOf(reader.changes()));
     }
 }

@@ -1,21 +1,25 @@
 package app.yellowtab.convert.word;
 
-import app.yellowtab.convert.page.HtmlPages;
+import app.yellowtab.convert.flow.Frame;
+import app.yellowtab.convert.page.Face;
 import app.yellowtab.convert.page.Notes;
 import app.yellowtab.convert.page.PictureData;
 import app.yellowtab.finding.Finding.Code;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.Locale;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.poi.hwpf.HWPFDocument;
 import org.apache.poi.hwpf.HWPFDocumentCore;
 import org.apache.poi.hwpf.converter.WordToHtmlConverter;
 import org.apache.poi.hwpf.converter.WordToHtmlUtils;
 import org.apache.poi.hwpf.usermodel.CharacterRun;
+import org.apache.poi.hwpf.usermodel.Range;
 import org.apache.poi.hwpf.usermodel.Section;
 import org.jsoup.Jsoup;
 import org.jsoup.helper.W3CDom;
@@ -24,11 +28,14 @@ import org.jsoup.nodes.Element;
 
 /** Sets a document of the older binary kind on pages, as far as the library makes it out. */
 final class DocPages {
-    private static final String SHEET = "div { margin: 0 !important; } p { margin: 0 0 6pt 0; } h1, h2, h3 { font-size: 13pt; } "
-            + "td { border: 0.5pt solid #808080; padding: 1pt 5pt; } table { width: 98%; }";
+    private static final String BREAK = "page-break";
+    private static final String SHEET = "p { margin: 0 0 6pt 0; } h1, h2, h3 { font-size: 13pt; } "
+            + "td { border: 0.5pt solid #808080; padding: 1pt 5pt; } table { width: 98%; } ." + BREAK + " { page-break-after: always; margin: 0; }";
 
     /** A class of paragraphs whose first line hangs out: the page setter knows no indent below nought. */
     private static final Pattern HANGING = Pattern.compile("\\.([a-z]\\d+)\\s*\\{[^}]*text-indent:\\s*-([\\d.]+[a-z]+)");
+
+    private static final Pattern FONT = Pattern.compile("font-family\\s*:\\s*([^;}]+)");
 
     private DocPages() {}
 
@@ -39,27 +46,49 @@ final class DocPages {
         reader.processDocument(read);
         Document html = Jsoup.parse(W3CDom.asString(reader.getDocument(), W3CDom.OutputXml()));
         html.select("img[src=]").remove();
+        html.select("span").textNodes().forEach(text -> text.text(text.text().replace("\u200B", "")));
+        StringBuilder styles = new StringBuilder(SHEET);
         for (Element style : html.select("style")) {
             for (Matcher rule = HANGING.matcher(style.data()); rule.find(); ) {
                 html.select("." + rule.group(1)).forEach(p -> p.prependElement("span").attr("style", "margin-left:-" + rule.group(2)));
             }
-            style.html(ours(style.data()).replaceAll("text-indent:\\s*-[^;}]*;?", ""));
+            styles.append(ours(style.data()).replaceAll("text-indent:\\s*-[^;}]*;?", ""));
         }
         html.select("[style]").forEach(e -> e.attr("style", ours(e.attr("style"))));
-        html.head().appendElement("style").appendText(SHEET + page(read.getRange().getSection(0)));
-        notes.lost("headers, footers and page breaks of the older kind of document");
+        DocMargins margins = read instanceof HWPFDocument newer ? DocMargins.of(newer) : DocMargins.NONE;
+        List<Frame> frames = new ArrayList<>();
+        Range range = read.getRange();
+        List<Element> sections = range.numSections() > 1 ? html.body().children() : List.of(html.body());
+        for (int i = 0; i < sections.size(); i++) frames.add(frame(sections.get(i), range.getSection(Math.min(i, range.numSections() - 1)), styles.toString(), margins));
+        Frame.addAll(document, frames, margins.countsPages(), notes);
+        if (read instanceof HWPFDocument newer) report(newer, margins, notes);
+        else notes.lost("headers, footers and drawn shapes of the oldest kind of document");
         if (reader.changes > 0) notes.say(showChanges ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, String.valueOf(reader.changes));
-        HtmlPages.add(document, html, 1, notes);
+    }
+
+    private static void report(HWPFDocument document, DocMargins margins, Notes notes) {
+        if (margins.differElsewhere()) notes.lost("headers and footers other than those of the first pages");
+        if (!document.getOfficeDrawingsMain().getOfficeDrawings().isEmpty()) notes.lost("drawn shapes");
+        if (!document.getMainTextboxRange().text().isBlank()) notes.lost("text boxes");
+        Range comments = document.getCommentsRange();
+        if (!comments.text().isBlank()) notes.say(Code.COMMENTS_DROPPED, String.valueOf(comments.numParagraphs()));
+    }
+
+    private static Frame frame(Element content, Section section, String styles, DocMargins margins) {
+        Frame frame = new Frame(section.getPageWidth() / 20.0, section.getPageHeight() / 20.0, section.getMarginTop() / 20.0, section.getMarginRight() / 20.0,
+                section.getMarginBottom() / 20.0, section.getMarginLeft() / 20.0);
+        margins.placeIn(frame);
+        Element body = frame.body();
+        frame.style(styles);
+        // The mark at the end of a section looks like a page break.
+        while (content.childrenSize() > 0 && content.lastElementChild().hasClass(BREAK)) content.lastElementChild().remove();
+        List.copyOf(content.childNodes()).forEach(body::appendChild);
+        return frame;
     }
 
     private static String ours(String css) {
-        return css.replace("Calibri", "Carlito").replace("Arial", "Arimo").replace("Cambria", "Caladea").replace("Times New Roman", "Tinos").replace("text-align:end", "text-align:right")
-                .replace("text-align:start", "text-align:left");
-    }
-
-    private static String page(Section section) {
-        return String.format(Locale.ROOT, "@page { size: %.1fpt %.1fpt; margin: %.1fpt %.1fpt %.1fpt %.1fpt; }", section.getPageWidth() / 20.0, section.getPageHeight() / 20.0,
-                section.getMarginTop() / 20.0, section.getMarginRight() / 20.0, section.getMarginBottom() / 20.0, section.getMarginLeft() / 20.0);
+        return FONT.matcher(css).replaceAll(font -> Matcher.quoteReplacement(Face.named(font.group(1)).css())).replace("text-align:end", "text-align:right")
+                .replace("text-align:start", "text-align:left").replace("break-before:page", "page-break-before:always").replace("table-layout:fixed", "");
     }
 
     /** The library's reader, which knows nothing of tracked changes. */
@@ -78,6 +107,13 @@ final class DocPages {
             } catch (ParserConfigurationException e) {
                 throw new IOException(e);
             }
+        }
+
+        @Override
+        protected void processPageBreak(HWPFDocumentCore read, org.w3c.dom.Element flow) {
+            org.w3c.dom.Element mark = flow.getOwnerDocument().createElement("p");
+            mark.setAttribute("class", BREAK);
+            flow.appendChild(mark);
         }
 
         @Override
