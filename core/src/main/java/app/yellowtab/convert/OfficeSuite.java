@@ -5,6 +5,7 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.SourceKind;
 import app.yellowtab.pdf.Drafts;
+import app.yellowtab.pdf.Folders;
 import com.sun.star.beans.PropertyValue;
 import com.sun.star.document.XRedlinesSupplier;
 import com.sun.star.frame.XDispatchHelper;
@@ -44,12 +45,19 @@ final class OfficeSuite {
     private static final long MOST_MILLIS = 120_000;
     private static final int TASKS_PER_PROCESS = 200;
 
-    private final File home;
+    private final Starting starting;
     private Optional<OfficeManager> running = Optional.empty();
     private boolean broken;
 
-    private OfficeSuite(File home) {
-        this.home = home;
+    /** @param starting starts the suite's process; called at most once */
+    OfficeSuite(Starting starting) {
+        this.starting = starting;
+    }
+
+    /** Starts the process. */
+    @FunctionalInterface
+    interface Starting {
+        OfficeManager start() throws OfficeException, IOException;
     }
 
     /** {@return the suite that is installed; empty where there is none} */
@@ -58,7 +66,7 @@ final class OfficeSuite {
             File home = LocalOfficeUtils.getDefaultOfficeHome();
             if (home == null) return Optional.empty();
             LocalOfficeUtils.validateOfficeHome(home);
-            return Optional.of(new OfficeSuite(home));
+            return Optional.of(new OfficeSuite(() -> start(home)));
         } catch (IllegalStateException none) {
             LOG.info("no office suite: {}", none.getMessage());
             return Optional.empty();
@@ -81,9 +89,10 @@ final class OfficeSuite {
             Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
             copy.toFile().setWritable(true);
             boolean[] changed = {false};
-            LocalConverter.builder().officeManager(manager.get()).loadProperty("ReadOnly", false).filterChain(changes(reading, changed))
+            LocalConverter.builder().officeManager(manager.get()).loadProperty("ReadOnly", false).filterChain(changes(reading, changed), remarks(reading, notes))
                     .storeProperty("FilterData", Map.of("ExportNotes", reading.showComments(), "ExportNotesInMargin", reading.showComments(), "ExportFormFields", false)).build()
                     .convert(copy.toFile()).as(format).to(draft.toFile()).as(DefaultDocumentFormatRegistry.PDF).execute();
+            if (Files.size(draft) == 0) throw new OfficeException("it wrote nothing");
             Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
             if (changed[0]) notes.say(reading.showChanges() ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, "by the office suite");
             return true;
@@ -100,11 +109,7 @@ final class OfficeSuite {
     private synchronized Optional<OfficeManager> manager() {
         if (running.isPresent() || broken) return running;
         try {
-            OfficeManager manager = LocalOfficeManager.builder().officeHome(home).templateProfileDir(profile().toFile()).taskExecutionTimeout(MOST_MILLIS)
-                    .maxTasksPerProcess(TASKS_PER_PROCESS).build();
-            manager.start();
-            Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(manager)));
-            running = Optional.of(manager);
+            running = Optional.of(starting.start());
         } catch (OfficeException | IOException | RuntimeException e) {
             LOG.warn("the office suite does not start", e);
             broken = true;
@@ -112,10 +117,20 @@ final class OfficeSuite {
         return running;
     }
 
-    private static void stop(OfficeManager manager) {
+    private static OfficeManager start(File home) throws OfficeException, IOException {
+        Path profile = profile();
+        OfficeManager manager = LocalOfficeManager.builder().officeHome(home).templateProfileDir(profile.toFile()).taskExecutionTimeout(MOST_MILLIS)
+                .maxTasksPerProcess(TASKS_PER_PROCESS).build();
+        manager.start();
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(manager, profile)));
+        return manager;
+    }
+
+    private static void stop(OfficeManager manager, Path profile) {
         try {
             manager.stop();
-        } catch (OfficeException e) {
+            Folders.delete(profile);
+        } catch (OfficeException | IOException e) {
             LOG.warn("the office suite does not stop", e);
         }
     }
@@ -129,6 +144,13 @@ final class OfficeSuite {
                 if (!reading.showChanges()) accept((LocalOfficeContext) context, UnoRuntime.queryInterface(XModel.class, document));
                 if (!reading.showChanges() && changes.getRedlines().createEnumeration().hasMoreElements()) throw new OfficeException("changes were not accepted");
             }
+            chain.doFilter(context, document);
+        };
+    }
+
+    private static Filter remarks(Reading reading, Notes notes) {
+        return (context, document, chain) -> {
+            OfficeRemarks.say(document, reading.showComments(), notes);
             chain.doFilter(context, document);
         };
     }

@@ -2,6 +2,7 @@ package app.yellowtab.source;
 
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
+import app.yellowtab.pdf.Folders;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.OutputStream;

@@ -9,6 +9,7 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.pdf.Folders;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.store.BundleFolder;
@@ -16,7 +17,6 @@ import app.yellowtab.store.Recents;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Comparator;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
@@ -130,9 +130,7 @@ final class Desk implements StartView.Actions {
         try (BundleFolder made = BundleFolder.create(folder, Bundle.EMPTY)) {
             made.save(SampleMatter.bundle(files, made));
         }
-        try (var all = Files.walk(files)) {
-            for (Path file : all.sorted(Comparator.reverseOrder()).toList()) Files.delete(file);
-        }
+        Folders.delete(files);
         return folder;
     }
 

@@ -206,7 +206,7 @@ public final class GatherStage extends HBox {
             Path folder = into.isPresent() ? into.get() : Files.createTempDirectory("yellowtab-scan-");
             return PracticeScanner.deliver(folder, number, form);
         }, delivered -> {
-            if (into.isEmpty()) gathering.bringIn(List.of(delivered));
+            if (into.isEmpty()) gathering.bringInAndDelete(delivered);
         }, failure -> workspace.findings().add(Finding.of(Finding.Code.NO_ROOM, Path.of(Words.of("gather.scanner")))));
     }
 

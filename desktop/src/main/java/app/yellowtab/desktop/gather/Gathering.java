@@ -17,8 +17,10 @@ import app.yellowtab.model.Reading;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
+import app.yellowtab.pdf.Folders;
 import app.yellowtab.source.Likeness;
 import app.yellowtab.source.NaturalOrder;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -41,6 +43,7 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.util.Subscription;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
 
 /** What has been gathered, in the order and choice that the user looks at it. Knows no node. */
 final class Gathering {
@@ -217,6 +220,17 @@ final class Gathering {
     void bringIn(List<Path> paths) {
         intakes.bringIn(paths, taken -> bundle -> Edits.addSources(bundle, taken.sources()),
                 taken -> folders.set(taken.contents().sections().isEmpty() ? Optional.empty() : Optional.of(taken.contents())));
+    }
+
+    /** Brings in a file that we have made ourselves in a folder of its own; afterwards this is deleted. */
+    void bringInAndDelete(Path made) {
+        intakes.bringIn(List.of(made), taken -> bundle -> Edits.addSources(bundle, taken.sources()), taken -> {
+            try {
+                Folders.delete(made.toAbsolutePath().getParent());
+            } catch (IOException inUse) {
+                LoggerFactory.getLogger(Gathering.class).warn("cannot delete {}", made, inUse);
+            }
+        });
     }
 
     /** Makes the sections that were offered, or leaves it. */

@@ -1,4 +1,4 @@
-package app.yellowtab.source;
+package app.yellowtab.pdf;
 
 import java.io.IOException;
 import java.nio.file.FileVisitResult;
