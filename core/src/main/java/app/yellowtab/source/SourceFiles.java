@@ -49,7 +49,7 @@ public interface SourceFiles {
         try {
             return PdfInput.open(file, passwords());
         } catch (InvalidPasswordException locked) {
-            throw new FindingException(Finding.of(Code.PASSWORD_NEEDED, original), locked);
+            throw new FindingException(Finding.of(Code.PASSWORD_AGAIN, original), locked);
         }
     }
 

@@ -14,6 +14,7 @@ import app.yellowtab.model.CaseHeading;
 import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.Recents;
+import app.yellowtab.store.RememberedPasswords;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -137,6 +138,8 @@ final class Desk implements StartView.Actions {
     private void show(BundleFolder folder, Bundle bundle) {
         ExecutorService saving = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("save").factory());
         Autosave autosave = new Autosave(folder::save, saving, Platform::runLater);
+        RememberedPasswords passwords = new RememberedPasswords(userFolder);
+        folder.tryPasswords(passwords.list());
         Workspace workspace = new Workspace(folder, bundle, autosave, jobs);
         recents.list().stream().filter(recent -> recent.folder().equals(folder.path())).findFirst().ifPresent(recent -> {
             workspace.goTo(recent.leaf());
@@ -144,7 +147,7 @@ final class Desk implements StartView.Actions {
                 if (stage.name().equals(recent.stage())) workspace.stageProperty().set(stage);
             }
         });
-        Shell shell = new Shell(this, workspace, dialogs, opener);
+        Shell shell = new Shell(this, workspace, passwords, dialogs, opener);
         open = new OpenBundle(workspace, shell, saving);
         remember(workspace, true);
         setRoot(shell, Words.of("app.titled", nameOf(workspace)));

@@ -13,6 +13,7 @@ import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.store.RememberedPasswords;
 import javafx.scene.Node;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyEvent;
@@ -37,9 +38,9 @@ final class Shell extends StackPane {
     private final StatusBar status;
     private final Subscription subscription;
 
-    Shell(Desk desk, Workspace workspace, FileDialogs dialogs, Opener opener) {
+    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, FileDialogs dialogs, Opener opener) {
         this.workspace = workspace;
-        Intakes intakes = new Intakes(workspace);
+        Intakes intakes = new Intakes(workspace, passwords);
         this.gather = new GatherStage(workspace, intakes, dialogs);
         this.arrange = new ArrangeStage(workspace, intakes, dialogs);
         this.produce = new ProduceStage(workspace, dialogs, opener);

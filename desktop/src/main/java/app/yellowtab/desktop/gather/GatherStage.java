@@ -38,6 +38,7 @@ import javafx.util.Subscription;
 /** Where the work begins: everything that came in, and one of it at a glance. */
 public final class GatherStage extends HBox {
     private final Workspace workspace;
+    private final Intakes intakes;
     private final FileDialogs dialogs;
     private final Gathering gathering;
     private final Watching watching;
@@ -51,6 +52,7 @@ public final class GatherStage extends HBox {
 
     public GatherStage(Workspace workspace, Intakes intakes, FileDialogs dialogs) {
         this.workspace = workspace;
+        this.intakes = intakes;
         this.dialogs = dialogs;
         this.gathering = new Gathering(workspace, intakes);
         this.watching = new Watching(workspace, gathering::bringIn);
@@ -95,11 +97,14 @@ public final class GatherStage extends HBox {
         for (CheckMenuItem one : List.of(monthFirst, changes, comments)) {
             one.setOnAction(event -> gathering.read(new Reading(monthFirst.isSelected(), changes.isSelected(), comments.isSelected())));
         }
-        MenuButton menu = new MenuButton(Words.of("reading.title"), null, monthFirst, changes, comments);
+        MenuItem forget = new MenuItem(Words.of("reading.forget"));
+        forget.setOnAction(event -> intakes.forgetPasswords());
+        MenuButton menu = new MenuButton(Words.of("reading.title"), null, monthFirst, changes, comments, forget);
         menu.setId("gather-reading");
         menu.getStyleClass().add(Styles.QUIET);
         menu.setOnShowing(event -> {
             Reading reading = workspace.bundle().reading();
+            forget.setVisible(intakes.remembersPasswords());
             monthFirst.setSelected(reading.monthFirst());
             changes.setSelected(reading.showChanges());
             comments.setSelected(reading.showComments());

@@ -8,6 +8,7 @@ import app.yellowtab.edit.Place;
 import app.yellowtab.facts.Note;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.DateReader;
@@ -35,6 +36,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -56,7 +58,7 @@ final class Gathering {
     /** A line of the list. */
     sealed interface Row {
         /** A source of the bundle; {@code attached} to the row above it or one before. */
-        record Known(Source source, boolean attached, boolean placed, boolean look, List<Likeness.Like> alike) implements Row {}
+        record Known(Source source, boolean attached, boolean placed, boolean look, boolean locked, List<Likeness.Like> alike) implements Row {}
 
         /** A file on its way in. */
         record Arriving(Coming coming) implements Row {}
@@ -71,6 +73,7 @@ final class Gathering {
     private final ObjectProperty<Order> order = new SimpleObjectProperty<>(this, "order", Order.CAME);
     private final StringProperty search = new SimpleStringProperty(this, "search", "");
     private final Subscription subscription;
+    private Set<SourceId> closed = Set.of();
     private boolean refreshing;
     private List<Source> compared = List.of();
     private Map<SourceId, List<Likeness.Like>> alike = Map.of();
@@ -79,7 +82,7 @@ final class Gathering {
         this.workspace = workspace;
         this.intakes = intakes;
         subscription = Subscription.combine(workspace.bundleProperty().subscribe(bundle -> refreshSoon()), filter.subscribe(now -> refreshSoon()),
-                order.subscribe(now -> refreshSoon()), search.subscribe(now -> refreshSoon()), intakes.comingProperty().subscribe(now -> refreshSoon()));
+                order.subscribe(now -> refreshSoon()), search.subscribe(now -> refreshSoon()), intakes.comingProperty().subscribe(now -> refreshSoon()), workspace.unlockingsProperty().subscribe(count -> lookForClosed()));
     }
 
     void dispose() {
@@ -118,6 +121,35 @@ final class Gathering {
         workspace.jobs().later(this::refresh);
     }
 
+    /** Files that a password opened before are locked again when their bundle was closed meanwhile, unless the password is remembered. */
+    private void lookForClosed() {
+        List<Source> locked = workspace.bundle().sources().stream().filter(source -> source.about().pages().locked()).toList();
+        if (locked.isEmpty()) return;
+        workspace.jobs().quietly(() -> locked.stream().filter(this::isClosed).map(Source::id).collect(Collectors.toSet()), found -> {
+            if (found.equals(closed)) return;
+            closed = found;
+            refreshSoon();
+        });
+    }
+
+    private boolean isClosed(Source source) {
+        try {
+            workspace.folder().open(source.id()).close();
+            return false;
+        } catch (FindingException refused) {
+            return refused.finding().code() == Code.PASSWORD_AGAIN;
+        } catch (IOException damaged) {
+            return false;
+        }
+    }
+
+    /** Tries a password on sources that wait for one; {@code wrong} is run if it opens none of them. */
+    void unlock(List<Source> locked, String password, boolean keep, Runnable wrong) {
+        intakes.unlock(locked, password, keep, opened -> {
+            if (opened == 0) wrong.run();
+        });
+    }
+
     private void refresh() {
         refreshing = false;
         Bundle bundle = workspace.bundle();
@@ -148,7 +180,7 @@ final class Gathering {
         List<Likeness.Like> likes = source.about().alikeAccepted() ? List.of() : alike.getOrDefault(source.id(), List.of());
         boolean look = !source.isRead() || !likes.isEmpty() || source.about().pages().repaired() || source.about().pages().hiddenLayers() > 0
                 || source.about().notes().stream().map(Note::code).anyMatch(Code::lossy);
-        return new Row.Known(source, false, placed, look, likes);
+        return new Row.Known(source, false, placed, look || isLocked(source), isLocked(source), likes);
     }
 
     private static Predicate<Row.Known> test(Filter filter) {
@@ -189,7 +221,7 @@ final class Gathering {
 
     private static void addWithAttachments(Row.Known row, List<Row.Known> all, List<Row> result, Set<SourceId> added, boolean attached) {
         if (!added.add(row.source().id())) return;
-        result.add(new Row.Known(row.source(), attached, row.placed(), row.look(), row.alike()));
+        result.add(new Row.Known(row.source(), attached, row.placed(), row.look(), row.locked(), row.alike()));
         if (!row.source().kind().isMail() && row.source().about().pages().attachments().isEmpty()) return;
         for (Row.Known child : all) {
             if (child.source().about().attachedTo().equals(row.source().id().value())) addWithAttachments(child, all, result, added, true);
@@ -317,9 +349,9 @@ final class Gathering {
         return source.kind().isOffice() && source.about().notes().stream().map(Note::code).anyMatch(codes::contains);
     }
 
-    /** {@return whether a source waits for a password} */
-    static boolean isLocked(Source source) {
-        return source.about().trouble().filter(note -> note.code() == Code.PASSWORD_NEEDED).isPresent();
+    /** {@return whether a source waits for a password: for the first time, or again since the bundle was closed} */
+    boolean isLocked(Source source) {
+        return closed.contains(source.id()) || source.about().trouble().filter(note -> note.code() == Code.PASSWORD_NEEDED).isPresent();
     }
 
     /** {@return the other sources that wait for a password} */

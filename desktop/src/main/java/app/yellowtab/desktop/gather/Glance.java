@@ -123,7 +123,7 @@ final class Glance extends VBox {
     private void showOne(Row.Known row) {
         Source source = row.source();
         draw(source);
-        if (Gathering.isLocked(source)) words.getChildren().add(password(source));
+        if (row.locked()) words.getChildren().add(password(source));
         row.alike().stream().limit(2).forEach(like -> words.getChildren().add(alike(row, like)));
         TextField title = field("glance-title", source.proposedTitle());
         title.setOnAction(event -> gathering.type(source, title.getText()));
@@ -190,18 +190,19 @@ final class Glance extends VBox {
         List<Source> others = gathering.lockedBeside(source);
         CheckBox tryAll = new CheckBox(Words.of("glance.tryAll", others.size()));
         tryAll.setSelected(true);
+        CheckBox keep = new CheckBox(Words.of("glance.password.remember"));
+        keep.setId("glance-remember");
         Label outcome = Controls.paragraph(Words.of("glance.password.kept"), Styles.SMALL);
         Runnable unlock = () -> {
             if (field.getText().isEmpty()) return;
             List<Source> locked = new ArrayList<>(List.of(source));
             if (tryAll.isSelected()) locked.addAll(others);
-            gathering.intakes().unlock(locked, field.getText(), opened -> {
-                if (opened == 0) outcome.setText(Words.of("glance.password.wrong"));
-            });
+            gathering.unlock(locked, field.getText(), keep.isSelected(), () -> outcome.setText(Words.of("glance.password.wrong")));
         };
         field.setOnAction(event -> unlock.run());
         HBox.setHgrow(field, Priority.ALWAYS);
-        VBox box = new VBox(6, Controls.paragraph(Words.of("glance.locked"), Styles.NOTICE), new HBox(6, field, Controls.button("glance.unlock", unlock)), outcome);
+        VBox box = new VBox(6, Controls.paragraph(Words.of("glance.locked"), Styles.NOTICE), new HBox(6, field, Controls.button("glance.unlock", unlock)), keep, outcome);
+        keep.selectedProperty().subscribe(on -> outcome.setText(Words.of(on ? "glance.password.remembered" : "glance.password.kept")));
         if (!others.isEmpty()) box.getChildren().add(2, tryAll);
         return box;
     }

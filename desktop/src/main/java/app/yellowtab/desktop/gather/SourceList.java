@@ -260,10 +260,10 @@ final class SourceList extends StackPane {
         private void show(Row.Known known) {
             Source source = known.source();
             HBox.setMargin(icon, new Insets(0, 0, 0, known.attached() ? INDENT : 0));
-            icon.setIconCode(source.isRead() ? KindIcon.of(source.kind()) : Gathering.isLocked(source) ? Feather.LOCK : Feather.ALERT_TRIANGLE);
+            icon.setIconCode(known.locked() ? Feather.LOCK : source.isRead() ? KindIcon.of(source.kind()) : Feather.ALERT_TRIANGLE);
             title.setText(source.proposedTitle());
             String alike = known.alike().isEmpty() ? "" : Words.of("gather.alike." + known.alike().getFirst().kind().name()) + "  ·  ";
-            line.setText(alike + FactWords.line(source));
+            line.setText(alike + (known.locked() && source.isRead() ? Words.of("fact.closed") + "  ·  " : "") + FactWords.line(source));
             boolean dated = source.proposedDate() != DocumentDate.NOT_GIVEN;
             date.setText(dated ? source.proposedDate().shown() : "");
             dateFrom.setText(!dated || source.about().dateFrom() == Origin.USER ? "" : Words.of("gather.from." + source.about().dateFrom().name()));

@@ -72,7 +72,7 @@ public final class Reader extends VBox {
         getChildren().addAll(head, what, paper);
         getStyleClass().add(Styles.READER);
         subscription = Subscription.combine(workspace.planProperty().subscribe(plan -> show()),
-                workspace.leafProperty().subscribe(leaf -> show()));
+                workspace.leafProperty().subscribe(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()));
     }
 
     /** Puts the keyboard in the number field. */

@@ -7,6 +7,7 @@ import app.yellowtab.model.Reading;
 import app.yellowtab.model.Source;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
+import app.yellowtab.store.RememberedPasswords;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -23,11 +24,13 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** Brings files into the open bundle, in the background. One intake is one edit, so that undo takes all of it back. */
 public final class Intakes {
     private final Workspace workspace;
+    private final RememberedPasswords remembered;
     private final ReadOnlyObjectWrapper<List<Coming>> coming = new ReadOnlyObjectWrapper<>(this, "coming", List.of());
     private final Map<Object, List<Coming>> perIntake = new HashMap<>();
 
-    public Intakes(Workspace workspace) {
+    public Intakes(Workspace workspace, RememberedPasswords remembered) {
         this.workspace = workspace;
+        this.remembered = remembered;
     }
 
     /**
@@ -75,13 +78,21 @@ public final class Intakes {
         });
     }
 
-    /** Tries a password on locked sources; {@code done} is told how many of them it opened. */
-    public void unlock(List<Source> locked, String password, Consumer<Integer> done) {
+    /**
+     * Tries a password on locked sources.
+     *
+     * @param keep whether it is remembered on this computer, if it opens any of them
+     * @param done is told how many of them it opened
+     */
+    public void unlock(List<Source> locked, String password, boolean keep, Consumer<Integer> done) {
         List<String> passwords = new ArrayList<>(workspace.folder().passwords());
         if (!passwords.contains(password)) passwords.add(password);
         readAgain(locked, passwords, read -> {
             List<Source> opened = read.stream().filter(Source::isRead).toList();
-            if (!opened.isEmpty()) workspace.folder().tryPasswords(passwords);
+            if (!opened.isEmpty()) {
+                workspace.tryPasswords(passwords);
+                if (keep) remember(password);
+            }
             workspace.edit(bundle -> Edits.replaceSources(bundle, opened));
             done.accept(opened.size());
         });
@@ -90,6 +101,28 @@ public final class Intakes {
     /** Reads sources anew, after the user has chosen otherwise how they are read. */
     public void readAgain(List<Source> sources) {
         if (!sources.isEmpty()) readAgain(sources, workspace.folder().passwords(), read -> workspace.edit(bundle -> Edits.replaceSources(bundle, read)));
+    }
+
+    private void remember(String password) {
+        try {
+            remembered.remember(password);
+        } catch (IOException unwritten) {
+            workspace.findings().add(Finding.of(Finding.Code.TARGET_NOT_WRITABLE, remembered.file(), String.valueOf(unwritten.getMessage())));
+        }
+    }
+
+    /** {@return whether passwords are remembered on this computer} */
+    public boolean remembersPasswords() {
+        return !remembered.list().isEmpty();
+    }
+
+    /** Forgets the passwords that are remembered on this computer; in the open bundle they stay until it is closed. */
+    public void forgetPasswords() {
+        try {
+            remembered.forget();
+        } catch (IOException inUse) {
+            workspace.findings().add(Finding.of(Finding.Code.TARGET_NOT_WRITABLE, remembered.file(), String.valueOf(inUse.getMessage())));
+        }
     }
 
     private void readAgain(List<Source> sources, List<String> passwords, Consumer<List<Source>> done) {

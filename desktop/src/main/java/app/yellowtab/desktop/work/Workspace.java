@@ -7,11 +7,14 @@ import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
+import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleIntegerProperty;
@@ -29,6 +32,7 @@ public final class Workspace {
     private final ReadOnlyObjectWrapper<Plan> plan;
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper(this, "undoable");
     private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper(this, "redoable");
+    private final ReadOnlyIntegerWrapper unlockings = new ReadOnlyIntegerWrapper(this, "unlockings");
     private final IntegerProperty leaf = new SimpleIntegerProperty(this, "leaf", 1);
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(this, "stage", Stage.GATHER);
     private final ObservableList<Finding> findings = FXCollections.observableArrayList();
@@ -41,6 +45,17 @@ public final class Workspace {
         this.bundle = new ReadOnlyObjectWrapper<>(this, "bundle", opened);
         if (!opened.sources().isEmpty()) stage.set(Stage.ARRANGE);
         this.plan = new ReadOnlyObjectWrapper<>(this, "plan", Planner.plan(opened));
+    }
+
+    /** Takes passwords to try on locked files from now on. */
+    public void tryPasswords(List<String> passwords) {
+        folder.tryPasswords(passwords);
+        unlockings.set(unlockings.get() + 1);
+    }
+
+    /** {@return how often passwords have been taken; what could not be shown before may be shown after a change of it} */
+    public ReadOnlyIntegerProperty unlockingsProperty() {
+        return unlockings.getReadOnlyProperty();
     }
 
     public BundleFolder folder() {

@@ -21,6 +21,7 @@ import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.store.BundleFolder;
+import app.yellowtab.store.RememberedPasswords;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -50,7 +51,7 @@ class ArrangementTests {
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
         workspace = new Workspace(folder, start, new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
-        arrangement = new Arrangement(workspace, new Intakes(workspace));
+        arrangement = new Arrangement(workspace, new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))));
     }
 
     @AfterEach

@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.gather;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
 import static org.mockito.Mockito.atLeastOnce;
@@ -16,19 +17,24 @@ import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.facts.Way;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.Source;
 import app.yellowtab.store.BundleFolder;
+import app.yellowtab.store.RememberedPasswords;
 import app.yellowtab.testing.Bundles;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ScheduledExecutorService;
+import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
+import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -47,7 +53,7 @@ class GatheringTests {
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
         workspace = new Workspace(folder, Bundle.EMPTY, new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
-        intakes = new Intakes(workspace);
+        intakes = new Intakes(workspace, new RememberedPasswords(temp.resolve("user")));
         gathering = new Gathering(workspace, intakes);
     }
 
@@ -164,6 +170,68 @@ class GatheringTests {
         gathering.bringIn(List.of(Pdfs.write(temp, "lease", 1)));
         assertThat(seen).contains("lease.pdf");
         assertThat(names()).containsExactly("lease.pdf");
+    }
+
+    private Path locked(String name, String password) throws IOException {
+        return Pdfs.write(temp, name, 2, document -> {
+            try {
+                document.protect(new StandardProtectionPolicy("owner", password, new AccessPermission()));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
+    }
+
+    private boolean asks(String name) {
+        return gathering.rowsProperty().get().stream().anyMatch(row -> row instanceof Row.Known known && known.locked() && known.source().fileName().equals(name));
+    }
+
+    /** Closes the bundle, and opens it anew as the program would. */
+    private void reopen() throws IOException {
+        gathering.dispose();
+        folder.save(workspace.bundle());
+        folder.close();
+        BundleFolder.Opened opened = BundleFolder.open(temp.resolve("bundle"));
+        folder = opened.folder();
+        RememberedPasswords remembered = new RememberedPasswords(temp.resolve("user"));
+        folder.tryPasswords(remembered.list());
+        workspace = new Workspace(folder, opened.bundle(), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        intakes = new Intakes(workspace, remembered);
+        gathering = new Gathering(workspace, intakes);
+    }
+
+    @Test
+    void aPasswordIsAskedForAgainWhenTheBundleWasClosed() throws IOException {
+        gathering.bringIn(List.of(locked("terms", "tarn"), locked("other", "orchard")));
+        List<String> wrong = new ArrayList<>();
+        gathering.unlock(List.of(source("terms.pdf")), "trn", false, () -> wrong.add("trn"));
+        assertThat(wrong).containsExactly("trn");
+        assertThat(asks("terms.pdf")).isTrue();
+        gathering.unlock(List.of(source("terms.pdf"), source("other.pdf")), "tarn", false, () -> wrong.add("tarn"));
+        assertThat(wrong).containsExactly("trn");
+        assertThat(asks("terms.pdf")).isFalse();
+        assertThat(source("terms.pdf").pageCount()).isEqualTo(2);
+        assertThat(asks("other.pdf")).isTrue();
+        reopen();
+        assertThat(asks("terms.pdf")).isTrue();
+        assertThatThrownBy(() -> folder.open(source("terms.pdf").id())).isInstanceOf(FindingException.class).hasMessageContaining("terms").hasMessageContaining("Type it again");
+        gathering.unlock(List.of(source("terms.pdf")), "tarn", false, () -> wrong.add("tarn"));
+        assertThat(asks("terms.pdf")).isFalse();
+        folder.open(source("terms.pdf").id()).close();
+    }
+
+    @Test
+    void aRememberedPasswordIsNotAskedForAgainUntilItIsForgotten() throws IOException {
+        gathering.bringIn(List.of(locked("terms", "tarn")));
+        gathering.unlock(List.of(source("terms.pdf")), "tarn", true, () -> { });
+        assertThat(intakes.remembersPasswords()).isTrue();
+        reopen();
+        assertThat(asks("terms.pdf")).isFalse();
+        intakes.forgetPasswords();
+        assertThat(intakes.remembersPasswords()).isFalse();
+        reopen();
+        assertThat(asks("terms.pdf")).isTrue();
+        assertThat(Files.readString(temp.resolve("bundle/bundle.json"))).as("the folder may be given to others").doesNotContain("tarn\"");
     }
 
     @Test
