@@ -11,7 +11,7 @@ public record SheetSize(int widthMm, int heightMm, int pages) {
     /** Sizes are named that are this near (ISO 216 allows 2 mm). */
     private static final int NEAR_MM = 3;
     private static final Object[][] NAMED = {{"A4", 210, 297}, {"A3", 297, 420}, {"A5", 148, 210}, {"A2", 420, 594}, {"A1", 594, 841}, {"A0", 841, 1189},
-            {"Letter", 216, 279}, {"Legal", 216, 356}};
+            {"Letter size", 216, 279}, {"Legal size", 216, 356}};
 
     public boolean isLandscape() {
         return widthMm > heightMm;

@@ -38,14 +38,15 @@ final class FactWords {
         PageFacts pages = source.about().pages();
         lines.add(Words.of("fact.file", source.fileName(), Words.size(source.bytes())));
         if (!source.isRead()) {
-            lines.add(source.about().trouble().map(note -> note.about(source.fileName()).message()).orElse(""));
+            // That a password is wanted stands beside the field for it.
+            source.about().trouble().filter(note -> note.code() != Finding.Code.PASSWORD_NEEDED).ifPresent(note -> lines.add(note.about(source.fileName()).message()));
             return lines;
         }
         if (!pages.sizes().isEmpty()) {
             lines.add(pages.sizes().size() == 1 ? pages.sizes().getFirst().shown()
                     : pages.sizes().stream().limit(4).map(size -> Words.of("fact.sizePages", size.shown(), size.pages())).collect(Collectors.joining(", ")));
         }
-        lines.addAll(striking(source));
+        lines.addAll(strikingWithin(source));
         if (pages.fields() > 0) lines.add(Words.of("fact.fields", pages.fields()));
         if (pages.layers() > 0 && pages.hiddenLayers() == 0) lines.add(Words.of("fact.layers", pages.layers()));
         if (!pages.fontsMissing().isEmpty()) lines.add(Words.of("fact.fonts", pages.fontsMissing().stream().limit(3).collect(Collectors.joining(", ")), pages.fontsMissing().size()));
@@ -57,6 +58,14 @@ final class FactWords {
 
     /** {@return what is out of the ordinary, the weightiest first} */
     private static List<String> striking(Source source) {
+        List<String> parts = strikingWithin(source);
+        List<SheetSize> odd = source.about().pages().sizes().stream().filter(size -> !size.shown().startsWith("A4")).toList();
+        if (!odd.isEmpty() && !source.isConverted()) parts.add(odd.getFirst().shown());
+        return parts;
+    }
+
+    /** {@return the same but for the size of the sheets} */
+    private static List<String> strikingWithin(Source source) {
         List<String> parts = new ArrayList<>();
         PageFacts pages = source.about().pages();
         if (pages.repaired()) parts.add(Words.of("fact.repaired"));
@@ -74,8 +83,6 @@ final class FactWords {
         if (!pages.attachments().isEmpty()) parts.add(Words.of("fact.attachments", pages.attachments().size()));
         if (pages.scripts() > 0) parts.add(Words.of("fact.scripts", pages.scripts()));
         if (source.about().notes().stream().map(Note::code).anyMatch(FactWords::isLoss)) parts.add(Words.of("fact.loss"));
-        List<SheetSize> odd = pages.sizes().stream().filter(size -> !size.shown().startsWith("A4")).toList();
-        if (!odd.isEmpty() && !source.isConverted()) parts.add(odd.getFirst().shown());
         return parts;
     }
 

@@ -90,8 +90,8 @@ final class SourceList extends StackPane {
     private void choose(Set<SourceId> chosen) {
         if (!chosen.isEmpty() && chosen.equals(new HashSet<>(chosen().stream().map(Source::id).toList()))) return;
         list.getSelectionModel().clearSelection();
-        if (chosen.isEmpty() && !items.isEmpty() && items.getFirst() instanceof Row.Known) list.getSelectionModel().selectFirst();
         for (int i = 0; i < items.size(); i++) if (items.get(i) instanceof Row.Known known && chosen.contains(known.source().id())) list.getSelectionModel().select(i);
+        if (list.getSelectionModel().isEmpty() && !items.isEmpty() && items.getFirst() instanceof Row.Known) list.getSelectionModel().selectFirst();
     }
 
     /** The first rows come a few in each frame: their nodes are made then, and all at once would hold the window up. */
