@@ -10,7 +10,6 @@ import app.yellowtab.convert.page.Notes;
 import app.yellowtab.convert.page.Parts;
 import app.yellowtab.convert.page.PictureData;
 import app.yellowtab.convert.page.Xml;
-import app.yellowtab.convert.word.Numbering;
 import app.yellowtab.finding.Finding.Code;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -30,6 +29,7 @@ final class OdtReader {
     private final Parts parts;
     private final OdtStyles styles;
     private final Notes notes;
+    private OdtNumbers numbers;
     private int footnotes;
     private boolean countsPages;
 
@@ -37,17 +37,7 @@ final class OdtReader {
         this.parts = parts;
         this.styles = styles;
         this.notes = notes;
-    }
-
-    /** A list that a paragraph is in. */
-    private static final class Lists {
-        private final String style;
-        private final int[] counts = new int[11];
-        private int level;
-
-        private Lists(String style) {
-            this.style = style;
-        }
+        this.numbers = new OdtNumbers(styles);
     }
 
     /** {@return the master page that a paragraph or table begins; empty for none} */
@@ -64,6 +54,7 @@ final class OdtReader {
     /** Forgets what was counted, before the text is read a second time. */
     void countAnew() {
         footnotes = 0;
+        numbers = new OdtNumbers(styles);
     }
 
     void report(org.w3c.dom.Element text) {
@@ -76,70 +67,60 @@ final class OdtReader {
     void addAll(Element to, List<org.w3c.dom.Element> from, double widthPt) throws IOException {
         for (org.w3c.dom.Element one : from) {
             switch (one.getLocalName()) {
-                case "p", "h" -> addParagraph(to, one, widthPt, "", Props.NONE);
+                case "p" -> addParagraph(to, one, widthPt, "", Props.NONE);
+                case "h" -> addParagraph(to, one, widthPt, numbers.heading(one), Props.NONE);
+                case "frame" -> addLoose(to, one, widthPt);
                 case "list" -> addList(to, one, widthPt, null);
                 case "table" -> addTable(to, one, widthPt);
-                case "section", "index-body", "table-of-content", "alphabetical-index", "bibliography" -> addAll(to, Xml.children(one), widthPt);
+                case "section", "index-body", "table-of-content", "alphabetical-index", "bibliography" -> {
+                    if (isHidden(one)) notes.lost("hidden text");
+                    else addAll(to, Xml.children(one), widthPt);
+                }
                 default -> { }
             }
         }
     }
 
-    private void addList(Element to, org.w3c.dom.Element list, double widthPt, @Nullable Lists outer) throws IOException {
-        String style = Xml.attribute(list, "style-name");
-        Lists lists = outer != null ? outer : new Lists(style);
-        lists.level++;
+    /** A section, paragraph or field may be hidden for good, or by a condition, of which the file says how it came out (OpenDocument 1.3 part 3, 19.853). */
+    private static boolean isHidden(org.w3c.dom.Element one) {
+        return Xml.attribute(one, "display").equals("none") || Xml.attribute(one, "is-hidden").equals("true");
+    }
+
+    /** A frame that is tied to the page and not to a paragraph. */
+    private void addLoose(Element to, org.w3c.dom.Element frame, double widthPt) throws IOException {
+        List<Piece> pieces = new ArrayList<>();
+        frame(frame, pieces);
+        new Line(Props.NONE, TAB_STOP_PT, widthPt).write(pieces, to.appendElement("p"));
+    }
+
+    private void addList(Element to, org.w3c.dom.Element list, double widthPt, OdtNumbers.@Nullable Lists outer) throws IOException {
+        OdtNumbers.Lists lists = outer != null ? outer : numbers.begin(list);
+        numbers.enter(lists);
         for (org.w3c.dom.Element item : Xml.children(list)) {
             boolean counted = !Xml.is(item, "list-header");
             boolean first = true;
             for (org.w3c.dom.Element one : Xml.children(item)) {
                 if (Xml.is(one, "list")) addList(to, one, widthPt, lists);
                 else if (one.getLocalName().matches("p|h")) {
-                    addParagraph(to, one, widthPt, counted && first ? label(lists) : "", indents(lists));
+                    addParagraph(to, one, widthPt, counted && first ? numbers.label(lists, item) : "", numbers.indents(lists));
                     first = false;
+                } else {
+                    addAll(to, List.of(one), widthPt);
                 }
             }
         }
-        lists.counts[Math.min(lists.level, 10)] = 0;
-        lists.level--;
-    }
-
-    private String label(Lists lists) {
-        int level = Math.min(lists.level, 10);
-        Optional<org.w3c.dom.Element> at = styles.listLevel(lists.style, level);
-        if (at.isEmpty() || Xml.is(at.get(), "list-level-style-bullet")) return "•";
-        int start = number(Xml.attribute(at.get(), "start-value"), 1);
-        lists.counts[level] = lists.counts[level] == 0 ? start : lists.counts[level] + 1;
-        int shown = number(Xml.attribute(at.get(), "display-levels"), 1);
-        List<String> numbers = new ArrayList<>();
-        for (int l = Math.max(1, level - shown + 1); l <= level; l++) {
-            String format = styles.listLevel(lists.style, l).map(e -> Xml.attribute(e, "num-format")).orElse("1");
-            if (!format.isEmpty()) numbers.add(Numbering.write(lists.counts[l], format(format)));
-        }
-        return numbers.isEmpty() ? "" : Xml.attribute(at.get(), "num-prefix") + String.join(".", numbers) + Xml.attribute(at.get(), "num-suffix");
-    }
-
-    /** {@return the indents that a list gives its paragraphs (OpenDocument 1.3 part 3, 17.20)} */
-    private Props indents(Lists lists) {
-        Optional<org.w3c.dom.Element> align = styles.listLevel(lists.style, Math.min(lists.level, 10)).flatMap(l -> Xml.child(l, "list-level-properties", "list-level-label-alignment"));
-        return align.map(OdtStyles::lines).orElse(Props.NONE);
-    }
-
-    private static String format(String odf) {
-        return switch (odf) {
-            case "a" -> "lowerLetter";
-            case "A" -> "upperLetter";
-            case "i" -> "lowerRoman";
-            case "I" -> "upperRoman";
-            default -> "decimal";
-        };
+        numbers.leave(lists);
     }
 
     private void addParagraph(Element to, org.w3c.dom.Element from, double widthPt, String label, Props ofList) throws IOException {
+        if (!Xml.all(from, "hidden-paragraph").isEmpty() && isHidden(Xml.all(from, "hidden-paragraph").getFirst())) {
+            notes.lost("hidden text");
+            return;
+        }
         String style = Xml.attribute(from, "style-name");
         Props paragraph = ofList.with(styles.paragraph(style));
         Props run = styles.text("paragraph", style);
-        if (!label.isEmpty() && !paragraph.has("ind.left")) paragraph = paragraph.and("ind.left", "720").and("ind.hanging", "360");
+        if (!label.isEmpty() && !Xml.is(from, "h") && !paragraph.has("ind.left")) paragraph = paragraph.and("ind.left", "720").and("ind.hanging", "360");
         int level = number(Xml.attribute(from, "outline-level"), 0);
         Element p = to.appendElement(level >= 1 && level <= 6 ? "h" + level : "p");
         List<Piece> pieces = new ArrayList<>();
@@ -159,6 +140,7 @@ final class OdtReader {
         for (Node node = parent.getFirstChild(); node != null; node = node.getNextSibling()) {
             if (node instanceof Text text) {
                 String words = text.getData().replaceAll("[ \\t\\r\\n]+", " ");
+                if (!words.isBlank() && run.on("vanish")) notes.lost("hidden text");
                 if (!words.isEmpty() && !run.on("vanish")) pieces.add(text(words, run));
             } else if (node instanceof org.w3c.dom.Element element) {
                 inline(element, run, pieces);
@@ -186,6 +168,10 @@ final class OdtReader {
             }
             case "frame" -> frame(element, pieces);
             case "annotation", "annotation-end", "tracked-changes", "change", "change-start", "change-end", "bookmark", "bookmark-start", "bookmark-end" -> { }
+            case "hidden-text", "conditional-text" -> {
+                if (!isHidden(element)) collect(element, run, pieces);
+            }
+            case "hidden-paragraph" -> { }
             case "custom-shape", "line", "rect" -> notes.lost("drawn shapes");
             default -> collect(element, run, pieces);
         }

@@ -14,6 +14,7 @@ import org.w3c.dom.Element;
 final class OdtStyles {
     private final Map<String, Element> styles = new HashMap<>();
     private final Map<String, Element> lists = new HashMap<>();
+    private final Map<String, Element> outline = new HashMap<>();
     private final Map<String, Element> layouts = new HashMap<>();
     private final Map<String, Element> masters = new HashMap<>();
     private final Map<String, String> fonts = new HashMap<>();
@@ -24,6 +25,7 @@ final class OdtStyles {
         Xml.all(part, "style").forEach(style -> styles.put(key(Xml.attribute(style, "family"), Xml.attribute(style, "name")), style));
         Xml.all(part, "default-style").forEach(style -> defaults.put(Xml.attribute(style, "family"), style));
         Xml.all(part, "list-style").forEach(style -> lists.put(Xml.attribute(style, "name"), style));
+        Xml.all(part, "outline-level-style").forEach(level -> outline.put(Xml.attribute(level, "level"), level));
         Xml.all(part, "page-layout").forEach(layout -> layouts.put(Xml.attribute(layout, "name"), layout));
         Xml.all(part, "master-page").forEach(master -> masters.put(Xml.attribute(master, "name"), master));
         Xml.all(part, "font-face").forEach(face -> fonts.put(Xml.attribute(face, "name"), Xml.attribute(face, "font-family").replace("'", "")));
@@ -32,6 +34,11 @@ final class OdtStyles {
     /** {@return the level of a list style; empty where there is none} */
     Optional<Element> listLevel(String style, int level) {
         return Optional.ofNullable(lists.get(style)).flatMap(list -> Xml.children(list).stream().filter(e -> Xml.attribute(e, "level").equals(String.valueOf(level))).findFirst());
+    }
+
+    /** {@return how headings of a level are numbered; empty where the text says nothing of it} */
+    Optional<Element> outlineLevel(int level) {
+        return Optional.ofNullable(outline.get(String.valueOf(level)));
     }
 
     /** {@return a master page; the first one where the name is not known} */

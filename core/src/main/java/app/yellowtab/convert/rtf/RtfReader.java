@@ -328,6 +328,10 @@ final class RtfReader implements IRtfListener {
             case emdash -> addText("—");
             case endash -> addText("–");
             case bullet -> addText("•");
+            case nonbreakingspace -> addText("\u00A0");
+            case nonbreakinghyphen -> addText("\u2011");
+            case emspace -> addText("\u2003");
+            case enspace -> addText("\u2002");
             case lquote -> addText("‘");
             case rquote -> addText("’");
             case ldblquote -> addText("“");
