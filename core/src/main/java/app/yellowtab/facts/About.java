@@ -1,6 +1,7 @@
 package app.yellowtab.facts;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -15,12 +16,13 @@ import java.util.Optional;
  * @param titleFrom  where its proposed title comes from
  * @param dateFrom   where its proposed date comes from; no matter where none is proposed
  * @param modified   when the file was last changed before it was brought in; empty if unknown
+ * @param made       the day on which it was made, as the file itself says; empty if it does not
  * @param alikeAccepted whether the user keeps it although another file has the same pages
  * @param pages      what its pages are like
  */
-public record About(Way way, Optional<Note> trouble, List<Note> notes, String attachedTo, Origin titleFrom, Origin dateFrom, Optional<Instant> modified, boolean alikeAccepted, PageFacts pages) {
+public record About(Way way, Optional<Note> trouble, List<Note> notes, String attachedTo, Origin titleFrom, Origin dateFrom, Optional<Instant> modified, Optional<LocalDate> made, boolean alikeAccepted, PageFacts pages) {
     /** What is known of files that older versions brought in. */
-    public static final About UNKNOWN = new About(Way.AS_IT_IS, Optional.empty(), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, Optional.empty(), false, PageFacts.UNKNOWN);
+    public static final About UNKNOWN = new About(Way.AS_IT_IS, Optional.empty(), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, Optional.empty(), Optional.empty(), false, PageFacts.UNKNOWN);
 
     public About {
         Objects.requireNonNull(way, "way");
@@ -30,14 +32,14 @@ public record About(Way way, Optional<Note> trouble, List<Note> notes, String at
     }
 
     public About withAttachedTo(String source) {
-        return new About(way, trouble, notes, source, titleFrom, dateFrom, modified, alikeAccepted, pages);
+        return new About(way, trouble, notes, source, titleFrom, dateFrom, modified, made, alikeAccepted, pages);
     }
 
     public About withOrigins(Origin title, Origin date) {
-        return new About(way, trouble, notes, attachedTo, title, date, modified, alikeAccepted, pages);
+        return new About(way, trouble, notes, attachedTo, title, date, modified, made, alikeAccepted, pages);
     }
 
     public About withAlikeAccepted() {
-        return new About(way, trouble, notes, attachedTo, titleFrom, dateFrom, modified, true, pages);
+        return new About(way, trouble, notes, attachedTo, titleFrom, dateFrom, modified, made, true, pages);
     }
 }

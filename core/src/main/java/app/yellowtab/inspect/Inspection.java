@@ -2,6 +2,7 @@ package app.yellowtab.inspect;
 
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.facts.PageSet;
+import app.yellowtab.facts.Properties;
 import app.yellowtab.facts.SheetSize;
 import app.yellowtab.input.PageList;
 import app.yellowtab.input.PdfInput;
@@ -37,10 +38,10 @@ import org.slf4j.LoggerFactory;
  * @param bookmarks  its own bookmarks
  * @param facts      what its pages are like
  * @param firstPage  the lines of its first page, from above, largest letters known
- * @param title      the title in its properties; empty for none
+ * @param properties what it says of itself
  * @param damaged    the pages of which something cannot be read
  */
-public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFacts facts, List<FirstLine> firstPage, String title, PageSet damaged) {
+public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFacts facts, List<FirstLine> firstPage, Properties properties, PageSet damaged) {
     private static final Logger LOG = LoggerFactory.getLogger(Inspection.class);
     private static final double EDGE = 0.11;
     private static final double PT_PER_MM = 72 / 25.4;
@@ -59,7 +60,12 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
 
     /** {@return the same without what the first page says} */
     public Inspection withoutFirstPage() {
-        return new Inspection(pageCount, bookmarks, facts, List.of(), title, damaged);
+        return new Inspection(pageCount, bookmarks, facts, List.of(), properties, damaged);
+    }
+
+    /** {@return the same with what the file says of itself that it was converted from} */
+    public Inspection withProperties(Properties stated) {
+        return new Inspection(pageCount, bookmarks, facts, firstPage, stated, damaged);
     }
 
     /** Reads all of it. */
@@ -67,14 +73,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         PageList pages = input.pages().verified();
         Reading reading = new Reading(input, pages);
         reading.readPages();
-        String title = "";
-        try {
-            String stated = input.document().getDocumentInformation().getTitle();
-            title = stated == null ? "" : stated.strip();
-        } catch (RuntimeException damaged) {
-            LOG.info("properties cannot be read", damaged);
-        }
-        return new Inspection(pages.size(), SourceBookmarks.read(input.document(), pages), reading.facts(), reading.firstPage, title, PageSet.of(reading.damaged));
+        return new Inspection(pages.size(), SourceBookmarks.read(input.document(), pages), reading.facts(), reading.firstPage, FileProperties.of(input.document()), PageSet.of(reading.damaged));
     }
 
     /** The reading of one document. */

@@ -15,6 +15,7 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.FileEnd;
+import app.yellowtab.inspect.FileProperties;
 import app.yellowtab.inspect.Inspection;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Reading;
@@ -159,11 +160,12 @@ public final class Intake {
         Source fresh = again.source();
         About was = source.about();
         About about = new About(fresh.about().way(), fresh.about().trouble(), fresh.about().notes(), was.attachedTo(), fresh.about().titleFrom(), fresh.about().dateFrom(),
-                was.modified(), was.alikeAccepted(), fresh.about().pages());
+                was.modified(), fresh.about().made(), was.alikeAccepted(), fresh.about().pages());
         Source read = new Source(source.id(), source.fileName(), source.storedName(), fresh.kind(), source.bytes(), source.sha256(), source.checksum(), fresh.pageCount(), fresh.bookmarks(),
                 fresh.proposedTitle(), fresh.proposedDate(), about);
         if (was.titleFrom() == Origin.USER) read = read.withTitle(source.proposedTitle(), Origin.USER);
-        return was.dateFrom() == Origin.USER ? read.withDate(source.proposedDate(), Origin.USER) : read;
+        // A date from the properties is never proposed, so that the user has taken it.
+        return was.dateFrom() == Origin.USER || was.dateFrom() == Origin.PROPERTIES ? read.withDate(source.proposedDate(), was.dateFrom()) : read;
     }
 
     private Result keep(Path file, SourceKind kind) throws IOException {
@@ -181,7 +183,8 @@ public final class Intake {
                 way = Converter.convert(kept.path(), file, kind, pages, passwords, reading, findings);
             }
             try (PdfInput input = PdfInput.open(pages, passwords)) {
-                Inspection inspection = Inspection.of(input);
+                Inspection read = Inspection.of(input);
+                Inspection inspection = kind.isConverted() ? read.withProperties(FileProperties.of(kept.path(), kind)) : read;
                 if (inspection.pageCount() > 0) return new Result.Kept(source(file, name, kind, kept, inspection, way, findings), findings);
             }
             trouble = Finding.of(Code.NO_PAGES, file);
@@ -208,7 +211,7 @@ public final class Intake {
                 : Proposals.of(name, isTable(kind) ? inspection.withoutFirstPage() : inspection, reading.monthFirst());
         boolean damaged = kind == SourceKind.PDF && isDamaged(file, kept.path(), inspection, findings);
         PageFacts pages = damaged ? inspection.facts().asRepaired() : inspection.facts();
-        About about = new About(way, Optional.empty(), findings.stream().map(Note::of).toList(), "", proposed.titleFrom(), proposed.dateFrom(), modified(file), false, pages);
+        About about = new About(way, Optional.empty(), findings.stream().map(Note::of).toList(), "", proposed.titleFrom(), proposed.dateFrom(), modified(file), inspection.properties().made(), false, pages);
         return new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), inspection.pageCount(),
                 inspection.bookmarks(), proposed.title(), proposed.date(), about);
     }
@@ -225,7 +228,7 @@ public final class Intake {
     /** A file whose pages cannot be had is kept all the same, and a page that names it stands for it. */
     private Result keepUnread(Path file, String name, SourceKind kind, Depot.Kept kept, Finding trouble) throws IOException {
         NameReading named = NameReading.ofFile(name);
-        About about = new About(Way.SLIP, Optional.of(Note.of(trouble)), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, modified(file), false, PageFacts.UNKNOWN);
+        About about = new About(Way.SLIP, Optional.of(Note.of(trouble)), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, modified(file), Optional.empty(), false, PageFacts.UNKNOWN);
         Source source = new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), 1, List.of(),
                 named.title(), named.date(), about);
         Converter.writeSlip(depot.convertedPlace(kept), slip(source));

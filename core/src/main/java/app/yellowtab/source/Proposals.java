@@ -51,8 +51,9 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
         Origin titleFrom = Origin.FILE_NAME;
         if (SAYS_NOTHING.matcher(title).matches()) {
             Optional<String> heading = heading(inspection.firstPage());
-            if (!inspection.title().isBlank() && !PROGRAM_TITLE.matcher(inspection.title()).matches()) {
-                title = inspection.title();
+            String stated = inspection.properties().title();
+            if (!stated.isBlank() && !PROGRAM_TITLE.matcher(stated).matches()) {
+                title = stated;
                 titleFrom = Origin.PROPERTIES;
             } else if (heading.isPresent()) {
                 title = heading.get();

@@ -4,11 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.testing.Listener;
 import app.yellowtab.testing.WordFile;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,7 +15,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.apache.poi.common.usermodel.HyperlinkType;
 import org.apache.poi.openxml4j.opc.PackageRelationshipTypes;
 import org.apache.poi.openxml4j.opc.TargetMode;
@@ -30,35 +28,24 @@ import org.openxmlformats.schemas.presentationml.x2006.main.CTPicture;
 
 /** Files that ask for something from elsewhere: their pages come without it, and nobody hears that they were read. */
 class NothingLeavesTests extends TakingIn {
-    private final AtomicInteger asked = new AtomicInteger();
-    private ServerSocket server;
+    private Listener listener;
     private String there;
 
     @BeforeEach
     void listen() throws IOException {
-        server = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
-        there = "http://127.0.0.1:" + server.getLocalPort() + "/";
-        Thread.ofPlatform().daemon().start(() -> {
-            while (!server.isClosed()) {
-                try {
-                    server.accept().close();
-                    asked.incrementAndGet();
-                } catch (IOException closed) {
-                    return;
-                }
-            }
-        });
+        listener = new Listener();
+        there = listener.address();
     }
 
     @AfterEach
     void stop() throws IOException {
-        server.close();
+        listener.close();
     }
 
     private void assertNothingAsked(Path... files) {
         Intake.Taken taken = take(files);
         assertThat(taken.sources()).hasSize(files.length).allMatch(source -> source.isRead());
-        assertThat(asked).as("connections").hasValue(0);
+        assertThat(listener.asked()).as("connections").isZero();
     }
 
     @Test
@@ -86,7 +73,7 @@ class NothingLeavesTests extends TakingIn {
         List<Code> codes = new ArrayList<>();
         take(WordFile.zip(folder.resolve("e.docx"), parts)).findings().stream().map(Finding::code).forEach(codes::add);
         assertThat(codes).as("refused, not half read").containsExactly(Code.DAMAGED);
-        assertThat(asked).hasValue(0);
+        assertThat(listener.asked()).isZero();
     }
 
     @Test

@@ -6,6 +6,7 @@ import app.yellowtab.convert.mail.Mail;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.facts.PageSet;
+import app.yellowtab.facts.Properties;
 import app.yellowtab.inspect.Inspection;
 import app.yellowtab.inspect.Inspection.FirstLine;
 import app.yellowtab.model.DateReader;
@@ -21,7 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Titles and dates that are proposed, and where they come from. */
 class ProposalsTests {
     private static Inspection page(String title, FirstLine... lines) {
-        return new Inspection(1, List.of(), PageFacts.UNKNOWN, List.of(lines), title, PageSet.NONE);
+        return new Inspection(1, List.of(), PageFacts.UNKNOWN, List.of(lines), new Properties(title, Optional.empty()), PageSet.NONE);
     }
 
     private static FirstLine line(double height, String text) {

@@ -299,6 +299,11 @@ final class Gathering {
         return true;
     }
 
+    /** Takes the day on which a file says it was made as its date. */
+    void useMade(Source source) {
+        source.about().made().ifPresent(day -> workspace.edit(bundle -> Edits.propose(bundle, source.withDate(new DocumentDate.Day(day), Origin.PROPERTIES))));
+    }
+
     /** Takes what is proposed for these sources as it is. */
     void confirm(Collection<Source> sources) {
         workspace.edit(bundle -> Edits.replaceSources(bundle, sources.stream().map(source -> source.withTitle(source.proposedTitle(), Origin.USER)

@@ -140,6 +140,7 @@ final class Glance extends VBox {
         words.getChildren().addAll(new VBox(3, Controls.label(Words.of("glance.title"), Styles.FORM_LABEL), title),
                 new VBox(3, Controls.label(Words.of("glance.date"), Styles.FORM_LABEL), date));
         origins(source).ifPresent(words.getChildren()::add);
+        made(source).ifPresent(words.getChildren()::add);
         VBox facts = new VBox(4);
         FactWords.all(source).forEach(line -> facts.getChildren().add(Controls.paragraph(line, Styles.FACT)));
         words.getChildren().add(facts);
@@ -163,14 +164,23 @@ final class Glance extends VBox {
         if (source.about().titleFrom() != Origin.USER) from.add(Words.of("glance.titleFrom." + source.about().titleFrom().name()));
         if (source.about().dateFrom() != Origin.USER && source.proposedDate() != DocumentDate.NOT_GIVEN) from.add(Words.of("glance.dateFrom." + source.about().dateFrom().name()));
         if (from.isEmpty()) return Optional.empty();
-        Label label = Controls.paragraph(String.join("; ", from), Styles.SMALL);
+        return Optional.of(offer(String.join("; ", from), Controls.button("glance.confirm", () -> gathering.confirm(List.of(source)))));
+    }
+
+    /** A file's own word on when it was made is often that of a copy: it is offered, and not taken by itself. */
+    private Optional<HBox> made(Source source) {
+        Optional<DocumentDate> made = source.about().made().<DocumentDate>map(DocumentDate.Day::new).filter(day -> !day.equals(source.proposedDate()));
+        return made.map(day -> offer(Words.of("glance.made", day.shown()), Controls.button("glance.useMade", () -> gathering.useMade(source))));
+    }
+
+    private static HBox offer(String words, Button take) {
+        Label label = Controls.paragraph(words, Styles.SMALL);
         HBox.setHgrow(label, Priority.ALWAYS);
         label.setMaxWidth(Double.MAX_VALUE);
-        Button confirm = Controls.button("glance.confirm", () -> gathering.confirm(List.of(source)));
-        confirm.setMinWidth(USE_PREF_SIZE);
-        HBox row = new HBox(8, label, confirm);
+        take.setMinWidth(USE_PREF_SIZE);
+        HBox row = new HBox(8, label, take);
         row.setAlignment(Pos.CENTER_LEFT);
-        return Optional.of(row);
+        return row;
     }
 
     private VBox alike(Row.Known row, Likeness.Like like) {

@@ -30,9 +30,14 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Calendar;
 import java.util.List;
+import java.util.Locale;
+import java.util.TimeZone;
 import java.util.concurrent.ScheduledExecutorService;
+import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
 import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
 import org.junit.jupiter.api.AfterEach;
@@ -170,6 +175,24 @@ class GatheringTests {
         gathering.bringIn(List.of(Pdfs.write(temp, "lease", 1)));
         assertThat(seen).contains("lease.pdf");
         assertThat(names()).containsExactly("lease.pdf");
+    }
+
+    @Test
+    void theDayOnWhichAFileWasMadeIsOfferedAndTakenOnlyWhenAsked() throws IOException {
+        Path file = Pdfs.write(temp, "terms", 1, document -> {
+            Calendar made = Calendar.getInstance(TimeZone.getTimeZone("GMT"), Locale.ROOT);
+            made.setTimeInMillis(Instant.parse("2031-06-09T12:00:00Z").toEpochMilli());
+            PDDocumentInformation information = new PDDocumentInformation();
+            information.setCreationDate(made);
+            document.setDocumentInformation(information);
+        });
+        gathering.bringIn(List.of(file));
+        assertThat(source("terms.pdf").proposedDate().shown()).isEmpty();
+        gathering.useMade(source("terms.pdf"));
+        assertThat(source("terms.pdf").proposedDate().shown()).isEqualTo("9 Jun 2031");
+        assertThat(source("terms.pdf").about().dateFrom()).isEqualTo(Origin.PROPERTIES);
+        gathering.read(new Reading(true, false, false));
+        assertThat(source("terms.pdf").proposedDate().shown()).as("reading it again keeps what was taken").isEqualTo("9 Jun 2031");
     }
 
     private Path locked(String name, String password) throws IOException {
