@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.apache.poi.hssf.record.crypto.Biff8EncryptionKey;
 import org.apache.poi.hssf.usermodel.HSSFWorkbook;
 import org.apache.poi.ss.usermodel.CellStyle;
@@ -190,5 +191,36 @@ class TableTests {
         Conversions.Result result = Conversions.of(Files.writeString(folder.resolve("log.csv"), text), SourceKind.CSV);
         assertThat(String.join(" ", result.pages())).contains("day 1 1 ", "day 1500 1500 ", "day 3000 3000");
         assertThat(result.pages()).allMatch(page -> page.startsWith("Day Bins"));
+    }
+
+    @Test
+    void noNumberIsBrokenOverTwoLines() throws IOException {
+        Conversions.Result result = workbook(SourceKind.XLSX, book -> {
+            Sheet sheet = book.createSheet("Loss");
+            Row row = row(sheet, "Week", "Loss", "Reference");
+            row = row(sheet, "6 October 2030", "", "TH-2030-000417/A");
+            row.getCell(1).setCellValue(1220384.5);
+            row.getCell(1).setCellStyle(style(book, "£#,##0.00"));
+            for (int i = 0; i < 3; i++) sheet.setColumnWidth(i, 5 * 256);
+        });
+        try (PDDocument document = Loader.loadPDF(result.pdf().toFile())) {
+            assertThat(new PDFTextStripper().getText(document).lines().map(String::strip)).anyMatch(line -> line.contains("£1,220,384.50")).anyMatch(line -> line.contains("TH-2030-000417/A"));
+        }
+    }
+
+    @Test
+    void aCellThatIsHigherThanAPageSaysThatItsEndIsMissing() throws IOException {
+        Conversions.Result result = workbook(SourceKind.XLSX, book -> row(book.createSheet("Notes"), "a line of a long note about the chamber\n".repeat(200)));
+        assertThat(result.detail(Code.CONVERSION_LOST)).contains("higher than a page");
+        assertThat(result.page(1)).startsWith("a line of a long note");
+    }
+
+    @Test
+    void columnsOfWhichTheFileSaysNothingAreNotLost() throws IOException {
+        String content = "<office:document-content xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\" "
+                + "xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\"><office:body><office:spreadsheet><table:table table:name=\"S\"><table:table-row><table:table-cell><text:p>Month</text:p></table:table-cell>"
+                + "<table:table-cell><text:p>Charge</text:p></table:table-cell></table:table-row></table:table></office:spreadsheet></office:body></office:document-content>";
+        Path file = WordFile.zip(folder.resolve("t.ods"), Map.of("content.xml", content.getBytes(StandardCharsets.UTF_8)));
+        assertThat(Conversions.of(file, SourceKind.ODS).page(1)).isEqualTo("Month Charge");
     }
 }

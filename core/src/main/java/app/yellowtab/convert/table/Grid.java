@@ -10,6 +10,9 @@ final class Grid {
     /** Chosen by us: some 3,000 pages; a sheet that was filled down to its last row by mistake has a million. */
     static final int MOST_CELLS = 1_500_000;
 
+    /** The width of a column of which the file says nothing. */
+    static final float USUAL_WIDTH_PT = 64;
+
     final String name;
     final List<SortedMap<Integer, Cell>> rows = new ArrayList<>();
     /** Widths of the columns in points; a hidden one has none. */
@@ -42,6 +45,7 @@ final class Grid {
         while (!rows.isEmpty() && rows.getLast().values().stream().allMatch(cell -> cell.text().isEmpty())) rows.removeLast();
         int columns = rows.stream().mapToInt(row -> row.entrySet().stream().filter(e -> !e.getValue().text().isEmpty()).mapToInt(e -> e.getKey() + e.getValue().columns()).max().orElse(0)).max().orElse(0);
         while (widths.size() > columns) widths.removeLast();
+        while (widths.size() < columns) widths.add(USUAL_WIDTH_PT);
         if (headRows == 0 && rows.size() > 20 && isHead(rows.getFirst(), columns)) headRows = 1;
         headRows = Math.min(headRows, Math.min(8, rows.size() - 1));
     }

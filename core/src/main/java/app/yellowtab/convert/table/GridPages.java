@@ -28,12 +28,15 @@ final class GridPages {
     private static final float PAD_PT = 2.5f;
     /** Smaller letters are not to be read at a hearing. */
     private static final float SMALLEST = 0.72f;
+    /** Chosen by us: longer ones are no numbers that anybody reads. */
+    private static final float MOST_FOR_NUMBER_PT = 160;
     private static final int RULE_GREY = 0xC8C8C8;
 
     private final PDDocument document;
     private final FontSet fonts;
     private final Grid grid;
     private final String heading;
+    private final Notes notes;
     private float pageWidth = Units.A4_WIDTH_PT;
     private float pageHeight = Units.A4_HEIGHT_PT;
     private float scale = 1;
@@ -41,7 +44,8 @@ final class GridPages {
     private int from;
     private int to;
 
-    private GridPages(PDDocument document, FontSet fonts, Grid grid, String heading) {
+    private GridPages(PDDocument document, FontSet fonts, Grid grid, String heading, Notes notes) {
+        this.notes = notes;
         this.document = document;
         this.fonts = fonts;
         this.grid = grid;
@@ -50,10 +54,11 @@ final class GridPages {
 
     /** @param heading stands above every page; empty for none */
     static void add(PDDocument document, FontSet fonts, Grid grid, String heading, Notes notes) throws IOException {
-        new GridPages(document, fonts, grid, heading).run(notes);
+        new GridPages(document, fonts, grid, heading, notes).run();
     }
 
-    private void run(Notes notes) throws IOException {
+    private void run() throws IOException {
+        widenForNumbers();
         float sum = 0;
         for (float width : grid.widths) sum += width;
         if (sum > pageWidth - 2 * SIDE_PT) {
@@ -69,6 +74,28 @@ final class GridPages {
             to = breaks.get(band + 1);
             addBand();
         }
+    }
+
+    /** A sum that is broken over two lines is read wrongly: columns are made as wide as their widest number. */
+    private void widenForNumbers() {
+        for (SortedMap<Integer, Cell> row : grid.rows) {
+            for (Map.Entry<Integer, Cell> entry : row.entrySet()) {
+                Cell cell = entry.getValue();
+                int column = entry.getKey();
+                if (cell.columns() > 1 || column >= grid.widths.size() || grid.widths.get(column) == 0) continue;
+                float wanted = Math.min(MOST_FOR_NUMBER_PT, widestNumber(cell) + 2 * PAD_PT + 0.5f);
+                if (wanted > grid.widths.get(column)) grid.widths.set(column, wanted);
+            }
+        }
+    }
+
+    /** {@return how wide the widest part of a cell is that must stay on one line: all of a number, else any word with a digit in it} */
+    private static float widestNumber(Cell cell) {
+        if (cell.text().codePoints().noneMatch(Character::isDigit)) return 0;
+        String[] parts = cell.text().split(cell.align() == Cell.Align.RIGHT ? "\n" : "\\s+");
+        float widest = 0;
+        for (String part : parts) if (part.codePoints().anyMatch(Character::isDigit)) widest = Math.max(widest, face(cell).width(part, SIZE_PT));
+        return widest;
     }
 
     /** {@return the columns at which a run of pages begins, and the end} */
@@ -135,7 +162,9 @@ final class GridPages {
         int most = 1;
         for (Map.Entry<Integer, Cell> cell : row.subMap(from, to).entrySet()) most = Math.max(most, lines(row, cell.getKey(), cell.getValue()).size());
         float page = pageHeight - TOP_PT - BOTTOM_PT;
-        return Math.min(page, most * SIZE_PT * scale * LEADING + 2 * PAD_PT);
+        float wanted = most * SIZE_PT * scale * LEADING + 2 * PAD_PT;
+        if (wanted > page) notes.lost("the end of cells that are higher than a page");
+        return Math.min(page, wanted);
     }
 
     private void draw(Canvas canvas, int index, float height) throws IOException {

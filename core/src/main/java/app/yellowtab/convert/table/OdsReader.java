@@ -70,7 +70,7 @@ final class OdsReader {
             boolean hides = Xml.attribute(column, "visibility").matches("collapse|filter");
             if (hides) hidden.add("columns of " + name);
             float width = hides ? 0 : (float) Lengths.points(property(Xml.attribute(column, "style-name"), "table-column-properties", "column-width"));
-            for (int i = repeated(column, "number-columns-repeated"); i > 0 && grid.widths.size() < MOST_REPEATED; i--) grid.widths.add(hides ? 0 : width > 0 ? width : 64);
+            for (int i = repeated(column, "number-columns-repeated"); i > 0 && grid.widths.size() < MOST_REPEATED; i--) grid.widths.add(hides ? 0 : width > 0 ? width : Grid.USUAL_WIDTH_PT);
         }
         addRows(grid, table, name, false);
         grid.finish();
