@@ -18,8 +18,13 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Base64;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** E-mails and web pages. */
 class MailTests {
@@ -109,5 +114,16 @@ class MailTests {
         Path mail = eml("Content-Type: multipart/mixed; boundary=b\r\n\r\n--b\r\n" + both + "\r\n" + part("Content-Type: text/plain; name=\"log.txt\"\r\nContent-Disposition: attachment", "x")
                 + part("Content-Type: text/html", "<p>after the <i>log</i></p>") + part("Content-Type: text/plain", "a footer  < with\r\n  its spaces") + "--b--\r\n");
         assertThat(Conversions.of(mail, SourceKind.EML).page(1)).endsWith("Attachments visit.ics; log.txt the rich way after the log a footer < with its spaces");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"", "<p>rich</p>"})
+    void linesOfPlainTextStayLines(String beside) throws IOException {
+        Path mail = eml("Content-Type: multipart/mixed; boundary=b\r\n\r\n" + part("Content-Type: text/plain", "Dear Orla,\r\n\r\n  the <motor> & fan\r\nwere changed.")
+                + (beside.isEmpty() ? "" : part("Content-Type: text/html", beside)) + "--b--\r\n");
+        Path pdf = Conversions.of(mail, SourceKind.EML).pdf();
+        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+            assertThat(new PDFTextStripper().getText(document).lines().map(String::strip)).contains("Dear Orla,", "the <motor> & fan", "were changed.");
+        }
     }
 }

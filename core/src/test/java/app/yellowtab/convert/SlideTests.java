@@ -21,9 +21,13 @@ import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
 import org.apache.poi.hslf.usermodel.HSLFSlideShow;
 import org.apache.poi.hssf.record.crypto.Biff8EncryptionKey;
 import org.apache.poi.sl.usermodel.AutoShape;
@@ -33,6 +37,8 @@ import org.apache.poi.sl.usermodel.Slide;
 import org.apache.poi.sl.usermodel.SlideShow;
 import org.apache.poi.sl.usermodel.TextBox;
 import org.apache.poi.xslf.usermodel.XMLSlideShow;
+import org.apache.poi.xslf.usermodel.XSLFTextBox;
+import org.apache.poi.xslf.usermodel.XSLFTextRun;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -90,6 +96,35 @@ class SlideTests {
         assertThat(page.getRGB(421, 50) & 0xFF).as("the bar").isLessThan(150);
         assertThat(page.getRGB(600, 450) & 0xFF).as("the picture").isLessThan(150);
         assertThat(page.getRGB(250, 450) & 0xFF).as("nothing").isEqualTo(255);
+    }
+
+    @Test
+    void lettersAreOfATypefaceAsWideAsTheirs() throws IOException {
+        Path file = folder.resolve("fonts.pptx");
+        try (XMLSlideShow show = new XMLSlideShow(); OutputStream out = Files.newOutputStream(file)) {
+            int top = 40;
+            for (String font : new String[] {"Calibri", "Times New Roman", "Tarn Grotesk"}) {
+                XSLFTextBox box = show.getSlides().isEmpty() ? show.createSlide().createTextBox() : show.getSlides().getFirst().createTextBox();
+                box.setAnchor(new Rectangle(40, top, 600, 40));
+                XSLFTextRun run = box.setText("in " + font);
+                run.setFontFamily(font);
+                run.setBold(font.equals("Calibri"));
+                top += 60;
+            }
+            show.write(out);
+        }
+        Conversions.Result result = Conversions.of(file, SourceKind.PPTX);
+        assertThat(result.page(1)).isEqualTo("in Calibri in Times New Roman in Tarn Grotesk");
+        Set<String> fonts = new TreeSet<>();
+        try (PDDocument document = Loader.loadPDF(result.pdf().toFile())) {
+            new PDFTextStripper() {
+                @Override
+                protected void processTextPosition(TextPosition letter) {
+                    fonts.add(letter.getFont().getName().replaceFirst(".*\\+", ""));
+                }
+            }.getText(document);
+        }
+        assertThat(fonts).containsExactly("Arimo-Regular", "Carlito-Bold", "Tinos-Regular");
     }
 
     @Test

@@ -9,6 +9,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Entities;
 
 /** Sets e-mails and web pages on pages. Nothing is fetched, nothing runs. */
 public final class MailPages {
@@ -37,7 +38,7 @@ public final class MailPages {
 
     /** {@return plain words as HTML, with their lines and spaces} */
     static String asHtml(String words) {
-        return new Element("div").addClass("mail-plain").appendText(words.stripTrailing().replace("\r", "")).outerHtml();
+        return "<div class=\"mail-plain\">" + Entities.escape(words.stripTrailing().replace("\r", "")) + "</div>";
     }
 
     /** Adds a web page that was saved as a file. */

@@ -39,8 +39,13 @@ public enum Face {
 
     /** {@return the face for a font by the name that a document gives it} */
     public static Face named(String name) {
+        return named(name, TINOS);
+    }
+
+    /** {@return the face for a font by its name, or another where none is as wide as it} */
+    public static Face named(String name, Face otherwise) {
         String asked = name.toLowerCase(Locale.ROOT);
-        return Arrays.stream(values()).filter(face -> face.standsFor.stream().anyMatch(asked::contains)).findFirst().orElse(TINOS);
+        return Arrays.stream(values()).filter(face -> face.standsFor.stream().anyMatch(asked::contains)).findFirst().orElse(otherwise);
     }
 
     /** {@return its family name, as style sheets name it} */

@@ -7,13 +7,19 @@ import java.awt.FontFormatException;
 import java.awt.GraphicsEnvironment;
 import java.io.IOException;
 import java.io.InputStream;
-import java.util.AbstractMap;
 import java.util.HashMap;
 import java.util.Map;
-import java.util.Set;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.apache.poi.sl.usermodel.GroupShape;
+import org.apache.poi.sl.usermodel.Shape;
+import org.apache.poi.sl.usermodel.ShapeContainer;
+import org.apache.poi.sl.usermodel.TableShape;
+import org.apache.poi.sl.usermodel.TextParagraph;
+import org.apache.poi.sl.usermodel.TextRun;
+import org.apache.poi.sl.usermodel.TextShape;
+import org.jspecify.annotations.Nullable;
 
 /** Gives slides our typefaces: to measure with, through the Java platform, and to write text with that can be searched. */
 final class SlideFonts {
@@ -45,24 +51,31 @@ final class SlideFonts {
         }
     }
 
-    /** {@return for any name of a font, the name of the face that stands in for it} */
-    static Map<String, String> replacements() {
-        return new AbstractMap<>() {
-            @Override
-            public Set<Entry<String, String>> entrySet() {
-                return Set.of();
+    /** Gives all text of some shapes, in memory, a typeface of ours: the Java platform measures lines with the one that a text names, and has only these. */
+    static void substitute(ShapeContainer<?, ?> shapes) {
+        for (Shape<?, ?> shape : shapes.getShapes()) {
+            if (shape instanceof GroupShape<?, ?> group) substitute(group);
+            else if (shape instanceof TextShape<?, ?> text) substituteText(text);
+            else if (shape instanceof TableShape<?, ?> table) {
+                for (int row = 0; row < table.getNumberOfRows(); row++) {
+                    for (int column = 0; column < table.getNumberOfColumns(); column++) {
+                        TextShape<?, ?> cell = table.getCell(row, column);
+                        if (cell != null) substituteText(cell);
+                    }
+                }
             }
+        }
+    }
 
-            @Override
-            public boolean containsKey(Object name) {
-                return true;
-            }
+    private static void substituteText(TextShape<?, ?> text) {
+        for (TextParagraph<?, ?, ?> paragraph : text.getTextParagraphs()) {
+            for (TextRun run : paragraph.getTextRuns()) run.setFontFamily(face(run.getFontFamily()).family());
+        }
+    }
 
-            @Override
-            public String get(Object name) {
-                return Face.named(String.valueOf(name)).family();
-            }
-        };
+    /** Most typefaces of slides have no serifs. */
+    private static Face face(@Nullable String name) {
+        return Face.named(name == null ? "" : name, Face.ARIMO);
     }
 
     /** {@return what writes text as text, in fonts of the document} */
@@ -76,7 +89,7 @@ final class SlideFonts {
     }
 
     private PDFont load(Font font) throws IOException {
-        Style style = STYLES.get(Face.named(font.getFamily()).family() + font.isBold() + font.isItalic());
+        Style style = STYLES.get(face(font.getFamily()).family() + font.isBold() + font.isItalic());
         PDFont known = loaded.get(style);
         if (known != null) return known;
         try (InputStream in = style.face().open(style.bold(), style.italic())) {

@@ -1,6 +1,5 @@
 package app.yellowtab.convert.slide;
 
-import app.yellowtab.convert.page.Face;
 import app.yellowtab.convert.page.Notes;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.pdf.Units;
@@ -10,14 +9,13 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.graphics.form.PDFormXObject;
 import org.apache.pdfbox.util.Matrix;
-import org.apache.poi.sl.draw.Drawable;
+import org.apache.poi.sl.usermodel.MasterSheet;
 import org.apache.poi.sl.usermodel.Slide;
 import org.apache.poi.sl.usermodel.SlideShow;
 import org.apache.poi.sl.usermodel.SlideShowFactory;
@@ -35,7 +33,9 @@ public final class SlidePages {
             SlideFonts fonts = new SlideFonts(document);
             Dimension size = show.getPageSize();
             List<String> hidden = new ArrayList<>();
+            for (MasterSheet<?, ?> master : show.getSlideMasters()) SlideFonts.substitute(master);
             for (Slide<?, ?> slide : show.getSlides()) {
+                SlideFonts.substitute(slide);
                 if (slide.isHidden()) {
                     hidden.add(String.valueOf(slide.getSlideNumber()));
                     continue;
@@ -50,8 +50,6 @@ public final class SlidePages {
         PdfBoxGraphics2D graphics = new PdfBoxGraphics2D(document, size.width, size.height);
         try {
             graphics.setFontTextDrawer(fonts.drawer());
-            graphics.setRenderingHint(Drawable.FONT_MAP, SlideFonts.replacements());
-            graphics.setRenderingHint(Drawable.FONT_FALLBACK, Map.of("*", Face.ARIMO.family()));
             slide.draw(graphics);
         } catch (RuntimeException e) {
             LoggerFactory.getLogger(SlidePages.class).warn("slide {} not drawn whole", slide.getSlideNumber(), e);
