@@ -148,6 +148,7 @@ public final class GatherStage extends HBox {
         Button all = Controls.button("gather.confirmAll", () -> gathering.confirm(list.sources()));
         put.disableProperty().bind(list.nothingChosen());
         away.disableProperty().bind(list.nothingChosen());
+        all.disableProperty().bind(list.isEmpty());
         Controls.describe(put, Words.of("gather.putTip", Shortcut.PUT_IN_INDEX.shown()));
         Controls.describe(away, Words.of("gather.takeAwayTip", Shortcut.TAKE_OUT.shown()));
         Controls.describe(all, Words.of("gather.confirmAllTip"));

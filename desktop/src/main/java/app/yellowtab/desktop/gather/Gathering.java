@@ -156,6 +156,8 @@ final class Gathering {
         compare(bundle.sources());
         Set<SourceId> unplaced = new HashSet<>();
         bundle.tray().forEach(source -> unplaced.add(source.id()));
+        // What has all been placed otherwise is no longer offered.
+        if (folders.get().filter(offered -> kept(offered, unplaced, bundle).isEmpty()).isPresent()) folders.set(Optional.empty());
         List<Row.Known> all = bundle.sources().stream().map(source -> known(source, !unplaced.contains(source.id()))).toList();
         Map<Filter, Integer> counted = new EnumMap<>(Filter.class);
         for (Filter one : Filter.values()) counted.put(one, (int) all.stream().filter(test(one)).count());

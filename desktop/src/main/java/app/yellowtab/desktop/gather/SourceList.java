@@ -116,6 +116,10 @@ final class SourceList extends StackPane {
         list.getSelectionModel().getSelectedItems().addListener((ListChangeListener<Row>) change -> listener.run());
     }
 
+    BooleanBinding isEmpty() {
+        return Bindings.isEmpty(items);
+    }
+
     BooleanBinding nothingChosen() {
         return Bindings.isEmpty(list.getSelectionModel().getSelectedItems());
     }

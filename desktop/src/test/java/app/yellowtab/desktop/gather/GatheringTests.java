@@ -195,6 +195,19 @@ class GatheringTests {
         assertThat(source("terms.pdf").proposedDate().shown()).as("reading it again keeps what was taken").isEqualTo("9 Jun 2031");
     }
 
+    @Test
+    void foldersAreNoLongerOfferedWhenAllIsPlaced() throws IOException {
+        Path folderOfFiles = Files.createDirectories(temp.resolve("Letters"));
+        Pdfs.write(folderOfFiles, "first", 1);
+        Pdfs.write(folderOfFiles, "second", 1);
+        gathering.bringIn(List.of(folderOfFiles));
+        assertThat(gathering.foldersProperty().get()).isPresent();
+        gathering.putInIndex(List.of(source("first.pdf")));
+        assertThat(gathering.foldersProperty().get()).isPresent();
+        gathering.putInIndex(List.of(source("second.pdf")));
+        assertThat(gathering.foldersProperty().get()).isEmpty();
+    }
+
     private Path locked(String name, String password) throws IOException {
         return Pdfs.write(temp, name, 2, document -> {
             try {
