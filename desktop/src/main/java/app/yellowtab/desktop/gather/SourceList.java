@@ -38,7 +38,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 final class SourceList extends StackPane {
     private static final double ROW = 52;
     private static final double INDENT = 28;
-    private static final int ROWS_A_FRAME = 3;
+    private static final int ROWS_A_FRAME = 1;
     private static final int ROWS_IN_VIEW = 24;
 
     private final Gathering gathering;
@@ -94,7 +94,7 @@ final class SourceList extends StackPane {
         if (list.getSelectionModel().isEmpty() && !items.isEmpty() && items.getFirst() instanceof Row.Known) list.getSelectionModel().selectFirst();
     }
 
-    /** The first rows come a few in each frame: their nodes are made then, and all at once would hold the window up. */
+    /** The first rows come one in each frame: their nodes are made then, and all at once would hold the window up. */
     private final class Growing extends AnimationTimer {
         @Override
         public void handle(long now) {
