@@ -111,6 +111,7 @@ class OpenTextTests {
         Conversions.Result result = odt(style, "", items("xml:id=\"a\"", "one", "two") + "<text:p>between</text:p>" + items("text:continue-numbering=\"true\" xml:id=\"b\"", "three")
                 + items("xml:id=\"c\"", "anew") + items("text:continue-list=\"a\"", "four").replace("<text:list-item><text:p>four", "<text:list-item text:start-value=\"9\"><text:p>four"));
         assertThat(result.page(1)).isEqualTo("1. one 2. two between 3. three 1. anew 9. four");
+        assertThat(odt(style, "", items("", "one", "two") + items("", "anew")).page(1)).as("lists without a name of their own").isEqualTo("1. one 2. two 1. anew");
     }
 
     @Test

@@ -44,7 +44,8 @@ final class OdtNumbers {
         if (before == null && Xml.attribute(list, "continue-numbering").equals("true")) before = byStyle.get(style);
         int[] counts = before == null ? new int[LEVELS + 1] : before;
         byStyle.put(style, counts);
-        byIdentity.put(Xml.attribute(list, "id"), counts);
+        String identity = Xml.attribute(list, "id");
+        if (!identity.isEmpty()) byIdentity.put(identity, counts);
         return new Lists(style, counts);
     }
 

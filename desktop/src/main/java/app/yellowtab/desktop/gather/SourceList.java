@@ -46,6 +46,7 @@ final class SourceList extends StackPane {
     private final ListView<Row> list = new ListView<>(items);
     private final Tooltip fileName = new Tooltip();
     private final Growing growing = new Growing();
+    private boolean filled;
     private final Subscription subscription;
 
     SourceList(Gathering gathering) {
@@ -78,7 +79,7 @@ final class SourceList extends StackPane {
         Set<SourceId> chosen = new HashSet<>(chosen().stream().map(Source::id).toList());
         growing.stop();
         int first = Math.min(rows.size(), Math.max(items.size(), ROWS_A_FRAME));
-        if (first < Math.min(rows.size(), ROWS_IN_VIEW)) {
+        if (!filled && first < Math.min(rows.size(), ROWS_IN_VIEW)) {
             items.take(rows.subList(0, first));
             growing.start();
         } else {
@@ -94,7 +95,7 @@ final class SourceList extends StackPane {
         if (list.getSelectionModel().isEmpty() && !items.isEmpty() && items.getFirst() instanceof Row.Known) list.getSelectionModel().selectFirst();
     }
 
-    /** The first rows come one in each frame: their nodes are made then, and all at once would hold the window up. */
+    /** Until the view has once been full, rows come one in each frame: their nodes are made then, and all at once would hold the window up. */
     private final class Growing extends AnimationTimer {
         @Override
         public void handle(long now) {
@@ -102,7 +103,9 @@ final class SourceList extends StackPane {
             int next = items.size() + ROWS_A_FRAME;
             boolean whole = next >= Math.min(rows.size(), ROWS_IN_VIEW);
             items.take(whole ? rows : rows.subList(0, next));
-            if (whole) stop();
+            if (!whole) return;
+            filled |= rows.size() >= ROWS_IN_VIEW;
+            stop();
         }
     }
 

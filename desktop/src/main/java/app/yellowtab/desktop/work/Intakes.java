@@ -100,7 +100,11 @@ public final class Intakes {
 
     /** Reads sources anew, after the user has chosen otherwise how they are read. */
     public void readAgain(List<Source> sources) {
-        if (!sources.isEmpty()) readAgain(sources, workspace.folder().passwords(), read -> workspace.edit(bundle -> Edits.replaceSources(bundle, read)));
+        if (!sources.isEmpty()) readAgain(sources, workspace.folder().passwords(), read -> {
+            // What cannot be read any more, such as a file that is locked again, stays as it was.
+            List<Source> fresh = read.stream().filter(Source::isRead).toList();
+            workspace.edit(bundle -> Edits.replaceSources(bundle, fresh));
+        });
     }
 
     private void remember(String password) {

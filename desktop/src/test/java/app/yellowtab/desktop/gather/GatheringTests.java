@@ -250,6 +250,8 @@ class GatheringTests {
         assertThat(asks("other.pdf")).isTrue();
         reopen();
         assertThat(asks("terms.pdf")).isTrue();
+        gathering.read(new Reading(true, false, false));
+        assertThat(source("terms.pdf").pageCount()).as("its pages are still known").isEqualTo(2);
         assertThatThrownBy(() -> folder.open(source("terms.pdf").id())).isInstanceOf(FindingException.class).hasMessageContaining("terms").hasMessageContaining("Type it again");
         gathering.unlock(List.of(source("terms.pdf")), "tarn", false, () -> wrong.add("tarn"));
         assertThat(asks("terms.pdf")).isFalse();
