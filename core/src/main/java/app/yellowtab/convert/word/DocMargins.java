@@ -49,7 +49,7 @@ record DocMargins(List<Box> boxes, boolean differElsewhere) {
     /** {@return the lines that say something, whatever page they were last shown on} */
     private static Set<String> lines(Range range) {
         Set<String> lines = new HashSet<>();
-        for (int i = 0; i < range.numParagraphs(); i++) lines.add(FIELD.matcher(range.getParagraph(i).text()).replaceAll("$1").strip());
+        for (int i = 0; i < range.numParagraphs(); i++) lines.add(FIELD.matcher(range.getParagraph(i).text()).replaceAll("$1").replaceAll("\\p{Cntrl}", "").strip());
         lines.remove("");
         return lines;
     }
