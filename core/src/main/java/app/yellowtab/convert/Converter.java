@@ -147,8 +147,8 @@ public final class Converter {
             case TEXT -> TextPages.add(document, text(file), named, notes);
             case DOCX -> WordPages.addDocx(document, file, reading.showChanges(), reading.showComments(), said);
             case DOC -> WordPages.addDoc(document, file, reading.showChanges(), said);
-            case RTF -> RtfPages.add(document, file, reading.showChanges(), said);
-            case ODT -> OdtPages.add(document, file, said);
+            case RTF -> RtfPages.add(document, file, reading.showChanges(), reading.showComments(), said);
+            case ODT -> OdtPages.add(document, file, reading.showChanges(), reading.showComments(), said);
             case ODP -> OdpPages.add(document, file, said);
             case XLSX, XLS -> TablePages.addWorkbook(document, file, said);
             case ODS -> TablePages.addOds(document, file, said);

@@ -3,6 +3,7 @@ package app.yellowtab.convert;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.model.Reading;
 import app.yellowtab.model.SourceKind;
 import app.yellowtab.testing.Conversions;
 import app.yellowtab.testing.Pdfs;
@@ -42,17 +43,25 @@ class OpenTextTests {
     }
 
     private Conversions.Result odt(String automatic, String masters, String text) throws IOException {
+        return odt(automatic, masters, text, Reading.STANDARD);
+    }
+
+    private Conversions.Result odt(String automatic, String masters, String text, Reading reading) throws IOException {
         Map<String, byte[]> parts = new LinkedHashMap<>();
         parts.put("mimetype", "application/vnd.oasis.opendocument.text".getBytes(StandardCharsets.US_ASCII));
         parts.put("styles.xml", part("document-styles", masters));
         parts.put("content.xml", part("document-content", "<office:automatic-styles>" + automatic + "</office:automatic-styles><office:body><office:text>" + text + "</office:text></office:body>"));
         parts.put("Pictures/a.png", blackPicture());
-        return Conversions.of(WordFile.zip(folder.resolve("text.odt"), parts), SourceKind.ODT);
+        return Conversions.of(WordFile.zip(folder.resolve("text.odt"), parts), SourceKind.ODT, reading);
     }
 
     private Conversions.Result rtf(String body) throws IOException {
+        return rtf(body, Reading.STANDARD);
+    }
+
+    private Conversions.Result rtf(String body, Reading reading) throws IOException {
         Path file = Files.writeString(folder.resolve("letter.rtf"), "{\\rtf1\\ansi\\ansicpg1252\\deff0{\\fonttbl{\\f0 Arial;}}" + body + "}");
-        return Conversions.of(file, SourceKind.RTF);
+        return Conversions.of(file, SourceKind.RTF, reading);
     }
 
     @Test
@@ -135,6 +144,28 @@ class OpenTextTests {
         Conversions.Result result = rtf("\\pard keeps{\\*\\atnid OF}{\\*\\atnauthor Orla}\\chatn{\\*\\annotation \\pard for us only\\par} it cold\\par");
         assertThat(result.page(1)).isEqualTo("keeps it cold");
         assertThat(result.codes()).containsExactly(Code.COMMENTS_DROPPED);
+    }
+
+    @Test
+    void changesOfOpenTextAreMarkedWhereThatIsChosen() throws IOException {
+        String regions = "<text:tracked-changes><text:changed-region xml:id=\"d\"><text:deletion><text:p>two</text:p></text:deletion></text:changed-region>"
+                + "<text:changed-region xml:id=\"i\"><text:insertion/></text:changed-region></text:tracked-changes>";
+        String text = regions + "<text:p>keeps <text:change text:change-id=\"d\"/><text:change-start text:change-id=\"i\"/>three<text:change-end text:change-id=\"i\"/> degrees</text:p>";
+        assertThat(odt("", "", text).page(1)).isEqualTo("keeps three degrees");
+        Conversions.Result shown = odt("", "", text, new Reading(false, true, false));
+        assertThat(shown.page(1)).isEqualTo("keeps twothree degrees");
+        assertThat(shown.codes()).containsExactly(Code.CHANGES_SHOWN);
+    }
+
+    @Test
+    void commentsStandInTheTextWhereThatIsChosen() throws IOException {
+        Reading comments = new Reading(false, false, true);
+        Conversions.Result open = odt("", "", "<text:p>keeps<office:annotation><dc:creator>Orla</dc:creator><text:p>since when?</text:p></office:annotation> it cold</text:p>", comments);
+        assertThat(open.page(1)).isEqualTo("keeps[Orla: since when?] it cold");
+        assertThat(open.codes()).containsExactly(Code.COMMENTS_KEPT);
+        Conversions.Result rich = rtf("\\pard keeps{\\*\\atnid OF}{\\*\\atnauthor Orla}\\chatn{\\*\\annotation \\pard since when?\\par} it cold\\par", comments);
+        assertThat(rich.page(1)).isEqualTo("keeps[Orla: since when?] it cold");
+        assertThat(rich.codes()).containsExactly(Code.COMMENTS_KEPT);
     }
 
     @Test

@@ -48,7 +48,7 @@ public final class OdpPages {
         double height = sheet.map(s -> Lengths.points(Xml.attribute(s, "page-height"))).filter(h -> h > 0).orElse(595.3);
         Document html = Document.createShell("");
         html.head().appendElement("style").appendText(String.format(Locale.ROOT, "@page { size: %.1fpt %.1fpt; margin: 0; } .at { position: absolute; }", width, height));
-        OdtReader reader = new OdtReader(parts, styles, notes);
+        OdtReader reader = new OdtReader(parts, styles, false, false, notes);
         Element body = html.body().appendElement("div").attr("style", "position:relative;height:" + Look.pt(height - 2));
         for (org.w3c.dom.Element shape : Xml.all(slide, "frame")) addFrame(body, shape, parts, reader, notes);
         for (org.w3c.dom.Element shape : Xml.all(slide, "custom-shape")) reader.addAll(at(body, shape), Xml.children(shape), Lengths.points(Xml.attribute(shape, "width")));

@@ -29,8 +29,13 @@ public final class OdtPages {
         this.reader = reader;
     }
 
-    /** Adds the pages of an OpenDocument text; its tracked changes are always accepted. */
-    public static void add(PDDocument document, Path file, Notes notes) throws IOException {
+    /**
+     * Adds the pages of an OpenDocument text.
+     *
+     * @param showChanges  whether tracked changes are marked instead of accepted
+     * @param showComments whether comments stand in the text
+     */
+    public static void add(PDDocument document, Path file, boolean showChanges, boolean showComments, Notes notes) throws IOException {
         try (Parts parts = new Parts(file)) {
             org.w3c.dom.Element content = parts.xml("content.xml").orElseThrow(() -> new IOException("no content part"));
             OdtStyles styles = new OdtStyles();
@@ -38,7 +43,7 @@ public final class OdtPages {
             part.ifPresent(styles::add);
             styles.add(content);
             org.w3c.dom.Element text = Xml.child(content, "body", "text").orElseThrow(() -> new IOException("no text"));
-            new OdtPages(document, styles, new OdtReader(parts, styles, notes), notes).run(text);
+            new OdtPages(document, styles, new OdtReader(parts, styles, showChanges, showComments, notes), notes).run(text);
         }
     }
 

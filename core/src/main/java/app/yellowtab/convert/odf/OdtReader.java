@@ -1,5 +1,6 @@
 package app.yellowtab.convert.odf;
 
+import app.yellowtab.convert.flow.Changes;
 import app.yellowtab.convert.flow.Line;
 import app.yellowtab.convert.flow.Look;
 import app.yellowtab.convert.flow.Piece;
@@ -13,8 +14,11 @@ import app.yellowtab.convert.page.Xml;
 import app.yellowtab.finding.Finding.Code;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jsoup.nodes.Element;
 import org.jspecify.annotations.Nullable;
 import org.w3c.dom.Node;
@@ -29,11 +33,17 @@ final class OdtReader {
     private final Parts parts;
     private final OdtStyles styles;
     private final Notes notes;
+    private final boolean showChanges;
+    private final boolean showComments;
+    private final Map<String, org.w3c.dom.Element> changes = new HashMap<>();
     private OdtNumbers numbers;
+    private boolean inserting;
     private int footnotes;
     private boolean countsPages;
 
-    OdtReader(Parts parts, OdtStyles styles, Notes notes) {
+    OdtReader(Parts parts, OdtStyles styles, boolean showChanges, boolean showComments, Notes notes) {
+        this.showChanges = showChanges;
+        this.showComments = showComments;
         this.parts = parts;
         this.styles = styles;
         this.notes = notes;
@@ -59,9 +69,9 @@ final class OdtReader {
 
     void report(org.w3c.dom.Element text) {
         int changes = Xml.all(text, "changed-region").size();
-        if (changes > 0) notes.say(Code.CHANGES_ACCEPTED, String.valueOf(changes));
+        if (changes > 0) notes.say(showChanges ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, String.valueOf(changes));
         int comments = Xml.all(text, "annotation").size();
-        if (comments > 0) notes.say(Code.COMMENTS_DROPPED, String.valueOf(comments));
+        if (comments > 0) notes.say(showComments ? Code.COMMENTS_KEPT : Code.COMMENTS_DROPPED, String.valueOf(comments));
     }
 
     void addAll(Element to, List<org.w3c.dom.Element> from, double widthPt) throws IOException {
@@ -76,6 +86,7 @@ final class OdtReader {
                     if (isHidden(one)) notes.lost("hidden text");
                     else addAll(to, Xml.children(one), widthPt);
                 }
+                case "tracked-changes" -> Xml.children(one, "changed-region").forEach(region -> changes.put(Xml.attribute(region, "id"), region));
                 default -> { }
             }
         }
@@ -141,7 +152,7 @@ final class OdtReader {
             if (node instanceof Text text) {
                 String words = text.getData().replaceAll("[ \\t\\r\\n]+", " ");
                 if (!words.isBlank() && run.on("vanish")) notes.lost("hidden text");
-                if (!words.isEmpty() && !run.on("vanish")) pieces.add(text(words, run));
+                if (!words.isEmpty() && !run.on("vanish")) pieces.add(text(words, inserting ? run.with(Changes.INSERTED) : run));
             } else if (node instanceof org.w3c.dom.Element element) {
                 inline(element, run, pieces);
             }
@@ -167,7 +178,15 @@ final class OdtReader {
                 pieces.add(Piece.markup(box, 5));
             }
             case "frame" -> frame(element, pieces);
-            case "annotation", "annotation-end", "tracked-changes", "change", "change-start", "change-end", "bookmark", "bookmark-start", "bookmark-end" -> { }
+            case "change" -> {
+                if (showChanges) addDeleted(element, run, pieces);
+            }
+            case "change-start" -> inserting = showChanges && changed(element, "insertion").isPresent();
+            case "change-end" -> inserting = false;
+            case "annotation" -> {
+                if (showComments) pieces.add(Piece.markup(comment(element), 40));
+            }
+            case "annotation-end", "tracked-changes", "bookmark", "bookmark-start", "bookmark-end" -> { }
             case "hidden-text", "conditional-text" -> {
                 if (!isHidden(element)) collect(element, run, pieces);
             }
@@ -175,6 +194,30 @@ final class OdtReader {
             case "custom-shape", "line", "rect" -> notes.lost("drawn shapes");
             default -> collect(element, run, pieces);
         }
+    }
+
+    /** {@return what a tracked change did, if it is one of a kind (OpenDocument 1.3 part 3, 5.5)} */
+    private Optional<org.w3c.dom.Element> changed(org.w3c.dom.Element mark, String kind) {
+        return Optional.ofNullable(changes.get(Xml.attribute(mark, "change-id"))).flatMap(region -> Xml.child(region, kind));
+    }
+
+    /** What was taken out stands at the head of the text, and belongs where its mark is. */
+    private void addDeleted(org.w3c.dom.Element mark, Props run, List<Piece> pieces) throws IOException {
+        Optional<org.w3c.dom.Element> deletion = changed(mark, "deletion");
+        if (deletion.isEmpty()) return;
+        boolean first = true;
+        for (org.w3c.dom.Element one : Xml.children(deletion.get())) {
+            if (!one.getLocalName().matches("p|h")) continue;
+            if (!first) pieces.add(Piece.lineBreak());
+            first = false;
+            collect(one, run.with(Changes.DELETED), pieces);
+        }
+    }
+
+    private static Element comment(org.w3c.dom.Element annotation) {
+        String author = Xml.children(annotation, "creator").stream().map(org.w3c.dom.Element::getTextContent).findFirst().orElse("");
+        String words = Xml.children(annotation, "p").stream().map(org.w3c.dom.Element::getTextContent).collect(Collectors.joining(" "));
+        return new Element("span").addClass("comment").text("[" + (author.isEmpty() ? "" : author + ": ") + words + "]");
     }
 
     private void frame(org.w3c.dom.Element frame, List<Piece> pieces) throws IOException {

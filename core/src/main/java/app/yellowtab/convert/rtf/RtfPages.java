@@ -20,14 +20,16 @@ public final class RtfPages {
      * Adds the pages of a file.
      *
      * @param showChanges whether tracked changes are marked instead of accepted
+     * @param showComments whether comments stand in the text
      * @param notes       takes what the pages lack
      */
-    public static void add(PDDocument document, Path file, boolean showChanges, Notes notes) throws IOException {
-        RtfReader reader = new RtfReader(showChanges, notes);
+    public static void add(PDDocument document, Path file, boolean showChanges, boolean showComments, Notes notes) throws IOException {
+        RtfReader reader = new RtfReader(showChanges, showComments, notes);
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
             new StandardRtfParser().parse(new RtfStreamSource(in), reader);
         }
         Frame.addAll(document, reader.frames(), reader.countsPages(), notes);
+        if (reader.comments() > 0) notes.say(showComments ? Code.COMMENTS_KEPT : Code.COMMENTS_DROPPED, String.valueOf(reader.comments()));
         if (reader.changes() > 0) notes.say(showChanges ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, String.valueOf(reader.changes()));
     }
 }

@@ -29,14 +29,15 @@ import org.jsoup.nodes.Element;
 /** Listens to the commands and words of a Rich Text Format file, and builds the pages' trees from them. */
 final class RtfReader implements IRtfListener {
     /** Groups whose words are no text of the document. */
-    private static final Set<Command> UNSHOWN = EnumSet.of(Command.info, Command.stylesheet, Command.annotation, Command.atnid, Command.bkmkstart, Command.nonshppict,
+    private static final Set<Command> UNSHOWN = EnumSet.of(Command.info, Command.stylesheet, Command.atnid, Command.bkmkstart, Command.nonshppict,
             Command.listtable, Command.listoverridetable, Command.rsidtbl, Command.generator, Command.themedata, Command.datastore, Command.latentstyles,
-            Command.xmlnstbl, Command.revtbl, Command.atnauthor, Command.atrfstart, Command.atrfend, Command.bkmkend, Command.pn, Command.sp, Command.objdata, Command.nesttableprops,
+            Command.xmlnstbl, Command.revtbl, Command.atrfstart, Command.atrfend, Command.bkmkend, Command.pn, Command.sp, Command.objdata, Command.nesttableprops,
             Command.headerl, Command.footerl, Command.colorschememapping, Command.filetbl, Command.mmathPr, Command.wgrffmtfilter, Command.shpinst);
 
     private static final Set<Command> SHOWN_THOUGH_OPTIONAL = EnumSet.of(Command.shppict, Command.footnote, Command.listtext, Command.pict, Command.fldinst);
 
     private final boolean showChanges;
+    private final boolean showComments;
     private final Notes notes;
     private final Map<Integer, String> fonts = new HashMap<>();
     private final List<String> colours = new ArrayList<>();
@@ -53,9 +54,12 @@ final class RtfReader implements IRtfListener {
     private int footnotes;
     private boolean countsPages;
     private int changes;
+    private int comments;
+    private final StringBuilder author = new StringBuilder();
 
-    RtfReader(boolean showChanges, Notes notes) {
+    RtfReader(boolean showChanges, boolean showComments, Notes notes) {
         this.showChanges = showChanges;
+        this.showComments = showComments;
         this.notes = notes;
         flow = newPage();
     }
@@ -96,6 +100,10 @@ final class RtfReader implements IRtfListener {
         return changes;
     }
 
+    int comments() {
+        return comments;
+    }
+
     private RtfFlow newPage() {
         Frame frame = new Frame(twips(Command.paperw, 11906), twips(Command.paperh, 16838), twips(Command.margt, 1440), twips(Command.margr, 1800),
                 twips(Command.margb, 1440), twips(Command.margl, 1800));
@@ -132,7 +140,7 @@ final class RtfReader implements IRtfListener {
         if (ended.equals(state.place)) return;
         switch (ended) {
             case "picture" -> addPicture();
-            case "footnote", "header", "footer" -> endOuter(ended);
+            case "footnote", "header", "footer", "comment" -> endOuter(ended);
             default -> { }
         }
     }
@@ -151,7 +159,8 @@ final class RtfReader implements IRtfListener {
         if (starred) state.place = "unshown";
         starred = false;
         switch (state.place) {
-            case "text", "footnote", "header", "footer" -> addText(text);
+            case "text", "footnote", "header", "footer", "comment" -> addText(text);
+            case "author" -> author.append(text);
             case "picture" -> hex.append(text.strip());
             case "instruction" -> instruction.append(text);
             case "fonts" -> fonts.merge((int) state.run.number("font", 0), text.replace(";", ""), (known, more) -> known.isEmpty() ? more : known);
@@ -170,6 +179,7 @@ final class RtfReader implements IRtfListener {
             return;
         }
         if (!state.run.on("vanish")) add(text, state.run);
+        else if (!text.isBlank()) notes.lost("hidden text");
     }
 
     private void add(String text, Props run) {
@@ -187,8 +197,14 @@ final class RtfReader implements IRtfListener {
         starred = false;
         if (state.place.equals("unshown")) return;
         if (UNSHOWN.contains(command)) {
-            if (command == Command.annotation) notes.say(Code.COMMENTS_DROPPED, "in its text");
             state.place = "unshown";
+        } else if (command == Command.atnauthor) {
+            author.setLength(0);
+            state.place = "author";
+        } else if (command == Command.annotation) {
+            comments++;
+            if (showComments) begin("comment", new Element("span").addClass("comment"));
+            else state.place = "unshown";
         } else if (startsUnknown) {
             state.place = "unshown";
         } else if (!place(command) && !character(command, parameter, hasParameter) && !paragraph(command, parameter) && !table(command, parameter)) {
@@ -244,6 +260,8 @@ final class RtfReader implements IRtfListener {
             filled.select("span[style^=margin-left:-]").remove();
             filled.select("p").forEach(p -> p.tagName("span").attr("style", "font-size:9pt"));
             flow.add(Piece.markup(filled, 5));
+        } else if (place.equals("comment")) {
+            flow.add(Piece.markup(filled.text("[" + (author.isEmpty() ? "" : author.toString().strip() + ": ") + filled.text() + "]"), 40));
         } else {
             margins.put(place, filled);
             pages.getLast().margins().put(place, filled);
