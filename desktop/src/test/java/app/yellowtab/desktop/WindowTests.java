@@ -327,7 +327,7 @@ class WindowTests {
         Files.write(files.resolve("film.mov"), new byte[] {0, 0, 0, 20, 'f', 't', 'y', 'p', 'q', 't', ' ', ' '});
         when(dialogs.folder(any())).thenReturn(Optional.of(files));
         robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
-        assertThat(robot.lookup("#gathered").<ListView<?>>queryAs(castList()).getItems()).isEmpty();
+        assertThat(robot.lookup("#gathered").queryListView().getItems()).isEmpty();
         robot.clickOn("#gather-addFolder");
         until(() -> workspace().bundle().sources().size() == 5);
     }
@@ -388,15 +388,10 @@ class WindowTests {
         robot.clickOn("#start-sample");
         until(() -> desk.workspace().isPresent());
         assertThat(workspace().plan().documentCount()).isGreaterThan(30);
-        assertThat(robot.lookup("#tray").<ListView<?>>queryAs(castList()).getItems()).hasSize(33);
+        assertThat(robot.lookup("#tray").queryListView().getItems()).hasSize(33);
         robot.push(KeyCode.F1);
         until(() -> robot.lookup("#help-close").query().isVisible());
         robot.push(KeyCode.ESCAPE);
         until(() -> !robot.lookup(".overlay").query().isVisible());
-    }
-
-    @SuppressWarnings("unchecked")    // a class token for a wildcard type
-    private static Class<ListView<?>> castList() {
-        return (Class<ListView<?>>) (Class<?>) ListView.class;
     }
 }

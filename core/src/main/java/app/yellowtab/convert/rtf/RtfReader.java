@@ -7,7 +7,6 @@ import app.yellowtab.convert.flow.Piece;
 import app.yellowtab.convert.flow.Props;
 import app.yellowtab.convert.page.Face;
 import app.yellowtab.convert.page.Notes;
-import app.yellowtab.convert.page.PictureData;
 import app.yellowtab.finding.Finding.Code;
 import com.rtfparserkit.parser.IRtfListener;
 import com.rtfparserkit.rtf.Command;
@@ -18,7 +17,6 @@ import java.util.Deque;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -47,8 +45,7 @@ final class RtfReader implements IRtfListener {
     private State state = new State();
     private RtfFlow flow;
     private final int[] colour = new int[3];
-    private final StringBuilder hex = new StringBuilder();
-    private final double[] pictureSize = new double[2];
+    private RtfPicture picture = new RtfPicture();
     private final StringBuilder instruction = new StringBuilder();
     private boolean starred;
     private int footnotes;
@@ -139,7 +136,7 @@ final class RtfReader implements IRtfListener {
         state = states.pop();
         if (ended.equals(state.place)) return;
         switch (ended) {
-            case "picture" -> addPicture();
+            case "picture" -> picture.piece(notes).ifPresent(flow::add);
             case "footnote", "header", "footer", "comment" -> endOuter(ended);
             default -> { }
         }
@@ -150,7 +147,7 @@ final class RtfReader implements IRtfListener {
 
     @Override
     public void processBinaryBytes(byte[] data) {
-        if (state.place.equals("picture")) hex.append(HexFormat.of().formatHex(data));
+        if (state.place.equals("picture")) picture.take(data);
     }
 
     @Override
@@ -161,7 +158,7 @@ final class RtfReader implements IRtfListener {
         switch (state.place) {
             case "text", "footnote", "header", "footer", "comment" -> addText(text);
             case "author" -> author.append(text);
-            case "picture" -> hex.append(text.strip());
+            case "picture" -> picture.take(text);
             case "instruction" -> instruction.append(text);
             case "fonts" -> fonts.merge((int) state.run.number("font", 0), text.replace(";", ""), (known, more) -> known.isEmpty() ? more : known);
             case "colours" -> {
@@ -218,8 +215,7 @@ final class RtfReader implements IRtfListener {
             case colortbl -> state.place = "colours";
             case pict -> {
                 state.place = "picture";
-                hex.setLength(0);
-                pictureSize[0] = pictureSize[1] = 0;
+                picture = new RtfPicture();
             }
             case fldinst -> {
                 state.place = "instruction";
@@ -372,8 +368,8 @@ final class RtfReader implements IRtfListener {
                 if (outer.isEmpty()) flow = newPage();
             }
             case red, green, blue -> colour[command == Command.red ? 0 : command == Command.green ? 1 : 2] = parameter;
-            case picwgoal -> pictureSize[0] = parameter / 20.0;
-            case pichgoal -> pictureSize[1] = parameter / 20.0;
+            case picwgoal -> picture.width(parameter / 20.0);
+            case pichgoal -> picture.height(parameter / 20.0);
             case object -> notes.lost("embedded objects are shown as their picture");
             default -> { }
         }
@@ -395,13 +391,5 @@ final class RtfReader implements IRtfListener {
         if (!outer.isEmpty() || !flow.isBetweenParagraphs() || flow.hasContent()) return;
         pages.removeLast();
         flow = newPage();
-    }
-
-    private void addPicture() {
-        String digits = hex.toString().replaceAll("[^0-9A-Fa-f]", "");
-        byte[] bytes = HexFormat.of().parseHex(digits.substring(0, digits.length() / 2 * 2));
-        if (bytes.length == 0) return;
-        String size = pictureSize[0] > 0 && pictureSize[1] > 0 ? "width:" + Look.pt(pictureSize[0]) + ";height:" + Look.pt(pictureSize[1]) : "";
-        PictureData.of(bytes, notes).ifPresent(data -> flow.add(Piece.markup(new Element("img").attr("src", data).attr("style", size), pictureSize[0])));
     }
 }
