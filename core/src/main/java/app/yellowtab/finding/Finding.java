@@ -17,7 +17,7 @@ import java.util.ResourceBundle;
 public record Finding(Code code, Path file, int page, String detail) {
     /** What can be found. {@code lossy} ones mean that something of the file is not in the bundle. */
     public enum Code {
-        KIND_NOT_READ(true), EMPTY_FILE(true), PASSWORD_NEEDED(true), PASSWORD_AGAIN(true), DAMAGED(true), NO_PAGES(true),
+        KIND_NOT_READ(true), EMPTY_FILE(true), PASSWORD_NEEDED(true), PASSWORD_AGAIN(true), PASSWORDS_NOT_CHANGED(false), DAMAGED(true), NO_PAGES(true),
         NOT_READABLE(true), NO_ROOM(true), FOLDER_NOT_READABLE(true), TOO_LARGE(true), SOURCE_MISSING(true),
         PAGES_MISSING(true), BREAKS_OFF(true), REBUILT(true), FIRST_PICTURE_ONLY(true), PAGE_LOST(true), CHARACTERS_NOT_SHOWN(true), PART_LOST(true),
         CONVERSION_LOST(true), CHANGES_ACCEPTED(false), CHANGES_SHOWN(false), HIDDEN_LEFT_OUT(true), NOT_FETCHED(true), NESTED_TOO_DEEP(true),

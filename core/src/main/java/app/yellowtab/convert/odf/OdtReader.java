@@ -124,7 +124,7 @@ final class OdtReader {
     }
 
     private void addParagraph(Element to, org.w3c.dom.Element from, double widthPt, String label, Props ofList) throws IOException {
-        if (!Xml.all(from, "hidden-paragraph").isEmpty() && isHidden(Xml.all(from, "hidden-paragraph").getFirst())) {
+        if (Xml.all(from, "hidden-paragraph").stream().anyMatch(OdtReader::isHidden)) {
             notes.lost("hidden text");
             return;
         }

@@ -369,8 +369,4 @@ final class Gathering {
     Workspace workspace() {
         return workspace;
     }
-
-    Intakes intakes() {
-        return intakes;
-    }
 }

@@ -111,7 +111,7 @@ public final class Intakes {
         try {
             remembered.remember(password);
         } catch (IOException unwritten) {
-            workspace.findings().add(Finding.of(Finding.Code.TARGET_NOT_WRITABLE, remembered.file(), String.valueOf(unwritten.getMessage())));
+            workspace.findings().add(Finding.of(Finding.Code.PASSWORDS_NOT_CHANGED, remembered.file(), String.valueOf(unwritten.getMessage())));
         }
     }
 
@@ -125,7 +125,7 @@ public final class Intakes {
         try {
             remembered.forget();
         } catch (IOException inUse) {
-            workspace.findings().add(Finding.of(Finding.Code.TARGET_NOT_WRITABLE, remembered.file(), String.valueOf(inUse.getMessage())));
+            workspace.findings().add(Finding.of(Finding.Code.PASSWORDS_NOT_CHANGED, remembered.file(), String.valueOf(inUse.getMessage())));
         }
     }
 

@@ -273,6 +273,15 @@ class GatheringTests {
     }
 
     @Test
+    void aPasswordThatCannotBeKeptOpensTheFileAllTheSameAndIsSaid() throws IOException {
+        Files.writeString(temp.resolve("user"), "a file where the user's folder should be");
+        gathering.bringIn(List.of(locked("terms", "tarn")));
+        gathering.unlock(List.of(source("terms.pdf")), "tarn", true, () -> { });
+        assertThat(asks("terms.pdf")).isFalse();
+        assertThat(workspace.findings().getLast().message()).startsWith("passwords.json").contains("could not be changed", "try again");
+    }
+
+    @Test
     void aWatchedFolderDeliversOnceUntilItIsStopped() throws IOException {
         Path watched = Files.createDirectories(temp.resolve("watched"));
         ScheduledExecutorService clock = mock(ScheduledExecutorService.class);
