@@ -70,6 +70,6 @@ final class LedgerParts {
         NumberStamp.Place stamp = page.stamp();
         Leaf.SourcePage from = leaf instanceof Leaf.SourcePage source ? source : null;
         return new Ledger.Leaf(leaf.number(), String.valueOf(leaf.number()), kind, page.fingerprint(), new Ledger.Stamp(stamp.x(), stamp.y(), stamp.sizePt()),
-                from == null ? -1 : places.get(from.source()), from == null ? 0 : from.page(), page.links());
+                from == null ? -1 : places.get(from.source()), from == null ? 0 : from.page(), page.links(), page.allResources());
     }
 }

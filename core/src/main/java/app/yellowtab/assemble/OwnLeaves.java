@@ -1,8 +1,8 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
-import app.yellowtab.carry.ContentBalance;
 import app.yellowtab.carry.Leaves;
+import app.yellowtab.content.ContentScan;
 import app.yellowtab.output.FontReference;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.ObjectNumber;
@@ -77,7 +77,7 @@ final class OwnLeaves {
             if (links.size() > 0) leaf.setItem(COSName.ANNOTS, links);
             List<COSStream> contents = new ArrayList<>();
             for (Iterator<PDStream> streams = page.getContentStreams(); streams.hasNext(); ) contents.add(streams.next().getCOSObject());
-            taker.take(Leaves.close(number, leaf, contents, ContentBalance.EVEN, "", stamp, graph));
+            taker.take(Leaves.close(number, leaf, contents, ContentScan.EMPTY, "", stamp, graph));
         }
     }
 

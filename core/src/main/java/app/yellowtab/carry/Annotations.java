@@ -13,6 +13,7 @@ import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.jspecify.annotations.Nullable;
@@ -145,6 +146,21 @@ final class Annotations {
         copy.setItem(COSName.S, COSName.URI);
         copy.setItem(COSName.URI, action.getDictionaryObject(COSName.URI));
         return copy;
+    }
+
+    /** {@return all that annotations may draw, whatever state they are in} */
+    static List<COSStream> appearances(COSArray annotations) {
+        List<COSStream> found = new ArrayList<>();
+        for (int i = 0; i < annotations.size(); i++) {
+            COSDictionary appearances = annotations.getObject(i) instanceof COSDictionary annotation ? annotation.getCOSDictionary(COSName.AP) : null;
+            if (appearances == null) continue;
+            for (COSName kind : appearances.keySet()) {
+                COSBase appearance = appearances.getDictionaryObject(kind);
+                if (appearance instanceof COSStream stream) found.add(stream);
+                else if (appearance instanceof COSDictionary states) for (COSName state : states.keySet()) if (states.getDictionaryObject(state) instanceof COSStream stream) found.add(stream);
+            }
+        }
+        return found;
     }
 
     /** References to annotations that are not on the page lead to nothing that anybody sees. */

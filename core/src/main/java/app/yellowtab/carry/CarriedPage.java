@@ -11,9 +11,14 @@ import java.util.List;
  * @param fingerprint of all that it holds and reaches
  * @param stamp       where its number stands
  * @param links       the bundle numbers that its links lead to, in order
+ * @param allResources whether its content could not be followed, so that it holds all that it might draw with
  */
-public record CarriedPage(ObjectGraph.Reach leaf, String fingerprint, NumberStamp.Place stamp, List<Integer> links) {
+public record CarriedPage(ObjectGraph.Reach leaf, String fingerprint, NumberStamp.Place stamp, List<Integer> links, boolean allResources) {
     public CarriedPage {
         links = List.copyOf(links);
+    }
+
+    CarriedPage withAllResources() {
+        return new CarriedPage(leaf, fingerprint, stamp, links, true);
     }
 }

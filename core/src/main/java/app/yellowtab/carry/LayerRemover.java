@@ -90,18 +90,7 @@ final class LayerRemover {
 
     private void enterAppearances(COSDictionary page, COSDictionary resources, Deque<Content> open) {
         COSArray annotations = page.getCOSArray(COSName.ANNOTS);
-        for (int i = 0; annotations != null && i < annotations.size(); i++) {
-            if (!(annotations.getObject(i) instanceof COSDictionary annotation)) continue;
-            COSDictionary appearances = annotation.getCOSDictionary(COSName.AP);
-            if (appearances == null) continue;
-            for (COSName state : appearances.keySet()) {
-                COSBase appearance = appearances.getDictionaryObject(state);
-                if (appearance instanceof COSStream stream) enter(stream, resources, open);
-                else if (appearance instanceof COSDictionary states) {
-                    for (COSName name : states.keySet()) if (states.getDictionaryObject(name) instanceof COSStream stream) enter(stream, resources, open);
-                }
-            }
-        }
+        if (annotations != null) Annotations.appearances(annotations).forEach(appearance -> enter(appearance, resources, open));
     }
 
     private static boolean isDrawn(COSStream stream) {

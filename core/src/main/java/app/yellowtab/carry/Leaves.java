@@ -1,5 +1,6 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.content.ContentScan;
 import app.yellowtab.output.FontReference;
 import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.output.MadeStream;
@@ -26,21 +27,21 @@ public final class Leaves {
      *
      * @param leaf     with its boxes, its resources (which no other page shares) and its annotations
      * @param contents its content streams
-     * @param balance  of their operators
+     * @param scan     of their operators, which must be sound
      * @param drawn    further operators to draw before the number, in the page's own coordinates; may be empty
      */
-    public static CarriedPage close(int number, COSDictionary leaf, List<COSStream> contents, ContentBalance balance, String drawn,
+    public static CarriedPage close(int number, COSDictionary leaf, List<COSStream> contents, ContentScan scan, String drawn,
                                     NumberStamp stamp, ObjectGraph graph) throws IOException {
         COSDictionary resources = leaf.getCOSDictionary(COSName.RESOURCES);
         String font = add(resources, COSName.FONT, new FontReference(NumberStamp.FACE));
         NumberStamp.Stamp set = stamp.set(number, PageFrame.of(new PDPage(leaf)), font);
         COSArray all = new COSArray();
-        all.add(new MadeStream("q\n".repeat(balance.missingSaves() + 1)));
+        all.add(new MadeStream("q\n".repeat(scan.missingSaves() + 1)));
         contents.forEach(all::add);
-        all.add(new MadeStream("\n" + "Q\n".repeat(balance.openSaves() + 1) + drawn + set.operators()));
+        all.add(new MadeStream("\n" + "Q\n".repeat(scan.openSaves() + 1) + drawn + set.operators()));
         leaf.setItem(COSName.CONTENTS, all);
         ObjectGraph.Reach reach = graph.reach(leaf);
-        return new CarriedPage(reach, graph.fingerprintOf(reach), set.place(), links(leaf));
+        return new CarriedPage(reach, graph.fingerprintOf(reach), set.place(), links(leaf), false);
     }
 
     /** Adds something to resources that are a page's own, under a name that is not taken; {@return the name} */

@@ -1,16 +1,21 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.content.ContentScan;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.model.Comments;
 import app.yellowtab.output.FontReference;
 import app.yellowtab.output.ObjectNumber;
+import app.yellowtab.output.MadeStream;
 import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.pdf.Units;
 import app.yellowtab.stamp.NumberStamp;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.util.List;
 import java.util.Set;
 import java.util.function.IntUnaryOperator;
+import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
@@ -34,6 +39,10 @@ public final class PageCarrier {
     private static final Set<COSName> NOT_SEEN = Set.of(COSName.getPDFName("StructTreeRoot"), COSName.getPDFName("StructElem"),
             COSName.OCG, COSName.getPDFName("OCMD"));
     private static final List<COSName> BOXES = List.of(COSName.BLEED_BOX, COSName.TRIM_BOX, COSName.ART_BOX);
+    /** Nobody sees a smaller page; chosen by us. */
+    private static final float LEAST_EXTENT_PT = 1;
+    /** A form's box cuts off what lies outside; nothing that is seen may touch its edge. */
+    private static final float BLEED_PT = 72;
 
     private final PdfInput input;
     private final NumberStamp stamp;
@@ -41,6 +50,7 @@ public final class PageCarrier {
     private final Layers layers;
     private final LayerRemover remover;
     private final Annotations annotations;
+    private final UsedResources usedResources = new UsedResources();
     private final Notes ofFile = new Notes();
 
     /**
@@ -89,24 +99,65 @@ public final class PageCarrier {
         if (layers.any() && remover.clear(from)) notes.add(Code.HIDDEN_LAYERS);
         Annotations.Settled settled = annotations.settle(from, notes);
         PDPage source = new PDPage(from);
-        PDPage leaf = new PDPage(new COSDictionary());
-        COSDictionary to = leaf.getCOSObject();
+        COSDictionary to = new COSDictionary();
         to.setItem(COSName.TYPE, COSName.PAGE);
-        leaf.setMediaBox(copyOf(source.getMediaBox()));
-        leaf.setCropBox(copyOf(source.getCropBox()));
-        if (source.getRotation() != 0) leaf.setRotation(source.getRotation());
-        for (COSName box : BOXES) if (from.getCOSArray(box) != null) to.setItem(box, from.getItem(box));
+        if (boxes(source, to)) notes.add(Code.PAGE_WITHOUT_SIZE);
+        if (source.getRotation() != 0) to.setInt(COSName.ROTATE, source.getRotation());
         if (from.getFloat("UserUnit", 1) > 0 && from.containsKey("UserUnit")) to.setFloat("UserUnit", from.getFloat("UserUnit", 1));
         if (from.getCOSDictionary(COSName.GROUP) != null) to.setItem(COSName.GROUP, from.getItem(COSName.GROUP));
-        COSDictionary resources = source.getResources() == null ? new COSDictionary() : new COSDictionary(source.getResources().getCOSObject());
-        resources.removeItem(COSName.PROC_SET);
-        to.setItem(COSName.RESOURCES, resources);
         if (settled.kept().size() > 0) to.setItem(COSName.ANNOTS, settled.kept());
         List<COSStream> contents = PageContents.of(from);
+        byte[] unpacked = PageContents.unpacked(contents);
+        ContentScan scan = ContentScan.of(unpacked);
+        List<COSStream> appearances = Annotations.appearances(settled.kept());
+        settled.drawings().forEach(drawing -> appearances.add(drawing.form()));
+        COSDictionary whole = source.getResources() == null ? new COSDictionary() : source.getResources().getCOSObject();
+        UsedResources.Left used = usedResources.of(whole, scan, appearances);
+        to.setItem(COSName.RESOURCES, used.resources());
+        if (!scan.isSound()) contents = shutIn(unpacked, to);
         int unreadable = graph.unreadable();
-        CarriedPage carried = Leaves.close(number, to, contents, ContentBalance.of(PageContents.unpacked(contents)), drawn(settled.drawings(), resources), stamp, graph);
+        CarriedPage carried = Leaves.close(number, to, contents, scan.isSound() ? scan : ContentScan.EMPTY, drawn(settled.drawings(), to.getCOSDictionary(COSName.RESOURCES)), stamp, graph);
         notes.add(Code.PART_LOST, graph.unreadable() - unreadable);
-        return carried;
+        return used.isFollowed() ? carried : carried.withAllResources();
+    }
+
+    /** Sets a page's boxes; {@return whether it had no extent, so that it got the standard sheet's} */
+    private static boolean boxes(PDPage source, COSDictionary to) {
+        COSDictionary from = source.getCOSObject();
+        PDRectangle media = source.getMediaBox();
+        PDRectangle crop = source.getCropBox();
+        boolean flat = isFlat(media);
+        if (flat) media = new PDRectangle(Units.A4_WIDTH_PT, Units.A4_HEIGHT_PT);
+        to.setItem(COSName.MEDIA_BOX, copyOf(media));
+        to.setItem(COSName.CROP_BOX, copyOf(flat || isFlat(crop) ? media : crop));
+        for (COSName box : BOXES) if (!flat && from.getCOSArray(box) != null) to.setItem(box, from.getItem(box));
+        return flat;
+    }
+
+    private static boolean isFlat(PDRectangle box) {
+        return !(box.getWidth() >= LEAST_EXTENT_PT && box.getHeight() >= LEAST_EXTENT_PT);
+    }
+
+    /**
+     * Puts content that is not sound into a form of its own (ISO 32000-1:2008, 8.10), with the page's resources: whatever a
+     * viewer makes of it ends with the form, and what stands after it is seen.
+     *
+     * @param leaf takes the form as its only resource
+     * @return the content that draws the form
+     */
+    private List<COSStream> shutIn(byte[] content, COSDictionary leaf) throws IOException {
+        COSStream form = input.document().getDocument().createCOSStream();
+        form.setItem(COSName.TYPE, COSName.XOBJECT);
+        form.setItem(COSName.SUBTYPE, COSName.FORM);
+        PDRectangle media = new PDRectangle(leaf.getCOSArray(COSName.MEDIA_BOX));
+        form.setItem(COSName.BBOX, new PDRectangle(media.getLowerLeftX() - BLEED_PT, media.getLowerLeftY() - BLEED_PT, media.getWidth() + 2 * BLEED_PT, media.getHeight() + 2 * BLEED_PT));
+        form.setItem(COSName.RESOURCES, leaf.getItem(COSName.RESOURCES));
+        try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
+            out.write(content);
+        }
+        COSDictionary resources = new COSDictionary();
+        leaf.setItem(COSName.RESOURCES, resources);
+        return List.of(new MadeStream("/" + Leaves.add(resources, COSName.XOBJECT, form) + " Do"));
     }
 
     private static String drawn(List<Drawing> drawings, COSDictionary resources) {
@@ -115,7 +166,7 @@ public final class PageCarrier {
         return operators.toString();
     }
 
-    private static PDRectangle copyOf(PDRectangle box) {
-        return new PDRectangle(box.getLowerLeftX(), box.getLowerLeftY(), box.getWidth(), box.getHeight());
+    private static COSArray copyOf(PDRectangle box) {
+        return new PDRectangle(box.getLowerLeftX(), box.getLowerLeftY(), box.getWidth(), box.getHeight()).getCOSArray();
     }
 }

@@ -15,7 +15,7 @@ import org.apache.pdfbox.cos.COSStream;
 import org.slf4j.LoggerFactory;
 
 /** The content streams of a page (ISO 32000-1:2008, 7.8.2). */
-final class PageContents {
+public final class PageContents {
     private PageContents() {}
 
     /**
@@ -23,7 +23,7 @@ final class PageContents {
      *
      * @throws IOException if one is named and cannot be read: the page would be blank without a word, and so counts as lost
      */
-    static List<COSStream> of(COSDictionary page) throws IOException {
+    public static List<COSStream> of(COSDictionary page) throws IOException {
         List<COSStream> streams = new ArrayList<>();
         COSBase item = page.getItem(COSName.CONTENTS);
         COSBase contents = page.getDictionaryObject(COSName.CONTENTS);
@@ -42,7 +42,7 @@ final class PageContents {
      * {@return all operators of some streams} A stream that cannot be unpacked to its end is there as far as it goes, which
      * is as far as a viewer draws it.
      */
-    static byte[] unpacked(List<COSStream> streams) throws IOException {
+    public static byte[] unpacked(List<COSStream> streams) throws IOException {
         ByteArrayOutputStream all = new ByteArrayOutputStream();
         for (COSStream stream : streams) {
             try {

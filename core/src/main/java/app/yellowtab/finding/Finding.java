@@ -19,13 +19,13 @@ public record Finding(Code code, Path file, int page, String detail) {
     public enum Code {
         KIND_NOT_READ(true), EMPTY_FILE(true), PASSWORD_NEEDED(true), PASSWORD_AGAIN(true), PASSWORDS_NOT_CHANGED(false), DAMAGED(true), NO_PAGES(true),
         NOT_READABLE(true), NO_ROOM(true), FOLDER_NOT_READABLE(true), TOO_LARGE(true), SOURCE_MISSING(true),
-        PAGES_MISSING(true), BREAKS_OFF(true), REBUILT(true), FIRST_PICTURE_ONLY(true), PAGE_LOST(true), CHARACTERS_NOT_SHOWN(true), PART_LOST(true),
+        PAGES_MISSING(true), BREAKS_OFF(true), REBUILT(true), FIRST_PICTURE_ONLY(true), PAGE_LOST(true), CHARACTERS_NOT_SHOWN(true), PART_LOST(true), PAGE_WITHOUT_SIZE(false),
         CONVERSION_LOST(true), CHANGES_ACCEPTED(false), CHANGES_SHOWN(false), HIDDEN_LEFT_OUT(true), NOT_FETCHED(true), NESTED_TOO_DEEP(true),
         LINK_DROPPED(false), COMMENTS_KEPT(false), COMMENTS_FLATTENED(false), COMMENTS_DROPPED(false), ACTIONS_REMOVED(false), MEDIA_REMOVED(false),
         FILES_LEFT_OUT(true), HIDDEN_LAYERS(false), SIGNATURES(false), SOURCE_CHANGED(true), TARGET_BUSY(true),
         TARGET_NOT_WRITABLE(true), TARGET_IS_SOURCE(true), NO_SPACE(true), NOTHING_TO_PRODUCE(true),
         PROOF_COUNT(true), PROOF_OTHER_FILE(true), PROOF_LABEL(true), PROOF_BOOKMARK(true), PROOF_FONT(true), PROOF_ACTION_OF_FILE(true), PROOF_NUMBER(true),
-        PROOF_PLACE(true), PROOF_ROW(true), PROOF_ROW_NUMBER(true), PROOF_ROW_LINK(true), PROOF_LINKS(true), PROOF_PAGE(true), PROOF_ACTION(true),
+        PROOF_PLACE(true), PROOF_ROW(true), PROOF_ROW_NUMBER(true), PROOF_ROW_LINK(true), PROOF_LINKS(true), PROOF_PAGE(true), PROOF_CONTENT(true), PROOF_ACTION(true),
         PROOF_UNREADABLE(true), PROOF_NO_BUNDLE(true), PROOF_NO_PDF(true), LEDGER_MISSING(true), LEDGER_DAMAGED(true),
         BUNDLE_MISSING(true), BUNDLE_DAMAGED(true), BUNDLE_NEWER(true), BUNDLE_IN_USE(true), BUNDLE_NOT_SAVED(true);
 

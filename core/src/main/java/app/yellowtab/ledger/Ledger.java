@@ -80,8 +80,9 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      * @param source      the place of its file in {@link Ledger#sources}, counted from 0; -1 for a leaf of ours
      * @param page        in that file, counted from 1; 0 for a leaf of ours
      * @param links       the bundle numbers that its links lead to, in order
+     * @param allResources whether what it draws could not be followed, so that it may hold more than it shows
      */
-    public record Leaf(int number, String label, String kind, String fingerprint, Stamp stamp, int source, int page, List<Integer> links) {
+    public record Leaf(int number, String label, String kind, String fingerprint, Stamp stamp, int source, int page, List<Integer> links, boolean allResources) {
         public Leaf {
             links = List.copyOf(links);
         }

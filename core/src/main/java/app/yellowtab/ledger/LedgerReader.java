@@ -20,6 +20,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Reads the leaves of a ledger one after the other, so that a ledger of any length can be read. For one thread. */
 public final class LedgerReader implements Closeable {
+    static final String ALL = "all";
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
     private final InputStream in;
     private final JsonParser json;
@@ -65,7 +66,8 @@ public final class LedgerReader implements Closeable {
             JsonNode stamp = node.required("stamp");
             return Optional.of(new Ledger.Leaf(node.required("number").asInt(), node.required("label").asString(), node.required("kind").asString(),
                     node.required("fingerprint").asString(), new Stamp(stamp.required("x").floatValue(), stamp.required("y").floatValue(), stamp.required("size").floatValue()),
-                    node.path("source").asInt(-1), node.path("page").asInt(0), each(node.path("links"), JsonNode::asInt)));
+                    node.path("source").asInt(-1), node.path("page").asInt(0), each(node.path("links"), JsonNode::asInt),
+                    ALL.equals(node.path("resources").asString(""))));
         } catch (JacksonException | IllegalArgumentException e) {
             throw new IOException("it is no ledger, or a damaged one", e);
         }

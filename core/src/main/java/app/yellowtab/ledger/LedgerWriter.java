@@ -98,6 +98,7 @@ public final class LedgerWriter implements Closeable {
             leaf.links().forEach(json::writeNumber);
             json.writeEndArray();
         }
+        if (leaf.allResources()) json.writeStringProperty("resources", LedgerReader.ALL);
         json.writeEndObject();
     }
 

@@ -1,6 +1,8 @@
 package app.yellowtab.prove;
 
 import app.yellowtab.carry.Actions;
+import app.yellowtab.carry.PageContents;
+import app.yellowtab.content.ContentScan;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.PdfInput;
@@ -68,12 +70,21 @@ final class LeafProof {
                     || !COSName.PAGE.equals(dictionary.getCOSName(COSName.TYPE)) || dictionary.containsKey(COSName.KIDS)) {
                 throw new IOException("the page is no page");
             }
+            // First of all: while text is read, the library completes what it reads.
+            COSDictionary alone = new COSDictionary(dictionary);
+            alone.removeItem(COSName.PARENT);
+            ObjectGraph.Reach reach = graph.reach(alone);
+            String fingerprint = graph.fingerprintOf(reach);
             List<Letter> letters = text.of(new PDPage(dictionary));
             number(leaf, letters.stream().filter(letter -> letter.face() == NumberStamp.FACE).toList());
             rows(leaf, dictionary, letters.stream().filter(letter -> letter.face() != NumberStamp.FACE).toList());
             List<Integer> links = links(dictionary);
             if (!links.equals(leaf.links())) report(leaf, Code.PROOF_LINKS, difference(leaf.links(), links));
-            content(leaf, dictionary);
+            if (!ContentScan.of(PageContents.unpacked(PageContents.of(dictionary))).isSound()) report(leaf, Code.PROOF_CONTENT, "");
+            if (!fingerprint.equals(leaf.fingerprint())) report(leaf, Code.PROOF_PAGE, "");
+            boolean acts = acts(alone);
+            for (Reached reached : reach.fresh()) acts |= acts(reached.base());
+            if (acts) report(leaf, Code.PROOF_ACTION, "");
         } catch (IOException | RuntimeException | StackOverflowError e) {
             LoggerFactory.getLogger(LeafProof.class).warn("page {} of {} cannot be read", leaf.number(), file, e);
             report(leaf, Code.PROOF_UNREADABLE, String.valueOf(e.getMessage()));
@@ -142,16 +153,6 @@ final class LeafProof {
         for (int i = 0; ; i++) {
             if (!expected.get(i).equals(found.get(i))) return "one leads to " + (found.get(i) == 0 ? "no page" : "page " + found.get(i)) + " instead of " + expected.get(i);
         }
-    }
-
-    private void content(Ledger.Leaf leaf, COSDictionary page) throws IOException {
-        COSDictionary alone = new COSDictionary(page);
-        alone.removeItem(COSName.PARENT);
-        ObjectGraph.Reach reach = graph.reach(alone);
-        if (!graph.fingerprintOf(reach).equals(leaf.fingerprint())) report(leaf, Code.PROOF_PAGE, "");
-        boolean acts = acts(alone);
-        for (Reached object : reach.fresh()) acts |= acts(object.base());
-        if (acts) report(leaf, Code.PROOF_ACTION, "");
     }
 
     /** {@return whether an object holds a forbidden action in itself; objects that it refers to are looked at in their own turn} */
