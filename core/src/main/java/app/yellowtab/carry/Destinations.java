@@ -1,8 +1,8 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.input.NamedDestinations;
 import app.yellowtab.input.PageList;
 import app.yellowtab.output.ObjectNumber;
-import java.io.IOException;
 import java.util.Optional;
 import java.util.function.IntUnaryOperator;
 import org.apache.pdfbox.cos.COSArray;
@@ -11,20 +11,17 @@ import org.apache.pdfbox.cos.COSNull;
 import org.apache.pdfbox.cos.COSNumber;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDDestination;
-import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDNamedDestination;
-import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageDestination;
 import org.slf4j.LoggerFactory;
 
 /** Where links of a source lead in the bundle (ISO 32000-1:2008, 12.3.2). For one thread. */
 final class Destinations {
-    private final PDDocument document;
+    private final NamedDestinations names;
     private final PageList pages;
     private final IntUnaryOperator leaves;
 
     /** @param leaves gives the bundle number of a page of the source, counted from 1; 0 for one that is not in the bundle */
     Destinations(PDDocument document, PageList pages, IntUnaryOperator leaves) {
-        this.document = document;
+        this.names = new NamedDestinations(document);
         this.pages = pages;
         this.leaves = leaves;
     }
@@ -51,16 +48,14 @@ final class Destinations {
      */
     Optional<COSArray> resolve(COSBase wanted) {
         try {
-            PDDestination destination = PDDestination.create(wanted);
-            if (destination instanceof PDNamedDestination named) destination = document.getDocumentCatalog().findNamedDestinationPage(named);
-            return destination instanceof PDPageDestination to ? explicit(to.getCOSObject()) : Optional.empty();
-        } catch (IOException | RuntimeException | StackOverflowError senseless) {
+            return names.explicit(wanted).flatMap(this::inBundle);
+        } catch (RuntimeException | StackOverflowError senseless) {
             LoggerFactory.getLogger(Destinations.class).info("a link without a sensible target", senseless);
             return Optional.empty();
         }
     }
 
-    private Optional<COSArray> explicit(COSArray original) {
+    private Optional<COSArray> inBundle(COSArray original) {
         COSBase page = original.get(0);
         Optional<ObjectNumber> leaf = page instanceof COSNumber number ? leaf(number.intValue() + 1) : page == null ? Optional.empty() : leaf(page);
         return leaf.map(reference -> {

@@ -192,6 +192,31 @@ class FaithfulPagesTests extends OneSource {
     }
 
     @Test
+    void aBadNameSpoilsNoOther() throws IOException {
+        Outcome.Written written = produce(3, document -> {
+            COSArray pairs = new COSArray(List.of(new COSString("a"), new COSArray(), new COSString("b"), COSName.getPDFName("odd"), new COSString("chapter"), to(document.getPage(2)).getCOSObject(),
+                    COSName.getPDFName("no string"), to(document.getPage(0)).getCOSObject(), new COSString("nowhere"), new COSString("b")));
+            COSDictionary leaf = new COSDictionary();
+            leaf.setItem(COSName.NAMES, pairs);
+            COSDictionary tree = new COSDictionary();
+            tree.setItem(COSName.KIDS, new COSArray(List.of(COSName.A, leaf, tree)));
+            COSDictionary names = new COSDictionary();
+            names.setItem(COSName.DESTS, tree);
+            document.getDocumentCatalog().getCOSObject().setItem(COSName.NAMES, names);
+            link(document.getPage(0)).setDestination(new PDNamedDestination("chapter"));
+            link(document.getPage(0)).setDestination(new PDNamedDestination("nowhere"));
+            document.getDocumentCatalog().setDocumentOutline(new PDDocumentOutline());
+            PDOutlineItem bookmark = new PDOutlineItem();
+            bookmark.setTitle("Chapter");
+            bookmark.setDestination(new PDNamedDestination("chapter"));
+            document.getDocumentCatalog().getDocumentOutline().addLast(bookmark);
+        });
+        assertThat(Pdfs.linkTargets(target, 3)).containsExactly(5);
+        assertThat(Pdfs.bookmarks(target)).contains("  Chapter > 5");
+        assertThat(codes(written)).containsExactly(Code.LINK_DROPPED);
+    }
+
+    @Test
     void namesOfTheOldStyleAndActionsLeadToTheirLeaves() throws IOException {
         produce(3, document -> {
             COSDictionary old = new COSDictionary();
