@@ -7,8 +7,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
@@ -20,6 +22,8 @@ final class Report {
     private final List<Finding> single = new ArrayList<>();
     private final Map<Path, Map<Code, TreeMap<Integer, Integer>>> counted = new LinkedHashMap<>();
 
+    private final Map<Path, Map<Code, Set<String>>> named = new LinkedHashMap<>();
+
     void add(Finding finding) {
         single.add(finding);
     }
@@ -27,6 +31,7 @@ final class Report {
     /** Takes what concerns a file as a whole; it counts once, however often it is said. */
     void add(Path file, Notes notes) {
         notes.counts().forEach((code, count) -> pages(file, code).put(0, count));
+        notes.names().forEach((code, names) -> named.computeIfAbsent(file, f -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new LinkedHashSet<>()).addAll(names));
     }
 
     /** Takes what happened to the things of one page, counted from 1. */
@@ -41,6 +46,7 @@ final class Report {
     List<Finding> findings() {
         List<Finding> all = new ArrayList<>(single);
         counted.forEach((file, codes) -> codes.forEach((code, pages) -> all.add(new Finding(code, file, pages.firstKey(), words(pages)))));
+        named.forEach((file, codes) -> codes.forEach((code, names) -> all.add(Finding.of(code, file, listed(List.copyOf(names))))));
         return all;
     }
 
@@ -49,9 +55,14 @@ final class Report {
         int sum = counts.values().stream().mapToInt(Integer::intValue).sum();
         List<Integer> pages = counts.keySet().stream().filter(page -> page > 0).toList();
         if (pages.isEmpty()) return String.valueOf(sum);
-        String named = pages.stream().limit(MOST_NAMED).map(String::valueOf).collect(Collectors.joining(", "));
-        int more = pages.size() - MOST_NAMED;
-        String places = more > 0 ? named + " and " + more + " more" : named.replaceFirst(", (\\d+)$", " and $1");
-        return sum + (pages.size() == 1 ? ", on page " : ", on pages ") + places + (counts.containsKey(0) ? " and for the file as a whole" : "");
+        return sum + (pages.size() == 1 ? ", on page " : ", on pages ") + listed(pages) + (counts.containsKey(0) ? " and for the file as a whole" : "");
+    }
+
+    /** {@return such as "1, 4 and 9"} */
+    private static String listed(List<?> things) {
+        String first = things.stream().limit(MOST_NAMED - 1).map(String::valueOf).collect(Collectors.joining(", "));
+        int more = things.size() - MOST_NAMED;
+        if (more > 0) return first + ", " + things.get(MOST_NAMED - 1) + " and " + more + " more";
+        return things.size() < 2 ? first : things.stream().limit(things.size() - 1L).map(String::valueOf).collect(Collectors.joining(", ")) + " and " + things.getLast();
     }
 }

@@ -15,6 +15,7 @@ import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
@@ -48,21 +49,39 @@ final class Annotations {
     Settled settle(COSDictionary page, Notes notes) {
         Settled settled = new Settled(new COSArray(), new ArrayList<>());
         COSArray all = page.getCOSArray(COSName.ANNOTS);
-        Set<COSBase> keptOnes = Collections.newSetFromMap(new IdentityHashMap<>());
+        Set<COSBase> seen = Collections.newSetFromMap(new IdentityHashMap<>());
+        List<PDRectangle> marks = new ArrayList<>();
         for (int i = 0; all != null && i < all.size(); i++) {
-            if (!(all.getObject(i) instanceof COSDictionary annotation) || keptOnes.contains(annotation)) continue;
-            if (settle(annotation, settled.drawings, notes)) {
-                keptOnes.add(annotation);
-                settled.kept.add(all.get(i));
+            if (!(all.getObject(i) instanceof COSDictionary annotation) || !seen.add(annotation)) continue;
+            String kind = Optional.ofNullable(annotation.getNameAsString(COSName.SUBTYPE)).orElse("");
+            List<Drawing> drawings = new ArrayList<>();
+            boolean stays = settle(annotation, kind, drawings, notes);
+            if (stays) settled.kept.add(all.get(i));
+            if (stays && AnnotationKinds.COMMENTS.contains(kind) && Drawing.isSeen(annotation)) marks.add(new PDRectangle(annotation.getCOSArray(COSName.RECT)));
+            for (Drawing drawing : drawings) {
+                // What is drawn on the page lies under all annotations: what lay over one must stay one.
+                PDRectangle place = new PDRectangle(annotation.getCOSArray(COSName.RECT));
+                if (marks.stream().noneMatch(mark -> overlap(mark, place))) {
+                    settled.drawings.add(drawing);
+                } else {
+                    settled.kept.add(drawing.asAnnotation(annotation));
+                    marks.add(place);
+                }
             }
         }
+        Set<COSBase> keptOnes = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (int i = 0; i < settled.kept.size(); i++) keptOnes.add(settled.kept.getObject(i));
         for (COSBase kept : keptOnes) forgetOthers((COSDictionary) kept, keptOnes);
         return settled;
     }
 
+    private static boolean overlap(PDRectangle one, PDRectangle other) {
+        return one.getLowerLeftX() < other.getUpperRightX() && other.getLowerLeftX() < one.getUpperRightX()
+                && one.getLowerLeftY() < other.getUpperRightY() && other.getLowerLeftY() < one.getUpperRightY();
+    }
+
     /** {@return whether it stays an annotation} */
-    private boolean settle(COSDictionary annotation, List<Drawing> drawings, Notes notes) {
-        String kind = Optional.ofNullable(annotation.getNameAsString(COSName.SUBTYPE)).orElse("");
+    private boolean settle(COSDictionary annotation, String kind, List<Drawing> drawings, Notes notes) {
         if (layers.isHidden(annotation.getDictionaryObject(COSName.OC))) {
             notes.add(Code.HIDDEN_LAYERS);
             return false;

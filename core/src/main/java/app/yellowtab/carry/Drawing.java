@@ -20,23 +20,24 @@ import org.apache.pdfbox.util.Matrix;
  */
 record Drawing(COSStream form, AffineTransform at) {
     private static final int INVISIBLE_HIDDEN_NO_VIEW = 1 | 2 | 32;
+    private static final int PRINTED = 4;
+    private static final int READ_ONLY_LOCKED = 64 | 128;
 
     /** {@return what it shows; empty if it is hidden or has no appearance} */
     static Optional<Drawing> of(COSDictionary annotation) {
-        if ((annotation.getInt(COSName.F, 0) & INVISIBLE_HIDDEN_NO_VIEW) != 0) return Optional.empty();
+        if (!isSeen(annotation)) return Optional.empty();
         COSDictionary appearances = annotation.getCOSDictionary(COSName.AP);
         COSBase normal = appearances == null ? null : appearances.getDictionaryObject(COSName.N);
         if (normal instanceof COSDictionary states && !(normal instanceof COSStream)) {
             COSName state = annotation.getCOSName(COSName.AS);
             normal = state == null ? null : states.getDictionaryObject(state);
         }
-        COSArray rectangle = annotation.getCOSArray(COSName.RECT);
-        if (!(normal instanceof COSStream form) || rectangle == null || rectangle.size() < 4) return Optional.empty();
+        if (!(normal instanceof COSStream form)) return Optional.empty();
         COSArray box = form.getCOSArray(COSName.BBOX);
         if (box == null || box.size() < 4) return Optional.empty();
         form.setItem(COSName.TYPE, COSName.XOBJECT);
         form.setItem(COSName.SUBTYPE, COSName.FORM);
-        PDRectangle rect = new PDRectangle(rectangle);
+        PDRectangle rect = new PDRectangle(annotation.getCOSArray(COSName.RECT));
         Rectangle2D drawn = Matrix.createMatrix(form.getDictionaryObject(COSName.MATRIX)).createAffineTransform()
                 .createTransformedShape(new PDRectangle(box).toGeneralPath()).getBounds2D();
         if (drawn.getWidth() <= 0 || drawn.getHeight() <= 0) return Optional.empty();
@@ -44,6 +45,29 @@ record Drawing(COSStream form, AffineTransform at) {
         at.scale(rect.getWidth() / drawn.getWidth(), rect.getHeight() / drawn.getHeight());
         at.translate(-drawn.getX(), -drawn.getY());
         return Optional.of(new Drawing(form, at));
+    }
+
+    /** {@return whether an annotation has a place and is not hidden} */
+    static boolean isSeen(COSDictionary annotation) {
+        COSArray place = annotation.getCOSArray(COSName.RECT);
+        return (annotation.getInt(COSName.F, 0) & INVISIBLE_HIDDEN_NO_VIEW) == 0 && place != null && place.size() >= 4;
+    }
+
+    /**
+     * {@return an annotation that shows the same and does nothing, as a watermark (12.5.6.22)}
+     *
+     * @param like where it stands, and whether it is printed
+     */
+    COSDictionary asAnnotation(COSDictionary like) {
+        COSDictionary appearances = new COSDictionary();
+        appearances.setItem(COSName.N, form);
+        COSDictionary annotation = new COSDictionary();
+        annotation.setItem(COSName.TYPE, COSName.ANNOT);
+        annotation.setItem(COSName.SUBTYPE, COSName.getPDFName("Watermark"));
+        annotation.setItem(COSName.RECT, like.getItem(COSName.RECT));
+        annotation.setInt(COSName.F, like.getInt(COSName.F, 0) & PRINTED | READ_ONLY_LOCKED);
+        annotation.setItem(COSName.AP, appearances);
+        return annotation;
     }
 
     /** {@return the operators that draw it under a name of the page's resources} */

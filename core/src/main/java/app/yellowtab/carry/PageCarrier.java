@@ -62,7 +62,7 @@ public final class PageCarrier {
         this.input = input;
         this.stamp = stamp;
         Destinations destinations = new Destinations(input.document(), input.pages(), leaves);
-        FormAppearances.complete(input.document());
+        FormAppearances.complete(input.document(), ofFile);
         WholeFile.look(input.document().getDocumentCatalog().getCOSObject(), ofFile);
         this.layers = Layers.of(input.document().getDocumentCatalog().getCOSObject());
         this.remover = new LayerRemover(input.document(), layers);

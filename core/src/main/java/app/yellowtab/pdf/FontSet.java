@@ -47,12 +47,21 @@ public final class FontSet {
     public PDFont get(Typeface face) throws IOException {
         PDFont known = fonts.get(face);
         if (known != null) return known;
+        PDFont embedded = load(document, face, true);
+        fonts.put(face, embedded);
+        return embedded;
+    }
+
+    /** {@return a typeface as an embedded font with all its letters, which the library can set text in on its own} */
+    public static PDFont whole(PDDocument document, Typeface face) throws IOException {
+        return load(document, face, false);
+    }
+
+    private static PDFont load(PDDocument document, Typeface face, boolean onlyUsed) throws IOException {
         try (InputStream in = face.open()) {
             TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in.readAllBytes()));
             font.setEnableGsub(false);    // no ligatures: what is measured letter by letter must be what is set
-            PDFont embedded = PDType0Font.load(document, font, true);
-            fonts.put(face, embedded);
-            return embedded;
+            return PDType0Font.load(document, font, onlyUsed);
         }
     }
 }
