@@ -7,6 +7,7 @@ import app.yellowtab.convert.odf.OdtPages;
 import app.yellowtab.convert.page.Charsets;
 import app.yellowtab.convert.page.Notes;
 import app.yellowtab.convert.page.TooLargeException;
+import app.yellowtab.convert.picture.PicturePages;
 import app.yellowtab.convert.rtf.RtfPages;
 import app.yellowtab.convert.slide.SlidePages;
 import app.yellowtab.convert.table.TablePages;
@@ -141,9 +142,10 @@ public final class Converter {
     private static void add(PDDocument document, Path file, Path named, SourceKind kind, Reading reading, Notes said, Collection<Finding> notes) throws IOException {
         if (kind.isOffice() && Files.size(file) > MOST_OFFICE) throw new TooLargeException(Files.size(file) / 1024 / 1024 + " MB");
         switch (kind) {
-            case JPEG, PNG -> PicturePages.addPicture(document, file, named, notes);
-            case GIF, BMP, WEBP -> PicturePages.addFirstPicture(document, file, named, notes);
-            case TIFF -> PicturePages.addTiff(document, file);
+            case JPEG -> PicturePages.addJpeg(document, file, named, notes);
+            case PNG -> PicturePages.addPng(document, file);
+            case GIF, BMP, WEBP, JP2 -> PicturePages.addFirst(document, file, named, notes);
+            case TIFF -> PicturePages.addAll(document, file);
             case TEXT -> TextPages.add(document, text(file), named, notes);
             case DOCX -> WordPages.addDocx(document, file, reading.showChanges(), reading.showComments(), said);
             case DOC -> WordPages.addDoc(document, file, reading.showChanges(), said);

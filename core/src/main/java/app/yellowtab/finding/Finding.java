@@ -19,7 +19,7 @@ public record Finding(Code code, Path file, int page, String detail) {
     public enum Code {
         KIND_NOT_READ(true), EMPTY_FILE(true), PASSWORD_NEEDED(true), PASSWORD_AGAIN(true), PASSWORDS_NOT_CHANGED(false), DAMAGED(true), NO_PAGES(true),
         NOT_READABLE(true), NO_ROOM(true), FOLDER_NOT_READABLE(true), TOO_LARGE(true), SOURCE_MISSING(true),
-        PAGES_MISSING(true), BREAKS_OFF(true), REBUILT(true), FIRST_PICTURE_ONLY(true), PAGE_LOST(true), CHARACTERS_NOT_SHOWN(true), PART_LOST(true), PAGE_WITHOUT_SIZE(false), FIELD_NOT_SHOWN(true),
+        PAGES_MISSING(true), BREAKS_OFF(true), REBUILT(true), FIRST_PICTURE_ONLY(true), PICTURE_MENDED(false), PAGE_LOST(true), CHARACTERS_NOT_SHOWN(true), PART_LOST(true), PAGE_WITHOUT_SIZE(false), FIELD_NOT_SHOWN(true),
         CONVERSION_LOST(true), CHANGES_ACCEPTED(false), CHANGES_SHOWN(false), HIDDEN_LEFT_OUT(true), NOT_FETCHED(true), NESTED_TOO_DEEP(true),
         LINK_DROPPED(false), COMMENTS_KEPT(false), COMMENTS_FLATTENED(false), COMMENTS_DROPPED(false), ACTIONS_REMOVED(false), MEDIA_REMOVED(false),
         FILES_LEFT_OUT(true), HIDDEN_LAYERS(false), SIGNATURES(false), SOURCE_CHANGED(true), TARGET_BUSY(true),

@@ -52,7 +52,7 @@ public final class FileProperties {
                 case DOC, XLS, PPT -> ofSummary(file);
                 case RTF -> ofRichText(file);
                 case JPEG, PNG, TIFF -> ofPicture(file);
-                case PDF, GIF, BMP, WEBP, CSV, TEXT, HTML, EML, MSG, OTHER -> Properties.NONE;
+                case PDF, GIF, BMP, WEBP, JP2, CSV, TEXT, HTML, EML, MSG, OTHER -> Properties.NONE;
             };
         } catch (IOException | HPSFException | ImageProcessingException | RuntimeException unreadable) {
             LOG.info("properties cannot be read: {}", file, unreadable);

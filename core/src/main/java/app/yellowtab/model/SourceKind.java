@@ -2,7 +2,7 @@ package app.yellowtab.model;
 
 /** The kinds of file that can be brought in. */
 public enum SourceKind {
-    PDF, JPEG, PNG, GIF, BMP, WEBP, TIFF, TEXT, DOCX, DOC, RTF, ODT, XLSX, XLS, ODS, CSV, PPTX, PPT, ODP, HTML, EML, MSG,
+    PDF, JPEG, PNG, GIF, BMP, WEBP, JP2, TIFF, TEXT, DOCX, DOC, RTF, ODT, XLSX, XLS, ODS, CSV, PPTX, PPT, ODP, HTML, EML, MSG,
     /** A kind that has no pages; a page that names the file stands for it. */
     OTHER;
 

@@ -19,7 +19,8 @@ import org.jspecify.annotations.Nullable;
 final class KindReader {
     private static final Map<String, SourceKind> READ = Map.ofEntries(Map.entry("application/pdf", SourceKind.PDF),
             Map.entry("image/jpeg", SourceKind.JPEG), Map.entry("image/png", SourceKind.PNG), Map.entry("image/gif", SourceKind.GIF), Map.entry("image/bmp", SourceKind.BMP),
-            Map.entry("image/webp", SourceKind.WEBP), Map.entry("image/tiff", SourceKind.TIFF), Map.entry("text/plain", SourceKind.TEXT), Map.entry("text/x-log", SourceKind.TEXT),
+            Map.entry("image/webp", SourceKind.WEBP), Map.entry("image/jp2", SourceKind.JP2), Map.entry("image/jpx", SourceKind.JP2), Map.entry("image/x-jp2-codestream", SourceKind.JP2),
+            Map.entry("image/tiff", SourceKind.TIFF), Map.entry("text/plain", SourceKind.TEXT), Map.entry("text/x-log", SourceKind.TEXT),
             Map.entry("text/csv", SourceKind.CSV), Map.entry("text/tab-separated-values", SourceKind.CSV), Map.entry("text/html", SourceKind.HTML),
             Map.entry("application/xhtml+xml", SourceKind.HTML), Map.entry("application/rtf", SourceKind.RTF), Map.entry("message/rfc822", SourceKind.EML));
     /** Inside an office file, the part that tells what it is (ECMA-376 part 1, 11.3.10, 12.3.23, 13.3.6). */

@@ -89,7 +89,7 @@ final class FactWords {
     /** {@return whether there are scans in it; a photograph is none, though it fills its page} */
     static boolean isScan(Source source) {
         return switch (source.kind()) {
-            case JPEG, PNG, GIF, BMP, WEBP -> false;
+            case JPEG, PNG, GIF, BMP, WEBP, JP2 -> false;
             default -> source.about().pages().scanned().count() > 0;
         };
     }

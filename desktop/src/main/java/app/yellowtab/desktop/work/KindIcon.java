@@ -10,7 +10,7 @@ public final class KindIcon {
     public static Feather of(SourceKind kind) {
         return switch (kind) {
             case PDF, DOCX, DOC, RTF, ODT -> Feather.FILE_TEXT;
-            case JPEG, PNG, GIF, BMP, WEBP -> Feather.IMAGE;
+            case JPEG, PNG, GIF, BMP, WEBP, JP2 -> Feather.IMAGE;
             case TIFF -> Feather.LAYERS;
             case TEXT -> Feather.ALIGN_LEFT;
             case XLSX, XLS, ODS, CSV -> Feather.GRID;

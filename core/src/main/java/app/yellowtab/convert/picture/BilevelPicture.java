@@ -1,4 +1,4 @@
-package app.yellowtab.convert;
+package app.yellowtab.convert.picture;
 
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
