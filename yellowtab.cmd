@@ -26,11 +26,11 @@ set "QUIET=--enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=al
 if "%~1"=="" goto window
 if "%~1"=="demo" goto window
 if "%~1"=="open" goto window
-"%JDK%\bin\java" %QUIET% -Djava.awt.headless=true -p "%HERE%cli\target\cli-0.1.0.jar;%HERE%cli\target\lib" --add-modules ALL-MODULE-PATH -m app.yellowtab.cli/app.yellowtab.cli.Main %*
+"%JDK%\bin\java" %QUIET% -Djava.awt.headless=true -Xmx768m -p "%HERE%cli\target\cli-0.1.0.jar;%HERE%cli\target\lib" --add-modules ALL-MODULE-PATH -m app.yellowtab.cli/app.yellowtab.cli.Main %*
 exit /b %errorlevel%
 
 :window
-"%JDK%\bin\java" %QUIET% --enable-native-access=javafx.graphics -Djava.awt.headless=true -Xmx1500m -p "%HERE%desktop\target\desktop-0.1.0.jar;%HERE%desktop\target\lib" --add-modules ALL-MODULE-PATH -m app.yellowtab.desktop/app.yellowtab.desktop.Main %*
+"%JDK%\bin\java" %QUIET% --enable-native-access=javafx.graphics -Djava.awt.headless=true -Xmx1g -p "%HERE%desktop\target\desktop-0.1.0.jar;%HERE%desktop\target\lib" --add-modules ALL-MODULE-PATH -m app.yellowtab.desktop/app.yellowtab.desktop.Main %*
 exit /b %errorlevel%
 
 :check

@@ -30,6 +30,7 @@ module app.yellowtab.core {
     requires transitive java.desktop;
 
     exports app.yellowtab.finding;
+    exports app.yellowtab.files;
     exports app.yellowtab.facts;
     exports app.yellowtab.model;
     opens app.yellowtab.facts to tools.jackson.databind;

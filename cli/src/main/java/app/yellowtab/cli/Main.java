@@ -1,6 +1,8 @@
 package app.yellowtab.cli;
 
 import app.yellowtab.convert.Converter;
+import app.yellowtab.files.WorkFolder;
+import java.io.IOException;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -16,6 +18,11 @@ public final class Main {
     private Main() {}
 
     public static void main(String[] arguments) {
+        try {
+            WorkFolder.begin();
+        } catch (IOException e) {
+            System.err.println("There is no folder for work that is not finished: " + e.getMessage() + ". The system's own is used.");
+        }
         Converter.useOfficeSuite();
         System.exit(commandLine().execute(arguments));
     }

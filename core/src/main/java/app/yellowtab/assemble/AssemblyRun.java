@@ -108,7 +108,7 @@ final class AssemblyRun implements Closeable {
                     report.add(original, leaf.page(), ready.notes(i));
                 } else {
                     own.slip(leaf, String.valueOf(original.getFileName()), slip -> add(leaf, slip, "slip"));
-                    report.add(new Finding(Code.PAGE_LOST, original, leaf.page(), ""));
+                    report.add(new Finding(ready.lost(i), original, leaf.page(), ""));
                 }
             }
             report.add(original, ready.ofFile());
@@ -129,12 +129,8 @@ final class AssemblyRun implements Closeable {
     private void reportMissingLetters() {
         for (PlannedEntry entry : plan.entries()) {
             int missing = Typeface.SERIF.missingIn(entry.title());
-            if (missing > 0) report.add(Finding.of(Code.CHARACTERS_NOT_SHOWN, Path.of(safe(entry.title())), String.valueOf(missing)));
+            if (missing > 0) report.add(Finding.about(Code.CHARACTERS_NOT_SHOWN, entry.title(), String.valueOf(missing)));
         }
-    }
-
-    private static String safe(String title) {
-        return title.replaceAll("[/\\\\\\x00]", " ");
     }
 
     /** The file's identifier is made of what is printed and not of our ids, so that the same files give the same bytes whenever they are brought in. */

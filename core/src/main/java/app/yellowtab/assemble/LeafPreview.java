@@ -3,12 +3,13 @@ package app.yellowtab.assemble;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.carry.Notes;
 import app.yellowtab.carry.PageCarrier;
+import app.yellowtab.input.BoundedRenderer;
+import app.yellowtab.input.DrawnPage;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
-import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -18,8 +19,6 @@ import java.util.List;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.rendering.ImageType;
-import org.apache.pdfbox.rendering.PDFRenderer;
 import org.slf4j.LoggerFactory;
 
 /** Draws single leaves as they will be produced: each is written as a bundle of one, and that is drawn. Stateless. */
@@ -33,13 +32,17 @@ public final class LeafPreview {
      * @param widthPx the width of the picture in pixels; its height follows from the page
      * @throws IOException if the source is gone or cannot be read
      */
-    public static BufferedImage draw(Plan plan, SourceFiles sources, int number, int widthPx) throws IOException {
-        try (PDDocument document = Loader.loadPDF(alone(plan, sources, plan.leaf(number)))) {
-            PDFRenderer renderer = new PDFRenderer(document);
+    public static DrawnPage draw(Plan plan, SourceFiles sources, int number, int widthPx) throws IOException {
+        byte[] alone = alone(plan, sources, plan.leaf(number));
+        try (PDDocument document = Loader.loadPDF(alone)) {
+            BoundedRenderer renderer = new BoundedRenderer(document);
             renderer.setSubsamplingAllowed(true);
             PDPage page = document.getPage(0);
             float widthPt = page.getRotation() % 180 == 0 ? page.getCropBox().getWidth() : page.getCropBox().getHeight();
-            return renderer.renderImage(0, widthPx / widthPt, ImageType.RGB);
+            return BoundedRenderer.within(alone.length, () -> renderer.draw(0, widthPx / widthPt));
+        } catch (Error e) {
+            // A picture that does not fit into the memory, or a part of the library that is missing.
+            throw new IOException("the page cannot be drawn", e);
         }
     }
 
@@ -58,11 +61,11 @@ public final class LeafPreview {
     private static void write(Leaf.SourcePage leaf, Plan plan, SourceFiles sources, BundleFile bundle, OwnLeaves own) throws IOException {
         try (PdfInput input = sources.open(leaf.source())) {
             if (leaf.page() > input.pages().size()) throw new IOException("page " + leaf.page() + " is missing");
-            PageCarrier carrier = new PageCarrier(input, page -> 0, plan.comments(), bundle.stamp());
             CarriedPage carried;
             try {
-                carried = carrier.carry(leaf.page(), leaf.number(), new Notes());
-            } catch (IOException | RuntimeException | StackOverflowError e) {
+                PageCarrier carrier = input.whole(() -> new PageCarrier(input, page -> 0, plan.comments(), bundle.stamp()));
+                carried = input.page(() -> carrier.carry(leaf.page(), leaf.number(), new Notes()));
+            } catch (IOException | RuntimeException | Error e) {
                 LoggerFactory.getLogger(LeafPreview.class).warn("page lost: {} {}", leaf.source(), leaf.page(), e);
                 own.slip(leaf, String.valueOf(sources.original(leaf.source()).getFileName()), slip -> bundle.add(1, slip));
                 return;

@@ -7,6 +7,7 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.input.PdfInput;
+import app.yellowtab.input.TooMuchException;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.plan.Leaf;
@@ -17,7 +18,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
@@ -38,6 +41,7 @@ final class ReadySource implements Closeable {
     private volatile boolean cancelled;
     private @Nullable Stand begun;
     private Notes ofFile = new Notes();
+    private final BitSet tooMuch = new BitSet();
 
     ReadySource(SourceRun run, SourceFiles sources) {
         this.run = run;
@@ -63,13 +67,13 @@ final class ReadySource implements Closeable {
             if (last > opened.pages().size()) {
                 throw new FindingException(Finding.of(Code.PAGES_MISSING, sources.original(id), opened.pages().size() + " instead of " + last), null);
             }
-            carrier = new PageCarrier(opened, page -> lookup.leafOf(id, page, run.document()), comments, stamp);
+            carrier = opened.whole(() -> new PageCarrier(opened, page -> lookup.leafOf(id, page, run.document()), comments, stamp));
             ofFile = carrier.ofFile();
         } catch (FindingException known) {
             throw known;
-        } catch (IOException | RuntimeException | StackOverflowError | OutOfMemoryError e) {
+        } catch (IOException | RuntimeException | Error e) {
             LoggerFactory.getLogger(ReadySource.class).warn("source lost: {}", sources.original(id), e);
-            run.leaves().forEach(leaf -> lose());
+            run.leaves().forEach(leaf -> lose(e));
             return;
         }
         for (Leaf.SourcePage leaf : run.leaves()) {
@@ -81,17 +85,23 @@ final class ReadySource implements Closeable {
     private void carry(Leaf.SourcePage leaf, PageCarrier by) {
         Notes found = new Notes();
         try {
-            pages.add(Optional.of(by.carry(leaf.page(), leaf.number(), found)));
+            pages.add(Optional.of(Objects.requireNonNull(input).page(() -> by.carry(leaf.page(), leaf.number(), found))));
             notes.add(found);
-        } catch (IOException | RuntimeException | StackOverflowError | OutOfMemoryError e) {
+        } catch (IOException | RuntimeException | Error e) {
             LoggerFactory.getLogger(ReadySource.class).warn("page lost: {} {}", sources.original(run.source()), leaf.page(), e);
-            lose();
+            lose(e);
         }
     }
 
-    private void lose() {
+    private void lose(Throwable why) {
         pages.add(Optional.empty());
         notes.add(new Notes());
+        if (why instanceof TooMuchException || why instanceof OutOfMemoryError) tooMuch.set(pages.size() - 1);
+    }
+
+    /** {@return why the n-th leaf, counted from 0, is lost} */
+    Code lost(int n) {
+        return tooMuch.get(n) ? Code.PAGE_TOO_MUCH : Code.PAGE_LOST;
     }
 
     SourceRun run() {

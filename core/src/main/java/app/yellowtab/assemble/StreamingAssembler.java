@@ -6,7 +6,7 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.output.DraftFile;
-import app.yellowtab.pdf.Drafts;
+import app.yellowtab.files.Drafts;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
 import java.io.BufferedOutputStream;

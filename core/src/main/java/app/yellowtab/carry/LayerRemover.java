@@ -1,5 +1,6 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.input.Allowance;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayDeque;
@@ -119,7 +120,10 @@ final class LayerRemover {
         LayerFilter filtered(Layers layers) throws IOException {
             LayerFilter filter = new LayerFilter(resources, layers);
             PDFStreamParser parser = new PDFStreamParser(PageContents.unpacked(streams));
-            for (Object token; (token = parser.parseNextToken()) != null; ) filter.take(token);
+            for (Object token; (token = parser.parseNextToken()) != null; ) {
+                Allowance.spendOperator();
+                filter.take(token);
+            }
             return filter;
         }
     }

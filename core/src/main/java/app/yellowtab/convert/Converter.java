@@ -16,7 +16,7 @@ import app.yellowtab.facts.Way;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.SourceKind;
-import app.yellowtab.pdf.Drafts;
+import app.yellowtab.files.Drafts;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;

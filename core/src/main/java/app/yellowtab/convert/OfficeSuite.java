@@ -1,11 +1,12 @@
 package app.yellowtab.convert;
 
 import app.yellowtab.convert.page.Notes;
+import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.SourceKind;
-import app.yellowtab.pdf.Drafts;
-import app.yellowtab.pdf.Folders;
+import app.yellowtab.files.Drafts;
+import app.yellowtab.files.Folders;
 import com.sun.star.beans.PropertyValue;
 import com.sun.star.document.XRedlinesSupplier;
 import com.sun.star.frame.XDispatchHelper;
@@ -84,7 +85,7 @@ final class OfficeSuite {
         if (manager.isEmpty() || format == null) return false;
         Path draft = Drafts.beside(target);
         // The suite writes beside what it opens, and changes only what may be written.
-        Path copy = Files.createTempFile("yellowtab-", "." + kind.name().toLowerCase(Locale.ROOT));
+        Path copy = WorkFolder.newFile("office", "." + kind.name().toLowerCase(Locale.ROOT));
         try {
             Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
             copy.toFile().setWritable(true);
@@ -164,7 +165,7 @@ final class OfficeSuite {
 
     /** A profile in which nothing is fetched, linked, updated or run. */
     private static Path profile() throws IOException {
-        Path folder = Files.createTempDirectory("yellowtab-office-");
+        Path folder = WorkFolder.newFolder("office");
         Path user = Files.createDirectories(folder.resolve("user"));
         String settings = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<oor:items xmlns:oor=\"http://openoffice.org/2001/registry\" "
                 + "xmlns:xs=\"http://www.w3.org/2001/XMLSchema\" xmlns:xsi=\"http://www.w3.org/2001/XMLSchema-instance\">\n"

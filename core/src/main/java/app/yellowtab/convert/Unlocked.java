@@ -1,5 +1,6 @@
 package app.yellowtab.convert;
 
+import app.yellowtab.files.WorkFolder;
 import app.yellowtab.model.SourceKind;
 import java.io.Closeable;
 import java.io.IOException;
@@ -47,7 +48,7 @@ final class Unlocked implements Closeable {
             Decryptor decryptor = Decryptor.getInstance(new EncryptionInfo(system));
             for (String password : passwords) {
                 if (!decryptor.verifyPassword(password)) continue;
-                Path copy = Files.createTempFile("yellowtab-", ".unlocked");
+                Path copy = WorkFolder.newFile("unlocked", ".copy");
                 try (InputStream in = decryptor.getDataStream(system)) {
                     Files.copy(in, copy, StandardCopyOption.REPLACE_EXISTING);
                     return new Unlocked(copy, true);

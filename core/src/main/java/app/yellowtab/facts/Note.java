@@ -1,7 +1,6 @@
 package app.yellowtab.facts;
 
 import app.yellowtab.finding.Finding;
-import java.nio.file.Path;
 import java.util.Objects;
 
 /**
@@ -22,6 +21,6 @@ public record Note(Finding.Code code, String detail) {
 
     /** {@return it as said of a file} */
     public Finding about(String fileName) {
-        return Finding.of(code, Path.of(fileName), detail);
+        return Finding.about(code, fileName, detail);
     }
 }

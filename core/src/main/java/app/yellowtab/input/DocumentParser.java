@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
 import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSObjectKey;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.io.IOUtils;
@@ -21,8 +23,21 @@ final class DocumentParser extends PDFParser {
     /** Objects that were unpacked and not asked for yet, by the number of their stream. */
     private final Map<Long, Map<COSObjectKey, COSBase>> waiting = new HashMap<>();
 
-    DocumentParser(RandomAccessRead source, String password) throws IOException {
+    private final KeyLength keyLength;
+
+    DocumentParser(RandomAccessRead source, String password, KeyLength keyLength) throws IOException {
         super(source, password, null, null, IOUtils.createMemoryOnlyStreamCache());
+        this.keyLength = keyLength;
+    }
+
+    /** Locks that no password opens are told from those that one does (ISO 32000-1:2008, 7.6.1 and 7.6.5). */
+    @Override
+    protected void prepareDecryption() throws IOException {
+        COSDictionary encryption = document.getEncryptionDictionary();
+        String handler = encryption == null ? null : encryption.getNameAsString(COSName.FILTER);
+        if (handler != null && !handler.equals("Standard")) throw new OtherLockException(handler);
+        if (encryption != null) keyLength.state(encryption);
+        super.prepareDecryption();
     }
 
     @Override

@@ -25,6 +25,7 @@ final class Flate implements RawBytes, Closeable {
         try {
             for (int count; (count = inflater.inflate(unpacked)) > 0; ) {
                 if (to.size() + count > Unpacking.LIMIT) throw new TooMuchException(Unpacking.LIMIT);
+                Allowance.spendBytes(count);
                 to.write(unpacked, 0, count);
             }
             over = inflater.finished();

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSName;
@@ -28,12 +29,14 @@ public final class PdfInput implements Closeable {
     private final FileBytes bytes;
     private final PDDocument document;
     private final boolean neededPassword;
+    private final Allowance allowance;
     private @Nullable PageList pages;
 
     private PdfInput(FileBytes bytes, PDDocument document, boolean neededPassword) {
         this.bytes = bytes;
         this.document = document;
         this.neededPassword = neededPassword;
+        this.allowance = Allowance.ofFile(bytes.length());
     }
 
     /**
@@ -41,25 +44,34 @@ public final class PdfInput implements Closeable {
      *
      * @param passwords tried in order, after no password at all
      * @throws InvalidPasswordException if it is locked and none of them opens it
+     * @throws OtherLockException       if it is locked with something else than a password
      * @throws IOException              if it cannot be read, or is no PDF
      */
     public static PdfInput open(Path file, List<String> passwords) throws IOException {
         List<String> all = new ArrayList<>(List.of(""));
         all.addAll(passwords);
-        for (int i = 0; ; i++) {
-            FileBytes bytes = new FileBytes(file, WHOLE_UP_TO);
-            PDDocument document = null;
-            try {
-                document = new DocumentParser(bytes, all.get(i)).parse();
-                return new PdfInput(bytes, document, i > 0);
-            } catch (InvalidPasswordException locked) {
-                bytes.close();
-                if (i == all.size() - 1) throw locked;
-            } catch (IOException | RuntimeException | StackOverflowError failure) {
-                if (document != null) document.close();
-                bytes.close();
-                throw failure;
+        InvalidPasswordException locked = null;
+        for (KeyLength length : KeyLength.values()) {
+            for (int i = 0; i < all.size(); i++) {
+                try {
+                    return open(file, all.get(i), length, i > 0);
+                } catch (InvalidPasswordException wrong) {
+                    if (locked == null) locked = wrong;
+                }
             }
+        }
+        throw Objects.requireNonNull(locked);
+    }
+
+    private static PdfInput open(Path file, String password, KeyLength length, boolean neededPassword) throws IOException {
+        FileBytes bytes = new FileBytes(file, WHOLE_UP_TO);
+        boolean opened = false;
+        try {
+            PdfInput input = new PdfInput(bytes, new DocumentParser(bytes, password, length).parse(), neededPassword);
+            opened = true;
+            return input;
+        } finally {
+            if (!opened) bytes.close();
         }
     }
 
@@ -77,6 +89,24 @@ public final class PdfInput implements Closeable {
         PageList known = pages;
         if (known == null) pages = known = new PageList(document);
         return known;
+    }
+
+    /**
+     * Does something with the file as a whole, within what it may ask for; {@return what comes of it}
+     *
+     * @throws TooMuchException if it asks for more
+     */
+    public <T> T whole(ScopedValue.CallableOp<T, IOException> work) throws IOException {
+        return allowance.on(work);
+    }
+
+    /**
+     * Does something with one of its pages, within what a page and the file may ask for; {@return what comes of it}
+     *
+     * @throws TooMuchException if it asks for more
+     */
+    public <T> T page(ScopedValue.CallableOp<T, IOException> work) throws IOException {
+        return allowance.ofPage().on(work);
     }
 
     /** {@return the checksum of the file's bytes as they were read, or are being read} */
@@ -143,6 +173,7 @@ public final class PdfInput implements Closeable {
         @Override
         public void write(byte[] bytes, int offset, int length) throws IOException {
             if (all.size() + length > Unpacking.LIMIT) throw new TooMuchException(Unpacking.LIMIT);
+            Allowance.spendBytes(length);
             all.write(bytes, offset, length);
         }
 

@@ -7,6 +7,10 @@ public final class TooMuchException extends IOException {
     private static final long serialVersionUID = 1L;
 
     TooMuchException(long limitBytes) {
-        super("a stream unpacks to more than " + (limitBytes >> 20) + " MB");
+        this("a stream unpacks to more than " + (limitBytes >> 20) + " MB");
+    }
+
+    TooMuchException(String what) {
+        super(what);
     }
 }

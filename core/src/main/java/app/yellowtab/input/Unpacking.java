@@ -44,6 +44,7 @@ final class Unpacking {
                 if (total == 0 && depth < DEEPEST) inner = new Unpacking(depth + 1);
                 total += count;
                 if (total > LIMIT) throw new TooMuchException(LIMIT);
+                Allowance.spendBytes(count);
                 if (inner != null) inner.see(unpacked, 0, count);
             }
             if (inflater.finished() || inflater.needsDictionary()) end();

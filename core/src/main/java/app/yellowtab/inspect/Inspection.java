@@ -6,6 +6,7 @@ import app.yellowtab.facts.Properties;
 import app.yellowtab.facts.SheetSize;
 import app.yellowtab.input.PageList;
 import app.yellowtab.input.PdfInput;
+import app.yellowtab.input.TooMuchException;
 import app.yellowtab.model.SourceBookmark;
 import java.awt.geom.AffineTransform;
 import java.io.ByteArrayOutputStream;
@@ -40,8 +41,10 @@ import org.slf4j.LoggerFactory;
  * @param firstPage  the lines of its first page, from above, largest letters known
  * @param properties what it says of itself
  * @param damaged    the pages of which something cannot be read
+ * @param excessive  the pages that ask for more work than any honest one does, and were not looked through
  */
-public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFacts facts, List<FirstLine> firstPage, Properties properties, PageSet damaged) {
+public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFacts facts, List<FirstLine> firstPage, Properties properties, PageSet damaged,
+                         PageSet excessive) {
     private static final Logger LOG = LoggerFactory.getLogger(Inspection.class);
     private static final double EDGE = 0.11;
     private static final double PT_PER_MM = 72 / 25.4;
@@ -60,20 +63,23 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
 
     /** {@return the same without what the first page says} */
     public Inspection withoutFirstPage() {
-        return new Inspection(pageCount, bookmarks, facts, List.of(), properties, damaged);
+        return new Inspection(pageCount, bookmarks, facts, List.of(), properties, damaged, excessive);
     }
 
     /** {@return the same with what the file says of itself that it was converted from} */
     public Inspection withProperties(Properties stated) {
-        return new Inspection(pageCount, bookmarks, facts, firstPage, stated, damaged);
+        return new Inspection(pageCount, bookmarks, facts, firstPage, stated, damaged, excessive);
     }
 
     /** Reads all of it. */
     public static Inspection of(PdfInput input) throws IOException {
-        PageList pages = input.pages().verified();
-        Reading reading = new Reading(input, pages);
-        reading.readPages();
-        return new Inspection(pages.size(), SourceBookmarks.read(input.document(), pages), reading.facts(), reading.firstPage, FileProperties.of(input.document()), PageSet.of(reading.damaged));
+        return input.whole(() -> {
+            PageList pages = input.pages().verified();
+            Reading reading = new Reading(input, pages);
+            reading.readPages();
+            return new Inspection(pages.size(), SourceBookmarks.read(input.document(), pages), reading.facts(), reading.firstPage, FileProperties.of(input.document()),
+                    PageSet.of(reading.damaged), PageSet.of(reading.excessive));
+        });
     }
 
     /** The reading of one document. */
@@ -86,6 +92,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         private final BitSet scanned = new BitSet();
         private final BitSet searchable = new BitSet();
         private final BitSet damaged = new BitSet();
+        private final BitSet excessive = new BitSet();
         private final Series series = new Series();
         private final Set<COSBase> fontsSeen = Collections.newSetFromMap(new IdentityHashMap<>());
         private final Set<String> fontsMissing = new TreeSet<>();
@@ -100,11 +107,16 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
 
         void readPages() {
             for (int i = 0; i < pages.size(); i++) {
+                int number = i + 1;
                 try {
-                    readPage(i + 1, new PDPage(pages.get(i)));
-                } catch (IOException | RuntimeException | StackOverflowError unreadable) {
-                    LOG.info("page {} cannot be looked through", i + 1, unreadable);
-                    damaged.set(i + 1);
+                    input.page(() -> {
+                        readPage(number, new PDPage(pages.get(number - 1)));
+                        return number;
+                    });
+                } catch (IOException | RuntimeException | Error unreadable) {
+                    LOG.info("page {} cannot be looked through", number, unreadable);
+                    if (unreadable instanceof TooMuchException || unreadable instanceof OutOfMemoryError) excessive.set(number);
+                    else damaged.set(number);
                     prints.writeBytes(new byte[8]);
                 }
             }

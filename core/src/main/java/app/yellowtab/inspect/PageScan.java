@@ -1,5 +1,6 @@
 package app.yellowtab.inspect;
 
+import app.yellowtab.input.Allowance;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.input.QuickHash;
 import app.yellowtab.input.RawBytes;
@@ -117,6 +118,8 @@ final class PageScan {
                 if (token instanceof COSBase operand) operands.add(operand);
                 continue;
             }
+            if (operator.getName().equals("Do")) Allowance.spendDrawing();
+            else Allowance.spendOperator();
             switch (operator.getName()) {
                 case "q" -> saved.push(state.copy());
                 case "Q" -> state = saved.isEmpty() ? state : saved.pop();

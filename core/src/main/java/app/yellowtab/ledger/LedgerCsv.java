@@ -4,7 +4,7 @@ import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
-import app.yellowtab.pdf.Drafts;
+import app.yellowtab.files.Drafts;
 import java.io.BufferedWriter;
 import java.io.IOException;
 import java.nio.file.Files;

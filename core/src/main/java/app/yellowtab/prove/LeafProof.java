@@ -65,30 +65,37 @@ final class LeafProof {
     /** Proves the page that stands where a leaf should. */
     void prove(Ledger.Leaf leaf) {
         try {
-            COSObject object = input.document().getDocument().getObjectFromPool(new COSObjectKey(pages.object(leaf.number()), 0));
-            if (!(object.getObject() instanceof COSDictionary dictionary)
-                    || !COSName.PAGE.equals(dictionary.getCOSName(COSName.TYPE)) || dictionary.containsKey(COSName.KIDS)) {
-                throw new IOException("the page is no page");
-            }
-            // First of all: while text is read, the library completes what it reads.
-            COSDictionary alone = new COSDictionary(dictionary);
-            alone.removeItem(COSName.PARENT);
-            ObjectGraph.Reach reach = graph.reach(alone);
-            String fingerprint = graph.fingerprintOf(reach);
-            List<Letter> letters = text.of(new PDPage(dictionary));
-            number(leaf, letters.stream().filter(letter -> letter.face() == NumberStamp.FACE).toList());
-            rows(leaf, dictionary, letters.stream().filter(letter -> letter.face() != NumberStamp.FACE).toList());
-            List<Integer> links = links(dictionary);
-            if (!links.equals(leaf.links())) report(leaf, Code.PROOF_LINKS, difference(leaf.links(), links));
-            if (!ContentScan.of(PageContents.unpacked(PageContents.of(dictionary))).isSound()) report(leaf, Code.PROOF_CONTENT, "");
-            if (!fingerprint.equals(leaf.fingerprint())) report(leaf, Code.PROOF_PAGE, "");
-            boolean acts = acts(alone);
-            for (Reached reached : reach.fresh()) acts |= acts(reached.base());
-            if (acts) report(leaf, Code.PROOF_ACTION, "");
-        } catch (IOException | RuntimeException | StackOverflowError e) {
+            input.page(() -> {
+                proveWithin(leaf);
+                return leaf;
+            });
+        } catch (IOException | RuntimeException | Error e) {
             LoggerFactory.getLogger(LeafProof.class).warn("page {} of {} cannot be read", leaf.number(), file, e);
             report(leaf, Code.PROOF_UNREADABLE, String.valueOf(e.getMessage()));
         }
+    }
+
+    private void proveWithin(Ledger.Leaf leaf) throws IOException {
+        COSObject object = input.document().getDocument().getObjectFromPool(new COSObjectKey(pages.object(leaf.number()), 0));
+        if (!(object.getObject() instanceof COSDictionary dictionary)
+                || !COSName.PAGE.equals(dictionary.getCOSName(COSName.TYPE)) || dictionary.containsKey(COSName.KIDS)) {
+            throw new IOException("the page is no page");
+        }
+        // First of all: while text is read, the library completes what it reads.
+        COSDictionary alone = new COSDictionary(dictionary);
+        alone.removeItem(COSName.PARENT);
+        ObjectGraph.Reach reach = graph.reach(alone);
+        String fingerprint = graph.fingerprintOf(reach);
+        List<Letter> letters = text.of(new PDPage(dictionary));
+        number(leaf, letters.stream().filter(letter -> letter.face() == NumberStamp.FACE).toList());
+        rows(leaf, dictionary, letters.stream().filter(letter -> letter.face() != NumberStamp.FACE).toList());
+        List<Integer> links = links(dictionary);
+        if (!links.equals(leaf.links())) report(leaf, Code.PROOF_LINKS, difference(leaf.links(), links));
+        if (!ContentScan.of(PageContents.unpacked(PageContents.of(dictionary))).isSound()) report(leaf, Code.PROOF_CONTENT, "");
+        if (!fingerprint.equals(leaf.fingerprint())) report(leaf, Code.PROOF_PAGE, "");
+        boolean acts = acts(alone);
+        for (Reached reached : reach.fresh()) acts |= acts(reached.base());
+        if (acts) report(leaf, Code.PROOF_ACTION, "");
     }
 
     private void number(Ledger.Leaf leaf, List<Letter> digits) {

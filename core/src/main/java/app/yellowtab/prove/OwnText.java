@@ -1,5 +1,7 @@
 package app.yellowtab.prove;
 
+import app.yellowtab.input.Allowance;
+import app.yellowtab.input.TooMuchException;
 import app.yellowtab.pdf.PageFrame;
 import app.yellowtab.pdf.Typeface;
 import java.awt.geom.AffineTransform;
@@ -80,6 +82,13 @@ final class OwnText extends PDFStreamEngine {
     }
 
     @Override
+    protected void processOperator(Operator operator, List<COSBase> operands) throws IOException {
+        if (operator.getName().equals(OperatorName.DRAW_OBJECT)) Allowance.spendDrawing();
+        else Allowance.spendOperator();
+        super.processOperator(operator, operands);
+    }
+
+    @Override
     public void showTextString(byte[] text) throws IOException {
         if (getGraphicsState().getTextState().getFont() != null) super.showTextString(text);
     }
@@ -102,7 +111,8 @@ final class OwnText extends PDFStreamEngine {
     }
 
     @Override
-    protected void operatorException(Operator operator, List<COSBase> operands, IOException failure) {
+    protected void operatorException(Operator operator, List<COSBase> operands, IOException failure) throws IOException {
+        if (failure instanceof TooMuchException) throw failure;
         // A source's own operators may be damaged; ours are proved by what is found of them.
     }
 

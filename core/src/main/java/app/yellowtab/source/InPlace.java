@@ -1,8 +1,9 @@
 package app.yellowtab.source;
 
+import app.yellowtab.files.WorkFolder;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
-import app.yellowtab.pdf.Folders;
+import app.yellowtab.files.Folders;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -29,7 +30,7 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
     /** @param passwords to try on locked files, in order */
     public InPlace(List<String> passwords) throws IOException {
         this.passwords = List.copyOf(passwords);
-        converted = Files.createTempDirectory("yellowtab-");
+        converted = WorkFolder.newFolder("converted");
     }
 
     @Override

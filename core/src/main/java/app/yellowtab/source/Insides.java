@@ -6,6 +6,7 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.EmbeddedFiles;
 import app.yellowtab.model.SourceKind;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -18,11 +19,16 @@ import java.util.Collection;
 import java.util.Enumeration;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 
-/** Takes files out of others: out of archives, e-mails and PDFs. Nothing is ever written outside of the folder given. */
+/**
+ * Takes files out of others: out of archives, e-mails and PDFs. Nothing is ever written outside of the folder given. The
+ * limits are for all that one of these takes out, however deep it lies. Safe to share between threads.
+ */
 final class Insides {
     /** Chosen by us: more than any set of papers; an archive made to burst holds more. */
     private static final long MOST_BYTES = 4L << 30;
@@ -30,8 +36,18 @@ final class Insides {
     private static final int LONGEST_NAME = 120;
     private static final int DEEPEST_FOLDER = 30;
 
-    private long bytes;
-    private int files;
+    private final long mostBytes;
+    private final AtomicLong bytes = new AtomicLong();
+    private final AtomicInteger files = new AtomicInteger();
+
+    Insides() {
+        this(MOST_BYTES);
+    }
+
+    /** @param mostBytes so many bytes may come out in all */
+    Insides(long mostBytes) {
+        this.mostBytes = mostBytes;
+    }
 
     /**
      * Unpacks an archive.
@@ -80,7 +96,7 @@ final class Insides {
             try (PdfInput input = PdfInput.open(file, passwords)) {
                 for (EmbeddedFiles.Embedded inside : EmbeddedFiles.of(input)) {
                     Path place = unused(into, fileName(inside.name()));
-                    Files.write(place, PdfInput.unpacked(inside.content()));
+                    write(new ByteArrayInputStream(PdfInput.unpacked(inside.content())), place);
                     taken.add(place);
                 }
             }
@@ -89,12 +105,11 @@ final class Insides {
     }
 
     private void write(InputStream in, Path place) throws IOException {
-        if (++files > MOST_FILES) throw new Burst("more than " + MOST_FILES + " files");
+        if (files.incrementAndGet() > MOST_FILES) throw new Burst("more than " + MOST_FILES + " files");
         try (OutputStream out = Files.newOutputStream(place)) {
             byte[] buffer = new byte[1 << 16];
             for (int count; (count = in.read(buffer)) > 0; ) {
-                bytes += count;
-                if (bytes > MOST_BYTES) throw new Burst("more than " + (MOST_BYTES >> 30) + " GB when unpacked");
+                if (bytes.addAndGet(count) > mostBytes) throw new Burst("more than " + (MOST_BYTES >> 30) + " GB when unpacked, with all else that was taken out of files");
                 out.write(buffer, 0, count);
             }
         }
@@ -128,7 +143,7 @@ final class Insides {
     }
 
     /** What unpacks without an end in sight. */
-    private static final class Burst extends IOException {
+    static final class Burst extends IOException {
         private static final long serialVersionUID = 1L;
 
         private Burst(String how) {

@@ -13,6 +13,7 @@ import app.yellowtab.facts.Way;
 import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.input.OtherLockException;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.FileEnd;
 import app.yellowtab.inspect.FileProperties;
@@ -190,6 +191,8 @@ public final class Intake {
             trouble = Finding.of(Code.NO_PAGES, file);
         } catch (InvalidPasswordException | LockedException e) {
             trouble = Finding.of(Code.PASSWORD_NEEDED, file);
+        } catch (OtherLockException e) {
+            trouble = Finding.of(e.isToCertificate() ? Code.LOCKED_TO_CERTIFICATE : Code.LOCKED_OTHERWISE, file);
         } catch (TooLargeException e) {
             trouble = Finding.of(Code.TOO_LARGE, file, e.getMessage());
         } catch (IOException e) {
@@ -199,7 +202,10 @@ public final class Intake {
                 return new Result.Refused(Finding.of(Code.NO_ROOM, file));
             }
             trouble = Finding.of(Code.DAMAGED, file, "its pages cannot be made out");
-        } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
+        } catch (OutOfMemoryError e) {
+            LOG.warn("too large: {}", file, e);
+            trouble = Finding.of(Code.TOO_LARGE, file, "it takes more memory than there is");
+        } catch (RuntimeException | Error e) {
             LOG.warn("damaged: {}", file, e);
             trouble = Finding.of(Code.DAMAGED, file, "its pages cannot be made out");
         }
@@ -222,6 +228,9 @@ public final class Intake {
         if (end == FileEnd.MISSING) findings.add(Finding.of(Code.BREAKS_OFF, file));
         if (end == FileEnd.LEADS_NOWHERE) findings.add(Finding.of(Code.REBUILT, file));
         if (!inspection.damaged().equals(PageSet.NONE)) findings.add(Finding.of(Code.PART_LOST, file, (inspection.damaged().count() == 1 ? "page " : "pages ") + inspection.damaged().shown()));
+        if (!inspection.excessive().equals(PageSet.NONE)) {
+            findings.add(Finding.of(Code.PAGES_TOO_MUCH, file, (inspection.excessive().count() == 1 ? "page " : "pages ") + inspection.excessive().shown()));
+        }
         return end != FileEnd.WHOLE || !inspection.damaged().equals(PageSet.NONE);
     }
 

@@ -33,6 +33,7 @@ final class IntakeRun {
     private final Intake.Progress progress;
     private final BooleanSupplier stop;
     private final ExecutorService readers;
+    private final Insides insides = new Insides();
     private final List<Path> workFolders = new ArrayList<>();
     private int done;
     private int total;
@@ -82,7 +83,7 @@ final class IntakeRun {
 
     private Pending start(FoundFolder folder) {
         List<Future<Outcome>> files = new ArrayList<>();
-        for (Path file : folder.files()) files.add(readers.submit(() -> read(file, 0)));
+        for (Path file : folder.files()) files.add(readers.submit(() -> readWhole(file, 0)));
         return new Pending(folder.name(), files, folder.folders().stream().map(this::start).toList());
     }
 
@@ -97,7 +98,7 @@ final class IntakeRun {
         try {
             return file.get();
         } catch (ExecutionException e) {
-            throw new IllegalStateException("an intake failed in a way that is not known", e.getCause());
+            throw new IllegalStateException("a reader catches all", e.getCause());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             return Outcome.empty();
@@ -111,10 +112,20 @@ final class IntakeRun {
         if (!contents.isEmpty()) all.sections().add(new Section(EntryId.fresh(), NameReading.sectionTitle(name), contents));
     }
 
-    /** Reads a file and what lies inside it, on the thread of a reader. */
-    private Outcome read(Path file, int depth) {
+    /** Reads a file and what lies inside it, on the thread of a reader. Whatever goes wrong with it, the others are read. */
+    private Outcome readWhole(Path file, int depth) {
         Outcome outcome = Outcome.empty();
-        if (stop.getAsBoolean()) return outcome;
+        try {
+            read(file, depth, outcome);
+        } catch (RuntimeException | Error e) {
+            LOG.error("reading failed: {}", file, e);
+            outcome.findings().add(Finding.of(Code.FAILED, file, e.getClass().getSimpleName()));
+        }
+        return outcome;
+    }
+
+    private void read(Path file, int depth, Outcome outcome) {
+        if (stop.getAsBoolean()) return;
         report(Intake.nameOf(file));
         switch (intake.read(file)) {
             case Result.Refused refused -> outcome.findings().add(refused.finding());
@@ -129,19 +140,20 @@ final class IntakeRun {
                 if (holds) readAttachments(file, source, depth, outcome);
             }
         }
-        return outcome;
     }
 
     private void readArchive(Path file, int depth, Outcome outcome) {
         if (isTooDeep(file, depth, outcome)) return;
         try {
             Path folder = newWorkFolder();
-            new Insides().unpack(file, file, folder, outcome.findings());
+            insides.unpack(file, file, folder, outcome.findings());
             List<Finding> findings = new ArrayList<>();
             FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst();
             found = new FoundFolder(Intake.nameOf(file).replaceFirst("\\.[A-Za-z0-9]{1,4}$", ""), found.files(), found.folders());
             expect(found.fileCount());
-            addSection(outcome, found.name(), readAll(found, depth + 1));
+            Outcome inside = readAll(found, depth + 1);
+            inside.findings().replaceAll(finding -> finding.within(Intake.nameOf(file)));
+            addSection(outcome, found.name(), inside);
         } catch (IOException e) {
             LOG.warn("not unpacked: {}", file, e);
             outcome.findings().add(Finding.of(Code.DAMAGED, file, "the archive cannot be unpacked"));
@@ -150,7 +162,7 @@ final class IntakeRun {
 
     private Outcome readAll(FoundFolder folder, int depth) {
         Outcome all = Outcome.empty();
-        for (Path file : folder.files()) all.add(read(file, depth));
+        for (Path file : folder.files()) all.add(readWhole(file, depth));
         for (FoundFolder inner : folder.folders()) addSection(all, inner.name(), readAll(inner, depth));
         return all;
     }
@@ -160,14 +172,17 @@ final class IntakeRun {
         if (isTooDeep(file, depth, outcome)) return;
         try {
             Path folder = newWorkFolder();
-            List<Path> inside = new Insides().attachments(file, source.kind(), passwords, folder);
+            List<Path> inside = insides.attachments(file, source.kind(), passwords, folder);
             expect(inside.size());
             for (Path attachment : inside) {
-                Outcome one = read(attachment, depth + 1);
+                Outcome one = readWhole(attachment, depth + 1);
+                one.findings().replaceAll(finding -> finding.within(source.fileName()));
                 one.sources().replaceAll(taken -> taken.about().attachedTo().isEmpty() ? taken.withAbout(taken.about().withAttachedTo(source.id().value())) : taken);
                 outcome.add(one);
             }
-        } catch (IOException | RuntimeException e) {
+        } catch (Insides.Burst tooMuch) {
+            outcome.findings().add(Finding.of(Code.TOO_LARGE, file, tooMuch.getMessage()));
+        } catch (IOException | RuntimeException | Error e) {
             LOG.warn("attachments not taken out: {}", file, e);
             outcome.findings().add(Finding.of(Code.FILES_LEFT_OUT, file, "they cannot be read"));
         }

@@ -1,6 +1,7 @@
 package app.yellowtab.store;
 
 import app.yellowtab.convert.Converter;
+import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
@@ -8,7 +9,7 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
-import app.yellowtab.pdf.Folders;
+import app.yellowtab.files.Folders;
 import app.yellowtab.source.Depot;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.Intake;
@@ -185,7 +186,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
 
     @Override
     public Path workFolder() throws IOException {
-        return Files.createTempDirectory("yellowtab-");
+        return WorkFolder.newFolder("inside");
     }
 
     @Override

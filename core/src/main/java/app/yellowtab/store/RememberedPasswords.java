@@ -1,5 +1,6 @@
 package app.yellowtab.store;
 
+import app.yellowtab.files.UserFolder;
 import java.io.IOException;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;

@@ -1,8 +1,13 @@
 package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.yellowtab.facts.Note;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -64,8 +69,33 @@ class BoundsTests extends OneSource {
         byte[] packed = zeros(200);
         write("", "/Filter" + filter, filter.contains("Hex") ? HexFormat.of().formatHex(packed).getBytes() : packed);
         Outcome.Written written = produce();
-        assertThat(codes(written)).containsExactly(Code.PAGE_LOST);
+        assertThat(codes(written)).containsExactly(Code.PAGE_TOO_MUCH);
         assertThat(Pdfs.pages(target)).endsWith("T-1 4");
+    }
+
+    @Test
+    void aPageOfManyStreamsThatEachUnpackToTheirLimit() throws IOException {
+        byte[] packed = zeros(90);
+        write("/Contents[" + "4 0 R ".repeat(3000) + "]", "/Filter/FlateDecode", packed);
+        Bundle bundle = Folder.bundle(place, matter);
+        assertThat(bundle.sources().getFirst().about().notes()).extracting(Note::code).contains(Code.PAGES_TOO_MUCH);
+        assertThat(codes(produce())).containsExactly(Code.PAGE_TOO_MUCH);
+        assertThat(Pdfs.pages(target)).endsWith("T-1 4");
+    }
+
+    @Test
+    void formsThatDrawEachOtherManyTimes() throws IOException {
+        String[] forms = new String[9];
+        for (int i = 0; i < forms.length; i++) {
+            String content = i == forms.length - 1 ? "0 0 1 1 re f " : "/F Do ".repeat(20);
+            String resources = i == forms.length - 1 ? "" : "/Resources<</XObject<</F " + (i + 6) + " 0 R>>>>";
+            forms[i] = "<</Type/XObject/Subtype/Form/BBox[0 0 500 500]" + resources + "/Length " + content.length() + ">>\nstream\n" + content + "\nendstream";
+        }
+        write("/Resources<</XObject<</F 5 0 R>>>>", "", "/F Do ".repeat(20).getBytes(), forms);
+        Outcome.Written written = produce();
+        assertThat(written.pages()).isEqualTo(4);
+        Bundle bundle = Folder.bundle(place, matter);
+        assertThatThrownBy(() -> LeafPreview.draw(Planner.plan(bundle), place, 3, 200)).hasMessageContaining("more work than any honest one");
     }
 
     @Test

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Titles and dates that are proposed, and where they come from. */
 class ProposalsTests {
     private static Inspection page(String title, FirstLine... lines) {
-        return new Inspection(1, List.of(), PageFacts.UNKNOWN, List.of(lines), new Properties(title, Optional.empty()), PageSet.NONE);
+        return new Inspection(1, List.of(), PageFacts.UNKNOWN, List.of(lines), new Properties(title, Optional.empty()), PageSet.NONE, PageSet.NONE);
     }
 
     private static FirstLine line(double height, String text) {

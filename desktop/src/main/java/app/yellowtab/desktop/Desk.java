@@ -7,9 +7,10 @@ import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.pdf.Folders;
+import app.yellowtab.files.Folders;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.store.BundleFolder;
@@ -126,7 +127,7 @@ final class Desk implements StartView.Actions {
     }
 
     private static Path makeSample(Path folder) throws IOException {
-        Path files = Files.createTempDirectory("yellowtab-sample-");
+        Path files = WorkFolder.newFolder("sample");
         SampleMatter.writeFiles(files);
         try (BundleFolder made = BundleFolder.create(folder, Bundle.EMPTY)) {
             made.save(SampleMatter.bundle(files, made));

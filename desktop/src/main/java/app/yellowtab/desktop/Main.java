@@ -1,7 +1,9 @@
 package app.yellowtab.desktop;
 
 import app.yellowtab.convert.Converter;
-import app.yellowtab.store.UserFolder;
+import app.yellowtab.files.UserFolder;
+import app.yellowtab.files.WorkFolder;
+import java.io.IOException;
 import java.nio.file.Path;
 import javafx.application.Application;
 
@@ -14,6 +16,11 @@ public final class Main {
         Path user = UserFolder.path();
         System.setProperty("yellowtab.log", user.resolve("yellowtab.log").toString());
         System.setProperty("pdfbox.fontcache", user.toString());
+        try {
+            WorkFolder.begin();
+        } catch (IOException e) {
+            System.err.println("There is no folder for work that is not finished: " + e.getMessage() + ". The system's own is used.");
+        }
         Converter.useOfficeSuite();
         Application.launch(YellowTab.class, arguments);
     }

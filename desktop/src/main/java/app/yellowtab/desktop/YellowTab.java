@@ -4,7 +4,7 @@ import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.store.Recents;
-import app.yellowtab.store.UserFolder;
+import app.yellowtab.files.UserFolder;
 import atlantafx.base.theme.PrimerLight;
 import java.io.IOException;
 import java.io.InputStream;

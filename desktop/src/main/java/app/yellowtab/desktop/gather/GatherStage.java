@@ -8,6 +8,7 @@ import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Reading;
@@ -209,7 +210,7 @@ public final class GatherStage extends HBox {
         Optional<Path> into = watching.folderProperty().get();
         workspace.jobs().start((progress, stop) -> {
             progress.accept(new Jobs.State(Words.of("gather.scanning"), 0.5));
-            Path folder = into.isPresent() ? into.get() : Files.createTempDirectory("yellowtab-scan-");
+            Path folder = into.isPresent() ? into.get() : WorkFolder.newFolder("scan");
             return PracticeScanner.deliver(folder, number, form);
         }, delivered -> {
             if (into.isEmpty()) gathering.bringInAndDelete(delivered);

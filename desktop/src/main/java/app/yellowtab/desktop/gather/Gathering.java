@@ -18,7 +18,7 @@ import app.yellowtab.model.Reading;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
-import app.yellowtab.pdf.Folders;
+import app.yellowtab.files.Folders;
 import app.yellowtab.source.Likeness;
 import app.yellowtab.source.NaturalOrder;
 import java.io.IOException;

@@ -37,6 +37,7 @@ public final class Reader extends VBox {
     private final Label of = new Label();
     private final ImageView picture = new ImageView();
     private final Label trouble = Controls.paragraph("", Styles.NOTICE);
+    private final Label remark = Controls.paragraph("", Styles.NOTICE);
     private final StackPane paper = new StackPane(picture, trouble);
     private final Label what = Controls.paragraph("", Styles.SMALL);
     private final Subscription subscription;
@@ -63,13 +64,17 @@ public final class Reader extends VBox {
         paper.setMinSize(0, 0);
         paper.setAlignment(Pos.TOP_CENTER);
         paper.getStyleClass().add(Styles.PAGE);
-        paper.addEventHandler(ScrollEvent.SCROLL, event -> step(event.getDeltaY() < 0 ? 1 : -1));
+        paper.addEventHandler(ScrollEvent.SCROLL, event -> {
+            if (event.getDeltaY() != 0) step(event.getDeltaY() < 0 ? 1 : -1);
+        });
         VBox.setVgrow(paper, Priority.ALWAYS);
+        remark.setId("leaf-remark");
+        Controls.show(remark, false);
         what.setId("leaf-what");
         what.setAlignment(Pos.CENTER);
         what.setTextAlignment(TextAlignment.CENTER);
         what.setMaxWidth(Double.MAX_VALUE);
-        getChildren().addAll(head, what, paper);
+        getChildren().addAll(head, what, remark, paper);
         getStyleClass().add(Styles.READER);
         subscription = Subscription.combine(workspace.planProperty().subscribe(plan -> show()),
                 workspace.leafProperty().subscribe(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()));
@@ -112,13 +117,18 @@ public final class Reader extends VBox {
 
     private void show(Pictures.Result result) {
         switch (result) {
-            case Pictures.Result.Picture drawn -> picture.setImage(drawn.image());
+            case Pictures.Result.Picture drawn -> {
+                picture.setImage(drawn.image());
+                remark.setText(drawn.missing() > 0 ? Words.of("reader.picturesMissing", drawn.missing()) : "");
+            }
             case Pictures.Result.Failed failed -> {
                 picture.setImage(null);
+                remark.setText("");
                 trouble.setText(failed.message().isEmpty() ? Words.of("reader.notDrawn") : failed.message());
             }
         }
         Controls.show(trouble, result instanceof Pictures.Result.Failed);
+        Controls.show(remark, !remark.getText().isEmpty());
     }
 
     /** {@return what a leaf is, in words, such as "Defence, page 3 of 7"} */

@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.input.DrawnPage;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
 import java.io.IOException;
@@ -25,11 +26,12 @@ import org.slf4j.LoggerFactory;
 public final class Pictures<K> {
     private static final int KEPT = 24;
 
-    private record Wanted<K>(K key, Callable<BufferedImage> drawing, Consumer<Result> show) {}
+    private record Wanted<K>(K key, Callable<DrawnPage> drawing, Consumer<Result> show) {}
 
     /** What came of drawing. */
     public sealed interface Result {
-        record Picture(Image image) implements Result {}
+        /** @param missing how many pictures on it could not be drawn */
+        record Picture(Image image, int missing) implements Result {}
 
         /** @param message what can be told to the user; may be empty */
         record Failed(String message) implements Result {}
@@ -38,11 +40,11 @@ public final class Pictures<K> {
     private final Executor background;
     private final Executor fxThread;
     private final AtomicReference<@Nullable Wanted<K>> wanted = new AtomicReference<>();
-    private final Map<K, Image> kept = new LinkedHashMap<>(16, 0.75f, true) {
+    private final Map<K, Result.Picture> kept = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<K, Image> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<K, Result.Picture> eldest) {
             return size() > KEPT;
         }
     };
@@ -54,11 +56,11 @@ public final class Pictures<K> {
     }
 
     /** Asks for a picture; called on the JavaFX thread, as is {@code show}. */
-    public void ask(K key, Callable<BufferedImage> drawing, Consumer<Result> show) {
-        Image known = kept.get(key);
+    public void ask(K key, Callable<DrawnPage> drawing, Consumer<Result> show) {
+        Result.Picture known = kept.get(key);
         if (known != null) {
             wanted.set(null);
-            show.accept(new Result.Picture(known));
+            show.accept(known);
             return;
         }
         wanted.set(new Wanted<>(key, drawing, show));
@@ -70,15 +72,16 @@ public final class Pictures<K> {
         if (next == null) return;
         Result result = result(next);
         fxThread.execute(() -> {
-            if (result instanceof Result.Picture picture) kept.put(next.key, picture.image());
+            if (result instanceof Result.Picture picture) kept.put(next.key, picture);
             if (wanted.get() == null) next.show.accept(result);
         });
     }
 
     private static Result result(Wanted<?> next) {
         try {
-            return new Result.Picture(image(next.drawing.call()));
-        } catch (Exception | OutOfMemoryError | StackOverflowError e) {
+            DrawnPage drawn = next.drawing.call();
+            return new Result.Picture(image(drawn.image()), drawn.picturesMissing());
+        } catch (Exception | Error e) {
             LoggerFactory.getLogger(Pictures.class).warn("not drawn: {}", next.key, e);
             return new Result.Failed(e instanceof IOException && e.getMessage() != null ? e.getMessage() : "");
         }

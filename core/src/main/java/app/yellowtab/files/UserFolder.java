@@ -1,4 +1,4 @@
-package app.yellowtab.store;
+package app.yellowtab.files;
 
 import java.nio.file.Path;
 import java.util.Locale;

@@ -1,4 +1,4 @@
-package app.yellowtab.pdf;
+package app.yellowtab.files;
 
 import java.io.IOException;
 import java.nio.file.FileVisitResult;
