@@ -13,6 +13,7 @@ import app.yellowtab.convert.slide.SlidePages;
 import app.yellowtab.convert.table.TablePages;
 import app.yellowtab.convert.word.WordPages;
 import app.yellowtab.facts.Way;
+import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.SourceKind;
@@ -27,6 +28,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import org.apache.pdfbox.io.MemoryUsageSetting;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.poi.EncryptedDocumentException;
@@ -44,6 +46,8 @@ public final class Converter {
     private static final long MOST_TEXT = 64L * 1024 * 1024;
     /** Chosen by us: larger ones do not unpack into the memory that a small computer has. */
     private static final long MOST_OFFICE = 300L * 1024 * 1024;
+
+    private static final long HELD_BYTES = 16L * 1024 * 1024;
 
     private static final Logger LOG = LoggerFactory.getLogger(Converter.class);
 
@@ -125,7 +129,8 @@ public final class Converter {
 
     private static void write(Path target, Adding adding) throws IOException {
         Path draft = Drafts.beside(target);
-        try (PDDocument document = new PDDocument()) {
+        // What is made goes to a file as it comes: of a long scan only the page at hand is in memory.
+        try (PDDocument document = new PDDocument(MemoryUsageSetting.setupMixed(HELD_BYTES).setTempDir(WorkFolder.newFolder("convert").toFile()).streamCache)) {
             adding.to(document);
             // Times of day that libraries note would make every conversion another file.
             document.setDocumentInformation(new PDDocumentInformation());
@@ -152,7 +157,7 @@ public final class Converter {
             case RTF -> RtfPages.add(document, file, reading.showChanges(), reading.showComments(), said);
             case ODT -> OdtPages.add(document, file, reading.showChanges(), reading.showComments(), said);
             case ODP -> OdpPages.add(document, file, said);
-            case XLSX, XLS -> TablePages.addWorkbook(document, file, said);
+            case XLSX, XLS -> TablePages.addWorkbook(document, file, reading.monthFirst(), said);
             case ODS -> TablePages.addOds(document, file, said);
             case CSV -> TablePages.addValues(document, text(file), said);
             case PPTX, PPT -> SlidePages.add(document, file, said);

@@ -21,14 +21,15 @@ import org.apache.pdfbox.cos.COSObjectKey;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
 /**
- * The pages of a document in order (ISO 32000-1:2008, 7.7.3). It walks the tree without recursion, visits no node twice,
- * and takes a leaf for a page even where its type is missing, so that no page is lost without a word. A page is read only
+ * The pages of a document in order (ISO 32000-1:2008, 7.7.3). It walks the tree without recursion, enters no node
+ * inside itself, and takes a leaf for a page even where its type is missing, so that no page is lost without a word. A page is read only
  * when it is asked for: where a node counts as many pages as it has kids, these are taken for pages unread; should one turn
  * out to be a node after all, the whole tree is read. For one thread.
  */
 public final class PageList extends AbstractList<COSDictionary> implements RandomAccess {
     /** No bundle reads a file with more; beyond, it is a damaged or a hostile one. Chosen by us. */
     private static final int MOST_PAGES = 500_000;
+    private static final int MOST_STEPS = 3_000_000;
 
     private final PDDocument document;
     /** References to pages, or the pages themselves. */
@@ -115,29 +116,30 @@ public final class PageList extends AbstractList<COSDictionary> implements Rando
         List<COSBase> found = new ArrayList<>();
         COSBase root = document.getDocumentCatalog().getCOSObject().getItem(COSName.PAGES);
         if (root == null || !isDictionary(root)) return found;
-        Set<COSDictionary> visited = Collections.newSetFromMap(new IdentityHashMap<>());
+        Set<COSDictionary> above = Collections.newSetFromMap(new IdentityHashMap<>());
         Deque<Place> open = new ArrayDeque<>();
-        enter(root, found, visited, open);
-        while (!open.isEmpty() && found.size() < MOST_PAGES) {
+        enter(root, found, above, open);
+        for (int steps = 0; !open.isEmpty() && found.size() < MOST_PAGES && steps < MOST_STEPS; steps++) {
             Place place = open.element();
             if (place.next >= place.kids.size()) {
+                above.remove(place.node);
                 open.pop();
                 continue;
             }
             COSBase kid = place.kids.get(place.next++);
             if (place.arePages) found.add(kid);
-            else if (kid != null && isDictionary(kid)) enter(kid, found, visited, open);
+            else if (kid != null && isDictionary(kid)) enter(kid, found, above, open);
         }
         return found;
     }
 
-    private void enter(COSBase item, List<COSBase> found, Set<COSDictionary> visited, Deque<Place> open) {
+    private void enter(COSBase item, List<COSBase> found, Set<COSDictionary> above, Deque<Place> open) {
         COSDictionary dictionary = dictionary(item);
         if (!isNode(dictionary)) {
             found.add(item);
-        } else if (visited.add(dictionary)) {
+        } else {
             COSArray kids = dictionary.getCOSArray(COSName.KIDS);
-            if (kids != null) open.push(new Place(kids, trusting && holdsPages(dictionary, kids)));
+            if (kids != null && above.add(dictionary)) open.push(new Place(dictionary, kids, trusting && holdsPages(dictionary, kids)));
         }
     }
 
@@ -162,11 +164,13 @@ public final class PageList extends AbstractList<COSDictionary> implements Rando
 
     /** A node of the tree, and which of its kids comes next. */
     private static final class Place {
+        private final COSDictionary node;
         private final COSArray kids;
         private final boolean arePages;
         private int next;
 
-        Place(COSArray kids, boolean arePages) {
+        Place(COSDictionary node, COSArray kids, boolean arePages) {
+            this.node = node;
             this.kids = kids;
             this.arePages = arePages;
         }

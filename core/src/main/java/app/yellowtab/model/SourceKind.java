@@ -19,6 +19,13 @@ public enum SourceKind {
         };
     }
 
+    public boolean isPicture() {
+        return switch (this) {
+            case JPEG, PNG, GIF, BMP, WEBP, JP2, TIFF -> true;
+            default -> false;
+        };
+    }
+
     public boolean isMail() {
         return this == EML || this == MSG;
     }

@@ -20,6 +20,9 @@ public enum Typeface {
     /** Where the measured letters end; none of the typefaces has letters of use to us beyond. */
     private static final int MEASURED = 0x2600;
 
+    /** A word of more letters is wider than any line, and is not measured to find out. */
+    private static final int LONG = 1000;
+
     private static final Pattern SPACES = Pattern.compile(" +");
 
     private final String file;
@@ -76,28 +79,34 @@ public enum Typeface {
         List<String> lines = new ArrayList<>();
         String line = "";
         for (String word : SPACES.split(shown)) {
-            String longer = line.isEmpty() ? word : line + " " + word;
-            if (width(longer, sizePt) <= widthPt) {
-                line = longer;
-                continue;
+            if (word.length() <= LONG) {
+                String longer = line.isEmpty() ? word : line + " " + word;
+                if (width(longer, sizePt) <= widthPt) {
+                    line = longer;
+                    continue;
+                }
             }
             if (!line.isEmpty()) lines.add(line);
-            String rest = word;
-            while (width(rest, sizePt) > widthPt && rest.length() > 1) {
-                int cut = fitting(rest, sizePt, widthPt);
-                lines.add(rest.substring(0, cut));
-                rest = rest.substring(cut);
-            }
-            line = rest;
+            int start = 0;
+            for (int end; (end = start + fitting(word, start, sizePt, widthPt)) < word.length(); start = end) lines.add(word.substring(start, end));
+            line = word.substring(start);
         }
         lines.add(line);
         return lines;
     }
 
-    private int fitting(String word, float sizePt, float widthPt) {
-        int cut = word.length() - 1;
-        while (cut > 1 && width(word.substring(0, cut), sizePt) > widthPt) cut--;
-        return cut;
+    /** {@return how much of a word from a place on is no wider than a line, at least one letter} */
+    private int fitting(String word, int start, float sizePt, float widthPt) {
+        float[] advances = advances();
+        float sum = 0;
+        int at = start;
+        while (at < word.length()) {
+            int letter = word.codePointAt(at);
+            sum += letter < MEASURED && advances[letter] > 0 ? advances[letter] : advances[fallback(advances)];
+            if (sum * sizePt > widthPt && at > start) break;
+            at += Character.charCount(letter);
+        }
+        return at - start;
     }
 
     private static boolean isInvisible(int letter) {

@@ -64,7 +64,7 @@ final class Insides {
                 try (InputStream in = zip.getInputStream(entry)) {
                     write(in, place(into, entry.getName()));
                 } catch (ZipException locked) {
-                    findings.add(Finding.of(Code.DAMAGED, Path.of(fileName(entry.getName())), "it is locked or broken inside " + named.getFileName()));
+                    findings.add(Finding.about(Code.NOT_TAKEN_OUT, fileName(entry.getName()), String.valueOf(named.getFileName())));
                 }
             }
         } catch (Burst tooMuch) {

@@ -23,6 +23,7 @@ import app.yellowtab.model.Reading;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.model.SourceKind;
+import java.io.EOFException;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -33,6 +34,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.zip.ZipException;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -201,15 +203,22 @@ public final class Intake {
                 depot.drop(kept);
                 return new Result.Refused(Finding.of(Code.NO_ROOM, file));
             }
-            trouble = Finding.of(Code.DAMAGED, file, "its pages cannot be made out");
+            trouble = unreadable(file, kind, e);
         } catch (OutOfMemoryError e) {
             LOG.warn("too large: {}", file, e);
             trouble = Finding.of(Code.TOO_LARGE, file, "it takes more memory than there is");
         } catch (RuntimeException | Error e) {
             LOG.warn("damaged: {}", file, e);
-            trouble = Finding.of(Code.DAMAGED, file, "its pages cannot be made out");
+            trouble = unreadable(file, kind, e);
         }
         return keepUnread(file, name, kind, kept, trouble);
+    }
+
+    /** Of a PDF or a picture that cannot be read something is broken; of other files it may be that our own conversion is at fault. */
+    private static Finding unreadable(Path file, SourceKind kind, Throwable why) {
+        boolean ours = kind.isConverted() && !kind.isPicture() && !(why instanceof EOFException) && !(why instanceof ZipException);
+        String words = why instanceof IOException && why.getMessage() != null && why.getMessage().length() < 90 ? why.getMessage() : "its pages cannot be made out";
+        return ours ? Finding.of(Code.NOT_CONVERTED, file, words) : Finding.of(Code.DAMAGED, file, kind.isPicture() ? words : "its pages cannot be made out");
     }
 
     private Source source(Path file, String name, SourceKind kind, Depot.Kept kept, Inspection inspection, Way way, List<Finding> findings) throws IOException {

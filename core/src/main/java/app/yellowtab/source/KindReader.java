@@ -22,7 +22,8 @@ final class KindReader {
             Map.entry("image/webp", SourceKind.WEBP), Map.entry("image/jp2", SourceKind.JP2), Map.entry("image/jpx", SourceKind.JP2), Map.entry("image/x-jp2-codestream", SourceKind.JP2),
             Map.entry("image/tiff", SourceKind.TIFF), Map.entry("text/plain", SourceKind.TEXT), Map.entry("text/x-log", SourceKind.TEXT),
             Map.entry("text/csv", SourceKind.CSV), Map.entry("text/tab-separated-values", SourceKind.CSV), Map.entry("text/html", SourceKind.HTML),
-            Map.entry("application/xhtml+xml", SourceKind.HTML), Map.entry("application/rtf", SourceKind.RTF), Map.entry("message/rfc822", SourceKind.EML));
+            Map.entry("application/xhtml+xml", SourceKind.HTML), Map.entry("application/rtf", SourceKind.RTF), Map.entry("message/rfc822", SourceKind.EML),
+            Map.entry("application/mbox", SourceKind.EML));
     /** Inside an office file, the part that tells what it is (ECMA-376 part 1, 11.3.10, 12.3.23, 13.3.6). */
     private static final Map<String, SourceKind> MAIN_PARTS = Map.of("word/document.xml", SourceKind.DOCX, "word/document2.xml", SourceKind.DOCX,
             "xl/workbook.xml", SourceKind.XLSX, "ppt/presentation.xml", SourceKind.PPTX);
@@ -36,6 +37,8 @@ final class KindReader {
     /** What somebody has saved as plain text is shown as such, even where it begins like an e-mail or a web page. */
     private static final Pattern PLAIN_NAME = Pattern.compile("\\.(txt|text|log)$", Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern MAIL_NAME = Pattern.compile("\\.eml$", Pattern.CASE_INSENSITIVE);
+
     private final Tika tika = new Tika();
 
     /** {@return what was found out} */
@@ -43,6 +46,8 @@ final class KindReader {
         String type = tika.detect(file);
         String name = String.valueOf(file.getFileName());
         if (PLAIN_NAME.matcher(name).find() && (type.startsWith("text/") || type.startsWith("message/"))) return new Recognised(Optional.of(SourceKind.TEXT), false, "text");
+        // Somebody says that it is a mail, and it is text, be it without the header of one.
+        if (MAIL_NAME.matcher(name).find() && (type.startsWith("text/") || type.equals("application/octet-stream"))) return new Recognised(Optional.of(SourceKind.EML), false, "e-mail");
         SourceKind known = READ.get(type);
         if (known != null) return new Recognised(Optional.of(known), false, words(type));
         if (isCompound(file)) return compound(file, name, type);

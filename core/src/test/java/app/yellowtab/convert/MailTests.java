@@ -50,6 +50,44 @@ class MailTests {
         assertThat(result.findings()).isEmpty();
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"From orla@tarnhollow.example Mon Oct  7 23:30:00 2030\n", "\n\n", "\u00EF\u00BB\u00BF", ">From somebody\n"})
+    void whatStandsBeforeTheHead(String before) throws IOException {
+        Path file = Files.writeString(folder.resolve("m.eml"), before + HEAD + "\r\nThe store was warm.", StandardCharsets.ISO_8859_1);
+        assertThat(Conversions.of(file, SourceKind.EML).page(1)).contains("Subject Chamber 3", "The store was warm.");
+    }
+
+    @Test
+    void everyMailOfAMailbox() throws IOException {
+        String mailbox = "From a@b.example Mon Oct  7 23:30:00 2030\n" + HEAD + "\r\nFirst.\nFrom here on it is text.\n\nFrom a@b.example Mon Oct  7 23:31:00 2030\nSubject: Second\n\nThe other.\n";
+        Mail mail = Mail.readEml(Files.writeString(folder.resolve("box.eml"), mailbox, StandardCharsets.ISO_8859_1));
+        assertThat(mail.body()).contains("First.", "From here on it is text.").doesNotContain("The other.");
+        assertThat(mail.attachments()).extracting(Mail.Attachment::name).containsExactly("mail 2.eml");
+        assertThat(new String(mail.attachments().getFirst().content().open().readAllBytes(), StandardCharsets.ISO_8859_1)).contains("Subject: Second", "The other.");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Only words, and no head at all.\nA second line.", "Dear Orla,\n\nOnly words, and no head at all."})
+    void aMailWithoutAHead(String words) throws IOException {
+        assertThat(Conversions.of(Files.writeString(folder.resolve("m.eml"), words), SourceKind.EML).page(1)).contains("Only words, and no head at all.");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"UTF-16", "UTF-16LE", "UTF-16BE"})
+    void aMailInTwoBytesALetter(String charset) throws IOException {
+        Path whole = Files.write(folder.resolve("m.eml"), (HEAD + "\r\nIt was 14° – warm.").getBytes(charset));
+        assertThat(Conversions.of(whole, SourceKind.EML).page(1)).contains("Chamber 3", "It was 14° – warm.");
+        Path body = eml("Content-Type: text/plain; charset=utf-16\r\nContent-Transfer-Encoding: base64\r\n\r\n" + Base64.getMimeEncoder().encodeToString("It was 14° – warm.".getBytes(charset)));
+        assertThat(Conversions.of(body, SourceKind.EML).page(1)).contains("It was 14° – warm.");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"--b\r\n%s\r\n--b--", "--c\r\n%s\r\n--c--", "--b \r\n%s\r\n", "-- b\r\n%s\r\n", "%s"})
+    void boundariesThatAreALittleWrong(String form) throws IOException {
+        String part = "Content-Type: text/plain\r\n\r\nThe store was warm.";
+        assertThat(Conversions.of(eml("Content-Type: multipart/mixed; boundary=b\r\n\r\n" + form.formatted(part)), SourceKind.EML).page(1)).contains("The store was warm.");
+    }
+
     @Test
     void theDayIsThatOfTheSender() throws IOException {
         Mail mail = Mail.readEml(eml("\r\ntext"));

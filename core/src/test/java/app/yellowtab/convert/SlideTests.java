@@ -3,6 +3,7 @@ package app.yellowtab.convert;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.SourceKind;
 import app.yellowtab.testing.Conversions;
@@ -178,5 +179,23 @@ class SlideTests {
         BufferedImage page = Pdfs.picture(result.pdf(), 1, 72);
         assertThat(page.getRGB(500, 340) & 0xFF).as("the picture").isLessThan(150);
         assertThat(page.getRGB(200, 340) & 0xFF).as("nothing").isEqualTo(255);
+    }
+
+    @ParameterizedTest
+    @EnumSource(value = SourceKind.class, names = {"PPTX", "PPT"})
+    void aLetterThatNoFontHasHarmsNoSlide(SourceKind kind) throws IOException {
+        Path file = folder.resolve("odd." + kind.name().toLowerCase(Locale.ROOT));
+        try (SlideShow<?, ?> show = kind == SourceKind.PPT ? new HSLFSlideShow() : new XMLSlideShow(); OutputStream out = Files.newOutputStream(file)) {
+            for (String words : new String[] {"cold\u00ADstore \u4ED3 option after fitting", "The second slide"}) {
+                TextBox<?, ?> box = show.createSlide().createTextBox();
+                box.setAnchor(new Rectangle(50, 50, 600, 100));
+                box.setText(words).setFontFamily("Calibri");
+            }
+            show.write(out);
+        }
+        Conversions.Result result = Conversions.of(file, kind);
+        assertThat(result.page(1)).contains("coldstore", "option after fitting");
+        assertThat(result.page(2)).contains("The second slide");
+        assertThat(result.detail(Code.CHARACTERS_NOT_SHOWN)).isEqualTo("1");
     }
 }

@@ -14,6 +14,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
@@ -57,6 +58,38 @@ class TableTests {
         CellStyle style = workbook.createCellStyle();
         style.setDataFormat(workbook.createDataFormat().getFormat(format));
         return style;
+    }
+
+    @ParameterizedTest
+    @EnumSource(value = SourceKind.class, names = {"XLSX", "XLS"})
+    void shortDatesAreInTheReadersOrderWithAllTheirDigits(SourceKind kind) throws IOException {
+        Conversions.Result result = workbook(kind, book -> {
+            Row row = row(book.createSheet("Dates"), "Dates");
+            for (int format : new int[] {14, 22}) {
+                CellStyle style = book.createCellStyle();
+                style.setDataFormat((short) format);
+                row.createCell(row.getLastCellNum()).setCellValue(LocalDateTime.of(2016, 3, 9, 14, 5));
+                row.getCell(row.getLastCellNum() - 1).setCellStyle(style);
+            }
+        });
+        assertThat(result.page(1)).isEqualTo("Dates 09/03/2016 09/03/2016 14:05");
+        Path file = folder.resolve("book." + kind.name().toLowerCase(Locale.ROOT));
+        assertThat(Conversions.of(file, kind, new Reading(true, false, false)).page(1)).contains("03/09/2016 14:05");
+    }
+
+    @Test
+    void aLongTextInVeryManyCellsIsBounded() throws IOException {
+        String longText = "x".repeat(30_000) + " and then ".repeat(200);
+        assertThatThrownBy(() -> workbook(SourceKind.XLSX, book -> {
+            Sheet sheet = book.createSheet("Long");
+            for (int i = 0; i < 3000; i++) row(sheet, longText);
+        })).hasMessageContaining("million letters");
+        Conversions.Result few = workbook(SourceKind.XLSX, book -> {
+            Sheet sheet = book.createSheet("Long");
+            for (int i = 0; i < 20; i++) row(sheet, longText);
+        });
+        assertThat(few.pages()).hasSize(20);
+        assertThat(few.detail(Code.CONVERSION_LOST)).contains("higher than a page");
     }
 
     @ParameterizedTest

@@ -76,6 +76,21 @@ class PageListTests {
     }
 
     @Test
+    void aNodeThatIsListedTwiceIsReadTwiceAndOneInsideItselfOnce() throws IOException {
+        Path file = Pdfs.write(folder, "S", 2, document -> {
+            COSArray kids = document.getPages().getCOSObject().getCOSArray(COSName.KIDS);
+            COSDictionary both = node(kids.get(0), kids.get(1));
+            both.getCOSArray(COSName.KIDS).add(both);
+            kids.clear();
+            kids.add(both);
+            kids.add(both);
+        });
+        try (PdfInput input = PdfInput.open(file, List.of())) {
+            assertThat(input.pages().verified()).hasSize(4);
+        }
+    }
+
+    @Test
     void aPageWithoutAType() throws IOException {
         assertThat(listed((document, kids) -> document.getPage(2).getCOSObject().removeItem(COSName.TYPE))).containsExactly("S-1", "S-2", "S-3", "S-4");
     }

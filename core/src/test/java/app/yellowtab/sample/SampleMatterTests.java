@@ -63,7 +63,7 @@ class SampleMatterTests {
             Bundle bundle = SampleMatter.bundle(files, place);
             place.know(bundle.sources());
             assertThat(bundle.tray()).hasSize(33);
-            assertThat(EnumSet.complementOf(EnumSet.copyOf(bundle.sources().stream().map(Source::kind).toList()))).containsExactly(SourceKind.WEBP, SourceKind.DOC, SourceKind.PPT);
+            assertThat(EnumSet.complementOf(EnumSet.copyOf(bundle.sources().stream().map(Source::kind).toList()))).containsExactly(SourceKind.WEBP, SourceKind.JP2, SourceKind.DOC, SourceKind.PPT);
             assertThat(bundle.sources().stream().filter(source -> !source.isRead()).map(Source::fileName)).containsExactly("Camera at the loading bay.mov", "Terms offered, confidential.pdf");
             assertThat(bundle.sources().stream().filter(source -> source.isRead() && source.kind().isOffice()).filter(source -> source.about().pages().searchable().count() < source.pageCount()))
                     .as("office files with a page that says nothing").isEmpty();

@@ -1,6 +1,7 @@
 package app.yellowtab.convert.mail;
 
 import app.yellowtab.convert.page.Charsets;
+import app.yellowtab.convert.page.TooLargeException;
 import jakarta.mail.MessagingException;
 import jakarta.mail.Part;
 import jakarta.mail.Session;
@@ -10,7 +11,6 @@ import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeMultipart;
 import jakarta.mail.internet.MimeUtility;
 import jakarta.mail.internet.ParseException;
-import java.io.BufferedInputStream;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -33,12 +33,15 @@ import java.util.Properties;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.slf4j.LoggerFactory;
 
 /** Reads a mail of the internet's own form, forgiving what mail programs get wrong. */
 final class EmlReader {
     static final DateTimeFormatter SHOWN = DateTimeFormatter.ofPattern("d MMMM uuuu, HH:mm (xx)", Locale.ENGLISH);
     private static final Pattern ZONE = Pattern.compile("([+-]\\d{2})(\\d{2})\\b");
     private static final int DEEPEST = 30;
+    /** Chosen by us: no mail server carries larger ones, but for mailboxes. */
+    private static final long MOST_BYTES = 150L << 20;
 
     private final List<Mail.Attachment> attachments = new ArrayList<>();
     private final Map<String, Mail.Picture> pictures = new HashMap<>();
@@ -50,8 +53,15 @@ final class EmlReader {
     private EmlReader() {}
 
     static Mail read(Path file) throws IOException {
-        try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
-            return new EmlReader().read(new MimeMessage(session(), in));
+        if (Files.size(file) > MOST_BYTES) throw new TooLargeException(Files.size(file) / 1024 / 1024 + " MB");
+        List<byte[]> mails = MailBytes.of(Files.readAllBytes(file));
+        EmlReader reader = new EmlReader();
+        // What a mailbox holds beside its first mail follows that, like what came with it.
+        for (byte[] more : mails.subList(1, mails.size())) {
+            reader.attachments.add(new Mail.Attachment("mail " + (reader.attachments.size() + 2) + ".eml", () -> new ByteArrayInputStream(more)));
+        }
+        try (InputStream in = new ByteArrayInputStream(mails.getFirst())) {
+            return reader.read(new MimeMessage(session(), in));
         } catch (MessagingException e) {
             throw new IOException("no e-mail that can be read", e);
         }
@@ -130,6 +140,7 @@ final class EmlReader {
         boolean attached = Part.ATTACHMENT.equalsIgnoreCase(disposition(part));
         if (type.startsWith("multipart/") && !attached) {
             List<Part> children = children(part);
+            if (children.isEmpty()) passages.add(new Passage(false, Charsets.decode(bytes(part), "")));
             if (type.startsWith("multipart/alternative")) children = chosen(children);
             for (Part child : children) walk(child, depth + 1);
         } else if (type.startsWith("message/rfc822")) {
@@ -143,8 +154,22 @@ final class EmlReader {
         }
     }
 
+    /** {@return the parts; where the boundary is not the one that is stated, those between lines that look like one} */
     private static List<Part> children(Part part) throws MessagingException {
-        MimeMultipart parts = new MimeMultipart(part.getDataHandler().getDataSource());
+        List<Part> children = List.of();
+        for (boolean asStated : new boolean[] {true, false}) {
+            try {
+                children = children(part, asStated);
+                if (!children.isEmpty()) return children;
+            } catch (MessagingException notFound) {
+                LoggerFactory.getLogger(EmlReader.class).info("no such boundary", notFound);
+            }
+        }
+        return children;
+    }
+
+    private static List<Part> children(Part part, boolean asStated) throws MessagingException {
+        MimeMultipart parts = new LenientMultipart(part.getDataHandler().getDataSource(), asStated);
         List<Part> children = new ArrayList<>();
         for (int i = 0; i < parts.getCount(); i++) children.add(parts.getBodyPart(i));
         return children;

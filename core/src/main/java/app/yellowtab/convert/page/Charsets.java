@@ -6,6 +6,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.StandardCharsets;
 import java.nio.charset.UnsupportedCharsetException;
+import org.jspecify.annotations.Nullable;
 import org.mozilla.universalchardet.UniversalDetector;
 
 /** Makes letters of bytes whose encoding nobody has stated for certain. */
@@ -24,6 +25,8 @@ public final class Charsets {
         if (Marks.starts(bytes, 0xFF, 0xFE, 0, 0)) return new String(bytes, 4, bytes.length - 4, Charset.forName("UTF-32LE"));
         if (Marks.starts(bytes, 0xFF, 0xFE)) return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16LE);
         if (Marks.starts(bytes, 0xFE, 0xFF)) return new String(bytes, 2, bytes.length - 2, StandardCharsets.UTF_16BE);
+        Charset wide = wide(bytes);
+        if (wide != null) return new String(bytes, wide);
         int start = Marks.starts(bytes, 0xEF, 0xBB, 0xBF) ? 3 : 0;
         for (String name : new String[] {stated, "UTF-8"}) {
             try {
@@ -33,6 +36,19 @@ public final class Charsets {
             }
         }
         return new String(bytes, likely(bytes));
+    }
+
+    /** {@return the encoding of text in which every other byte is nought, as of western letters in two bytes each; null for any other} */
+    private static @Nullable Charset wide(byte[] bytes) {
+        int looked = Math.min(bytes.length, 4000) & ~1;
+        int even = 0;
+        int odd = 0;
+        for (int i = 0; i < looked; i += 2) {
+            if (bytes[i] == 0) even++;
+            if (bytes[i + 1] == 0) odd++;
+        }
+        if (looked < 4 || Math.max(even, odd) * 10 < looked * 3 || Math.min(even, odd) * 20 > looked) return null;
+        return odd > even ? StandardCharsets.UTF_16LE : StandardCharsets.UTF_16BE;
     }
 
     private static Charset likely(byte[] bytes) {

@@ -1,9 +1,11 @@
 package app.yellowtab.convert.page;
 
 import app.yellowtab.pdf.Advances;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -63,10 +65,22 @@ public enum Face {
         return lineHeight;
     }
 
-    /** {@return the font file's bytes, to be closed by the caller} */
+    /**
+     * {@return the font file's bytes, to be closed by the caller} Without what it says of ligatures: a joined "ti" is one
+     * sign, which no search finds as two letters.
+     */
     public InputStream open(boolean bold, boolean italic) {
         String name = family + "_" + STYLES[style(bold, italic)] + ".ttf";
-        return Objects.requireNonNull(Face.class.getResourceAsStream("/app/yellowtab/convert/fonts/" + name), name);
+        try (InputStream in = Objects.requireNonNull(Face.class.getResourceAsStream("/app/yellowtab/convert/fonts/" + name), name)) {
+            byte[] font = in.readAllBytes();
+            // The table directory (OpenType 1.9, "Organization of an OpenType font"): a table under another name is not looked for.
+            for (int at = 12, left = font[5]; left > 0; at += 16, left--) {
+                if (new String(font, at, 4, StandardCharsets.US_ASCII).equals("GSUB")) font[at + 3] = 'X';
+            }
+            return new ByteArrayInputStream(font);
+        } catch (IOException damagedProgram) {
+            throw new UncheckedIOException("a font that ships with the program cannot be read: " + name, damagedProgram);
+        }
     }
 
     /** {@return the width of a line of text in points} */

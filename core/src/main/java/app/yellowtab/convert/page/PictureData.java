@@ -34,7 +34,7 @@ public final class PictureData {
                 return Optional.of(png(draw(new HemfPicture(new ByteArrayInputStream(bytes)))));
             }
             return raster(bytes, notes);
-        } catch (IOException | RuntimeException | StackOverflowError damaged) {
+        } catch (IOException | RuntimeException | Error damaged) {
             notes.lost("pictures that cannot be read");
             return Optional.empty();
         }
@@ -81,7 +81,7 @@ public final class PictureData {
         double scale = Math.min(METAFILE_DPI / 72, Math.sqrt(MOST_PIXELS / Math.max(1, sizePt.getWidth() * sizePt.getHeight())));
         var size = new Dimension((int) Math.max(1, sizePt.getWidth() * scale), (int) Math.max(1, sizePt.getHeight() * scale));
         BufferedImage image = new BufferedImage(size.width, size.height, BufferedImage.TYPE_INT_RGB);
-        Graphics2D graphics = image.createGraphics();
+        Graphics2D graphics = new DashBound(image.createGraphics());
         try {
             graphics.setColor(Color.WHITE);
             graphics.fillRect(0, 0, size.width, size.height);

@@ -34,7 +34,12 @@ final class SlideFonts {
         }
     }
 
+    /** Breaks a line inside a paragraph. */
+    private static final char VERTICAL_TAB = '\u000B';
+    private static final char BOX = '\u25A1';
+
     private final PDDocument document;
+    private int missing;
     private final Map<Style, PDFont> loaded = new HashMap<>();
 
     SlideFonts(PDDocument document) {
@@ -52,7 +57,7 @@ final class SlideFonts {
     }
 
     /** Gives all text of some shapes, in memory, a typeface of ours: the Java platform measures lines with the one that a text names, and has only these. */
-    static void substitute(ShapeContainer<?, ?> shapes) {
+    void substitute(ShapeContainer<?, ?> shapes) {
         for (Shape<?, ?> shape : shapes.getShapes()) {
             if (shape instanceof GroupShape<?, ?> group) substitute(group);
             else if (shape instanceof TextShape<?, ?> text) substituteText(text);
@@ -67,10 +72,36 @@ final class SlideFonts {
         }
     }
 
-    private static void substituteText(TextShape<?, ?> text) {
+    private void substituteText(TextShape<?, ?> text) {
         for (TextParagraph<?, ?, ?> paragraph : text.getTextParagraphs()) {
-            for (TextRun run : paragraph.getTextRuns()) run.setFontFamily(face(run.getFontFamily()).family());
+            for (TextRun run : paragraph.getTextRuns()) {
+                Face face = face(run.getFontFamily());
+                run.setFontFamily(face.family());
+                String words = run.getRawText();
+                String shown = words == null ? "" : shown(words, face);
+                if (words != null && !shown.equals(words)) run.setText(shown);
+            }
         }
+    }
+
+    /** {@return a text with the letters that a face has; what nobody sees is left out, of the rest a box stands for each} */
+    private String shown(String text, Face face) {
+        StringBuilder shown = new StringBuilder();
+        text.codePoints().forEach(letter -> {
+            int type = Character.getType(letter);
+            if (letter == '\n' || letter == '\r' || letter == '\t' || letter == VERTICAL_TAB || face.has(letter)) shown.appendCodePoint(letter);
+            else if (Character.isWhitespace(letter) || type == Character.SPACE_SEPARATOR) shown.append(' ');
+            else if (type != Character.FORMAT && type != Character.CONTROL) {
+                shown.append(face.has(BOX) ? BOX : '?');
+                missing++;
+            }
+        });
+        return shown.toString();
+    }
+
+    /** {@return how many letters were not in any face, so far} */
+    int missing() {
+        return missing;
     }
 
     /** Most typefaces of slides have no serifs. */

@@ -33,15 +33,16 @@ public final class SlidePages {
             SlideFonts fonts = new SlideFonts(document);
             Dimension size = show.getPageSize();
             List<String> hidden = new ArrayList<>();
-            for (MasterSheet<?, ?> master : show.getSlideMasters()) SlideFonts.substitute(master);
+            for (MasterSheet<?, ?> master : show.getSlideMasters()) fonts.substitute(master);
             for (Slide<?, ?> slide : show.getSlides()) {
-                SlideFonts.substitute(slide);
+                fonts.substitute(slide);
                 if (slide.isHidden()) {
                     hidden.add(String.valueOf(slide.getSlideNumber()));
                     continue;
                 }
                 place(document, draw(document, slide, size, fonts, notes), size);
             }
+            if (fonts.missing() > 0) notes.say(Code.CHARACTERS_NOT_SHOWN, String.valueOf(fonts.missing()));
             if (!hidden.isEmpty()) notes.say(Code.HIDDEN_LEFT_OUT, "slides " + String.join(", ", hidden));
         }
     }

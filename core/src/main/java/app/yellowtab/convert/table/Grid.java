@@ -1,5 +1,6 @@
 package app.yellowtab.convert.table;
 
+import app.yellowtab.convert.page.TooLargeException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SortedMap;
@@ -8,7 +9,11 @@ import java.util.TreeMap;
 /** A sheet of cells as they are shown. */
 final class Grid {
     /** Chosen by us: some 3,000 pages; a sheet that was filled down to its last row by mistake has a million. */
-    static final int MOST_CELLS = 1_500_000;
+    private static final int MOST_CELLS = 1_500_000;
+
+    /** Chosen by us: some 5,000 pages. */
+    private static final long MOST_LETTERS = 24_000_000;
+    private static final int LONGEST_TEXT = 10_000;
 
     /** The width of a column of which the file says nothing. */
     static final float USUAL_WIDTH_PT = 64;
@@ -32,6 +37,24 @@ final class Grid {
      */
     record Cell(String text, Align align, boolean bold, int fill, int columns) {
         enum Align { LEFT, RIGHT, CENTRE }
+
+        Cell {
+            // More does not fit on a page, where the end is cut off and that is said.
+            if (text.length() > LONGEST_TEXT) text = text.substring(0, LONGEST_TEXT);
+        }
+    }
+
+    /** Bounds what one file makes: so many cells, so many letters in them. */
+    static final class Count {
+        private int cells;
+        private long letters;
+
+        /** Counts a cell before it is kept. */
+        void add(String text) throws TooLargeException {
+            letters += Math.min(text.length(), LONGEST_TEXT);
+            if (++cells > MOST_CELLS) throw new TooLargeException("more than " + MOST_CELLS + " cells");
+            if (letters > MOST_LETTERS) throw new TooLargeException("more than " + MOST_LETTERS / 1_000_000 + " million letters in its cells");
+        }
     }
 
     SortedMap<Integer, Cell> addRow() {

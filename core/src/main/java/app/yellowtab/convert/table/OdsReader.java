@@ -3,7 +3,6 @@ package app.yellowtab.convert.table;
 import app.yellowtab.convert.page.Lengths;
 import app.yellowtab.convert.page.Notes;
 import app.yellowtab.convert.page.Parts;
-import app.yellowtab.convert.page.TooLargeException;
 import app.yellowtab.convert.page.Xml;
 import app.yellowtab.convert.table.Grid.Cell;
 import app.yellowtab.finding.Finding.Code;
@@ -25,7 +24,7 @@ final class OdsReader {
 
     private final Map<String, Element> styles = new HashMap<>();
     private final List<String> hidden = new ArrayList<>();
-    private int cells;
+    private final Grid.Count count = new Grid.Count();
 
     private OdsReader() {}
 
@@ -106,7 +105,7 @@ final class OdsReader {
             int colour = fill.matches("#[0-9A-Fa-f]{6}") ? Integer.parseInt(fill.substring(1), 16) : -1;
             if (!text.isEmpty() && times < MOST_REPEATED) {
                 for (int i = 0; i < times; i++) {
-                    if (++cells > Grid.MOST_CELLS) throw new TooLargeException("more than " + Grid.MOST_CELLS + " cells");
+                    count.add(text);
                     if (column + i < widths.size() && widths.get(column + i) == 0) continue;
                     boolean bold = property(style, "text-properties", "font-weight").equals("bold");
                     into.put(column + i, new Cell(text, align(cell, style), bold, colour, repeated(cell, "number-columns-spanned")));

@@ -13,9 +13,13 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 public final class TablePages {
     private TablePages() {}
 
-    /** Adds a workbook of the newer or the older kind (.xlsx, .xls). */
-    public static void addWorkbook(PDDocument document, Path file, Notes notes) throws IOException {
-        add(document, WorkbookReader.read(file, notes), notes);
+    /**
+     * Adds a workbook of the newer or the older kind (.xlsx, .xls).
+     *
+     * @param monthFirst how dates are written that leave it to the reader
+     */
+    public static void addWorkbook(PDDocument document, Path file, boolean monthFirst, Notes notes) throws IOException {
+        add(document, WorkbookReader.read(file, monthFirst, notes), notes);
     }
 
     /** Adds an OpenDocument spreadsheet. */

@@ -1,6 +1,5 @@
 package app.yellowtab.convert.table;
 
-import app.yellowtab.convert.page.TooLargeException;
 import app.yellowtab.convert.table.Grid.Cell;
 import java.io.IOException;
 import java.util.List;
@@ -18,14 +17,14 @@ final class ValuesReader {
 
     static Grid read(String text) throws IOException {
         Grid grid = new Grid("");
-        int cells = 0;
+        Grid.Count count = new Grid.Count();
         CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator(text)).setIgnoreEmptyLines(false).setLenientEof(true).setTrailingData(true).get();
         try (CSVParser parser = CSVParser.parse(text, format)) {
             for (CSVRecord record : parser) {
                 SortedMap<Integer, Cell> row = grid.addRow();
                 for (int column = 0; column < record.size(); column++) {
-                    if (++cells > Grid.MOST_CELLS) throw new TooLargeException("more than " + Grid.MOST_CELLS + " cells");
                     String value = record.get(column).strip();
+                    count.add(value);
                     if (value.isEmpty()) continue;
                     boolean number = value.matches("[-+(]?[£$€]?[\\d.,]+%?\\)?");
                     row.put(column, new Cell(value, number ? Cell.Align.RIGHT : Cell.Align.LEFT, false, -1, 1));

@@ -1,14 +1,16 @@
 package app.yellowtab.convert.table;
 
 import app.yellowtab.convert.page.Notes;
-import app.yellowtab.convert.page.TooLargeException;
 import app.yellowtab.convert.table.Grid.Cell;
 import app.yellowtab.finding.Finding.Code;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.SortedMap;
 import org.apache.poi.hssf.record.crypto.Biff8EncryptionKey;
 import org.apache.poi.hssf.util.HSSFColor;
@@ -16,6 +18,7 @@ import org.apache.poi.ss.usermodel.CellStyle;
 import org.apache.poi.ss.usermodel.CellType;
 import org.apache.poi.ss.usermodel.Color;
 import org.apache.poi.ss.usermodel.DataFormatter;
+import org.apache.poi.ss.usermodel.DateUtil;
 import org.apache.poi.ss.usermodel.FillPatternType;
 import org.apache.poi.ss.usermodel.Row;
 import org.apache.poi.ss.usermodel.Sheet;
@@ -31,20 +34,25 @@ final class WorkbookReader {
     /** Our letters are somewhat wider than those that columns are made for. */
     private static final float WIDER = 1.1f;
 
+    private static final int SHORT_DATE = 14;
+    private static final int SHORT_DATE_AND_TIME = 22;
+
     private final Workbook workbook;
+    private final boolean monthFirst;
     private final DataFormatter formatter = new DataFormatter(Locale.UK);
     private final List<String> hidden = new ArrayList<>();
-    private int cells;
+    private final Grid.Count count = new Grid.Count();
     private int comments;
 
-    private WorkbookReader(Workbook workbook) {
+    private WorkbookReader(Workbook workbook, boolean monthFirst) {
         this.workbook = workbook;
+        this.monthFirst = monthFirst;
         formatter.setUseCachedValuesForFormulaCells(true);
     }
 
-    static List<Grid> read(Path file, Notes notes) throws IOException {
+    static List<Grid> read(Path file, boolean monthFirst, Notes notes) throws IOException {
         try (Workbook workbook = WorkbookFactory.create(file.toFile(), Biff8EncryptionKey.getCurrentUserPassword(), true)) {
-            WorkbookReader reader = new WorkbookReader(workbook);
+            WorkbookReader reader = new WorkbookReader(workbook, monthFirst);
             List<Grid> grids = new ArrayList<>();
             for (int i = 0; i < workbook.getNumberOfSheets(); i++) {
                 Sheet sheet = workbook.getSheetAt(i);
@@ -102,16 +110,27 @@ final class WorkbookReader {
 
     private void fill(SortedMap<Integer, Cell> into, Row row) throws IOException {
         for (org.apache.poi.ss.usermodel.Cell cell : row) {
-            if (++cells > Grid.MOST_CELLS) throw new TooLargeException("more than " + Grid.MOST_CELLS + " cells");
             if (row.getSheet().isColumnHidden(cell.getColumnIndex())) continue;
             if (cell.getCellComment() != null) comments++;
-            String text = formatter.formatCellValue(cell).strip();
+            String text = text(cell).strip();
+            count.add(text);
             CellStyle style = cell.getCellStyle();
             int fill = style.getFillPattern() == FillPatternType.NO_FILL ? -1 : colour(style.getFillForegroundColorColor());
             if (text.isEmpty() && fill < 0) continue;
             boolean bold = workbook.getFontAt(style.getFontIndex()).getBold();
             into.put(cell.getColumnIndex(), new Cell(text, align(cell, style), bold, fill, 1));
         }
+    }
+
+    /** {@return what a cell shows} The built-in short dates stand for the reader's own order of day and month (ECMA-376 part 1, 18.8.30). */
+    private String text(org.apache.poi.ss.usermodel.Cell cell) {
+        CellType type = cell.getCellType() == CellType.FORMULA ? cell.getCachedFormulaResultType() : cell.getCellType();
+        int format = cell.getCellStyle().getDataFormat();
+        if (type != CellType.NUMERIC || format != SHORT_DATE && format != SHORT_DATE_AND_TIME || !DateUtil.isValidExcelDate(cell.getNumericCellValue())) {
+            return formatter.formatCellValue(cell);
+        }
+        String pattern = (monthFirst ? "MM/dd/uuuu" : "dd/MM/uuuu") + (format == SHORT_DATE ? "" : " HH:mm");
+        return DateTimeFormatter.ofPattern(pattern, Locale.ROOT).format(cell.getLocalDateTimeCellValue());
     }
 
     private static Cell.Align align(org.apache.poi.ss.usermodel.Cell cell, CellStyle style) {
@@ -145,9 +164,11 @@ final class WorkbookReader {
 
     /** @param shown the sheet's row that each row of the grid shows; -1 for an empty one */
     private static void merge(Sheet sheet, Grid grid, List<Integer> shown) {
+        Map<Integer, Integer> places = new HashMap<>();
+        for (int i = 0; i < shown.size(); i++) places.putIfAbsent(shown.get(i), i);
         for (CellRangeAddress merged : sheet.getMergedRegions()) {
-            int top = shown.indexOf(merged.getFirstRow());
-            if (top < 0) continue;
+            Integer top = places.get(merged.getFirstRow());
+            if (top == null) continue;
             SortedMap<Integer, Cell> row = grid.rows.get(top);
             Cell cell = row.get(merged.getFirstColumn());
             if (cell == null) continue;
