@@ -53,11 +53,11 @@ final class GatherCommand implements Callable<Integer> {
             List<Finding> findings = new ArrayList<>();
             FoundFolder found = FoundFolder.of(files, findings);
             Reading reading = options.over(opened.bundle().reading());
-            Intake.Taken taken = new Intake(place, options.passwords(), reading)
-                    .bringIn(found, (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
+            Bundle begun = opened.bundle().withReading(reading);
+            Intake.Taken taken = new Intake(place, options.passwords(), reading).bringIn(found, new Keeping(place, begun, console), console::isStopped);
             findings.addAll(taken.findings());
             findings.forEach(finding -> console.say(finding.message()));
-            Bundle gathered = Edits.addSources(opened.bundle().withReading(reading), taken.sources());
+            Bundle gathered = Edits.addSources(begun, taken.sources());
             place.save(sections ? Edits.append(gathered, taken.contents()) : gathered);
             int pages = taken.sources().stream().filter(Source::isRead).mapToInt(Source::pageCount).sum();
             long read = taken.sources().stream().filter(Source::isRead).count();
@@ -71,5 +71,39 @@ final class GatherCommand implements Callable<Integer> {
         if (Files.exists(folder.resolve(BundleFolder.FILE))) return BundleFolder.open(folder);
         Bundle fresh = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(NameReading.sectionTitle(String.valueOf(folder.toAbsolutePath().getFileName()))));
         return new BundleFolder.Opened(BundleFolder.create(folder, fresh), fresh);
+    }
+
+    /** Saves what has come in each second, so that a program that is killed has lost no more. */
+    private static final class Keeping implements Intake.Progress {
+        private static final long OFTEN_NANOS = 1_000_000_000;
+
+        private final BundleFolder place;
+        private final Bundle begun;
+        private final Console console;
+        private final List<Source> come = new ArrayList<>();
+        private long kept = System.nanoTime();
+
+        Keeping(BundleFolder place, Bundle begun, Console console) {
+            this.place = place;
+            this.begun = begun;
+            this.console = console;
+        }
+
+        @Override
+        public void report(int done, int total, String name) {
+            console.show("Reading " + (done + 1) + " of " + total);
+        }
+
+        @Override
+        public void arrived(Source source) {
+            come.add(source);
+            if (System.nanoTime() - kept < OFTEN_NANOS) return;
+            kept = System.nanoTime();
+            try {
+                place.save(Edits.addSources(begun, come));
+            } catch (FindingException notNow) {
+                console.say(notNow.getMessage());
+            }
+        }
     }
 }

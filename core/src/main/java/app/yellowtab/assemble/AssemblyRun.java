@@ -50,7 +50,7 @@ final class AssemblyRun implements Closeable {
     /**
      * Begins an assembly.
      *
-     * @param limit how long the leaves of one source may take
+     * @param limit how long nothing may come from a source before it is given up
      */
     AssemblyRun(Plan plan, SourceFiles sources, Progress progress, BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
             throws IOException {

@@ -1,5 +1,8 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Source;
 import app.yellowtab.plan.Plan;
@@ -7,6 +10,7 @@ import app.yellowtab.source.SourceFiles;
 import app.yellowtab.stamp.NumberStamp;
 import java.io.Closeable;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -29,6 +33,9 @@ final class ReadAhead implements Closeable {
     /** Nor are sources ahead that have more pages than this, but for one: a long text takes ten times its bytes when it is open. */
     private static final int MOST_PAGES = 2000;
 
+    /** So many times longer a file may take until it is open. */
+    private static final int OPENING = 10;
+
     private final Plan plan;
     private final SourceFiles sources;
     private final LeafLookup lookup;
@@ -44,7 +51,7 @@ final class ReadAhead implements Closeable {
     private final Deque<Underway> ahead = new ArrayDeque<>();
     private int next;
 
-    /** @param limit how long one run may take; what takes longer is lost */
+    /** @param limit how long nothing may come from a source before it is given up */
     ReadAhead(Plan plan, SourceFiles sources, Comments comments, NumberStamp stamp, BooleanSupplier stop, Duration limit) {
         this.plan = plan;
         this.sources = sources;
@@ -67,14 +74,16 @@ final class ReadAhead implements Closeable {
         Underway first = ahead.remove();
         lookAhead();
         try {
-            long deadline = System.nanoTime() + limit.toNanos();
+            long seen = first.source.progress();
+            long since = System.nanoTime();
             while (!isDone(first.work)) {
                 if (stop.getAsBoolean()) first.source.cancel();
-                if (System.nanoTime() > deadline) {
-                    LoggerFactory.getLogger(ReadAhead.class).warn("took too long: {}", sources.original(first.source.run().source()));
-                    first.source.cancel();
-                    return new ReadySource(first.source.run(), sources);
-                }
+                long now = first.source.progress();
+                // A conversion that is made anew shows no progress while its file is opened.
+                long patience = first.source.isOpen() ? limit.toNanos() : OPENING * limit.toNanos();
+                if (now != seen) since = System.nanoTime();
+                else if (System.nanoTime() - since > patience) return givenUp(first);
+                seen = now;
             }
             return first.source;
         } catch (ExecutionException e) {
@@ -89,6 +98,19 @@ final class ReadAhead implements Closeable {
             Thread.currentThread().interrupt();
             throw new IOException("interrupted", e);
         }
+    }
+
+    /**
+     * Gives up a source from which nothing comes; what was opened of it is closed when its thread ends.
+     *
+     * @throws FindingException if it is its file that does not come, and not a page that does not end
+     */
+    private ReadySource givenUp(Underway stuck) throws FindingException {
+        Path original = sources.original(stuck.source.run().source());
+        LoggerFactory.getLogger(ReadAhead.class).warn("nothing comes from {}", original);
+        stuck.source.cancel();
+        if (stuck.source.isAtPages()) return new ReadySource(stuck.source.run(), sources);
+        throw new FindingException(Finding.of(Code.SOURCE_STUCK, original, String.valueOf(limit.toSeconds())), null);
     }
 
     private static boolean isDone(Future<?> work) throws ExecutionException, InterruptedException {
@@ -107,10 +129,16 @@ final class ReadAhead implements Closeable {
             if (!ahead.isEmpty() && !hasRoom(sources.source(run.source()))) return;
             next = run.leaves().getLast().number();
             ReadySource source = new ReadySource(run, sources);
-            ahead.add(new Underway(source, threads.submit(() -> {
-                source.prepare(lookup, comments, stamp, stop);
-                return source;
-            })));
+            ahead.add(new Underway(source, threads.submit(() -> prepare(source))));
+        }
+    }
+
+    private ReadySource prepare(ReadySource source) throws IOException {
+        try {
+            source.prepare(lookup, comments, stamp, stop);
+            return source;
+        } finally {
+            if (source.isCancelled()) source.close();
         }
     }
 
@@ -130,8 +158,10 @@ final class ReadAhead implements Closeable {
         ahead.forEach(underway -> underway.source.cancel());
         threads.shutdown();
         try {
-            boolean ended = threads.awaitTermination(5, TimeUnit.SECONDS);
-            for (Underway underway : ahead) if (ended) underway.source.close();
+            // What has not ended by then closes its source itself when it does.
+            if (threads.awaitTermination(5, TimeUnit.SECONDS)) {
+                for (Underway underway : ahead) underway.source.close();
+            }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }

@@ -39,6 +39,9 @@ final class ReadySource implements Closeable {
     private final List<Notes> notes = new ArrayList<>();
     private volatile @Nullable PdfInput input;
     private volatile boolean cancelled;
+    private volatile boolean isOpen;
+    private volatile boolean isAtPages;
+    private volatile long steps;
     private @Nullable Stand begun;
     private Notes ofFile = new Notes();
     private final BitSet tooMuch = new BitSet();
@@ -61,7 +64,8 @@ final class ReadySource implements Closeable {
             PdfInput opened = sources.open(id);
             input = opened;
             if (cancelled) opened.cancel();
-            if (!sources.isUnchanged(id, opened)) throw changed();
+            isOpen = true;
+            if (!sources.isUnchanged(id, opened, this::step)) throw changed();
             if (opened.pages().size() != sources.source(id).pageCount()) opened.pages().verified();
             int last = run.leaves().stream().mapToInt(Leaf.SourcePage::page).max().orElseThrow();
             if (last > opened.pages().size()) {
@@ -76,6 +80,7 @@ final class ReadySource implements Closeable {
             run.leaves().forEach(leaf -> lose(e));
             return;
         }
+        isAtPages = true;
         for (Leaf.SourcePage leaf : run.leaves()) {
             if (stop.getAsBoolean() || cancelled) return;
             carry(leaf, carrier);
@@ -87,10 +92,31 @@ final class ReadySource implements Closeable {
         try {
             pages.add(Optional.of(Objects.requireNonNull(input).page(() -> by.carry(leaf.page(), leaf.number(), found))));
             notes.add(found);
+            step();
         } catch (IOException | RuntimeException | Error e) {
             LoggerFactory.getLogger(ReadySource.class).warn("page lost: {} {}", sources.original(run.source()), leaf.page(), e);
             lose(e);
         }
+    }
+
+    private void step() {
+        steps = steps + 1;
+    }
+
+    /** {@return a number that grows as long as something is read or made ready; any thread may ask} */
+    long progress() {
+        PdfInput open = input;
+        return steps + (open == null ? 0 : open.readSoFar());
+    }
+
+    /** {@return whether its pages are being read, and not only its file opened; any thread may ask} */
+    boolean isAtPages() {
+        return isAtPages;
+    }
+
+    /** {@return whether its file could be opened; any thread may ask} */
+    boolean isOpen() {
+        return isOpen;
     }
 
     private void lose(Throwable why) {
@@ -126,6 +152,10 @@ final class ReadySource implements Closeable {
     boolean needsPdf2() {
         PdfInput open = input;
         return open != null && open.document().getVersion() >= PDF_2;
+    }
+
+    boolean isCancelled() {
+        return cancelled;
     }
 
     /** Makes it give up at its next read. */

@@ -23,6 +23,7 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
+import tools.jackson.core.JacksonException;
 
 /** Drafts bundle and ledger beside the target, and moves them into place. Stateless; each assembly is an {@link AssemblyRun}. */
 final class StreamingAssembler implements Assembler {
@@ -42,7 +43,7 @@ final class StreamingAssembler implements Assembler {
      *
      * @param opener opens the draft for writing; a test passes a full disk
      * @param mover  moves a draft into place; a test refuses, as Windows does while a viewer holds the target
-     * @param limit  how long the leaves of one source may take
+     * @param limit  how long nothing may come from a source before it is given up
      */
     StreamingAssembler(DraftOpener opener, Mover mover, Duration limit) {
         this.opener = opener;
@@ -62,6 +63,9 @@ final class StreamingAssembler implements Assembler {
             throw known;
         } catch (IOException e) {
             throw targetFailure(target, e);
+        } catch (JacksonException e) {
+            // The JSON library's own wrapping of a failure to write the ledger.
+            throw targetFailure(target, e.getCause() instanceof IOException cause ? cause : new IOException(e.getMessage(), e));
         }
     }
 
@@ -114,7 +118,7 @@ final class StreamingAssembler implements Assembler {
     }
 
     private static FindingException targetFailure(Path target, IOException e) {
-        if (DiskFull.is(e)) return failure(Code.NO_SPACE, target, "", e);
+        if (DiskFull.is(e, target)) return failure(Code.NO_SPACE, target, "", e);
         String reason = e instanceof AccessDeniedException ? "you are not allowed to write there"
                 : e instanceof FileSystemException f && f.getReason() != null ? f.getReason() : String.valueOf(e.getMessage());
         return failure(Code.TARGET_NOT_WRITABLE, target, reason, e);

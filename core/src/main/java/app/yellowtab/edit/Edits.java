@@ -9,7 +9,6 @@ import app.yellowtab.model.Section;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -36,11 +35,18 @@ public final class Edits {
                 .filter(source -> !(dropped.contains(source.id()) && tray.contains(source))).toList());
     }
 
-    /** {@return the bundle with sources changed that have the identity of these; a document that took all pages of one takes all it has now} */
-    public static Bundle replaceSources(Bundle bundle, Collection<Source> changed) {
+    /**
+     * {@return the bundle with sources changed as they are now} A document that took all pages of one takes all it has then.
+     *
+     * @param changes by source; those that the bundle does not have are passed over
+     */
+    public static Bundle changeSources(Bundle bundle, Map<SourceId, UnaryOperator<Source>> changes) {
         Map<SourceId, Source> before = bundle.sourcesById();
         Map<SourceId, Source> after = new HashMap<>();
-        for (Source source : changed) if (before.containsKey(source.id())) after.put(source.id(), source);
+        changes.forEach((id, change) -> {
+            Source source = before.get(id);
+            if (source != null) after.put(id, change.apply(source));
+        });
         Bundle replaced = bundle.withSources(bundle.sources().stream().map(source -> after.getOrDefault(source.id(), source)).toList());
         return replaced.withContents(replaced.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> document.withRuns(document.runs().stream().map(run -> {
             Source old = before.get(run.source());
@@ -60,13 +66,14 @@ public final class Edits {
     }
 
     /**
-     * {@return the bundle with another title and date proposed for a source} A document that still bears what was proposed
+     * {@return the bundle with another title or date proposed for a source} A document that still bears what was proposed
      * before bears the new ones.
      */
-    public static Bundle propose(Bundle bundle, Source source) {
-        Source before = bundle.sourcesById().get(source.id());
+    public static Bundle propose(Bundle bundle, SourceId id, UnaryOperator<Source> change) {
+        Source before = bundle.sourcesById().get(id);
         if (before == null) return bundle;
-        return replaceSources(bundle, List.of(source)).withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> {
+        Source source = change.apply(before);
+        return changeSources(bundle, Map.of(id, change)).withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> {
             boolean whole = document.runs().size() == 1 && document.runs().getFirst().source().equals(source.id());
             if (!whole) return document;
             Document renamed = document.title().equals(before.proposedTitle()) ? document.withTitle(source.proposedTitle()) : document;

@@ -9,8 +9,17 @@ import java.util.UUID;
 public final class Drafts {
     private Drafts() {}
 
+    private static final String BEGIN = ".yellowtab-";
+    private static final String END = ".part";
+
+    /** {@return whether a file is a draft, by its name} */
+    public static boolean is(Path file) {
+        String name = String.valueOf(file.getFileName());
+        return name.startsWith(BEGIN) && name.endsWith(END);
+    }
+
     /** {@return a new empty file in the target's folder, with the rights that the folder's new files have; it can be moved into place in one step} */
     public static Path beside(Path target) throws IOException {
-        return Files.createFile(target.toAbsolutePath().resolveSibling(".yellowtab-" + UUID.randomUUID() + ".part"));
+        return Files.createFile(target.toAbsolutePath().resolveSibling(BEGIN + UUID.randomUUID() + END));
     }
 }

@@ -12,11 +12,18 @@ import java.util.zip.CRC32C;
 public final class Checksum {
     private Checksum() {}
 
-    /** {@return the checksum of all that a stream still holds; the stream stays open} */
-    public static String of(InputStream in) throws IOException {
+    /**
+     * {@return the checksum of all that a stream still holds; the stream stays open}
+     *
+     * @param alive is run now and then while something is read
+     */
+    public static String of(InputStream in, Runnable alive) throws IOException {
         CRC32C sum = new CRC32C();
         byte[] buffer = new byte[1 << 16];
-        for (int read; (read = in.read(buffer)) > 0; ) sum.update(buffer, 0, read);
+        for (int read; (read = in.read(buffer)) > 0; ) {
+            sum.update(buffer, 0, read);
+            alive.run();
+        }
         return shown(sum);
     }
 

@@ -37,6 +37,7 @@ final class FileBytes implements RandomAccessRead {
     private long position;
     private boolean closed;
     private volatile boolean cancelled;
+    private volatile long readSoFar;
 
     /**
      * Opens a file.
@@ -72,6 +73,11 @@ final class FileBytes implements RandomAccessRead {
         cancelled = true;
     }
 
+    /** {@return a number that grows while something is read; any thread may ask} */
+    long readSoFar() {
+        return readSoFar;
+    }
+
     /** {@return the checksum of the whole file} */
     String checksum() throws IOException {
         byte[] buffer = new byte[CHUNK];
@@ -81,6 +87,7 @@ final class FileBytes implements RandomAccessRead {
             fill(channel, buffer, at, 0, part);
             whole.update(buffer, 0, part);
             at += part;
+            readSoFar = readSoFar + part;
         }
         return Checksum.shown(whole);
     }
@@ -106,6 +113,7 @@ final class FileBytes implements RandomAccessRead {
             System.arraycopy(hand, (int) position, to, offset, count);
         } else if (count >= WINDOW) {
             fill(channel, to, position, offset, count);
+            readSoFar = readSoFar + count;
         } else {
             takeWindow();
             int inHand = (int) (position - handStart);
@@ -140,6 +148,7 @@ final class FileBytes implements RandomAccessRead {
             windows[slot] = window;
             windowStarts[slot] = -1;
             fill(channel, window, start, 0, (int) Math.min(WINDOW, length - start));
+            readSoFar = readSoFar + WINDOW;
             windowStarts[slot] = start;
         }
         hand = windows[slot];

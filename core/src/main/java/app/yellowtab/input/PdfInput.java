@@ -114,6 +114,11 @@ public final class PdfInput implements Closeable {
         return bytes.checksum();
     }
 
+    /** {@return a number that grows while something of the file is read; any thread may ask} */
+    public long readSoFar() {
+        return bytes.readSoFar();
+    }
+
     /** Makes whatever reads it fail at its next read. */
     public void cancel() {
         bytes.cancel();

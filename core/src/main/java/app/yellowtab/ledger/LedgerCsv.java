@@ -31,8 +31,10 @@ public final class LedgerCsv {
     public static void write(Path bundle) throws FindingException {
         try {
             draftAndMove(bundle);
+        } catch (IndexOutOfBoundsException noSuchSource) {
+            throw new FindingException(Finding.of(Code.LEDGER_DAMAGED, Ledger.beside(bundle)), noSuchSource);
         } catch (IOException e) {
-            Code code = DiskFull.is(e) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE;
+            Code code = DiskFull.is(e, bundle) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE;
             throw new FindingException(Finding.of(code, beside(bundle), String.valueOf(e.getMessage())), e);
         }
     }

@@ -18,6 +18,9 @@ public interface Depot {
     /** {@return a new folder for files that are taken out of others, to be brought in from there} */
     Path workFolder() throws IOException;
 
+    /** {@return a file or folder on the disk that copies and conversions are written to} */
+    Path place();
+
     /** Tells that the files in a work folder have all been brought in. */
     void doneWith(Path workFolder) throws IOException;
 

@@ -23,10 +23,14 @@ public final class Fingerprint {
         return copying(file, OutputStream.nullOutputStream()).sha256();
     }
 
-    /** {@return the checksum of a file's bytes} */
-    public static String checksum(Path file) throws IOException {
+    /**
+     * {@return the checksum of a file's bytes}
+     *
+     * @param alive is run now and then while something is read
+     */
+    public static String checksum(Path file, Runnable alive) throws IOException {
         try (InputStream in = Files.newInputStream(file)) {
-            return Checksum.of(in);
+            return Checksum.of(in, alive);
         }
     }
 

@@ -55,6 +55,11 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
     }
 
     @Override
+    public Path place() {
+        return converted;
+    }
+
+    @Override
     public Path workFolder() throws IOException {
         return Files.createTempDirectory(converted, "inside-");
     }

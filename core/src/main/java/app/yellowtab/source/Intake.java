@@ -34,6 +34,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.function.UnaryOperator;
 import java.util.zip.ZipException;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.slf4j.Logger;
@@ -145,22 +146,33 @@ public final class Intake {
             return keep(file, recognised.kind().get());
         } catch (IOException e) {
             LOG.warn("not read: {}", file, e);
-            return new Result.Refused(Finding.of(DiskFull.is(e) ? Code.NO_ROOM : Code.NOT_READABLE, file));
+            return new Result.Refused(Finding.of(DiskFull.is(e, depot.place()) ? Code.NO_ROOM : Code.NOT_READABLE, file));
         }
     }
 
     /**
-     * Reads a file anew that was kept before, with other passwords or choices.
+     * What came of reading a file anew.
      *
-     * @return the same source, with its pages as they are now; what the user typed of it stays
+     * @param isRead whether its pages can be had now
+     * @param change to the source as it is when this is known: its pages are those of now, and what the user typed of it
+     *               meanwhile stays
      */
-    public Source readAgain(Source source, SourceFiles files) throws IOException {
+    public record Reread(SourceId source, boolean isRead, UnaryOperator<Source> change) {}
+
+    /** Reads a file anew that was kept before, with other passwords or choices. */
+    public Reread readAgain(Source source, SourceFiles files) throws IOException {
         Path original = files.original(source.id());
         Depot.Kept kept = new Depot.Kept(source.storedName(), original, source.bytes(), new Fingerprint.Both(source.sha256(), source.checksum()));
         KindReader.Recognised recognised = kinds.read(original);
-        if (recognised.kind().isEmpty()) return source;
-        if (!(read(original, source.fileName(), recognised.kind().get(), kept) instanceof Result.Kept again)) return source;
-        Source fresh = again.source();
+        boolean known = recognised.kind().isPresent();
+        if (!known || !(read(original, source.fileName(), recognised.kind().get(), kept) instanceof Result.Kept again)) {
+            return new Reread(source.id(), source.isRead(), UnaryOperator.identity());
+        }
+        return new Reread(source.id(), again.source().isRead(), now -> anew(now, again.source()));
+    }
+
+    /** {@return a source with what is known of its file now} */
+    private static Source anew(Source source, Source fresh) {
         About was = source.about();
         About about = new About(fresh.about().way(), fresh.about().trouble(), fresh.about().notes(), was.attachedTo(), fresh.about().titleFrom(), fresh.about().dateFrom(),
                 was.modified(), fresh.about().made(), was.alikeAccepted(), fresh.about().pages());
@@ -199,7 +211,7 @@ public final class Intake {
             trouble = Finding.of(Code.TOO_LARGE, file, e.getMessage());
         } catch (IOException e) {
             LOG.warn("damaged: {}", file, e);
-            if (DiskFull.is(e)) {
+            if (DiskFull.is(e, depot.place())) {
                 depot.drop(kept);
                 return new Result.Refused(Finding.of(Code.NO_ROOM, file));
             }

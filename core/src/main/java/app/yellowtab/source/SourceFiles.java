@@ -56,14 +56,15 @@ public interface SourceFiles {
     /**
      * {@return whether a source's original is still the file that was brought in, byte for byte}
      *
-     * @param open its pages, as they are being read
+     * @param open  its pages, as they are being read
+     * @param alive is run now and then while something is read
      * @throws IOException if it cannot be read
      */
-    default boolean isUnchanged(SourceId id, PdfInput open) throws IOException {
+    default boolean isUnchanged(SourceId id, PdfInput open, Runnable alive) throws IOException {
         Source source = source(id);
         Path original = original(id);
         if (!Files.exists(original)) throw new FindingException(Finding.of(Code.SOURCE_MISSING, original), null);
         if (source.checksum().isEmpty()) return Fingerprint.of(original).equals(source.sha256());
-        return source.checksum().equals(original.equals(readable(id)) ? open.checksum() : Fingerprint.checksum(original));
+        return source.checksum().equals(original.equals(readable(id)) ? open.checksum() : Fingerprint.checksum(original, alive));
     }
 }

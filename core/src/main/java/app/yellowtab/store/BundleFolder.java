@@ -1,6 +1,7 @@
 package app.yellowtab.store;
 
 import app.yellowtab.convert.Converter;
+import app.yellowtab.files.Drafts;
 import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
@@ -168,12 +169,20 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     @Override
     public Kept keep(Path file) throws IOException {
         Path kept = uniquePlace(String.valueOf(file.getFileName()));
+        Path draft = Drafts.beside(kept);
         Fingerprint.Both fingerprint;
-        try (OutputStream out = Files.newOutputStream(kept)) {
-            fingerprint = Fingerprint.copying(file, out);
-        } catch (IOException e) {
-            deleteQuietly(kept);
-            throw e;
+        boolean whole = false;
+        try {
+            try (OutputStream out = Files.newOutputStream(draft)) {
+                fingerprint = Fingerprint.copying(file, out);
+            }
+            Files.move(draft, kept, StandardCopyOption.REPLACE_EXISTING);
+            whole = true;
+        } finally {
+            if (!whole) {
+                deleteQuietly(draft);
+                deleteQuietly(kept);
+            }
         }
         kept.toFile().setReadOnly();
         return new Kept(String.valueOf(kept.getFileName()), kept, Files.size(kept), fingerprint);
@@ -182,6 +191,11 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     @Override
     public Path convertedPlace(Kept kept) {
         return converted(kept.storedName());
+    }
+
+    @Override
+    public Path place() {
+        return folder.resolve(FILE);
     }
 
     @Override
@@ -249,12 +263,14 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         Bundle bundle;
         try {
             bundle = BundleJson.read(root);
-        } catch (RuntimeException e) {
+            BundleBounds.check(bundle);
+        } catch (RuntimeException | StackOverflowError e) {
             throw new FindingException(Finding.of(Code.BUNDLE_DAMAGED, file, String.valueOf(e.getMessage())), e);
         }
         unknown = new UnknownFields(root, BundleJson.write(bundle));
         know(bundle.sources());
         reading = bundle.reading();
+        Leftovers.sweep(folder, bundle, folder.resolve(PREVIOUS));
         Files.copy(file, folder.resolve(PREVIOUS), StandardCopyOption.REPLACE_EXISTING);
         return bundle;
     }

@@ -110,8 +110,8 @@ final class BundleJson {
     private static Source source(JsonNode node) {
         return new Source(new SourceId(text(node, "id")), text(node, "fileName"), text(node, "storedName"),
                 word(SourceKind.class, text(node, "kind")), field(node, "bytes").asLong(), text(node, "sha256"), node.path("checksum").asString(""),
-                field(node, "pageCount").asInt(),
-                each(node, "bookmarks", b -> new SourceBookmark(field(b, "level").asInt(), text(b, "title"), field(b, "page").asInt(), look(b))),
+                number(node, "pageCount"),
+                each(node, "bookmarks", b -> new SourceBookmark(number(b, "level"), text(b, "title"), number(b, "page"), look(b))),
                 text(node, "proposedTitle"), DateCode.read(text(node, "proposedDate")),
                 part(node, "about", About.class, About.UNKNOWN));
     }
@@ -125,7 +125,7 @@ final class BundleJson {
     /** Bundles of older versions do not say what comes over from sources, nor how bookmarks look. */
     private static FromSources fromSources(JsonNode root) {
         JsonNode node = root.get("fromSources");
-        return node == null ? FromSources.STANDARD : new FromSources(word(Comments.class, text(node, "comments")), field(node, "bookmarkLevels").asInt());
+        return node == null ? FromSources.STANDARD : new FromSources(word(Comments.class, text(node, "comments")), number(node, "bookmarkLevels"));
     }
 
     private static BookmarkLook look(JsonNode node) {
@@ -141,7 +141,7 @@ final class BundleJson {
     private static Document document(JsonNode node) {
         return new Document(new EntryId(text(node, "id")), text(node, "title"), text(node, "description"),
                 DateCode.read(text(node, "date")), field(node, "inIndex").asBoolean(), each(node, "pages",
-                run -> new PageRun(new SourceId(text(run, "source")), field(run, "first").asInt(), field(run, "last").asInt())));
+                run -> new PageRun(new SourceId(text(run, "source")), number(run, "first"), number(run, "last"))));
     }
 
     private static <T> List<T> each(JsonNode node, String name, Function<JsonNode, T> read) {
@@ -156,6 +156,12 @@ final class BundleJson {
 
     private static String text(JsonNode node, String name) {
         return field(node, name).asString();
+    }
+
+    private static int number(JsonNode node, String name) {
+        JsonNode value = field(node, name);
+        if (!value.isIntegralNumber() || !value.canConvertToInt()) throw new IllegalArgumentException("\"" + name + "\" is no number that a bundle has");
+        return value.intValue();
     }
 
     private static JsonNode field(JsonNode node, String name) {

@@ -13,7 +13,9 @@ import app.yellowtab.source.InPlace;
 import app.yellowtab.source.SourceFiles;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
@@ -25,6 +27,9 @@ import java.time.Instant;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import java.util.stream.Stream;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -134,18 +139,58 @@ class FaultsTests {
     }
 
     @Test
-    void aSourceThatTakesTooLongIsGivenUpAndTheRestIsProduced() throws IOException {
-        Path other = Files.createDirectories(folder.resolve("matter")).resolve("out.pdf");
+    void aSourceFromWhichNothingComesIsNamed() {
         CountDownLatch ended = new CountDownLatch(1);
-        Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(1500));
-        var outcome = (Outcome.Written) impatient.assemble(plan, withQ(original -> {
+        Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(150));
+        assertFails(impatient, withQ(original -> {
             try {
                 ended.await();
             } catch (InterruptedException e) {
                 throw new IOException(e);
             }
-        }), other, Progress.NONE, () -> false);
+        }), Code.SOURCE_STUCK, "Q.pdf could not be read", "nothing came");
         ended.countDown();
+    }
+
+    /** A page's content that takes its time. */
+    private static COSStream slow(int millis) {
+        return new COSStream() {
+            @Override
+            public boolean hasData() {
+                return true;
+            }
+
+            @Override
+            public InputStream createRawInputStream() throws IOException {
+                try {
+                    Thread.sleep(millis);
+                } catch (InterruptedException e) {
+                    throw new IOException(e);
+                }
+                return new ByteArrayInputStream("0 0 50 50 re f".getBytes());
+            }
+        };
+    }
+
+    private SourceFiles withSlowPages(int millis) {
+        return new Meddling(place, (original, input) -> {
+            if (original.endsWith("Q.pdf")) for (COSDictionary page : input.pages()) page.setItem(COSName.CONTENTS, slow(millis));
+        });
+    }
+
+    @Test
+    void aSourceThatIsSlowIsWhole() throws IOException {
+        Path other = Files.createDirectories(folder.resolve("matter")).resolve("out.pdf");
+        Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(900));
+        var outcome = (Outcome.Written) impatient.assemble(plan, withSlowPages(350), other, Progress.NONE, () -> false);
+        assertThat(outcome.findings()).isEmpty();
+    }
+
+    @Test
+    void aPageThatDoesNotEndIsGivenUpAndTheRestIsProduced() throws IOException {
+        Path other = Files.createDirectories(folder.resolve("matter")).resolve("out.pdf");
+        Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(700));
+        var outcome = (Outcome.Written) impatient.assemble(plan, withSlowPages(8000), other, Progress.NONE, () -> false);
         assertThat(outcome.findings()).extracting("code").containsExactly(Code.PAGE_LOST, Code.PAGE_LOST);
         assertThat(Pdfs.pages(other)).endsWith("This page could not be read Page 1 of Q.pdf is damaged. 5", "This page could not be read Page 2 of Q.pdf is damaged. 6")
                 .contains("P-1 3", "P-2 4");

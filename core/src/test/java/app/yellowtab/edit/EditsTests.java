@@ -7,12 +7,15 @@ import static app.yellowtab.testing.Bundles.section;
 import static app.yellowtab.testing.Bundles.source;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.facts.Origin;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
+import app.yellowtab.testing.Bundles;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -155,5 +158,17 @@ class EditsTests {
         history.undo();
         history.step(start);
         assertThat(history.canRedo()).isFalse();
+    }
+
+    @Test
+    void whatBackgroundWorkFoundKeepsWhatWasTypedMeanwhile() {
+        Bundle bundle = Bundles.bundle(Bundles.document("x", 2));
+        SourceId id = new SourceId("x");
+        Bundle typed = Edits.propose(bundle, id, now -> now.withTitle("Lease", Origin.USER));
+        assertThat(typed.contents().documents().getFirst().title()).isEqualTo("Lease");
+        Bundle read = Edits.changeSources(typed, Map.of(id, now -> new Source(now.id(), now.fileName(), now.storedName(), now.kind(), now.bytes(), now.sha256(), now.checksum(), 5,
+                now.bookmarks(), now.proposedTitle(), now.proposedDate(), now.about()), new SourceId("gone"), now -> now));
+        assertThat(read.sources().getFirst().proposedTitle()).isEqualTo("Lease");
+        assertThat(read.contents().documents().getFirst().pageCount()).isEqualTo(5);
     }
 }

@@ -35,11 +35,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class BundleFolderTests {
@@ -221,7 +224,7 @@ class BundleFolderTests {
 
     @Test
     void aBundleOfTheFormerFormatIsOpened() throws IOException {
-        Bundle before = bundle.withSources(List.of(Bundles.source("lease", 3)));
+        Bundle before = Bundles.bundle(Bundles.document("lease", 3)).withHeading(bundle.heading());
         create(before);
         String former = Files.readString(file).replaceFirst("\"format\" : 2", "\"format\" : 1").replaceFirst("(?s)\"reading\" : \\{.*?},", "")
                 .replaceFirst("(?s)\"about\" : \\{.*\"prints\" : \"\"\\s*}\\s*},", "");
@@ -256,5 +259,93 @@ class BundleFolderTests {
             Document note = opened.bundle().contents().documents().getFirst();
             assertThat(Pdfs.pages(place.readable(note.runs().getFirst().source()))).containsExactly("hello");
         }
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            "storedName" : "x.pdf"   | "storedName" : "../x.pdf"          | storedName
+            "storedName" : "x.pdf"   | "storedName" : "/etc/passwd"       | storedName
+            "storedName" : "x.pdf"   | "storedName" : "a/../../x.pdf"     | storedName
+            "storedName" : "x.pdf"   | "storedName" : "..\\\\x.pdf"       | storedName
+            "storedName" : "x.pdf"   | "storedName" : "C:x.pdf"           | storedName
+            "storedName" : "x.pdf"   | "storedName" : ".."                | storedName
+            "storedName" : "x.pdf"   | "storedName" : "x\\u0000.pdf"      | storedName
+            "pageCount" : 2          | "pageCount" : 2000000000           | pageCount
+            "pageCount" : 2          | "pageCount" : 1e300                | pageCount
+            "pageCount" : 2          | "pageCount" : -2                   | at least one page
+            "last" : 2               | "last" : 2147483647                | last
+            "last" : 2               | "last" : 99999999999999999999      | last
+            "source" : "x"           | "source" : "y"                     | source
+            "id" : "a"               | "id" : "x"                         | twice
+            "id" : "b"               | "id" : ""                          | id must not be blank
+            "attachedTo" : ""        | "attachedTo" : "x"                 | leads back to itself
+            "format" : 2             | "format" : "two"                   | format
+            "hearing" : "2031-10-06" | "hearing" : "+999999999-13-45"     | 45
+            "sections" : [           | "sections" : {"a":[                | damaged or cut
+            """)
+    void hostileValuesAreRefusedWithTheirField(String sound, String hostile, String words) throws IOException {
+        create(bundle);
+        String json = Files.readString(file);
+        assertThat(json).contains(sound);
+        Files.writeString(file, json.replaceFirst(Pattern.quote(sound), Matcher.quoteReplacement(hostile)));
+        String before = Files.readString(file);
+        try {
+            BundleFolder.open(folder).folder().close();
+            assertThat(words).as("it was opened").isEqualTo("format");
+        } catch (FindingException refused) {
+            assertThat(refused.finding().code()).isEqualTo(Code.BUNDLE_DAMAGED);
+            if (!words.equals("damaged or cut")) assertThat(refused).hasMessageContaining(words);
+        }
+        assertThat(file).hasContent(before);
+    }
+
+    @Test
+    void sectionsInSectionsWithoutEndAreRefused() throws IOException {
+        create(bundle);
+        String json = Files.readString(file);
+        StringBuilder deep = new StringBuilder();
+        for (int i = 0; i < 300; i++) deep.append("{\"id\":\"d").append(i).append("\",\"title\":\"D\",\"documents\":[],\"sections\":[");
+        deep.append("]}".repeat(300));
+        Files.writeString(file, json.replaceFirst("\"sections\" : \\[", Matcher.quoteReplacement("\"sections\" : [" + deep + ",")));
+        assertThat(refusal()).isEqualTo(Code.BUNDLE_DAMAGED);
+    }
+
+    @Test
+    void whatAKilledProgramLeftIsSweptAndNothingElse() throws IOException {
+        Path lease = Pdfs.write(temp, "lease", 1);
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            Intake intake = new Intake(place);
+            Intake.Taken taken = intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            place.save(Bundle.EMPTY.withSources(taken.sources()));
+            intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+        }
+        Path originals = folder.resolve("originals");
+        Files.createFile(originals.resolve("begun.pdf"));
+        Files.writeString(originals.resolve(".yellowtab-1.part"), "half a file");
+        Files.writeString(folder.resolve("converted/lost.docx.pdf"), "pages");
+        Path notes = Files.writeString(originals.resolve("my notes.txt"), "put there by hand");
+        assertThat(originals.resolve("lease (2).pdf")).exists();
+        assertThat(reopened().sources()).hasSize(1);
+        try (Stream<Path> left = Files.list(originals)) {
+            assertThat(left).containsExactlyInAnyOrder(originals.resolve("lease.pdf"), notes);
+        }
+        assertThat(folder.resolve("converted")).isEmptyDirectory();
+    }
+
+    @Test
+    void copiesThatTheStateBeforeNamesStay() throws IOException {
+        Path lease = Pdfs.write(temp, "lease", 1);
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            place.save(Bundle.EMPTY.withSources(taken.sources()));
+        }
+        reopened();
+        BundleFolder.Opened opened = BundleFolder.open(folder);
+        opened.folder().save(Bundle.EMPTY);
+        opened.folder().close();
+        reopened();
+        assertThat(folder.resolve("originals/lease.pdf")).as("bundle.previous.json was the one that names it").exists();
+        reopened();
+        assertThat(folder.resolve("originals/lease.pdf")).doesNotExist();
     }
 }

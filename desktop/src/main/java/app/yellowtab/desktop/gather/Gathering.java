@@ -288,28 +288,30 @@ final class Gathering {
     }
 
     /** Takes typed words over as a source's title. */
-    void type(Source source, String title) {
+    void type(SourceId id, String title) {
         String typed = title.strip();
-        if (!typed.isEmpty() && !typed.equals(source.proposedTitle())) workspace.edit(bundle -> Edits.propose(bundle, source.withTitle(typed, Origin.USER)));
+        Source source = workspace.bundle().sourcesById().get(id);
+        if (source != null && !typed.isEmpty() && !typed.equals(source.proposedTitle())) workspace.edit(bundle -> Edits.propose(bundle, id, now -> now.withTitle(typed, Origin.USER)));
     }
 
     /** Takes typed words over as a source's date; {@return false, changing nothing, if they are none} */
-    boolean typeDate(Source source, String typed) {
+    boolean typeDate(SourceId id, String typed) {
         Optional<DocumentDate> date = DateReader.read(typed, workspace.bundle().reading().monthFirst());
         if (date.isEmpty()) return false;
-        if (!date.get().equals(source.proposedDate())) workspace.edit(bundle -> Edits.propose(bundle, source.withDate(date.get(), Origin.USER)));
+        Source source = workspace.bundle().sourcesById().get(id);
+        if (source != null && !date.get().equals(source.proposedDate())) workspace.edit(bundle -> Edits.propose(bundle, id, now -> now.withDate(date.get(), Origin.USER)));
         return true;
     }
 
     /** Takes the day on which a file says it was made as its date. */
     void useMade(Source source) {
-        source.about().made().ifPresent(day -> workspace.edit(bundle -> Edits.propose(bundle, source.withDate(new DocumentDate.Day(day), Origin.PROPERTIES))));
+        source.about().made().ifPresent(day -> workspace.edit(bundle -> Edits.propose(bundle, source.id(), now -> now.withDate(new DocumentDate.Day(day), Origin.PROPERTIES))));
     }
 
     /** Takes what is proposed for these sources as it is. */
     void confirm(Collection<Source> sources) {
-        workspace.edit(bundle -> Edits.replaceSources(bundle, sources.stream().map(source -> source.withTitle(source.proposedTitle(), Origin.USER)
-                .withDate(source.proposedDate(), Origin.USER)).toList()));
+        workspace.edit(bundle -> Edits.changeSources(bundle, sources.stream().collect(Collectors.toMap(Source::id,
+                source -> now -> now.withTitle(now.proposedTitle(), Origin.USER).withDate(now.proposedDate(), Origin.USER)))));
     }
 
     /** {@return the number of the next batch of the practice scanner, counted from 1} */
@@ -333,13 +335,9 @@ final class Gathering {
 
     /** Keeps a source although others have the same pages; they are kept with it. */
     void keepAlike(Row.Known row) {
-        Map<SourceId, Source> all = workspace.bundle().sourcesById();
-        List<Source> kept = new ArrayList<>(List.of(row.source().withAbout(row.source().about().withAlikeAccepted())));
-        for (Likeness.Like like : row.alike()) {
-            Source other = all.get(like.other());
-            if (other != null) kept.add(other.withAbout(other.about().withAlikeAccepted()));
-        }
-        workspace.edit(bundle -> Edits.replaceSources(bundle, kept));
+        Set<SourceId> kept = new HashSet<>(row.alike().stream().map(Likeness.Like::other).toList());
+        kept.add(row.source().id());
+        workspace.edit(bundle -> Edits.changeSources(bundle, kept.stream().collect(Collectors.toMap(id -> id, id -> now -> now.withAbout(now.about().withAlikeAccepted())))));
     }
 
     /** Changes how files are read; those for which it makes a difference are read anew. */

@@ -18,12 +18,12 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.PasswordField;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -51,7 +51,7 @@ final class Glance extends VBox {
     private final Button next = Controls.iconButton(Feather.CHEVRON_RIGHT, "glance.next", () -> turn(1));
     private final VBox words = new VBox(10);
     private final Subscription subscription;
-    private @Nullable TextField titleField;
+    private @Nullable SourceFields typed;
     private Optional<Row.Known> shown = Optional.empty();
     private int page = 1;
     private boolean waiting;
@@ -89,8 +89,8 @@ final class Glance extends VBox {
 
     /** Puts the keyboard into the title. */
     void beginTyping() {
-        TextField field = titleField;
-        if (field != null) field.requestFocus();
+        SourceFields fields = typed;
+        if (fields != null) fields.begin();
     }
 
     /** In a frame of its own, once for several changes: the list has its work in the one that they come in. */
@@ -110,11 +110,11 @@ final class Glance extends VBox {
         if (one.isPresent() && one.equals(shown)) return;
         if (shown.isEmpty() || one.isEmpty() || !one.get().source().id().equals(shown.get().source().id())) page = 1;
         shown = one;
-        titleField = null;
-        words.getChildren().clear();
         if (one.isPresent()) {
             showOne(one.get());
         } else {
+            typed = null;
+            words.getChildren().clear();
             picture.setImage(null);
             if (!chosen.isEmpty()) showSeveral(chosen);
         }
@@ -123,40 +123,23 @@ final class Glance extends VBox {
     private void showOne(Row.Known row) {
         Source source = row.source();
         draw(source);
-        if (row.locked()) words.getChildren().add(password(source));
-        row.alike().stream().limit(2).forEach(like -> words.getChildren().add(alike(row, like)));
-        TextField title = field("glance-title", source.proposedTitle());
-        title.setOnAction(event -> gathering.type(source, title.getText()));
-        title.focusedProperty().subscribe(focused -> {
-            if (!focused) gathering.type(source, title.getText());
-        });
-        titleField = title;
-        TextField date = field("glance-date", source.proposedDate().shown());
-        date.setPromptText(Words.of("glance.datePrompt"));
-        date.setOnAction(event -> typeDate(source, date));
-        date.focusedProperty().subscribe(focused -> {
-            if (!focused) typeDate(source, date);
-        });
-        words.getChildren().addAll(new VBox(3, Controls.label(Words.of("glance.title"), Styles.FORM_LABEL), title),
-                new VBox(3, Controls.label(Words.of("glance.date"), Styles.FORM_LABEL), date));
+        // The fields stay while their source is shown, so that the keyboard stays in them.
+        SourceFields before = typed;
+        words.getChildren().removeIf(child -> child != before || !before.isOf(source));
+        List<Node> above = new ArrayList<>();
+        if (row.locked()) above.add(password(source));
+        row.alike().stream().limit(2).forEach(like -> above.add(alike(row, like)));
+        words.getChildren().addAll(0, above);
+        SourceFields fields = typed;
+        if (fields == null || !fields.isOf(source)) typed = fields = new SourceFields(gathering, source);
+        fields.show(source);
+        if (!words.getChildren().contains(fields)) words.getChildren().add(fields);
         origins(source).ifPresent(words.getChildren()::add);
         made(source).ifPresent(words.getChildren()::add);
         VBox facts = new VBox(4);
         FactWords.all(source).forEach(line -> facts.getChildren().add(Controls.paragraph(line, Styles.FACT)));
         words.getChildren().add(facts);
         if (!source.isRead() && !row.placed()) words.getChildren().add(Controls.button("glance.slip", () -> gathering.putInIndex(List.of(source))));
-    }
-
-    private void typeDate(Source source, TextField field) {
-        boolean read = field.getText().equals(source.proposedDate().shown()) || gathering.typeDate(source, field.getText());
-        field.getStyleClass().remove(Styles.WRONG);
-        if (!read) field.getStyleClass().add(Styles.WRONG);
-    }
-
-    private static TextField field(String id, String text) {
-        TextField field = new TextField(text);
-        field.setId(id);
-        return field;
     }
 
     private Optional<HBox> origins(Source source) {

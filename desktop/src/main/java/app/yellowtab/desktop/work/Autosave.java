@@ -60,6 +60,9 @@ public final class Autosave {
         } catch (FindingException e) {
             LoggerFactory.getLogger(Autosave.class).warn("not saved", e);
             result = new State.Failed(e.getMessage());
+        } catch (RuntimeException | Error e) {
+            LoggerFactory.getLogger(Autosave.class).error("not saved", e);
+            result = new State.Failed(Words.of("save.failed", e.getClass().getSimpleName()));
         }
         State shown = result;
         fxThread.execute(() -> {

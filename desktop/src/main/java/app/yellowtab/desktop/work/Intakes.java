@@ -5,6 +5,7 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.Source;
+import app.yellowtab.model.SourceId;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
 import app.yellowtab.store.RememberedPasswords;
@@ -63,17 +64,19 @@ public final class Intakes {
         workspace.jobs().start((progress, stop) -> {
             Intake reader = Intake.besideWindow(workspace.folder(), workspace.folder().passwords(), reading);
             FoundFolder found = FoundFolder.of(paths, folders);
-            Arrivals arrivals = new Arrivals(names(found), list -> show(intake, list));
+            Arrivals arrivals = new Arrivals(names(found), list -> show(intake, list), sources -> workspace.jobs().later(() -> workspace.keepArriving(intake, sources)));
             return reader.bringIn(found, arrivals.reporting(progress), stop);
         }, taken -> {
             show(intake, List.of());
             workspace.folder().know(taken.sources());
+            workspace.arrived(intake);
             workspace.edit(change.apply(taken));
             workspace.findings().addAll(folders);
             workspace.findings().addAll(taken.findings());
             then.accept(taken);
         }, failure -> {
             show(intake, List.of());
+            workspace.arrived(intake);
             workspace.findings().add(Finding.of(Finding.Code.NOT_READABLE, paths.getFirst()));
         });
     }
@@ -88,12 +91,12 @@ public final class Intakes {
         List<String> passwords = new ArrayList<>(workspace.folder().passwords());
         if (!passwords.contains(password)) passwords.add(password);
         readAgain(locked, passwords, read -> {
-            List<Source> opened = read.stream().filter(Source::isRead).toList();
+            List<Intake.Reread> opened = read.stream().filter(Intake.Reread::isRead).toList();
             if (!opened.isEmpty()) {
                 workspace.tryPasswords(passwords);
                 if (keep) remember(password);
             }
-            workspace.edit(bundle -> Edits.replaceSources(bundle, opened));
+            workspace.edit(bundle -> Edits.changeSources(bundle, changes(opened)));
             done.accept(opened.size());
         });
     }
@@ -102,9 +105,14 @@ public final class Intakes {
     public void readAgain(List<Source> sources) {
         if (!sources.isEmpty()) readAgain(sources, workspace.folder().passwords(), read -> {
             // What cannot be read any more, such as a file that is locked again, stays as it was.
-            List<Source> fresh = read.stream().filter(Source::isRead).toList();
-            workspace.edit(bundle -> Edits.replaceSources(bundle, fresh));
+            workspace.edit(bundle -> Edits.changeSources(bundle, changes(read.stream().filter(Intake.Reread::isRead).toList())));
         });
+    }
+
+    private static Map<SourceId, UnaryOperator<Source>> changes(List<Intake.Reread> read) {
+        Map<SourceId, UnaryOperator<Source>> changes = new HashMap<>();
+        read.forEach(one -> changes.put(one.source(), one.change()));
+        return changes;
     }
 
     private void remember(String password) {
@@ -129,22 +137,18 @@ public final class Intakes {
         }
     }
 
-    private void readAgain(List<Source> sources, List<String> passwords, Consumer<List<Source>> done) {
+    private void readAgain(List<Source> sources, List<String> passwords, Consumer<List<Intake.Reread>> done) {
         Reading reading = workspace.bundle().reading();
         workspace.jobs().start((progress, stop) -> {
             Intake intake = Intake.besideWindow(workspace.folder(), passwords, reading);
-            List<Source> read = new ArrayList<>();
+            List<Intake.Reread> read = new ArrayList<>();
             for (Source source : sources) {
                 if (stop.getAsBoolean()) break;
                 progress.accept(new Jobs.State(Words.of("intake.state", read.size() + 1, sources.size(), source.fileName()), (double) read.size() / sources.size()));
-                read.add(readAgain(intake, source));
+                read.add(intake.readAgain(source, workspace.folder()));
             }
             return read;
         }, done, failure -> workspace.findings().add(Finding.of(Finding.Code.NOT_READABLE, Path.of(sources.getFirst().fileName()))));
-    }
-
-    private Source readAgain(Intake intake, Source source) throws IOException {
-        return intake.readAgain(source, workspace.folder());
     }
 
     private void show(Object intake, List<Coming> list) {
@@ -166,13 +170,19 @@ public final class Intakes {
     /** Keeps, on the threads of the intake, which files have come; what the window hears of it is one change in a while. */
     private static final class Arrivals {
         private static final long WHILE_NANOS = 150_000_000;
+        /** What has come in is saved as often as this, so that a power cut costs no more. */
+        private static final long KEEP_NANOS = 900_000_000;
 
         private final List<Coming> list;
         private final Map<String, List<Integer>> places = new HashMap<>();
         private final Consumer<List<Coming>> show;
+        private final Consumer<List<Source>> keep;
+        private final List<Source> come = new ArrayList<>();
         private long shown;
+        private long kept = System.nanoTime();
 
-        private Arrivals(List<String> names, Consumer<List<Coming>> show) {
+        private Arrivals(List<String> names, Consumer<List<Coming>> show, Consumer<List<Source>> keep) {
+            this.keep = keep;
             this.list = new ArrayList<>(names.stream().map(name -> new Coming(name, Optional.empty())).toList());
             for (int i = 0; i < names.size(); i++) places.computeIfAbsent(names.get(i), name -> new ArrayList<>()).add(i);
             this.show = show;
@@ -198,7 +208,12 @@ public final class Intakes {
             List<Integer> waiting = places.getOrDefault(source.fileName(), List.of());
             if (waiting.isEmpty()) list.add(come);
             else list.set(waiting.removeFirst(), come);
+            this.come.add(source);
             long now = System.nanoTime();
+            if (now - kept >= KEEP_NANOS) {
+                kept = now;
+                keep.accept(List.copyOf(this.come));
+            }
             if (now - shown < WHILE_NANOS) return;
             shown = now;
             show.accept(List.copyOf(list));

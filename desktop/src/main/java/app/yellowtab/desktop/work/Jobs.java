@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.work;
 
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.BooleanSupplier;
@@ -35,8 +36,12 @@ public final class Jobs {
     /** Works something out in the background that is soon done and needs no showing, and gives it to the JavaFX thread. */
     public <T> void quietly(Supplier<T> work, Consumer<T> done) {
         background.execute(() -> {
-            T result = work.get();
-            fxThread.execute(() -> done.accept(result));
+            try {
+                T result = work.get();
+                fxThread.execute(() -> done.accept(result));
+            } catch (RuntimeException | Error e) {
+                LoggerFactory.getLogger(Jobs.class).warn("not worked out", e);
+            }
         });
     }
 
@@ -50,9 +55,9 @@ public final class Jobs {
      *
      * @param work   the work; it reports how far it is, and asks whether to stop
      * @param done   is given the result, on the JavaFX thread
-     * @param failed is given what went wrong, on the JavaFX thread
+     * @param failed is given what went wrong, on the JavaFX thread, errors of the machine and of the program among it
      */
-    public <T> Job start(Work<T> work, Consumer<T> done, Consumer<Exception> failed) {
+    public <T> Job start(Work<T> work, Consumer<T> done, Consumer<Throwable> failed) {
         Job job = new Job(fxThread);
         running.add(job);
         background.execute(() -> {
@@ -60,13 +65,21 @@ public final class Jobs {
                 T result = work.run(job::report, job::isStopped);
                 fxThread.execute(() -> {
                     running.remove(job);
-                    done.accept(result);
+                    try {
+                        done.accept(result);
+                    } finally {
+                        job.ended.complete(true);
+                    }
                 });
-            } catch (Exception e) {
+            } catch (Exception | Error e) {
                 LoggerFactory.getLogger(Jobs.class).warn("job failed", e);
                 fxThread.execute(() -> {
                     running.remove(job);
-                    failed.accept(e);
+                    try {
+                        failed.accept(e);
+                    } finally {
+                        job.ended.complete(false);
+                    }
                 });
             }
         });
@@ -92,6 +105,7 @@ public final class Jobs {
         private final Executor fxThread;
         private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State("", 0));
         private final AtomicReference<@Nullable State> pending = new AtomicReference<>();
+        private final CompletableFuture<Boolean> ended = new CompletableFuture<>();
         private volatile boolean stopped;
 
         private Job(Executor fxThread) {
@@ -109,6 +123,11 @@ public final class Jobs {
 
         public boolean isStopped() {
             return stopped;
+        }
+
+        /** {@return completed when the job has ended and its result was taken, well or not} */
+        public CompletableFuture<Boolean> ended() {
+            return ended;
         }
 
         /** Many reports become one change of the window. */

@@ -1,13 +1,20 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.History;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Source;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.WeakHashMap;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
@@ -35,6 +42,8 @@ public final class Workspace {
     private final ReadOnlyIntegerWrapper unlockings = new ReadOnlyIntegerWrapper(this, "unlockings");
     private final IntegerProperty leaf = new SimpleIntegerProperty(this, "leaf", 1);
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(this, "stage", Stage.GATHER);
+    private final Map<Object, List<Source>> arriving = new LinkedHashMap<>();
+    private final Set<Object> finished = Collections.newSetFromMap(new WeakHashMap<>());
     private final ObservableList<Finding> findings = FXCollections.observableArrayList();
 
     public Workspace(BundleFolder folder, Bundle opened, Autosave autosave, Jobs jobs) {
@@ -134,6 +143,27 @@ public final class Workspace {
         show();
     }
 
+    /**
+     * Saves what an intake has brought so far with the bundle, without making it part of what is seen: should the program be
+     * killed, it is there at the next start.
+     */
+    void keepArriving(Object intake, List<Source> sources) {
+        if (!finished.contains(intake)) arriving.put(intake, sources);
+        autosave.save(withArriving());
+    }
+
+    /** An intake has ended, and its edit comes next. */
+    void arrived(Object intake) {
+        arriving.remove(intake);
+        finished.add(intake);
+    }
+
+    private Bundle withArriving() {
+        Bundle all = history.present();
+        for (List<Source> sources : arriving.values()) all = Edits.addSources(all, sources);
+        return all;
+    }
+
     private void show() {
         Bundle present = history.present();
         Leaf read = plan().leaf(Math.min(leaf.get(), plan().pageCount()));
@@ -144,7 +174,7 @@ public final class Workspace {
         undoable.set(history.canUndo());
         redoable.set(history.canRedo());
         goTo(followed(read, next));
-        autosave.save(present);
+        autosave.save(withArriving());
     }
 
     /** {@return where the page that was read stands now; its old number where it is gone} */

@@ -1,0 +1,84 @@
+package app.yellowtab.store;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Contents;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.PageRun;
+import app.yellowtab.model.Section;
+import app.yellowtab.model.Source;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What a bundle that somebody else made must keep to: its names lead nowhere outside of its folder, its identities are each
+ * its own, and its numbers are such as a bundle has.
+ */
+final class BundleBounds {
+    /** Chosen by us, far beyond any bundle: more is a mistake, or meant to do harm. */
+    private static final int MOST_PAGES_OF_ONE = 500_000;
+    private static final long MOST_PAGES = 2_000_000;
+    private static final int DEEPEST = 40;
+    private static final int LONGEST_NAME = 255;
+
+    private final Set<String> entries = new HashSet<>();
+    private final Map<String, Source> sources = new HashMap<>();
+    private long pages;
+
+    private BundleBounds() {}
+
+    /** @throws IllegalArgumentException if a bundle does not keep to them; its message names the field */
+    static void check(Bundle bundle) {
+        BundleBounds bounds = new BundleBounds();
+        for (Source source : bundle.sources()) bounds.source(source);
+        for (Source source : bundle.sources()) bounds.attached(source);
+        bounds.contents(bundle.contents(), 1);
+    }
+
+    private static void refuse(boolean wrong, String what) {
+        if (wrong) throw new IllegalArgumentException(what);
+    }
+
+    private void source(Source source) {
+        String name = source.storedName();
+        boolean plain = !name.isBlank() && name.length() <= LONGEST_NAME && !name.equals(".") && !name.equals("..")
+                && name.chars().noneMatch(letter -> letter == '/' || letter == '\\' || letter == ':' || letter < ' ');
+        refuse(!plain, "\"storedName\" of a source is no plain file name: \"" + shown(name) + "\"");
+        refuse(source.pageCount() > MOST_PAGES_OF_ONE, "\"pageCount\" of \"" + shown(source.fileName()) + "\" is " + source.pageCount());
+        refuse(sources.put(source.id().value(), source) != null, "\"id\" of a source stands twice: \"" + shown(source.id().value()) + "\"");
+    }
+
+    private static String shown(String hostile) {
+        String plain = hostile.replaceAll("\\p{Cntrl}", "?");
+        return plain.length() > 60 ? plain.substring(0, 60) + "…" : plain;
+    }
+
+    private void attached(Source source) {
+        Set<String> above = new HashSet<>();
+        for (Source at = source; at != null; at = sources.get(at.about().attachedTo())) {
+            refuse(!above.add(at.id().value()), "\"attachedTo\" of \"" + shown(source.fileName()) + "\" leads back to itself");
+        }
+    }
+
+    private void contents(Contents contents, int depth) {
+        refuse(depth > DEEPEST, "\"sections\" lie more than " + DEEPEST + " deep in each other");
+        for (Document document : contents.documents()) {
+            entry(document.id().value());
+            for (PageRun run : document.runs()) {
+                refuse(!sources.containsKey(run.source().value()), "\"source\" of the document \"" + shown(document.title()) + "\" is none of the sources");
+                refuse(run.lastPage() > MOST_PAGES_OF_ONE, "\"last\" of the document \"" + shown(document.title()) + "\" is " + run.lastPage());
+                pages += run.pageCount();
+            }
+        }
+        refuse(pages > MOST_PAGES, "the documents have more than " + MOST_PAGES + " \"pages\"");
+        for (Section section : contents.sections()) {
+            entry(section.id().value());
+            contents(section.contents(), depth + 1);
+        }
+    }
+
+    private void entry(String id) {
+        refuse(!entries.add(id), "\"id\" of an entry stands twice: \"" + shown(id) + "\"");
+    }
+}

@@ -1,0 +1,82 @@
+package app.yellowtab.store;
+
+import app.yellowtab.files.Drafts;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Source;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.slf4j.LoggerFactory;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+
+/** What programs that were killed left in a bundle folder: drafts, and copies that no state of the bundle names. */
+final class Leftovers {
+    private Leftovers() {}
+
+    /**
+     * Sweeps a folder that is just being opened. Files that somebody else put there are left alone: our copies are read-only.
+     *
+     * @param previous the state before this one, whose copies stay as well; it need not exist
+     */
+    static void sweep(Path folder, Bundle bundle, Path previous) {
+        Set<String> named = namedIn(previous);
+        for (Source source : bundle.sources()) named.add(source.storedName());
+        for (Path file : files(folder)) if (Drafts.is(file)) delete(file);
+        for (Path file : files(folder.resolve("originals"))) {
+            boolean ours = !Files.isWritable(file) || isReadOnly(file) || isEmpty(file);
+            if (Drafts.is(file) || ours && !named.contains(String.valueOf(file.getFileName()))) delete(file);
+        }
+        for (Path file : files(folder.resolve("converted"))) {
+            if (Drafts.is(file) || !named.contains(String.valueOf(file.getFileName()).replaceFirst("\\.pdf$", ""))) delete(file);
+        }
+    }
+
+    private static Set<String> namedIn(Path bundle) {
+        Set<String> named = new HashSet<>();
+        try {
+            if (Files.exists(bundle)) for (JsonNode source : BundleJson.MAPPER.readTree(bundle).path("sources")) named.add(source.path("storedName").asString(""));
+        } catch (JacksonException unreadable) {
+            LoggerFactory.getLogger(Leftovers.class).info("nothing is named in {}", bundle, unreadable);
+        }
+        return named;
+    }
+
+    private static List<Path> files(Path folder) {
+        try (Stream<Path> found = Files.list(folder)) {
+            return found.filter(Files::isRegularFile).toList();
+        } catch (IOException none) {
+            return List.of();
+        }
+    }
+
+    /** The super-user may write everything, so that the permission itself is asked for where there is one. */
+    private static boolean isReadOnly(Path file) {
+        try {
+            return Files.getPosixFilePermissions(file).stream().noneMatch(permission -> permission.name().endsWith("_WRITE"));
+        } catch (IOException | UnsupportedOperationException none) {
+            return !Files.isWritable(file);
+        }
+    }
+
+    private static boolean isEmpty(Path file) {
+        try {
+            return Files.size(file) == 0;
+        } catch (IOException gone) {
+            return false;
+        }
+    }
+
+    private static void delete(Path file) {
+        try {
+            file.toFile().setWritable(true);
+            Files.deleteIfExists(file);
+        } catch (IOException inUse) {
+            LoggerFactory.getLogger(Leftovers.class).warn("not swept: {}", file, inUse);
+        }
+    }
+}
