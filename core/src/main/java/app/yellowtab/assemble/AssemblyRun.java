@@ -5,6 +5,7 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerWriter;
+import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.pdf.Typeface;
@@ -20,6 +21,7 @@ import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
@@ -127,6 +129,11 @@ final class AssemblyRun implements Closeable {
     }
 
     private void reportMissingLetters() {
+        CaseHeading heading = plan.heading();
+        List<String> words = new ArrayList<>(List.of(heading.court(), heading.caseNumber(), heading.title(), heading.preparedBy()));
+        heading.parties().forEach(party -> words.addAll(List.of(party.name(), party.role())));
+        int ofHeading = words.stream().mapToInt(Typeface.SERIF::missingIn).sum();
+        if (ofHeading > 0) report.add(Finding.about(Code.CHARACTERS_NOT_SHOWN, "The heading of the bundle", String.valueOf(ofHeading)));
         for (PlannedEntry entry : plan.entries()) {
             int missing = Typeface.SERIF.missingIn(entry.title());
             if (missing > 0) report.add(Finding.about(Code.CHARACTERS_NOT_SHOWN, entry.title(), String.valueOf(missing)));

@@ -13,7 +13,6 @@ import app.yellowtab.convert.slide.SlidePages;
 import app.yellowtab.convert.table.TablePages;
 import app.yellowtab.convert.word.WordPages;
 import app.yellowtab.facts.Way;
-import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.SourceKind;
@@ -28,7 +27,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
-import org.apache.pdfbox.io.MemoryUsageSetting;
+import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.poi.EncryptedDocumentException;
@@ -46,8 +45,6 @@ public final class Converter {
     private static final long MOST_TEXT = 64L * 1024 * 1024;
     /** Chosen by us: larger ones do not unpack into the memory that a small computer has. */
     private static final long MOST_OFFICE = 300L * 1024 * 1024;
-
-    private static final long HELD_BYTES = 16L * 1024 * 1024;
 
     private static final Logger LOG = LoggerFactory.getLogger(Converter.class);
 
@@ -86,7 +83,7 @@ public final class Converter {
             if (kind == SourceKind.DOC || kind == SourceKind.XLS || kind == SourceKind.PPT) {
                 writeUnlocking(target, passwords, named, document -> add(document, open, named, kind, reading, said, notes));
             } else {
-                write(target, document -> add(document, open, named, kind, reading, said, notes));
+                write(target, kind.isPicture(), document -> add(document, open, named, kind, reading, said, notes));
             }
             notes.addAll(said.findings());
             return Way.BUILT_IN;
@@ -99,7 +96,7 @@ public final class Converter {
      * @param lines what it says, the file's name first
      */
     public static void writeSlip(Path target, List<String> lines) throws IOException {
-        write(target, document -> SlipPage.add(document, lines));
+        write(target, false, document -> SlipPage.add(document, lines));
     }
 
     /** Adds pages. */
@@ -116,7 +113,7 @@ public final class Converter {
         for (String key : keys) {
             try {
                 Biff8EncryptionKey.setCurrentUserPassword(key);
-                write(target, adding);
+                write(target, false, adding);
                 return;
             } catch (EncryptedDocumentException wrong) {
                 LOG.debug("not opened by this password: {}", named, wrong);
@@ -127,10 +124,10 @@ public final class Converter {
         throw new LockedException(String.valueOf(named.getFileName()));
     }
 
-    private static void write(Path target, Adding adding) throws IOException {
+    /** @param large whether what is made goes to a file as it comes: of a long scan only the page at hand is in memory then */
+    private static void write(Path target, boolean large, Adding adding) throws IOException {
         Path draft = Drafts.beside(target);
-        // What is made goes to a file as it comes: of a long scan only the page at hand is in memory.
-        try (PDDocument document = new PDDocument(MemoryUsageSetting.setupMixed(HELD_BYTES).setTempDir(WorkFolder.newFolder("convert").toFile()).streamCache)) {
+        try (PDDocument document = large ? new PDDocument(IOUtils.createTempFileOnlyStreamCache()) : new PDDocument()) {
             adding.to(document);
             // Times of day that libraries note would make every conversion another file.
             document.setDocumentInformation(new PDDocumentInformation());

@@ -3,6 +3,7 @@ package app.yellowtab.pdf;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -49,11 +50,11 @@ public enum Typeface {
         return sum * sizePt;
     }
 
-    /** {@return the text with every letter that the typeface lacks shown as a box, tabs and breaks as spaces, other controls left out} */
+    /** {@return the text, in composed letters (Unicode NFC), with every letter that the typeface lacks shown as a box, tabs and breaks as spaces, other controls left out} */
     public String showable(String text) {
         float[] advances = advances();
         StringBuilder shown = new StringBuilder(text.length());
-        text.codePoints().forEach(letter -> {
+        Normalizer.normalize(text, Normalizer.Form.NFC).codePoints().forEach(letter -> {
             if (Character.isWhitespace(letter) || letter == '\u00A0' || letter == '\u202F') shown.append(' ');
             else if (letter < MEASURED && advances[letter] > 0) shown.appendCodePoint(letter);
             else if (!isInvisible(letter)) shown.appendCodePoint(fallback(advances));
@@ -64,7 +65,7 @@ public enum Typeface {
     /** {@return how many letters of the text the typeface lacks} */
     public int missingIn(String text) {
         float[] advances = advances();
-        return (int) text.codePoints().filter(letter -> !Character.isWhitespace(letter) && !isInvisible(letter)
+        return (int) Normalizer.normalize(text, Normalizer.Form.NFC).codePoints().filter(letter -> !Character.isWhitespace(letter) && !isInvisible(letter)
                 && letter != '\u00A0' && letter != '\u202F' && !(letter < MEASURED && advances[letter] > 0)).count();
     }
 
@@ -111,7 +112,8 @@ public enum Typeface {
 
     private static boolean isInvisible(int letter) {
         int type = Character.getType(letter);
-        return type == Character.CONTROL || type == Character.FORMAT;
+        boolean selector = letter >= 0xFE00 && letter <= 0xFE0F || letter >= 0xE0100 && letter <= 0xE01EF || letter == 0x034F || letter >= 0x180B && letter <= 0x180F;
+        return selector || type == Character.CONTROL || type == Character.FORMAT;
     }
 
     private static int fallback(float[] advances) {

@@ -7,6 +7,11 @@ import java.util.List;
 
 /** Breaks the index into lines and pages. None of it depends on the numbers, so the index's length is known first. */
 final class IndexSetter {
+    /** Heading, title and description together fit on one page whatever they say. */
+    private static final int MOST_HEADING_LINES = 14;
+    private static final int MOST_TITLE_LINES = 18;
+    private static final int MOST_DESCRIPTION_LINES = 12;
+
     private final float firstPt;
     private final List<Integer> rowsPerSheet = new ArrayList<>();
     private float leftPt;
@@ -25,20 +30,28 @@ final class IndexSetter {
         if (!heading.shortName().isEmpty()) lines.addAll(IndexLook.FACE.wrap(heading.shortName(), IndexLook.SIZE_PT, width));
         String title = heading.title().isBlank() ? "Index" : heading.title() + " · Index";
         lines.addAll(IndexLook.SECTION_FACE.wrap(title, IndexLook.SIZE_PT + 1, width));
-        return lines.size() > 8 ? lines.subList(0, 8) : lines;
+        return bounded(lines, MOST_HEADING_LINES);
+    }
+
+    /** What is longer than a page could hold ends in three points; all of it is on the cover, the divider or the title page. */
+    private static List<String> bounded(List<String> lines, int most) {
+        if (lines.size() <= most) return lines;
+        List<String> first = new ArrayList<>(lines.subList(0, most));
+        first.set(most - 1, first.getLast().replaceFirst(".{0,2}$", "") + " …");
+        return first;
     }
 
     static List<String> sectionLines(String title, int depth) {
-        return IndexLook.SECTION_FACE.wrap(title, IndexLook.SIZE_PT, IndexLook.titleWidth(depth + 1, true));
+        return bounded(IndexLook.SECTION_FACE.wrap(title, IndexLook.SIZE_PT, IndexLook.titleWidth(depth + 1, true)), MOST_TITLE_LINES);
     }
 
     static List<String> titleLines(Document document, int depth) {
-        return IndexLook.FACE.wrap(document.title(), IndexLook.SIZE_PT, IndexLook.titleWidth(depth, false));
+        return bounded(IndexLook.FACE.wrap(document.title(), IndexLook.SIZE_PT, IndexLook.titleWidth(depth, false)), MOST_TITLE_LINES);
     }
 
     static List<String> descriptionLines(Document document, int depth) {
         return document.description().isBlank() ? List.of()
-                : IndexLook.FACE.wrap(document.description(), IndexLook.SMALL_PT, IndexLook.titleWidth(depth, false));
+                : bounded(IndexLook.FACE.wrap(document.description(), IndexLook.SMALL_PT, IndexLook.titleWidth(depth, false)), MOST_DESCRIPTION_LINES);
     }
 
     /** Takes up the next row. A section's heading never stands last on a page. */

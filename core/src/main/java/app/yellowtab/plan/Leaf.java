@@ -8,8 +8,8 @@ public sealed interface Leaf {
     /** {@return the bundle number, counted from 1; it equals the PDF's page number} */
     int number();
 
-    /** The cover. */
-    record Cover(int number) implements Leaf {}
+    /** One page of the cover; {@code sheet} is counted from 0. */
+    record Cover(int number, int sheet) implements Leaf {}
 
     /** One page of the index; {@code sheet} is counted from 0. */
     record IndexSheet(int number, int sheet) implements Leaf {}

@@ -16,9 +16,10 @@ import java.util.Optional;
  * @param headingLines the heading of each index page, set in lines
  * @param indexSheets the rows of each index page
  * @param bookmarks  in order
+ * @param coverSheets what stands on each page of the cover; none where there is no cover
  */
 public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, List<PlannedEntry> entries, List<String> headingLines,
-                   List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks) {
+                   List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets) {
     public int pageCount() {
         return leaves.size();
     }

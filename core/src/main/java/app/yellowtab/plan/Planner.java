@@ -61,13 +61,14 @@ public final class Planner {
         Plan plan() {
             setLines(bundle.contents(), 0);
             List<Integer> rowsPerSheet = setter.sheets();
-            if (bundle.layout().cover()) leaves.add(new Leaf.Cover(next()));
+            List<List<CoverPart>> cover = bundle.layout().cover() ? CoverSetter.sheets(bundle.heading()) : List.of();
+            for (int sheet = 0; sheet < cover.size(); sheet++) leaves.add(new Leaf.Cover(next(), sheet));
             bookmarks.add(new PlannedBookmark(1, "Index", next()));
             for (int sheet = 0; sheet < rowsPerSheet.size(); sheet++) leaves.add(new Leaf.IndexSheet(next(), sheet));
             place(bundle.contents(), 0, "");
             List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
             return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
-                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks));
+                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover);
         }
 
         private int next() {

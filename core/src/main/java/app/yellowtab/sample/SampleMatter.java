@@ -1,5 +1,6 @@
 package app.yellowtab.sample;
 
+import app.yellowtab.edit.Edits;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Contents;
@@ -7,6 +8,7 @@ import app.yellowtab.model.Party;
 import app.yellowtab.source.Depot;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
+import app.yellowtab.source.NaturalOrder;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -14,11 +16,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** The made-up matter Tarn Hollow Orchards Ltd v Brightwick Cold Stores Ltd. The same files come out every time. */
 public final class SampleMatter {
@@ -45,6 +49,41 @@ public final class SampleMatter {
         }
     }
 
+    /** {@return the folders that the matter lies in, in the order of the index; files beside them go under an empty name} */
+    public static List<String> folders() throws IOException {
+        return SampleFile.all().stream().map(SampleMatter::folder).distinct().sorted(new NaturalOrder()).toList();
+    }
+
+    private static String folder(SampleFile file) {
+        return file.path().contains("/") ? file.path().substring(0, file.path().indexOf('/')) : "";
+    }
+
+    /** Writes the files of one of the {@link #folders}, beside those that were written before. */
+    public static void writeFolder(Path into, String name) throws IOException {
+        Map<String, SampleFile> all = new HashMap<>();
+        for (SampleFile file : SampleFile.all()) all.put(file.path(), file);
+        try {
+            all.values().parallelStream().filter(file -> folder(file).equals(name))
+                    .forEach(file -> write(file.has("copy") ? all.get(file.lines().getFirst()) : file, into.resolve(file.path())));
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
+        }
+    }
+
+    /** {@return an empty bundle with the matter's heading} */
+    public static Bundle begun() {
+        return Bundle.EMPTY.withHeading(HEADING);
+    }
+
+    /** {@return the edit that adds one of the {@link #folders} to the bundle: to the index, or what is unsorted to the tray} */
+    public static UnaryOperator<Bundle> adding(Intake.Taken taken) {
+        return bundle -> Edits.append(Edits.addSources(bundle, taken.sources()), indexed(taken.contents()));
+    }
+
+    private static Contents indexed(Contents contents) {
+        return new Contents(contents.documents(), contents.sections().stream().filter(section -> !section.title().equals(UNSORTED)).toList());
+    }
+
     /**
      * Makes the bundle: most of the matter in the index, the rest in the tray.
      *
@@ -54,9 +93,7 @@ public final class SampleMatter {
     public static Bundle bundle(Path files, Depot depot) {
         FoundFolder found = FoundFolder.of(List.of(files), new ArrayList<>()).folders().getFirst();
         Intake.Taken taken = new Intake(depot).bringIn(found, Intake.Progress.NONE, () -> false);
-        Contents indexed = new Contents(taken.contents().documents(), taken.contents().sections().stream()
-                .filter(section -> !section.title().equals(UNSORTED)).toList());
-        return Bundle.EMPTY.withHeading(HEADING).withSources(taken.sources()).withContents(indexed);
+        return begun().withSources(taken.sources()).withContents(indexed(taken.contents()));
     }
 
     private static void write(SampleFile file, Path target) {

@@ -1,16 +1,14 @@
 package app.yellowtab.sheet;
 
-import app.yellowtab.model.CaseHeading;
-import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.Party;
 import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.pdf.Units;
+import app.yellowtab.plan.CoverPart;
+import app.yellowtab.plan.CoverSetter;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import java.io.IOException;
-import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -19,7 +17,9 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 public final class SheetSetter {
     private static final float MIDDLE = Units.A4_WIDTH_PT / 2;
     /** Lines of cover and title pages break at this width. */
-    private static final float MEASURE = Units.mm(150);
+    private static final float MEASURE = CoverSetter.MEASURE;
+    /** The number stands below. */
+    private static final float BOTTOM = Units.mm(24);
 
     private final FontSet fonts;
     private final Plan plan;
@@ -42,7 +42,7 @@ public final class SheetSetter {
     public void draw(Leaf leaf, PDDocument document, PDPage page) throws IOException {
         try (Canvas canvas = new Canvas(document, page, fonts)) {
             switch (leaf) {
-                case Leaf.Cover c -> cover(canvas);
+                case Leaf.Cover c -> cover(canvas, c.sheet());
                 case Leaf.IndexSheet i -> new IndexSheetSetter(plan).draw(i.sheet(), canvas);
                 case Leaf.SectionTitle s -> title(canvas, s.label(), s.title());
                 case Leaf.Divider d -> title(canvas, d.tab() == 0 ? "" : String.valueOf(d.tab()), d.title());
@@ -65,40 +65,12 @@ public final class SheetSetter {
         }
     }
 
-    private void cover(Canvas canvas) throws IOException {
-        CaseHeading heading = plan.heading();
-        float y = Units.A4_HEIGHT_PT - Units.mm(40);
-        y = lines(canvas, heading.court(), Typeface.SERIF_BOLD, 13, y);
-        if (!heading.caseNumber().isBlank()) {
-            canvas.right("Case no. " + heading.caseNumber(), Typeface.SERIF, 12, MIDDLE + MEASURE / 2, y - 8);
-            y -= 28;
+    private void cover(Canvas canvas, int sheet) throws IOException {
+        for (CoverPart part : plan.coverSheets().get(sheet)) {
+            if (part.text().isEmpty()) canvas.rule(MIDDLE - MEASURE / 2, MIDDLE + MEASURE / 2, part.y(), 0.7f);
+            else if (part.right()) canvas.right(part.text(), part.face(), part.sizePt(), MIDDLE + MEASURE / 2, part.y());
+            else canvas.centre(part.text(), part.face(), part.sizePt(), MIDDLE, part.y());
         }
-        y = parties(canvas, heading.parties(), y - Units.mm(14));
-        y = Math.min(y - Units.mm(16), Units.A4_HEIGHT_PT * 0.46f);
-        canvas.rule(MIDDLE - MEASURE / 2, MIDDLE + MEASURE / 2, y + 34, 0.7f);
-        y = lines(canvas, heading.title().isBlank() ? "Bundle" : heading.title(), Typeface.SERIF_BOLD, 26, y - 4);
-        canvas.rule(MIDDLE - MEASURE / 2, MIDDLE + MEASURE / 2, y + 10, 0.7f);
-        y -= 24;
-        if (heading.hearing().isPresent()) {
-            y = lines(canvas, "Hearing: " + DocumentDate.Formats.full(heading.hearing().get()), Typeface.SERIF, 12, y);
-        }
-        if (!heading.preparedBy().isBlank()) lines(canvas, "Prepared by " + heading.preparedBy(), Typeface.SERIF_ITALIC, 11, Units.mm(34));
-    }
-
-    private static float parties(Canvas canvas, List<Party> parties, float top) throws IOException {
-        float y = top;
-        for (int i = 0; i < parties.size(); i++) {
-            Party party = parties.get(i);
-            boolean sides = i > 0 && !party.role().equals(parties.get(i - 1).role());
-            if (sides) y = lines(canvas, "– and –", Typeface.SERIF_ITALIC, 11, y - 6) - 6;
-            y = lines(canvas, party.name(), Typeface.SERIF_BOLD, 15, y);
-            boolean lastOfItsSide = i == parties.size() - 1 || !party.role().equals(parties.get(i + 1).role());
-            if (lastOfItsSide && !party.role().isBlank()) {
-                canvas.right(party.role(), Typeface.SERIF_ITALIC, 11, MIDDLE + MEASURE / 2, y + 2);
-                y -= 16;
-            }
-        }
-        return y;
     }
 
     private static void title(Canvas canvas, String label, String title) throws IOException {
@@ -107,7 +79,10 @@ public final class SheetSetter {
             canvas.centre(label, Typeface.SERIF_BOLD, 44, MIDDLE, y);
             canvas.rule(MIDDLE - 24, MIDDLE + 24, y - 18, 0.7f);
         }
-        lines(canvas, title, Typeface.SERIF, 22, y - 52);
+        // A very long title is set smaller, so that all of it is on its page.
+        float size = 22;
+        while (size > 4 && Typeface.SERIF.wrap(title, size, MEASURE).size() * size * 1.3f > y - 52 - BOTTOM) size -= 1;
+        lines(canvas, title, Typeface.SERIF, size, y - 52);
     }
 
     /** Sets a text in centred lines; {@return the base line for what follows} */

@@ -13,7 +13,9 @@ import app.yellowtab.model.Party;
 import app.yellowtab.model.Separators;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.IndexLook;
+import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
+import app.yellowtab.prove.Prover;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.testing.Folder;
@@ -24,6 +26,8 @@ import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -31,6 +35,8 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PageMode;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageDestination;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -225,7 +231,7 @@ class AssemblerTests {
         Outcome outcome = Assembler.standard().assemble(Planner.plan(bundle), Meddling.brokenPages(place), target, Progress.NONE, () -> false);
         assertThat(((Outcome.Written) outcome).findings()).extracting(Finding::message).filteredOn(message -> message.startsWith("Q.pdf"))
                 .containsExactly("Q.pdf, page 1, is damaged and could not be copied. A page that says so stands in its place; "
-                        + "fetch the file again from where it came.");
+                        + "if another program shows it, print it to PDF there and add that, otherwise ask for the file again.");
         assertThat(Pdfs.pages(target).subList(6, 9)).containsExactly("This page could not be read Page 1 of Q.pdf is damaged. 7", "Q-2 8", "Q-3 9");
         assertThat(Pdfs.linkTargets(target, 2)).containsExactly(3, 5, 6, 7, 10, 11);
     }
@@ -276,6 +282,62 @@ class AssemblerTests {
         @Override
         public void close() throws IOException {
             disk.close();
+        }
+    }
+
+    @Test
+    void aCoverWithVeryManyPartiesAndAVeryLongTitleFlowsOn(@TempDir Path temp) throws IOException {
+        List<Party> parties = new ArrayList<>();
+        for (int i = 1; i <= 25; i++) parties.add(new Party("Party number " + i + " of the Aldermere Growers' Association", i < 20 ? "Claimants" : "Defendants"));
+        String title = "A title that goes on and on, to be heard together ".repeat(12).strip();
+        Path matter = Files.createDirectories(temp.resolve("matter"));
+        Pdfs.write(matter, "X", 1);
+        Path out = temp.resolve("bundle.pdf");
+        try (InPlace place = new InPlace()) {
+            Bundle bundle = Folder.bundle(place, matter).withHeading(new CaseHeading("County Court at Aldermere", "AL-1", parties, title, Optional.of(LocalDate.of(2031, 10, 6)), "Reedmoor & Vale"));
+            bundle = bundle.withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> document.withTitle("Letter " + "of the accountants ".repeat(400) + "END")).toList())))
+                    .withLayout(new Layout(true, Separators.TITLED));
+            Plan plan = Planner.plan(bundle);
+            int covers = plan.coverSheets().size();
+            assertThat(covers).isGreaterThan(1);
+            Assembler.standard().assemble(plan, place, out, Progress.NONE, () -> false);
+            List<String> pages = Pdfs.pages(out);
+            String cover = String.join(" ", pages.subList(0, covers));
+            for (int i = 1; i <= 25; i++) assertThat(cover).contains("Party number " + i + " of");
+            assertThat(cover).contains("Hearing: 6 October 2031", "Prepared by Reedmoor & Vale", "to be heard together");
+            assertThat(pages.get(covers)).contains("…");
+            assertThat(pages.get(covers + 1)).as("all of the title is on the divider").contains("END");
+            try (PDDocument document = Loader.loadPDF(out.toFile())) {
+                for (int page = 0; page <= covers + 1; page++) assertThat(lowest(document, page)).as("page %d", page + 1).isGreaterThan(20);
+            }
+            assertThat(Prover.standard().prove(out, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
+        }
+    }
+
+    /** {@return how far above the foot of a page its lowest letter stands, in points} */
+    private static float lowest(PDDocument document, int page) throws IOException {
+        float[] lowest = {1000};
+        PDFTextStripper stripper = new PDFTextStripper() {
+            @Override
+            protected void processTextPosition(TextPosition text) {
+                lowest[0] = Math.min(lowest[0], text.getTextMatrix().getTranslateY());
+            }
+        };
+        stripper.setStartPage(page + 1);
+        stripper.setEndPage(page + 1);
+        stripper.getText(document);
+        return lowest[0];
+    }
+
+    @Test
+    void lettersThatNoFontHasAreSaidOfTheHeadingToo(@TempDir Path temp) throws IOException {
+        Path matter = Files.createDirectories(temp.resolve("matter"));
+        Pdfs.write(matter, "X", 1);
+        try (InPlace place = new InPlace()) {
+            Bundle bundle = Folder.bundle(place, matter).withHeading(CaseHeading.EMPTY.withTitle("Ange\u0301lique \u2764\uFE0F \u4ED3"));
+            Outcome.Written written = (Outcome.Written) Assembler.standard().assemble(Planner.plan(bundle), place, temp.resolve("b.pdf"), Progress.NONE, () -> false);
+            assertThat(written.findings()).singleElement().satisfies(finding -> assertThat(finding.message()).startsWith("The heading of the bundle: 2 letters"));
+            assertThat(Pdfs.pages(temp.resolve("b.pdf")).getFirst()).contains("Angélique");
         }
     }
 }

@@ -1,29 +1,30 @@
 package app.yellowtab.desktop;
 
 import app.yellowtab.desktop.start.StartView;
+import app.yellowtab.desktop.start.WaitingView;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.files.Folders;
 import app.yellowtab.model.CaseHeading;
-import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.Recents;
 import app.yellowtab.store.RememberedPasswords;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Parent;
@@ -33,10 +34,15 @@ import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
 
 /** What lies on the desk: the start screen, or one open bundle. */
 final class Desk implements StartView.Actions {
+    /** So long work may take to come to its next page or file before one is offered not to wait for it. */
+    private static final Duration PATIENCE = Duration.seconds(8);
+
     private final Stage window;
     private final Recents recents;
     private final Path userFolder;
@@ -44,10 +50,15 @@ final class Desk implements StartView.Actions {
     private final FileDialogs dialogs;
     private final Opener opener;
     private final Scene scene;
+    private final ExecutorService files = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("desk").factory());
     private @Nullable OpenBundle open;
+    private boolean busy;
 
     /** A bundle on the desk, with what must be ended when it goes. */
-    private record OpenBundle(Workspace workspace, Shell shell, ExecutorService saving) {}
+    private record OpenBundle(Workspace workspace, Shell shell, Autosave autosave, ExecutorService saving) {}
+
+    /** A bundle that was opened, and what is remembered of it. */
+    private record Loaded(BundleFolder folder, Bundle bundle, List<String> passwords, Optional<Recents.Recent> recent) {}
 
     Desk(Stage window, Recents recents, Path userFolder, Jobs jobs, FileDialogs dialogs, Opener opener) {
         this.window = window;
@@ -57,7 +68,7 @@ final class Desk implements StartView.Actions {
         this.dialogs = dialogs;
         this.opener = opener;
         Rectangle2D screen = Screen.getPrimary().getVisualBounds();
-        this.scene = new Scene(new StartView(this, recents.list(), dialogs, ""), Math.min(1280, screen.getWidth()), Math.min(800, screen.getHeight()));
+        this.scene = new Scene(WaitingView.of("start.looking"), Math.min(1280, screen.getWidth()), Math.min(800, screen.getHeight()));
         for (String sheet : new String[] {"tokens.css", "app.css"}) {
             scene.getStylesheets().add(Objects.requireNonNull(Desk.class.getResource(sheet)).toExternalForm());
         }
@@ -66,9 +77,12 @@ final class Desk implements StartView.Actions {
         window.setMinWidth(Math.min(960, screen.getWidth()));
         window.setMinHeight(Math.min(600, screen.getHeight()));
         window.setOnCloseRequest(event -> {
-            if (!mayClose()) event.consume();
+            if (open == null && !busy) return;
+            event.consume();
+            if (!busy) close(true, window::hide);
         });
-        window.setOnHidden(event -> close(true));
+        window.setOnHidden(event -> closeAtOnce());
+        showStart("");
     }
 
     /** {@return the open bundle, if there is one} */
@@ -76,88 +90,157 @@ final class Desk implements StartView.Actions {
         return Optional.ofNullable(open).map(OpenBundle::workspace);
     }
 
+    /** Does something with files on the desk's own thread, one thing after the other, and takes the result on the JavaFX thread. */
+    private <T> void with(Callable<T> work, Consumer<T> done, Consumer<String> failed) {
+        files.execute(() -> {
+            try {
+                T result = work.call();
+                Platform.runLater(() -> done.accept(result));
+            } catch (Exception | Error e) {
+                LoggerFactory.getLogger(Desk.class).warn("not done", e);
+                String words = e instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("start.unexpected", e.getClass().getSimpleName());
+                Platform.runLater(() -> failed.accept(words));
+            }
+        });
+    }
+
     /** Goes on where one was when the program was closed, or shows the start screen. */
     void resume() {
-        Optional<Recents.Recent> last = recents.list().stream().filter(Recents.Recent::open).findFirst();
-        last.ifPresentOrElse(recent -> open(recent.folder()), () -> showStart(""));
+        with(() -> recents.list().stream().filter(Recents.Recent::open).findFirst(),
+                last -> last.ifPresentOrElse(recent -> open(recent.folder()), () -> showStart("")), this::showStart);
     }
 
     /** Makes a new bundle and opens it. */
     @Override
     public void create(Path folder, String title) {
-        try {
-            Bundle bundle = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(title));
-            show(BundleFolder.create(folder, bundle), bundle);
-        } catch (FindingException e) {
-            showStart(e.getMessage());
-        }
+        Bundle bundle = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(title));
+        load(folder, () -> new BundleFolder.Opened(BundleFolder.create(folder, bundle), bundle), workspace -> { });
     }
 
     /** Opens a bundle folder; says on the start screen why, if it cannot be opened. */
     @Override
     public void open(Path folder) {
-        close(false);
-        try {
-            BundleFolder.Opened opened = BundleFolder.open(folder);
-            show(opened.folder(), opened.bundle());
-        } catch (FindingException e) {
-            showStart(e.getMessage());
-        }
+        close(false, () -> load(folder, () -> BundleFolder.open(folder), workspace -> { }));
     }
 
-    /** Opens the sample matter, which is made when it is not there yet. */
+    /** Opens the sample matter; where it is not there yet, its files are made and come in while one looks. */
     @Override
     public void openSample() {
         Path folder = userFolder.resolve("sample-matter");
-        if (Files.exists(folder.resolve(BundleFolder.FILE))) {
-            open(folder);
-            return;
-        }
-        StartView waiting = new StartView(this, recents.list(), dialogs, Words.of("start.makingSample"));
-        waiting.await();
-        scene.setRoot(waiting);
-        jobs.start((progress, stop) -> makeSample(folder), nothing -> open(folder), e -> showStart(e.getMessage()));
+        SampleMaking making = new SampleMaking(folder);
+        close(false, () -> load(folder, making::open, making::goOn));
     }
 
     /** Closes the bundle and shows the start screen. */
     void leave() {
-        if (!mayClose()) return;
-        close(false);
-        showStart("");
+        close(false, () -> showStart(""));
     }
 
-    private static Path makeSample(Path folder) throws IOException {
-        Path files = WorkFolder.newFolder("sample");
-        SampleMatter.writeFiles(files);
-        try (BundleFolder made = BundleFolder.create(folder, Bundle.EMPTY)) {
-            made.save(SampleMatter.bundle(files, made));
-        }
-        Folders.delete(files);
-        return folder;
+    private void load(Path folder, Callable<BundleFolder.Opened> opening, Consumer<Workspace> then) {
+        busy = true;
+        setRoot(WaitingView.of("start.opening", String.valueOf(folder.getFileName())), Words.of("app.name"));
+        with(() -> {
+            BundleFolder.Opened opened = opening.call();
+            Optional<Recents.Recent> recent = recents.list().stream().filter(known -> known.folder().equals(opened.folder().path())).findFirst();
+            return new Loaded(opened.folder(), opened.bundle(), new RememberedPasswords(userFolder).list(), recent);
+        }, loaded -> {
+            busy = false;
+            then.accept(show(loaded));
+        }, message -> {
+            busy = false;
+            showStart(message);
+        });
     }
 
-    private void show(BundleFolder folder, Bundle bundle) {
+    private Workspace show(Loaded loaded) {
+        BundleFolder folder = loaded.folder();
         ExecutorService saving = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("save").factory());
         Autosave autosave = new Autosave(folder::save, saving, Platform::runLater);
-        RememberedPasswords passwords = new RememberedPasswords(userFolder);
-        folder.tryPasswords(passwords.list());
-        Workspace workspace = new Workspace(folder, bundle, autosave, jobs);
-        recents.list().stream().filter(recent -> recent.folder().equals(folder.path())).findFirst().ifPresent(recent -> {
+        folder.tryPasswords(loaded.passwords());
+        Workspace workspace = new Workspace(folder, loaded.bundle(), autosave, jobs);
+        loaded.recent().ifPresent(recent -> {
             workspace.goTo(recent.leaf());
             for (var stage : app.yellowtab.desktop.work.Stage.values()) {
                 if (stage.name().equals(recent.stage())) workspace.stageProperty().set(stage);
             }
         });
-        Shell shell = new Shell(this, workspace, passwords, dialogs, opener);
-        open = new OpenBundle(workspace, shell, saving);
-        remember(workspace, true);
+        Recents.Recent now = recent(workspace, true);
+        files.execute(() -> recents.remember(now));
+        show(workspace, autosave, saving);
+        return workspace;
+    }
+
+    private void show(Workspace workspace, Autosave autosave, ExecutorService saving) {
+        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), dialogs, opener);
+        open = new OpenBundle(workspace, shell, autosave, saving);
         setRoot(shell, Words.of("app.titled", nameOf(workspace)));
         shell.begin();
     }
 
-    /** {@return whether all is saved, or the user would rather lose the last changes than stay} */
-    private boolean mayClose() {
-        if (open == null || !(open.workspace.saveStateProperty().get() instanceof Autosave.State.Failed failed)) return true;
+    private void showStart(String message) {
+        with(recents::list, list -> {
+            if (open == null && !busy) setRoot(new StartView(this, list, dialogs, message), Words.of("app.name"));
+        }, failure -> setRoot(new StartView(this, List.of(), dialogs, message.isEmpty() ? failure : message), Words.of("app.name")));
+    }
+
+    private void setRoot(Parent root, String title) {
+        scene.setRoot(root);
+        window.setTitle(title);
+    }
+
+    /**
+     * Closes the bundle: what is under way is stopped and waited for, then the last changes are saved. Should that fail, the
+     * user is asked, and may stay.
+     *
+     * @param ending whether the program ends, so that the bundle is to be there again at the next start
+     * @param then   what comes next, on the JavaFX thread; not if the user stays
+     */
+    private void close(boolean ending, Runnable then) {
+        OpenBundle closing = open;
+        if (closing == null || busy) {
+            if (!busy) then.run();
+            return;
+        }
+        open = null;
+        busy = true;
+        List<Jobs.Job> running = List.copyOf(jobs.running());
+        running.forEach(Jobs.Job::stop);
+        closing.shell.dispose();
+        WaitingView waiting = WaitingView.of(running.isEmpty() ? "close.saving" : "close.stopping", nameOf(closing.workspace));
+        setRoot(waiting, Words.of("app.name"));
+        CompletableFuture<Void> ended = CompletableFuture.allOf(running.stream().map(Jobs.Job::ended).toArray(CompletableFuture[]::new));
+        PauseTransition patience = new PauseTransition(PATIENCE);
+        patience.setOnFinished(event -> waiting.offer("close.now", () -> ended.complete(null)));
+        patience.play();
+        ended.whenComplete((nothing, failure) -> Platform.runLater(() -> {
+            patience.stop();
+            closing.autosave.finish(state -> saved(closing, state, ending, then));
+        }));
+    }
+
+    private void saved(OpenBundle closing, Autosave.State state, boolean ending, Runnable then) {
+        if (state instanceof Autosave.State.Failed failed && !isGivenUp(failed)) {
+            busy = false;
+            show(closing.workspace, closing.autosave, closing.saving);
+            return;
+        }
+        closing.saving.shutdown();
+        Recents.Recent last = recent(closing.workspace, ending);
+        with(() -> {
+            recents.remember(last);
+            closing.workspace.folder().close();
+            return last;
+        }, remembered -> {
+            busy = false;
+            then.run();
+        }, message -> {
+            busy = false;
+            then.run();
+        });
+    }
+
+    /** {@return whether the user would rather lose the last changes than stay} */
+    private boolean isGivenUp(Autosave.State.Failed failed) {
         ButtonType close = new ButtonType(Words.of("close.anyway"), ButtonBar.ButtonData.OTHER);
         ButtonType stay = new ButtonType(Words.of("close.stay"), ButtonBar.ButtonData.CANCEL_CLOSE);
         Alert question = new Alert(Alert.AlertType.WARNING, failed.message(), stay, close);
@@ -167,23 +250,14 @@ final class Desk implements StartView.Actions {
         return question.showAndWait().filter(close::equals).isPresent();
     }
 
-    private void showStart(String message) {
-        setRoot(new StartView(this, recents.list(), dialogs, message), Words.of("app.name"));
-    }
-
-    private void setRoot(Parent root, String title) {
-        scene.setRoot(root);
-        window.setTitle(title);
-    }
-
-    /** @param ending whether the program ends, so that the bundle is to be there again at the next start */
-    private void close(boolean ending) {
+    /** The window is gone without having asked, such as when the session ends: saves what can be saved. */
+    private void closeAtOnce() {
         OpenBundle closing = open;
         if (closing == null) return;
         open = null;
         closing.shell.dispose();
         jobs.running().forEach(Jobs.Job::stop);
-        remember(closing.workspace, ending);
+        recents.remember(recent(closing.workspace, true));
         closing.saving.shutdown();
         try {
             closing.saving.awaitTermination(10, TimeUnit.SECONDS);
@@ -193,9 +267,8 @@ final class Desk implements StartView.Actions {
         closing.workspace.folder().close();
     }
 
-    private void remember(Workspace workspace, boolean isOpen) {
-        recents.remember(new Recents.Recent(workspace.folder().path(), nameOf(workspace), workspace.stageProperty().get().name(),
-                workspace.leafProperty().get(), isOpen));
+    private static Recents.Recent recent(Workspace workspace, boolean isOpen) {
+        return new Recents.Recent(workspace.folder().path(), nameOf(workspace), workspace.stageProperty().get().name(), workspace.leafProperty().get(), isOpen);
     }
 
     private static String nameOf(Workspace workspace) {

@@ -15,7 +15,10 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.store.RememberedPasswords;
 import javafx.scene.Node;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -23,6 +26,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
+import org.jspecify.annotations.Nullable;
 
 /** The frame of an open bundle: rail, the stage in the middle, fore-edge, reader, status bar. */
 final class Shell extends StackPane {
@@ -80,6 +84,16 @@ final class Shell extends StackPane {
         status.dispose();
     }
 
+    private static boolean isPaged(@Nullable Node focused) {
+        for (Node node = focused; node != null; node = node.getParent()) {
+            if (!(node instanceof ListView<?> list)) continue;
+            VirtualFlow<?> flow = (VirtualFlow<?>) list.lookup(".virtual-flow");
+            return flow != null && flow.getCellCount() > 0 && (flow.getFirstVisibleCell() == null || flow.getFirstVisibleCell().getIndex() > 0
+                    || flow.getLastVisibleCell().getIndex() < flow.getCellCount() - 1);
+        }
+        return focused instanceof TextArea;
+    }
+
     private void showStage(Stage stage) {
         Node shown = switch (stage) {
             case GATHER -> gather;
@@ -114,8 +128,11 @@ final class Shell extends StackPane {
                 reader.askForNumber();
             }
             case HELP -> help.toggle();
-            case NEXT_LEAF -> workspace.goTo(workspace.leafProperty().get() + 1);
-            case PREVIOUS_LEAF -> workspace.goTo(workspace.leafProperty().get() - 1);
+            case NEXT_LEAF, PREVIOUS_LEAF -> {
+                // A list that can be paged through keeps these keys for itself.
+                if (isPaged(getScene().getFocusOwner())) return false;
+                workspace.goTo(workspace.leafProperty().get() + (shortcut == Shortcut.NEXT_LEAF ? 1 : -1));
+            }
             case UNDO -> {
                 if (typing) return false;
                 workspace.undo();

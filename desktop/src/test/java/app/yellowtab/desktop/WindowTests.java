@@ -27,6 +27,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -68,6 +69,7 @@ class WindowTests {
     private final Jobs jobs = new Jobs(Executors.newCachedThreadPool(Thread.ofPlatform().daemon().factory()), Platform::runLater);
     private Stage window;
     private Desk desk;
+    private Workspace before;
 
     @Start
     void start(Stage stage) throws IOException {
@@ -111,6 +113,7 @@ class WindowTests {
         Pdfs.write(files, "R 2031-03-04", 1);
         Path loose = Pdfs.write(temp, "T", 3);
         robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        until(() -> desk.workspace().isPresent());
         when(dialogs.folder(any())).thenReturn(Optional.of(files));
         when(dialogs.files(any())).thenReturn(List.of(loose));
         robot.clickOn("#stage-arrange").clickOn("#tray-addFolder");
@@ -285,6 +288,7 @@ class WindowTests {
             desk.resume();
             window.show();
         });
+        until(() -> desk.workspace().isPresent());
         assertThat(order()).isEqualTo("Letters(P Q R) Plans()");
         assertThat(workspace().leafProperty().get()).isEqualTo(5);
         assertThat(robot.lookup("#produce-start").tryQuery()).isPresent();
@@ -295,6 +299,7 @@ class WindowTests {
         Path folder = Files.createDirectories(temp.resolve("cut"));
         Files.writeString(folder.resolve(BundleFolder.FILE), "{\"format\": 1, \"head");
         when(dialogs.folder(any())).thenReturn(Optional.of(folder));
+        until(() -> robot.lookup("#start-open").tryQuery().isPresent());
         robot.clickOn("#start-open");
         until(() -> robot.lookup(".notice").tryQueryAs(Label.class).map(Label::getText).orElse("").contains("bundle.json cannot be read"));
         assertThat(desk.workspace()).isEmpty();
@@ -327,6 +332,7 @@ class WindowTests {
         Files.write(files.resolve("film.mov"), new byte[] {0, 0, 0, 20, 'f', 't', 'y', 'p', 'q', 't', ' ', ' '});
         when(dialogs.folder(any())).thenReturn(Optional.of(files));
         robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        until(() -> desk.workspace().isPresent());
         assertThat(robot.lookup("#gathered").queryListView().getItems()).isEmpty();
         robot.clickOn("#gather-addFolder");
         until(() -> workspace().bundle().sources().size() == 5);
@@ -384,9 +390,55 @@ class WindowTests {
     }
 
     @Test
+    void theKeyboardStaysWhereItIsWhileTitlesAreTyped(FxRobot robot) throws IOException {
+        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        until(() -> desk.workspace().isPresent());
+        when(dialogs.files(any())).thenReturn(List.of(Pdfs.write(temp, "one", 1), Pdfs.write(temp, "two", 1)));
+        robot.clickOn("#gather-addFiles");
+        until(() -> workspace().bundle().sources().size() == 2);
+        robot.clickOn("one.pdf");
+        until(() -> robot.lookup("#glance-title").tryQuery().isPresent());
+        robot.clickOn("#glance-title").push(KeyCode.SHORTCUT, KeyCode.A).write("Lease").push(KeyCode.TAB);
+        until(() -> workspace().bundle().sources().getFirst().proposedTitle().equals("Lease"));
+        until(() -> robot.lookup("#glance-date").query().isFocused());
+        robot.write("4 March 2031");
+        robot.clickOn("two.pdf");
+        until(() -> workspace().bundle().sources().getFirst().proposedDate().shown().equals("4 Mar 2031"));
+        assertThat(workspace().bundle().sources().get(1).proposedDate().shown()).isEmpty();
+        assertThat(robot.lookup("#glance-title").queryAs(TextField.class).getText()).isEqualTo("two");
+    }
+
+    @Test
+    void closingStopsWhatIsUnderWayAndSavesAllThatWasTyped(FxRobot robot) throws IOException {
+        openBundle(robot);
+        CountDownLatch begun = new CountDownLatch(1);
+        robot.interact(() -> {
+            jobs.start((progress, stop) -> {
+                begun.countDown();
+                while (!stop.getAsBoolean()) Thread.onSpinWait();
+                return "late";
+            }, late -> workspaceBefore().edit(bundle -> bundle.withHeading(bundle.heading().withTitle("Typed late"))), failure -> { });
+            before = workspace();
+            desk.leave();
+        });
+        until(() -> robot.lookup("#start-open").tryQuery().isPresent());
+        assertThat(begun.getCount()).isZero();
+        robot.interact(() -> desk.open(temp.resolve("bundle")));
+        until(() -> desk.workspace().isPresent());
+        assertThat(workspace().bundle().heading().title()).isEqualTo("Typed late");
+    }
+
+    private Workspace workspaceBefore() {
+        return before;
+    }
+
+    @Test
     void theSampleMatterIsMadeAndOpened(FxRobot robot) {
+        until(() -> robot.lookup("#start-sample").tryQuery().isPresent());
         robot.clickOn("#start-sample");
         until(() -> desk.workspace().isPresent());
+        assertThat(workspace().bundle().heading().shortName()).as("its heading is there at once").startsWith("Tarn Hollow");
+        until(() -> jobs.running().isEmpty() && workspace().bundle().sources().size() > 60);
         assertThat(workspace().plan().documentCount()).isGreaterThan(30);
         assertThat(robot.lookup("#tray").queryListView().getItems()).hasSize(33);
         robot.push(KeyCode.F1);

@@ -186,6 +186,6 @@ final class Arrangement {
 
     /** {@return a source's kind and size in words, such as "PDF · 14 pages"} */
     static String describe(Source source) {
-        return source.isRead() ? Words.of("tray.facts", Words.of("kind." + source.kind().name()), source.pageCount()) : Words.of("tray.unread");
+        return source.isRead() ? Words.of("tray.facts", Words.of("kind.short." + source.kind().name()), source.pageCount()) : Words.of("tray.unread");
     }
 }

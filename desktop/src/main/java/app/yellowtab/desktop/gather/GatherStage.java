@@ -50,6 +50,7 @@ public final class GatherStage extends HBox {
     private final HBox watched = new HBox(10);
     private final MenuItem stopWatching = new MenuItem(Words.of("gather.stopWatching"));
     private final Subscription subscription;
+    private Subscription confirming = Subscription.EMPTY;
 
     public GatherStage(Workspace workspace, Intakes intakes, FileDialogs dialogs) {
         this.workspace = workspace;
@@ -146,13 +147,20 @@ public final class GatherStage extends HBox {
     private HBox actions() {
         Button put = Controls.button("gather.put", list::putInIndex);
         Button away = Controls.button("gather.takeAway", list::takeAway);
-        Button all = Controls.button("gather.confirmAll", () -> gathering.confirm(list.sources()));
+        Button all = Controls.button("gather.confirmInView", () -> {
+            gathering.confirm(list.inView().stream().filter(Gathering::isProposed).toList());
+            list.showNext(Gathering::isProposed);
+        });
         put.disableProperty().bind(list.nothingChosen());
         away.disableProperty().bind(list.nothingChosen());
-        all.disableProperty().bind(list.isEmpty());
         Controls.describe(put, Words.of("gather.putTip", Shortcut.PUT_IN_INDEX.shown()));
         Controls.describe(away, Words.of("gather.takeAwayTip", Shortcut.TAKE_OUT.shown()));
-        Controls.describe(all, Words.of("gather.confirmAllTip"));
+        Controls.describe(all, Words.of("gather.confirmInViewTip"));
+        confirming = gathering.rowsProperty().subscribe(rows -> {
+            long left = list.sources().stream().filter(Gathering::isProposed).count();
+            all.setText(left == 0 ? Words.of("gather.confirmInView") : Words.of("gather.confirmCount", left));
+            all.setDisable(left == 0);
+        });
         return new HBox(8, put, away, Controls.spring(), all);
     }
 
@@ -224,6 +232,7 @@ public final class GatherStage extends HBox {
 
     public void dispose() {
         subscription.unsubscribe();
+        confirming.unsubscribe();
         watching.stop();
         glance.dispose();
         list.dispose();

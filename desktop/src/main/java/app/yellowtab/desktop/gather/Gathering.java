@@ -308,6 +308,11 @@ final class Gathering {
         source.about().made().ifPresent(day -> workspace.edit(bundle -> Edits.propose(bundle, source.id(), now -> now.withDate(new DocumentDate.Day(day), Origin.PROPERTIES))));
     }
 
+    /** {@return whether a source's title or date is only proposed, and nobody has looked at it yet} */
+    static boolean isProposed(Source source) {
+        return source.about().titleFrom() != Origin.USER || source.about().dateFrom() != Origin.USER;
+    }
+
     /** Takes what is proposed for these sources as it is. */
     void confirm(Collection<Source> sources) {
         workspace.edit(bundle -> Edits.changeSources(bundle, sources.stream().collect(Collectors.toMap(Source::id,

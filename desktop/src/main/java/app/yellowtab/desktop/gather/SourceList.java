@@ -12,19 +12,24 @@ import app.yellowtab.model.SourceId;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import javafx.animation.AnimationTimer;
 import javafx.beans.binding.Bindings;
 import javafx.beans.binding.BooleanBinding;
 import javafx.collections.ListChangeListener;
 import javafx.collections.ModifiableObservableListBase;
+import javafx.geometry.Bounds;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.Tooltip;
+import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -148,6 +153,35 @@ final class SourceList extends StackPane {
     /** {@return all sources that are shown} */
     List<Source> sources() {
         return list.getItems().stream().filter(row -> row instanceof Row.Known).map(row -> ((Row.Known) row).source()).toList();
+    }
+
+    /** {@return the sources whose rows can be seen whole} */
+    List<Source> inView() {
+        VirtualFlow<?> flow = (VirtualFlow<?>) list.lookup(".virtual-flow");
+        if (flow == null || flow.getFirstVisibleCell() == null) return List.of();
+        int first = flow.getFirstVisibleCell().getIndex();
+        int last = flow.getLastVisibleCell().getIndex();
+        double top = list.localToScene(list.getLayoutBounds()).getMinY();
+        double bottom = list.localToScene(list.getLayoutBounds()).getMaxY();
+        if (edge(flow.getFirstVisibleCell()).getMinY() < top - 1) first++;
+        if (edge(flow.getLastVisibleCell()).getMaxY() > bottom + 1) last--;
+        return first > last ? List.of() : list.getItems().subList(first, Math.min(last + 1, list.getItems().size())).stream().filter(row -> row instanceof Row.Known).map(row -> ((Row.Known) row).source()).toList();
+    }
+
+    private static Bounds edge(Node cell) {
+        return cell.localToScene(cell.getLayoutBounds());
+    }
+
+    /** Brings the first source of a kind into view, if there is one, and chooses it. */
+    void showNext(Predicate<Source> wanted) {
+        Map<SourceId, Source> sources = gathering.workspace().bundle().sourcesById();
+        for (int i = 0; i < list.getItems().size(); i++) {
+            Source now = list.getItems().get(i) instanceof Row.Known known ? sources.get(known.source().id()) : null;
+            if (now == null || !wanted.test(now)) continue;
+            list.getSelectionModel().clearAndSelect(i);
+            list.scrollTo(i);
+            return;
+        }
     }
 
     void putInIndex() {

@@ -3,7 +3,6 @@ package app.yellowtab.desktop.produce;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
-import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.plan.PlannedEntry.PlannedSection;
@@ -31,7 +30,7 @@ final class ContentsTable extends GridPane {
 
     void show(Plan plan) {
         getChildren().clear();
-        int index = plan.leaf(1) instanceof Leaf.Cover ? 2 : 1;
+        int index = plan.coverSheets().size() + 1;
         if (index == 2) row("", Words.of("leaf.cover"), 1, 1);
         int afterIndex = index + plan.indexSheets().size();
         row("", Words.of("produce.index"), index, afterIndex - 1);

@@ -111,10 +111,16 @@ public final class ProduceStage extends StackPane {
     }
 
     private void showReplaced() {
-        boolean there = typed().map(file -> Files.exists(file) && !isProduced(file)).orElse(false);
-        replaces.setText(there ? Words.of("produce.replaces") : "");
-        Controls.show(replaces, there);
         enable();
+        Optional<Path> asked = typed();
+        Controls.show(replaces, false);
+        // A network drive that does not answer must not hold the window up.
+        asked.ifPresent(file -> workspace.jobs().quietly(() -> Files.exists(file), there -> {
+            if (!typed().equals(asked)) return;
+            boolean shown = there && !isProduced(file);
+            replaces.setText(shown ? Words.of("produce.replaces") : "");
+            Controls.show(replaces, shown);
+        }));
     }
 
     private boolean isProduced(Path file) {

@@ -34,7 +34,7 @@ final class PagePictures {
 
     private static Key key(Plan plan, Leaf leaf, int widthPx) {
         return new Key(leaf, widthPx, switch (leaf) {
-            case Leaf.Cover cover -> plan.heading();
+            case Leaf.Cover cover -> plan.coverSheets().get(cover.sheet());
             case Leaf.IndexSheet index -> List.of(plan.headingLines(), plan.indexSheets().get(index.sheet()));
             case Leaf.SectionTitle s -> "";
             case Leaf.Blank b -> "";

@@ -51,11 +51,6 @@ public final class StartView extends StackPane {
         getChildren().add(page);
     }
 
-    /** Takes no clicks any more: something is being made, as the message says. */
-    public void await() {
-        choices.setDisable(true);
-    }
-
     private VBox head() {
         Region tab = new Region();
         tab.getStyleClass().add(Styles.EDGE_TAB);

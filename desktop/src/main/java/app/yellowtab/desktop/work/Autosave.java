@@ -3,7 +3,9 @@ package app.yellowtab.desktop.work;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import java.util.concurrent.Executor;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.jspecify.annotations.Nullable;
@@ -31,6 +33,8 @@ public final class Autosave {
     private final Executor background;
     private final Executor fxThread;
     private final AtomicReference<@Nullable Bundle> pending = new AtomicReference<>();
+    /** What could not be saved; only the background thread knows it. */
+    private @Nullable Bundle failed;
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State.Saved());
 
     /** @param background runs one task at a time, in order */
@@ -47,15 +51,44 @@ public final class Autosave {
     /** Takes a change to be saved. */
     public void save(Bundle bundle) {
         state.set(new State.Saving());
-        if (pending.getAndSet(bundle) == null) background.execute(this::write);
+        if (pending.getAndSet(bundle) != null) return;
+        try {
+            background.execute(this::write);
+        } catch (RejectedExecutionException closed) {
+            // What comes after the window is gone has no place any more.
+            LoggerFactory.getLogger(Autosave.class).warn("not saved: the bundle is closed", closed);
+            state.set(new State.Failed(Words.of("save.closed")));
+        }
+    }
+
+    /** Saves what is not saved yet, and tells on the JavaFX thread how it stands then: of a failure before, another try is made. */
+    public void finish(Consumer<State> done) {
+        background.execute(() -> {
+            Bundle unsaved = pending.getAndSet(null);
+            Bundle last = unsaved == null ? failed : unsaved;
+            State result = last == null ? new State.Saved() : write(last);
+            fxThread.execute(() -> {
+                state.set(result);
+                done.accept(result);
+            });
+        });
     }
 
     private void write() {
         Bundle newest = pending.getAndSet(null);
         if (newest == null) return;
+        State shown = write(newest);
+        fxThread.execute(() -> {
+            if (pending.get() == null) state.set(shown);
+        });
+    }
+
+    private State write(Bundle newest) {
+        failed = newest;
         State result;
         try {
             saver.save(newest);
+            failed = null;
             result = new State.Saved();
         } catch (FindingException e) {
             LoggerFactory.getLogger(Autosave.class).warn("not saved", e);
@@ -64,9 +97,6 @@ public final class Autosave {
             LoggerFactory.getLogger(Autosave.class).error("not saved", e);
             result = new State.Failed(Words.of("save.failed", e.getClass().getSimpleName()));
         }
-        State shown = result;
-        fxThread.execute(() -> {
-            if (pending.get() == null) state.set(shown);
-        });
+        return result;
     }
 }

@@ -125,13 +125,13 @@ class GatheringTests {
     void aTypedTitleGoesToTheIndexUnlessThatWasChangedThere() throws IOException {
         gathering.bringIn(List.of(Pdfs.write(temp, "scan", 2)));
         gathering.putInIndex(workspace.bundle().sources());
-        gathering.type(source("scan.pdf"), "Defence");
+        gathering.type(source("scan.pdf").id(), "Defence");
         assertThat(Bundles.order(workspace.bundle())).isEqualTo("Defence");
         assertThat(source("scan.pdf").about().titleFrom()).isEqualTo(Origin.USER);
-        assertThat(gathering.typeDate(source("scan.pdf"), "4/3/2031")).isTrue();
+        assertThat(gathering.typeDate(source("scan.pdf").id(), "4/3/2031")).isTrue();
         assertThat(workspace.bundle().contents().documents().getFirst().date().shown()).isEqualTo("4 Mar 2031");
-        assertThat(gathering.typeDate(source("scan.pdf"), "soon")).isFalse();
-        gathering.type(source("scan.pdf"), "  ");
+        assertThat(gathering.typeDate(source("scan.pdf").id(), "soon")).isFalse();
+        gathering.type(source("scan.pdf").id(), "  ");
         assertThat(source("scan.pdf").proposedTitle()).isEqualTo("Defence");
     }
 
@@ -150,7 +150,7 @@ class GatheringTests {
         gathering.bringIn(List.of(new WordFile(changed).write(temp, "draft.docx")));
         Source before = source("draft.docx");
         assertThat(Pdfs.pages(folder.readable(before.id()))).containsExactly("three");
-        gathering.type(before, "Draft");
+        gathering.type(before.id(), "Draft");
         gathering.read(new Reading(false, true, false));
         assertThat(Pdfs.pages(folder.readable(before.id()))).containsExactly("twothree");
         assertThat(source("draft.docx").id()).isEqualTo(before.id());

@@ -12,7 +12,9 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Source;
 import app.yellowtab.store.BundleFolder;
+import app.yellowtab.testing.Bundles;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -138,11 +140,43 @@ class WorkspaceTests {
     }
 
     @Test
+    void errorsOfAnyKindEndAJobAndASave() {
+        List<Throwable> failures = new ArrayList<>();
+        Jobs jobs = new Jobs(Runnable::run, Runnable::run);
+        jobs.start((progress, stop) -> {
+            throw new NoClassDefFoundError("gone");
+        }, result -> { }, failures::add);
+        assertThat(failures).singleElement().isInstanceOf(NoClassDefFoundError.class);
+        assertThat(jobs.running()).isEmpty();
+        Autosave autosave = new Autosave(bundle -> {
+            throw new StackOverflowError();
+        }, Runnable::run, Runnable::run);
+        autosave.save(start);
+        assertThat(autosave.stateProperty().get()).isInstanceOf(Autosave.State.Failed.class);
+        List<Autosave.State> last = new ArrayList<>();
+        autosave.finish(last::add);
+        assertThat(last).as("tried once more when all ends").singleElement().isInstanceOf(Autosave.State.Failed.class);
+    }
+
+    @Test
+    void whatAnIntakeHasBroughtSoFarIsSavedWithTheBundle() {
+        Source come = Bundles.source("come", 1);
+        workspace.keepArriving("intake", List.of(come));
+        assertThat(workspace.bundle().sources()).as("not seen yet").doesNotContain(come);
+        assertThat(saved.getLast().sources()).contains(come);
+        workspace.edit(bundle -> Edits.renameSection(bundle, new EntryId("A"), "B"));
+        assertThat(saved.getLast().sources()).as("an edit meanwhile does not lose it").contains(come);
+        workspace.arrived("intake");
+        workspace.keepArriving("intake", List.of(come));
+        assertThat(saved.getLast().sources()).as("what is late is not kept twice").doesNotContain(come);
+    }
+
+    @Test
     void aJobThatFailsSaysWhy() {
-        List<Exception> failures = new ArrayList<>();
+        List<Throwable> failures = new ArrayList<>();
         new Jobs(Runnable::run, Runnable::run).start((progress, stop) -> {
             throw new IllegalStateException("why");
         }, result -> { }, failures::add);
-        assertThat(failures).singleElement().extracting(Exception::getMessage).isEqualTo("why");
+        assertThat(failures).singleElement().extracting(Throwable::getMessage).isEqualTo("why");
     }
 }

@@ -1,0 +1,47 @@
+package app.yellowtab.desktop.start;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressIndicator;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** What is shown while a bundle is opened or closed: what is being done, and a sign that moves. */
+public final class WaitingView extends StackPane {
+    private static final double SIGN = 28;
+
+    private final VBox lines = new VBox(12);
+
+    /** @param words what is being done */
+    public WaitingView(String words) {
+        ProgressIndicator sign = new ProgressIndicator();
+        sign.setMaxSize(SIGN, SIGN);
+        sign.setPrefSize(SIGN, SIGN);
+        Label label = Controls.paragraph(words, Styles.FORM_LABEL);
+        label.setId("waiting");
+        HBox row = new HBox(12, sign, label);
+        row.setAlignment(Pos.CENTER_LEFT);
+        lines.getChildren().add(row);
+        lines.getStyleClass().add(Styles.CARD);
+        lines.setMaxSize(520, USE_PREF_SIZE);
+        getStyleClass().add(Styles.DESK);
+        getChildren().add(lines);
+    }
+
+    /** Offers not to wait any longer. */
+    public void offer(String key, Runnable action) {
+        Button button = Controls.button(key, action);
+        lines.getChildren().add(button);
+        button.requestFocus();
+    }
+
+    /** {@return it, with words of the user's language} */
+    public static WaitingView of(String key, Object... values) {
+        return new WaitingView(Words.of(key, values));
+    }
+}
