@@ -53,6 +53,7 @@ public enum Typeface {
     /** {@return the text, in composed letters (Unicode NFC), with every letter that the typeface lacks shown as a box, tabs and breaks as spaces, other controls left out} */
     public String showable(String text) {
         float[] advances = advances();
+        if (isPlain(text, advances)) return text;
         StringBuilder shown = new StringBuilder(text.length());
         Normalizer.normalize(text, Normalizer.Form.NFC).codePoints().forEach(letter -> {
             if (Character.isWhitespace(letter) || letter == '\u00A0' || letter == '\u202F') shown.append(' ');
@@ -60,6 +61,15 @@ public enum Typeface {
             else if (!isInvisible(letter)) shown.appendCodePoint(fallback(advances));
         });
         return shown.toString();
+    }
+
+    /** {@return whether a text is of letters that every typeface has and that nothing is to be done about; most are} */
+    private static boolean isPlain(String text, float[] advances) {
+        for (int i = 0; i < text.length(); i++) {
+            char letter = text.charAt(i);
+            if (letter < ' ' || letter > '~' || advances[letter] == 0) return false;
+        }
+        return true;
     }
 
     /** {@return how many letters of the text the typeface lacks} */

@@ -26,7 +26,9 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
 
     /** {@return how many documents it holds} */
     public int documentCount() {
-        return (int) entries.stream().filter(PlannedEntry.PlannedDocument.class::isInstance).count();
+        int count = 0;
+        for (PlannedEntry entry : entries) if (entry instanceof PlannedEntry.PlannedDocument) count++;
+        return count;
     }
 
     /** {@return the leaf with a bundle number from 1 to {@link #pageCount()}} */

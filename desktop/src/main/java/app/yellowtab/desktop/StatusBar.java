@@ -8,12 +8,6 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.Finding;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.PageRun;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceId;
-import java.util.HashSet;
-import java.util.Set;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.geometry.Side;
@@ -75,12 +69,8 @@ final class StatusBar extends HBox {
 
     /** {@return how much the files hold that are in the index, and a bundle of them near enough; nothing where none is} */
     private String sizeOfSources() {
-        Set<SourceId> used = new HashSet<>();
-        for (Document document : workspace.bundle().contents().allDocuments()) {
-            for (PageRun run : document.runs()) used.add(run.source());
-        }
-        long bytes = workspace.bundle().sources().stream().filter(source -> used.contains(source.id())).mapToLong(Source::bytes).sum();
-        return used.isEmpty() ? "" : Words.of("status.bytes", Words.size(bytes));
+        long bytes = workspace.placement().placedBytes();
+        return bytes == 0 ? "" : Words.of("status.bytes", Words.size(bytes));
     }
 
     private void showSaved(Autosave.State state) {

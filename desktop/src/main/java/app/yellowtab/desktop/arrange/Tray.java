@@ -39,6 +39,7 @@ final class Tray extends VBox {
     private final ListView<Source> list = new ListView<>();
     private final Label count = Controls.label("", Styles.SMALL);
     private final Subscription subscription;
+    private @Nullable List<Source> shown;
 
     Tray(Workspace workspace, Arrangement arrangement, Runnable addFiles, Runnable addFolder) {
         super(8);
@@ -67,10 +68,24 @@ final class Tray extends VBox {
         setOnDragDropped(this::onDragDropped);
         setOnDragExited(event -> pseudoClassStateChanged(Styles.DROP_INTO, false));
         subscription = workspace.bundleProperty().subscribe(bundle -> {
-            List<Source> tray = bundle.tray();
-            if (!tray.equals(list.getItems())) list.getItems().setAll(tray);
+            List<Source> tray = workspace.placement().tray();
+            if (tray == shown) return;
+            shown = tray;
+            take(tray);
             count.setText(tray.isEmpty() ? "" : String.valueOf(tray.size()));
         });
+    }
+
+    /** Takes a new tray over by changing only what differs between what both begin and end with. */
+    private void take(List<Source> tray) {
+        List<Source> items = list.getItems();
+        int most = Math.min(tray.size(), items.size());
+        int first = 0;
+        while (first < most && tray.get(first).equals(items.get(first))) first++;
+        int last = 0;
+        while (last < most - first && tray.get(tray.size() - 1 - last).equals(items.get(items.size() - 1 - last))) last++;
+        if (first < items.size() - last) items.subList(first, items.size() - last).clear();
+        if (first < tray.size() - last) items.addAll(first, tray.subList(first, tray.size() - last));
     }
 
     void dispose() {
@@ -120,6 +135,7 @@ final class Tray extends VBox {
     private final class SourceCell extends ListCell<Source> {
         private final FontIcon icon = new FontIcon();
         private final Label name = new Label();
+        private final Tooltip fullName = new Tooltip();
         private final Label facts = Controls.label("", Styles.SMALL);
         private final HBox row = new HBox(8, icon, new VBox(name, facts));
 
@@ -140,7 +156,8 @@ final class Tray extends VBox {
             icon.setIconCode(blank ? Feather.FILE : KindIcon.of(source.kind()));
             name.setText(blank ? "" : source.fileName());
             facts.setText(blank ? "" : Arrangement.describe(source));
-            setTooltip(blank ? null : new Tooltip(source.fileName()));
+            fullName.setText(blank ? "" : source.fileName());
+            setTooltip(blank ? null : fullName);
             setAccessibleText(blank ? null : source.fileName() + ", " + facts.getText());
         }
     }

@@ -155,7 +155,7 @@ final class Gathering {
         Bundle bundle = workspace.bundle();
         compare(bundle.sources());
         Set<SourceId> unplaced = new HashSet<>();
-        bundle.tray().forEach(source -> unplaced.add(source.id()));
+        workspace.placement().tray().forEach(source -> unplaced.add(source.id()));
         // What has all been placed otherwise is no longer offered.
         if (folders.get().filter(offered -> kept(offered, unplaced, bundle).isEmpty()).isPresent()) folders.set(Optional.empty());
         List<Row.Known> all = bundle.sources().stream().map(source -> known(source, !unplaced.contains(source.id()))).toList();

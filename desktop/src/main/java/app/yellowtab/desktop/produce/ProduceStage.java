@@ -69,7 +69,7 @@ public final class ProduceStage extends StackPane {
         scroll.setFitToWidth(true);
         getChildren().add(scroll);
         subscription = Subscription.combine(workspace.planProperty().subscribe(this::show),
-                production.stateProperty().subscribe(this::show), target.textProperty().subscribe(text -> showReplaced()),
+                sceneProperty().subscribe(scene -> show(workspace.plan())), production.stateProperty().subscribe(this::show), target.textProperty().subscribe(text -> showReplaced()),
                 result.heightProperty().subscribe(this::showEnd));
     }
 
@@ -95,6 +95,8 @@ public final class ProduceStage extends StackPane {
     }
 
     private void show(Plan plan) {
+        // What nobody sees is shown when it comes into view.
+        if (getScene() == null) return;
         choices.show(workspace.bundle());
         summary.setText(Words.of("produce.summary", plan.pageCount(), plan.documentCount(), plan.indexSheets().size()));
         contents.show(plan);

@@ -37,6 +37,7 @@ public final class Workspace {
     private final Jobs jobs;
     private final ReadOnlyObjectWrapper<Bundle> bundle;
     private final ReadOnlyObjectWrapper<Plan> plan;
+    private Placement placement;
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper(this, "undoable");
     private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper(this, "redoable");
     private final ReadOnlyIntegerWrapper unlockings = new ReadOnlyIntegerWrapper(this, "unlockings");
@@ -53,6 +54,7 @@ public final class Workspace {
         this.jobs = jobs;
         this.bundle = new ReadOnlyObjectWrapper<>(this, "bundle", opened);
         if (!opened.sources().isEmpty()) stage.set(Stage.ARRANGE);
+        this.placement = Placement.of(opened);
         this.plan = new ReadOnlyObjectWrapper<>(this, "plan", Planner.plan(opened));
     }
 
@@ -90,6 +92,11 @@ public final class Workspace {
 
     public Plan plan() {
         return plan.get();
+    }
+
+    /** {@return which sources have a place in the bundle that {@link #bundle()} gives} */
+    public Placement placement() {
+        return placement;
     }
 
     public ReadOnlyBooleanProperty undoableProperty() {
@@ -169,6 +176,7 @@ public final class Workspace {
         Leaf read = plan().leaf(Math.min(leaf.get(), plan().pageCount()));
         folder.know(present.sources());
         Plan next = Planner.plan(present);
+        placement = placement.in(present);
         bundle.set(present);
         plan.set(next);
         undoable.set(history.canUndo());
