@@ -24,7 +24,15 @@ public final class Main {
             System.err.println("There is no folder for work that is not finished: " + e.getMessage() + ". The system's own is used.");
         }
         Converter.useOfficeSuite();
-        System.exit(commandLine().execute(arguments));
+        CommandLine line = commandLine();
+        int code;
+        try {
+            code = line.execute(arguments);
+        } catch (Error e) {
+            // Too little memory, or a part of the program that is missing: said like any other failure.
+            code = Production.explain(new IllegalStateException(e.toString(), e), line, line.getParseResult());
+        }
+        System.exit(code);
     }
 
     static CommandLine commandLine() {

@@ -27,6 +27,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Semaphore;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
@@ -45,6 +46,10 @@ public final class Converter {
     private static final long MOST_TEXT = 64L * 1024 * 1024;
     /** Chosen by us: larger ones do not unpack into the memory that a small computer has. */
     private static final long MOST_OFFICE = 300L * 1024 * 1024;
+
+    /** Of files from this size on, which take some ten times as much memory while they are set, one is set at a time. */
+    private static final long DEAR_BYTES = 3L * 1024 * 1024;
+    private static final Semaphore DEAR = new Semaphore(1);
 
     private static final Logger LOG = LoggerFactory.getLogger(Converter.class);
 
@@ -72,6 +77,17 @@ public final class Converter {
      */
     public static Way convert(Path file, Path named, SourceKind kind, Path target, List<String> passwords, Reading reading, Collection<Finding> notes)
             throws IOException {
+        boolean dear = Files.size(file) > DEAR_BYTES;
+        if (dear) DEAR.acquireUninterruptibly();
+        try {
+            return convertNow(file, named, kind, target, passwords, reading, notes);
+        } finally {
+            if (dear) DEAR.release();
+        }
+    }
+
+    private static Way convertNow(Path file, Path named, SourceKind kind, Path target, List<String> passwords, Reading reading, Collection<Finding> notes)
+            throws IOException {
         try (Unlocked unlocked = Unlocked.open(file, kind, passwords)) {
             Path open = unlocked.file();
             Optional<OfficeSuite> office = suite;
@@ -81,9 +97,9 @@ public final class Converter {
                 return Way.OFFICE_SUITE;
             }
             if (kind == SourceKind.DOC || kind == SourceKind.XLS || kind == SourceKind.PPT) {
-                writeUnlocking(target, passwords, named, document -> add(document, open, named, kind, reading, said, notes));
+                writeUnlocking(target, isLarge(file, kind), passwords, named, document -> add(document, open, named, kind, reading, said, notes));
             } else {
-                write(target, kind.isPicture(), document -> add(document, open, named, kind, reading, said, notes));
+                write(target, isLarge(file, kind), document -> add(document, open, named, kind, reading, said, notes));
             }
             notes.addAll(said.findings());
             return Way.BUILT_IN;
@@ -99,6 +115,12 @@ public final class Converter {
         write(target, false, document -> SlipPage.add(document, lines));
     }
 
+    /** {@return whether what is made of a file takes many times its size: pictures, unpacked, and what is full of them} */
+    private static boolean isLarge(Path file, SourceKind kind) throws IOException {
+        boolean slides = kind == SourceKind.PPTX || kind == SourceKind.PPT || kind == SourceKind.ODP;
+        return kind.isPicture() || slides || Files.size(file) > DEAR_BYTES;
+    }
+
     /** Adds pages. */
     @FunctionalInterface
     private interface Adding {
@@ -106,14 +128,14 @@ public final class Converter {
     }
 
     /** The older office kinds are unlocked as they are read, by a password that the library looks for on the thread. */
-    private static void writeUnlocking(Path target, List<String> passwords, Path named, Adding adding) throws IOException {
+    private static void writeUnlocking(Path target, boolean large, List<String> passwords, Path named, Adding adding) throws IOException {
         List<@Nullable String> keys = new ArrayList<>();
         keys.add(null);
         keys.addAll(passwords);
         for (String key : keys) {
             try {
                 Biff8EncryptionKey.setCurrentUserPassword(key);
-                write(target, false, adding);
+                write(target, large, adding);
                 return;
             } catch (EncryptedDocumentException wrong) {
                 LOG.debug("not opened by this password: {}", named, wrong);

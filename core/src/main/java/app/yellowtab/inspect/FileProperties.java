@@ -6,6 +6,8 @@ import app.yellowtab.facts.Properties;
 import app.yellowtab.model.SourceKind;
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
+import com.drew.imaging.tiff.TiffMetadataReader;
+import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
 import java.io.IOException;
@@ -51,10 +53,12 @@ public final class FileProperties {
                 case ODT, ODS, ODP -> ofXml(file, "meta.xml", "creation-date");
                 case DOC, XLS, PPT -> ofSummary(file);
                 case RTF -> ofRichText(file);
-                case JPEG, PNG, TIFF -> ofPicture(file);
+                case JPEG, PNG -> ofPicture(ImageMetadataReader.readMetadata(file.toFile()));
+                // A long TIFF is not read through a buffer that holds all of it.
+                case TIFF -> ofPicture(TiffMetadataReader.readMetadata(file.toFile()));
                 case PDF, GIF, BMP, WEBP, JP2, CSV, TEXT, HTML, EML, MSG, OTHER -> Properties.NONE;
             };
-        } catch (IOException | HPSFException | ImageProcessingException | RuntimeException unreadable) {
+        } catch (IOException | HPSFException | ImageProcessingException | RuntimeException | Error unreadable) {
             LOG.info("properties cannot be read: {}", file, unreadable);
             return Properties.NONE;
         }
@@ -103,8 +107,8 @@ public final class FileProperties {
     }
 
     /** When a photograph was taken (EXIF 2.32, tag 0x9003), by the camera's own clock. */
-    private static Properties ofPicture(Path file) throws IOException, ImageProcessingException {
-        for (var exif : ImageMetadataReader.readMetadata(file.toFile()).getDirectoriesOfType(ExifSubIFDDirectory.class)) {
+    private static Properties ofPicture(Metadata metadata) {
+        for (var exif : metadata.getDirectoriesOfType(ExifSubIFDDirectory.class)) {
             var taken = exif.getDate(ExifDirectoryBase.TAG_DATETIME_ORIGINAL, TimeZone.getTimeZone(ZoneOffset.UTC));
             if (taken != null) return new Properties("", Optional.of(taken.toInstant().atZone(ZoneOffset.UTC).toLocalDate()));
         }

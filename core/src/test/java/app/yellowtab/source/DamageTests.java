@@ -65,7 +65,7 @@ class DamageTests extends TakingIn {
         int end = new String(whole, StandardCharsets.ISO_8859_1).lastIndexOf("startxref");
         Intake.Taken taken = take(file(Arrays.copyOf(whole, end)));
         assertThat(taken.findings()).extracting(Finding::code).containsExactly(Code.BREAKS_OFF);
-        assertThat(taken.findings().getFirst().message()).contains("letter.pdf", "fetch it again");
+        assertThat(taken.findings().getFirst().message()).contains("letter.pdf", "compare it with the file where it came from");
         assertThat(taken.sources().getFirst().pageCount()).isEqualTo(3);
     }
 

@@ -29,6 +29,9 @@ public final class HtmlPages {
             td, th { vertical-align: top; text-align: left; font-weight: normal; }
             img { max-width: 100%; } a { color: inherit; text-decoration: none; }
             """;
+    /** Chosen by us: some 2,000 pages; setting them takes a minute and half of the memory. */
+    private static final int MOST_LETTERS = 6_000_000;
+    private static final int MOST_ELEMENTS = 400_000;
     private static final FSCacheEx<String, FSCacheValue> METRICS = new FSDefaultCacheStore();
 
     static {
@@ -46,6 +49,8 @@ public final class HtmlPages {
      * @return how many pages were added
      */
     public static int add(PDDocument document, Document html, int firstNumber, Notes notes) throws IOException {
+        if (html.getAllElements().size() > MOST_ELEMENTS) throw new TooLargeException("more than " + MOST_ELEMENTS + " parts");
+        if (html.body().text().length() > MOST_LETTERS) throw new TooLargeException("more than " + MOST_LETTERS / 1_000_000 + " million letters");
         html.head().prependElement("style").appendText(GROUND);
         long missing = html.body().text().codePoints().filter(letter -> !Character.isWhitespace(letter) && !isShown(letter)).count();
         if (missing > 0) notes.say(Code.CHARACTERS_NOT_SHOWN, String.valueOf(missing));

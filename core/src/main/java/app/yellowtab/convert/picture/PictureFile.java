@@ -53,7 +53,8 @@ final class PictureFile implements Closeable {
             stream.longer = reader.getFormatName().toLowerCase(Locale.ROOT).startsWith("tif") ? WHITER : 1;
             reader.setInput(in);
             count = reader.getNumImages(true);
-            orientations = orientations(file);
+            boolean tiff = stream.longer > 1;
+            orientations = tiff ? TiffOrientations.of(file) : orientations(file);
             opened = true;
         } finally {
             if (!opened) in.close();
@@ -122,7 +123,7 @@ final class PictureFile implements Closeable {
         List<Integer> found = new ArrayList<>();
         try {
             for (var directory : ImageMetadataReader.readMetadata(file.toFile()).getDirectoriesOfType(ExifIFD0Directory.class)) found.add(orientation(directory));
-        } catch (ImageProcessingException | IOException | RuntimeException e) {
+        } catch (ImageProcessingException | IOException | RuntimeException | StackOverflowError e) {
             LoggerFactory.getLogger(PictureFile.class).info("no orientation to be read: {}", file, e);
         }
         return found;

@@ -222,6 +222,8 @@ final class Glance extends VBox {
         pictures.ask(new PageKey(source.id(), number, source.about()), () -> SourcePicture.draw(gathering.workspace().folder(), source.id(), number, PICTURE_PX), result -> {
             if (shown.isEmpty() || !shown.get().source().id().equals(source.id())) return;
             picture.setImage(result instanceof Pictures.Result.Picture drawn ? drawn.image() : null);
+            boolean lacks = result instanceof Pictures.Result.Picture drawn && drawn.missing() > 0;
+            pageWords.setText(Words.of(lacks ? "glance.pageLacks" : "glance.page", number, source.pageCount()));
         });
     }
 }
