@@ -5,7 +5,10 @@ import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -34,7 +37,8 @@ import org.slf4j.LoggerFactory;
  * document; its file is not touched. For one document.
  */
 final class FormAppearances {
-    private static final Typeface FACE = Typeface.SANS;
+    /** In the order of preference where they have the same letters. */
+    private static final List<Typeface> FACES = List.of(Typeface.SANS, Typeface.SERIF, Typeface.MONO);
     /** The last operators of a default appearance that set a colour (12.7.3.3). */
     private static final Pattern COLOUR = Pattern.compile("(?:[-+.\\d]+\\s+){3,4}(?:rg|k)\\b|[-+.\\d]+\\s+g\\b");
     private static final Pattern SIZE = Pattern.compile("([-+.\\d]+)\\s+Tf\\b");
@@ -48,7 +52,7 @@ final class FormAppearances {
     private final PDAcroForm form;
     private final boolean all;
     private final Notes notes;
-    private @Nullable COSName ownFont;
+    private final Map<Typeface, COSName> ownFonts = new EnumMap<>(Typeface.class);
 
     private FormAppearances(PDDocument document, PDAcroForm form, Notes notes) {
         this.document = document;
@@ -142,9 +146,12 @@ final class FormAppearances {
 
     /** Sets a value in a font of ours, in the size and colour that the field asks for. */
     private void inOwnFont(PDVariableText field, String shown) throws IOException {
+        Typeface face = FACES.stream().min(Comparator.comparingInt(candidate -> candidate.missingIn(shown))).orElseThrow();
+        COSName ownFont = ownFonts.get(face);
         if (ownFont == null) {
             if (form.getDefaultResources() == null) form.setDefaultResources(new PDResources());
-            ownFont = form.getDefaultResources().add(FontSet.whole(document, FACE));
+            ownFont = form.getDefaultResources().add(FontSet.whole(document, face));
+            ownFonts.put(face, ownFont);
         }
         String before = Objects.requireNonNullElse(field.getDefaultAppearance(), "");
         Matcher size = SIZE.matcher(before);
@@ -152,24 +159,24 @@ final class FormAppearances {
         COSString appearance = new COSString("/" + ownFont.getName() + " " + (size.find() ? size.group(1) : "0") + " Tf " + (colour.find() ? colour.group() : "0 g"));
         field.getCOSObject().setItem(COSName.DA, appearance);
         for (PDAnnotationWidget widget : field.getWidgets()) widget.getCOSObject().setItem(COSName.DA, appearance);
-        if (field instanceof PDListBox list) list.getCOSObject().setItem(COSName.OPT, showable(list));
-        else field.getCOSObject().setItem(COSName.V, new COSString(showable(shown)));
-        if (FACE.missingIn(shown) > 0) notShown(field);
+        if (field instanceof PDListBox list) list.getCOSObject().setItem(COSName.OPT, showable(list, face));
+        else field.getCOSObject().setItem(COSName.V, new COSString(showable(shown, face)));
+        if (face.missingIn(shown) > 0) notShown(field);
         form.refreshAppearances(List.of(field));
     }
 
-    private static String showable(String text) {
-        return text.lines().map(FACE::showable).collect(Collectors.joining("\n"));
+    private static String showable(String text, Typeface face) {
+        return text.lines().map(face::showable).collect(Collectors.joining("\n"));
     }
 
-    private static COSArray showable(PDListBox list) {
+    private static COSArray showable(PDListBox list, Typeface face) {
         COSArray options = new COSArray();
         List<String> exports = list.getOptionsExportValues();
         List<String> displays = list.getOptionsDisplayValues();
         for (int i = 0; i < exports.size(); i++) {
             COSArray pair = new COSArray();
             pair.add(new COSString(exports.get(i)));
-            pair.add(new COSString(showable(displays.get(i))));
+            pair.add(new COSString(showable(displays.get(i), face)));
             options.add(pair);
         }
         return options;

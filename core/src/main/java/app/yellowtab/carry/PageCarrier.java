@@ -114,9 +114,9 @@ public final class PageCarrier {
         COSDictionary whole = source.getResources() == null ? new COSDictionary() : source.getResources().getCOSObject();
         UsedResources.Left used = usedResources.of(whole, scan, appearances);
         to.setItem(COSName.RESOURCES, used.resources());
-        if (!scan.isSound()) contents = shutIn(unpacked, to);
+        if (!scan.isReadAlike()) contents = shutIn(unpacked, to);
         int unreadable = graph.unreadable();
-        CarriedPage carried = Leaves.close(number, to, contents, scan.isSound() ? scan : ContentScan.EMPTY, drawn(settled.drawings(), to.getCOSDictionary(COSName.RESOURCES)), stamp, graph);
+        CarriedPage carried = Leaves.close(number, to, contents, scan.isReadAlike() ? scan : ContentScan.EMPTY, drawn(settled.drawings(), to.getCOSDictionary(COSName.RESOURCES)), stamp, graph);
         notes.add(Code.PART_LOST, graph.unreadable() - unreadable);
         return used.isFollowed() ? carried : carried.withAllResources();
     }
@@ -139,7 +139,7 @@ public final class PageCarrier {
     }
 
     /**
-     * Puts content that is not sound into a form of its own (ISO 32000-1:2008, 8.10), with the page's resources: whatever a
+     * Puts content that not every viewer reads alike into a form of its own (ISO 32000-1:2008, 8.10), with the page's resources: whatever a
      * viewer makes of it ends with the form, and what stands after it is seen.
      *
      * @param leaf takes the form as its only resource

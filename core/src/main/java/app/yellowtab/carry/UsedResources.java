@@ -198,5 +198,5 @@ final class UsedResources {
         }
     }
 
-    private static final ContentScan NOT_FOLLOWED = new ContentScan(0, 0, false, Set.of());
+    private static final ContentScan NOT_FOLLOWED = new ContentScan(0, 0, false, false, Set.of());
 }

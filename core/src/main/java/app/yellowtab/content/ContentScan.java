@@ -15,16 +15,22 @@ import org.apache.pdfbox.cos.COSName;
  * @param missingSaves how many more graphics states are closed, at the worst place, than were opened (operators q and Q, 8.4.2)
  * @param openSaves    how many states are open at the end, once the missing ones are supplied
  * @param isSound      whether every operator is known, stands after what it takes, and all that is opened is closed
+ * @param hasPictures  whether it has inline pictures, whose end each viewer looks for in its own way
  * @param names        what it draws with; more than is known here where it is not sound
  */
-public record ContentScan(int missingSaves, int openSaves, boolean isSound, Set<ResourceName> names) {
+public record ContentScan(int missingSaves, int openSaves, boolean isSound, boolean hasPictures, Set<ResourceName> names) {
     /** Nothing, or what is known to be even and to need nothing. */
-    public static final ContentScan EMPTY = new ContentScan(0, 0, true, Set.of());
+    public static final ContentScan EMPTY = new ContentScan(0, 0, true, false, Set.of());
 
     private static final Charset WINDOWS = Charset.forName("windows-1252");
 
     public ContentScan {
         names = Set.copyOf(names);
+    }
+
+    /** {@return whether every viewer comes to its end, so that what follows it is seen} */
+    public boolean isReadAlike() {
+        return isSound && !hasPictures;
     }
 
     /** Reads decoded content, of a page all its streams with white space between. */
@@ -51,6 +57,7 @@ public record ContentScan(int missingSaves, int openSaves, boolean isSound, Set<
         private boolean text;
         private boolean path;
         private boolean sound = true;
+        private boolean pictures;
 
         Scan(byte[] bytes) {
             this.bytes = bytes;
@@ -64,7 +71,7 @@ public record ContentScan(int missingSaves, int openSaves, boolean isSound, Set<
                 else sound = false;
             }
             sound &= count == 0 && !text && !path && marks == 0;
-            return new ContentScan(-lowest, depth - lowest, sound, names);
+            return new ContentScan(-lowest, depth - lowest, sound, pictures, names);
         }
 
         /** {@return whether something follows} */
@@ -214,7 +221,10 @@ public record ContentScan(int missingSaves, int openSaves, boolean isSound, Set<
                 }
                 case "BMC", "BDC" -> marks++;
                 case "EMC" -> sound &= --marks >= 0;
-                case "BI" -> picture();
+                case "BI" -> {
+                    pictures = true;
+                    picture();
+                }
                 default -> { }
             }
         }

@@ -37,6 +37,15 @@ class UnsoundContentTests extends OneSource {
         assertThat(Files.readString(folder.resolve("bundle.ledger.json"))).contains("\"resources\":\"all\"");
     }
 
+    /** The library looks for the end of an inline picture in another way than others, and does not find this one. */
+    @Test
+    void aPictureWhoseEndIsFoundInAnotherWay() throws IOException {
+        produce(1, document -> content(document, "BT ET BI /W 2 /H 2 /BPC 8 /CS /G ID \u0001\u0002\r\nEI\nBT /F1 24 Tf 72 720 Td (Potato) Tj ET"));
+        assertThat(Pdfs.pages(target).get(2)).endsWith("3");
+        assertThat(otherReader()).endsWith(">3</word>");
+        assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
+    }
+
     @Test
     void soundContentIsCarriedAsItIs() throws IOException {
         produce(1, document -> { });

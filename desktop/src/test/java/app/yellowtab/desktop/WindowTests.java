@@ -396,13 +396,13 @@ class WindowTests {
         when(dialogs.files(any())).thenReturn(List.of(Pdfs.write(temp, "one", 1), Pdfs.write(temp, "two", 1)));
         robot.clickOn("#gather-addFiles");
         until(() -> workspace().bundle().sources().size() == 2);
-        robot.clickOn("one.pdf");
+        choose(robot, "one");
         until(() -> robot.lookup("#glance-title").tryQuery().isPresent());
         robot.clickOn("#glance-title").push(KeyCode.SHORTCUT, KeyCode.A).write("Lease").push(KeyCode.TAB);
         until(() -> workspace().bundle().sources().getFirst().proposedTitle().equals("Lease"));
         until(() -> robot.lookup("#glance-date").query().isFocused());
         robot.write("4 March 2031");
-        robot.clickOn("two.pdf");
+        choose(robot, "two");
         until(() -> workspace().bundle().sources().getFirst().proposedDate().shown().equals("4 Mar 2031"));
         assertThat(workspace().bundle().sources().get(1).proposedDate().shown()).isEmpty();
         assertThat(robot.lookup("#glance-title").queryAs(TextField.class).getText()).isEqualTo("two");

@@ -5,8 +5,11 @@ import de.rototor.pdfbox.graphics2d.PdfBoxGraphics2DFontTextDrawer;
 import java.awt.Font;
 import java.awt.FontFormatException;
 import java.awt.GraphicsEnvironment;
+import java.awt.font.TextAttribute;
 import java.io.IOException;
 import java.io.InputStream;
+import java.text.AttributedCharacterIterator;
+import java.text.CharacterIterator;
 import java.util.HashMap;
 import java.util.Map;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -112,6 +115,20 @@ final class SlideFonts {
     /** {@return what writes text as text, in fonts of the document} */
     PdfBoxGraphics2DFontTextDrawer drawer() {
         return new PdfBoxGraphics2DFontTextDrawer() {
+            /** Signs of special fonts become letters of ours only when they are drawn; those that we lack are drawn, not written. */
+            @Override
+            public boolean canDrawText(AttributedCharacterIterator text, IFontTextDrawerEnv env) throws IOException, FontFormatException {
+                for (char letter = text.first(); letter != CharacterIterator.DONE; letter = text.next()) {
+                    String family = text.getAttribute(TextAttribute.FONT) instanceof Font font ? font.getFamily() : String.valueOf(text.getAttribute(TextAttribute.FAMILY));
+                    if (letter > ' ' && !Character.isSpaceChar(letter) && !face(family).has(letter)) {
+                        missing++;
+                        return false;
+                    }
+                }
+                text.first();
+                return super.canDrawText(text, env);
+            }
+
             @Override
             protected PDFont mapFont(Font font, IFontTextDrawerEnv env) throws IOException {
                 return load(font);
