@@ -38,19 +38,22 @@ public final class PageContents {
         return streams;
     }
 
-    /**
-     * {@return all operators of some streams} A stream that cannot be unpacked to its end is there as far as it goes, which
-     * is as far as a viewer draws it.
-     */
+    /** {@return all operators of some streams} A stream that cannot be unpacked to its end is there as far as it goes, which is as far as a viewer draws it. */
     public static byte[] unpacked(List<COSStream> streams) throws IOException {
+        return unpacked(streams, () -> { });
+    }
+
+    /** Unpacks streams as above; {@code damaged} is told where one cannot be unpacked to its end. */
+    public static byte[] unpacked(List<COSStream> streams, Runnable damaged) throws IOException {
         ByteArrayOutputStream all = new ByteArrayOutputStream();
         for (COSStream stream : streams) {
             try {
-                all.write(PdfInput.unpacked(stream));
+                all.write(PdfInput.unpacked(stream, damaged));
             } catch (TooMuchException hostile) {
                 throw hostile;
-            } catch (IOException damaged) {
-                LoggerFactory.getLogger(PageContents.class).warn("content stream cut off", damaged);
+            } catch (IOException cut) {
+                LoggerFactory.getLogger(PageContents.class).warn("content stream cut off", cut);
+                damaged.run();
             }
             all.write('\n');
         }

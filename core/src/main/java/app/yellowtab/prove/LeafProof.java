@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Collectors;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
@@ -91,7 +92,9 @@ final class LeafProof {
         rows(leaf, dictionary, letters.stream().filter(letter -> letter.face() != NumberStamp.FACE).toList());
         List<Integer> links = links(dictionary);
         if (!links.equals(leaf.links())) report(leaf, Code.PROOF_LINKS, difference(leaf.links(), links));
-        if (!ContentScan.of(PageContents.unpacked(PageContents.of(dictionary))).isSound()) report(leaf, Code.PROOF_CONTENT, "");
+        AtomicBoolean damaged = new AtomicBoolean();
+        ContentScan scan = ContentScan.of(PageContents.unpacked(PageContents.of(dictionary), () -> damaged.set(true)));
+        if (damaged.get() || !scan.isSound()) report(leaf, Code.PROOF_CONTENT, "");
         if (!fingerprint.equals(leaf.fingerprint())) report(leaf, Code.PROOF_PAGE, "");
         boolean acts = acts(alone);
         for (Reached reached : reach.fresh()) acts |= acts(reached.base());

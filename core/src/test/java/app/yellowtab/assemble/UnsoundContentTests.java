@@ -7,12 +7,14 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.prove.Prover;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.Test;
@@ -41,6 +43,26 @@ class UnsoundContentTests extends OneSource {
     @Test
     void aPictureWhoseEndIsFoundInAnotherWay() throws IOException {
         produce(1, document -> content(document, "BT ET BI /W 2 /H 2 /BPC 8 /CS /G ID \u0001\u0002\r\nEI\nBT /F1 24 Tf 72 720 Td (Potato) Tj ET"));
+        assertThat(Pdfs.pages(target).get(2)).endsWith("3");
+        assertThat(otherReader()).endsWith(">3</word>");
+        assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
+    }
+
+    @Test
+    void contentWhosePackingIsDamagedIsThereAsFarAsItGoes() throws IOException {
+        produce(1, document -> {
+            COSStream stream = document.getDocument().createCOSStream();
+            try (OutputStream out = stream.createOutputStream()) {
+                out.write("0 0 50 50 re f ".repeat(2000).getBytes());
+            }
+            byte[] packed = stream.createRawInputStream().readAllBytes();
+            try (OutputStream out = stream.createRawOutputStream()) {
+                out.write(packed, 0, packed.length / 2);
+                out.write(new byte[] {7, 7, 7, 7, 7, 7, 7, 7});
+            }
+            stream.setItem(COSName.FILTER, COSName.FLATE_DECODE);
+            document.getPage(0).getCOSObject().setItem(COSName.CONTENTS, stream);
+        });
         assertThat(Pdfs.pages(target).get(2)).endsWith("3");
         assertThat(otherReader()).endsWith(">3</word>");
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
