@@ -16,6 +16,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 final class Carried {
     private static final Set<String> NO_COMMENTS = Set.of("Link", "Widget", "Popup", "TrapNet", "PrinterMark", "Watermark", "Screen", "3D", "RichMedia");
     private static final int MOST = 100_000;
+    /** Trees deeper than this are no honest file's. */
+    private static final int DEEPEST = 50;
 
     int signatures;
     int comments;
@@ -55,12 +57,12 @@ final class Carried {
         COSDictionary names = catalog.getCOSDictionary(COSName.NAMES);
         if (names == null) return;
         if (names.getDictionaryObject(COSName.getPDFName("JavaScript")) instanceof COSDictionary) scripts++;
-        if (names.getDictionaryObject(COSName.EMBEDDED_FILES) instanceof COSDictionary tree) collect(tree, Collections.newSetFromMap(new IdentityHashMap<>()));
+        if (names.getDictionaryObject(COSName.EMBEDDED_FILES) instanceof COSDictionary tree) collect(tree, Collections.newSetFromMap(new IdentityHashMap<>()), 0);
     }
 
     private void countFields(COSArray all, Set<COSBase> seen, int depth) {
         for (int i = 0; i < all.size() && fields < MOST; i++) {
-            if (!(all.getObject(i) instanceof COSDictionary field) || !seen.add(field) || depth > 50) continue;
+            if (!(all.getObject(i) instanceof COSDictionary field) || !seen.add(field) || depth > DEEPEST) continue;
             boolean signature = COSName.SIG.equals(field.getDictionaryObject(COSName.FT));
             if (signature && field.containsKey(COSName.V)) signatures++;
             boolean named = field.getDictionaryObject(COSName.KIDS) instanceof COSArray kids && kids.size() > 0 && kids.getObject(0) instanceof COSDictionary kid && kid.containsKey(COSName.T);
@@ -69,13 +71,13 @@ final class Carried {
         }
     }
 
-    private void collect(COSDictionary node, Set<COSBase> seen) {
-        if (!seen.add(node) || attachments.size() > MOST) return;
+    private void collect(COSDictionary node, Set<COSBase> seen, int depth) {
+        if (depth > DEEPEST || !seen.add(node) || attachments.size() > MOST) return;
         if (node.getDictionaryObject(COSName.NAMES) instanceof COSArray pairs) {
             for (int i = 1; i < pairs.size(); i += 2) if (pairs.getObject(i) instanceof COSDictionary file) attachments.add(EmbeddedFiles.name(file));
         }
         if (node.getDictionaryObject(COSName.KIDS) instanceof COSArray kids) {
-            for (int i = 0; i < kids.size(); i++) if (kids.getObject(i) instanceof COSDictionary kid) collect(kid, seen);
+            for (int i = 0; i < kids.size(); i++) if (kids.getObject(i) instanceof COSDictionary kid) collect(kid, seen, depth + 1);
         }
     }
 }

@@ -18,6 +18,7 @@ import org.apache.pdfbox.cos.COSStream;
  */
 public final class EmbeddedFiles {
     private static final int MOST = 5_000;
+    private static final int DEEPEST = 50;
 
     private EmbeddedFiles() {}
 
@@ -29,7 +30,7 @@ public final class EmbeddedFiles {
         List<Embedded> found = new ArrayList<>();
         Set<COSBase> seen = Collections.newSetFromMap(new IdentityHashMap<>());
         COSDictionary names = input.document().getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.NAMES);
-        if (names != null && names.getDictionaryObject(COSName.EMBEDDED_FILES) instanceof COSDictionary tree) collect(tree, seen, found);
+        if (names != null && names.getDictionaryObject(COSName.EMBEDDED_FILES) instanceof COSDictionary tree) collect(tree, seen, found, 0);
         for (COSDictionary page : input.pages()) {
             if (!(page.getDictionaryObject(COSName.ANNOTS) instanceof COSArray annotations)) continue;
             for (int i = 0; i < annotations.size(); i++) {
@@ -40,13 +41,13 @@ public final class EmbeddedFiles {
         return found;
     }
 
-    private static void collect(COSDictionary node, Set<COSBase> seen, List<Embedded> found) {
-        if (!seen.add(node)) return;
+    private static void collect(COSDictionary node, Set<COSBase> seen, List<Embedded> found, int depth) {
+        if (depth > DEEPEST || !seen.add(node)) return;
         if (node.getDictionaryObject(COSName.NAMES) instanceof COSArray pairs) {
             for (int i = 1; i < pairs.size(); i += 2) if (pairs.getObject(i) instanceof COSDictionary file) add(file, seen, found);
         }
         if (node.getDictionaryObject(COSName.KIDS) instanceof COSArray kids) {
-            for (int i = 0; i < kids.size(); i++) if (kids.getObject(i) instanceof COSDictionary kid) collect(kid, seen, found);
+            for (int i = 0; i < kids.size(); i++) if (kids.getObject(i) instanceof COSDictionary kid) collect(kid, seen, found, depth + 1);
         }
     }
 
