@@ -39,7 +39,7 @@ import org.slf4j.LoggerFactory;
 final class FormAppearances {
     /** In the order of preference where they have the same letters. */
     private static final List<Typeface> FACES = List.of(Typeface.SANS, Typeface.SERIF, Typeface.MONO);
-    /** The last operators of a default appearance that set a colour (12.7.3.3). */
+    /** What sets the colour in a default appearance (12.7.3.3). */
     private static final Pattern COLOUR = Pattern.compile("(?:[-+.\\d]+\\s+){3,4}(?:rg|k)\\b|[-+.\\d]+\\s+g\\b");
     private static final Pattern SIZE = Pattern.compile("([-+.\\d]+)\\s+Tf\\b");
     private static final COSName TOP_INDEX = COSName.getPDFName("TI");

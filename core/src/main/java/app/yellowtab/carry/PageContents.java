@@ -1,6 +1,7 @@
 package app.yellowtab.carry;
 
 import app.yellowtab.input.PdfInput;
+import app.yellowtab.input.RawBytes;
 import app.yellowtab.input.TooMuchException;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -43,7 +44,11 @@ public final class PageContents {
         return unpacked(streams, () -> { });
     }
 
-    /** Unpacks streams as above; {@code damaged} is told where one cannot be unpacked to its end. */
+    /**
+     * Unpacks streams as above; {@code damaged} is told where one cannot be unpacked to its end.
+     *
+     * @throws IOException if one cannot even be read as it is stored: there is nothing of it to carry, and the page counts as lost
+     */
     public static byte[] unpacked(List<COSStream> streams, Runnable damaged) throws IOException {
         ByteArrayOutputStream all = new ByteArrayOutputStream();
         for (COSStream stream : streams) {
@@ -53,6 +58,7 @@ public final class PageContents {
                 throw hostile;
             } catch (IOException cut) {
                 LoggerFactory.getLogger(PageContents.class).warn("content stream cut off", cut);
+                RawBytes.of(stream, (bytes, offset, length) -> { });
                 damaged.run();
             }
             all.write('\n');
