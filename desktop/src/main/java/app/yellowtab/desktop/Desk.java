@@ -53,6 +53,7 @@ final class Desk implements StartView.Actions {
     private final ExecutorService files = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("desk").factory());
     private @Nullable OpenBundle open;
     private boolean busy;
+    private boolean loading;
 
     /** A bundle on the desk, with what must be ended when it goes. */
     private record OpenBundle(Workspace workspace, Shell shell, Autosave autosave, ExecutorService saving) {}
@@ -77,7 +78,8 @@ final class Desk implements StartView.Actions {
         window.setMinWidth(Math.min(960, screen.getWidth()));
         window.setMinHeight(Math.min(600, screen.getHeight()));
         window.setOnCloseRequest(event -> {
-            if (open == null && !busy) return;
+            // While a folder that does not answer is waited for, nothing is open that could be lost.
+            if (loading || open == null && !busy) return;
             event.consume();
             if (!busy) close(true, window::hide);
         });
@@ -137,17 +139,17 @@ final class Desk implements StartView.Actions {
     }
 
     private void load(Path folder, Callable<BundleFolder.Opened> opening, Consumer<Workspace> then) {
-        busy = true;
+        busy = loading = true;
         setRoot(WaitingView.of("start.opening", String.valueOf(folder.getFileName())), Words.of("app.name"));
         with(() -> {
             BundleFolder.Opened opened = opening.call();
             Optional<Recents.Recent> recent = recents.list().stream().filter(known -> known.folder().equals(opened.folder().path())).findFirst();
             return new Loaded(opened.folder(), opened.bundle(), new RememberedPasswords(userFolder).list(), recent);
         }, loaded -> {
-            busy = false;
+            busy = loading = false;
             then.accept(show(loaded));
         }, message -> {
-            busy = false;
+            busy = loading = false;
             showStart(message);
         });
     }

@@ -7,6 +7,8 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Source;
 import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
@@ -16,10 +18,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Makes the sample matter, folder by folder, while its bundle is open already. */
 final class SampleMaking {
-    /** Lies beside the bundle until it is whole, so that one whose making was broken off is made anew. */
+    /** Lies beside the bundle until it is whole, so that one whose making was broken off is made to its end. */
     private final Path unfinished;
     private final Path folder;
     private boolean isWhole;
@@ -31,15 +35,16 @@ final class SampleMaking {
 
     /** Opens it, as far as it is there; for a thread that may wait for files. */
     BundleFolder.Opened open() throws IOException {
-        if (Files.exists(unfinished)) Folders.delete(folder);
-        isWhole = Files.exists(folder.resolve(BundleFolder.FILE));
-        if (isWhole) return BundleFolder.open(folder);
+        isWhole = !Files.exists(unfinished);
+        if (Files.exists(folder.resolve(BundleFolder.FILE))) return BundleFolder.open(folder);
+        isWhole = false;
+        Folders.delete(folder);
         Files.createDirectories(folder);
         Files.write(unfinished, new byte[0]);
         return new BundleFolder.Opened(BundleFolder.create(folder, SampleMatter.begun()), SampleMatter.begun());
     }
 
-    /** Makes what is missing, in the background. */
+    /** Makes what is missing, in the background; what one has done with the rest meanwhile stays. */
     void goOn(Workspace workspace) {
         if (isWhole) return;
         workspace.stageProperty().set(Stage.ARRANGE);
@@ -61,10 +66,17 @@ final class SampleMaking {
         FoundFolder all = FoundFolder.of(List.of(files), new ArrayList<>()).folders().getFirst();
         FoundFolder one = name.isEmpty() ? new FoundFolder("", all.files(), List.of())
                 : new FoundFolder("", List.of(), all.folders().stream().filter(inner -> inner.name().equals(name)).toList());
+        if (isThere(one, workspace.bundle())) return;
         Intake.Taken taken = Intake.besideWindow(workspace.folder(), List.of(), workspace.bundle().reading()).bringIn(one, Intake.Progress.NONE, () -> false);
         workspace.jobs().later(() -> {
             workspace.folder().know(taken.sources());
             workspace.edit(SampleMatter.adding(taken));
         });
+    }
+
+    private static boolean isThere(FoundFolder folder, Bundle bundle) {
+        Set<String> known = bundle.sources().stream().map(Source::fileName).collect(Collectors.toSet());
+        return folder.files().stream().allMatch(file -> known.contains(String.valueOf(file.getFileName())))
+                && folder.folders().stream().allMatch(inner -> isThere(inner, bundle));
     }
 }

@@ -433,12 +433,20 @@ class WindowTests {
     }
 
     @Test
-    void theSampleMatterIsMadeAndOpened(FxRobot robot) {
+    void theSampleMatterIsMadeWhileItIsOpenAndGoesOnWhereItWasLeft(FxRobot robot) {
         until(() -> robot.lookup("#start-sample").tryQuery().isPresent());
         robot.clickOn("#start-sample");
         until(() -> desk.workspace().isPresent());
         assertThat(workspace().bundle().heading().shortName()).as("its heading is there at once").startsWith("Tarn Hollow");
+        until(() -> !workspace().bundle().sources().isEmpty());
+        robot.interact(() -> workspace().edit(bundle -> bundle.withHeading(bundle.heading().withTitle("Bundle of my own"))));
+        robot.interact(desk::leave);
+        until(() -> desk.workspace().isEmpty() && robot.lookup("#start-sample").tryQuery().isPresent());
+        robot.clickOn("#start-sample");
+        until(() -> desk.workspace().isPresent());
         until(() -> jobs.running().isEmpty() && workspace().bundle().sources().size() > 60);
+        assertThat(workspace().bundle().heading().title()).as("what was done meanwhile stays").isEqualTo("Bundle of my own");
+        assertThat(workspace().bundle().sources()).as("nothing came in twice").hasSize(66);
         assertThat(workspace().plan().documentCount()).isGreaterThan(30);
         assertThat(robot.lookup("#tray").queryListView().getItems()).hasSize(33);
         robot.push(KeyCode.F1);

@@ -222,7 +222,7 @@ public final class GatherStage extends HBox {
             return PracticeScanner.deliver(folder, number, form);
         }, delivered -> {
             if (into.isEmpty()) gathering.bringInAndDelete(delivered);
-        }, failure -> workspace.findings().add(Finding.of(Finding.Code.NO_ROOM, Path.of(Words.of("gather.scanner")))));
+        }, failure -> workspace.findings().add(Finding.about(Finding.Code.NO_ROOM, Words.of("gather.scanner"), "")));
     }
 
     /** Puts the keyboard on the list. */

@@ -6,8 +6,10 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.store.Recents;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -82,14 +84,14 @@ public final class StartView extends StackPane {
         HBox.setHgrow(place, Priority.ALWAYS);
         HBox where = new HBox(8, place, Controls.button("start.change",
                 () -> dialogs.folder(Words.of("start.where")).ifPresent(folder -> place.setText(folder.toString()))));
-        Button create = Controls.button("start.create", () -> actions.create(folder(), title.getText().strip()));
+        Button create = Controls.button("start.create", () -> folder().ifPresent(folder -> actions.create(folder, title.getText().strip())));
         create.getStyleClass().add(Styles.MAIN_ACTION);
         create.setDefaultButton(true);
-        create.disableProperty().bind(Bindings.createBooleanBinding(() -> title.getText().isBlank() || place.getText().isBlank(),
+        create.disableProperty().bind(Bindings.createBooleanBinding(() -> title.getText().isBlank() || folder().isEmpty(),
                 title.textProperty(), place.textProperty()));
         Label result = Controls.label("", Styles.SMALL);
         result.textProperty().bind(Bindings.createStringBinding(() -> title.getText().isBlank() ? ""
-                : Words.of("start.willBe", folder()), title.textProperty(), place.textProperty()));
+                : folder().map(folder -> Words.of("start.willBe", folder)).orElse(""), title.textProperty(), place.textProperty()));
         HBox last = new HBox(12, create, result);
         last.setAlignment(Pos.CENTER_LEFT);
         VBox card = new VBox(8, Controls.label(Words.of("start.new"), Styles.FORM_LABEL),
@@ -104,9 +106,14 @@ public final class StartView extends StackPane {
                 Controls.button("start.sample", actions::openSample));
     }
 
-    private Path folder() {
+    /** {@return where the new bundle would be kept; empty while what is typed is no folder's name} */
+    private Optional<Path> folder() {
         String name = title.getText().strip().replaceAll("[\\p{Cntrl}/\\\\:*?\"<>|]", " ").strip();
-        return Path.of(place.getText().strip()).resolve(name.isEmpty() ? "Bundle" : name);
+        try {
+            return place.getText().isBlank() ? Optional.empty() : Optional.of(Path.of(place.getText().strip()).resolve(name.isEmpty() ? "Bundle" : name));
+        } catch (InvalidPathException noName) {
+            return Optional.empty();
+        }
     }
 
     private static String shortened(Path folder) {

@@ -148,7 +148,7 @@ public final class Intakes {
                 read.add(intake.readAgain(source, workspace.folder()));
             }
             return read;
-        }, done, failure -> workspace.findings().add(Finding.of(Finding.Code.NOT_READABLE, Path.of(sources.getFirst().fileName()))));
+        }, done, failure -> workspace.findings().add(Finding.about(Finding.Code.NOT_READABLE, sources.getFirst().fileName(), "")));
     }
 
     private void show(Object intake, List<Coming> list) {
