@@ -42,6 +42,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.ScrollEvent;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.apache.pdfbox.Loader;
@@ -261,6 +262,22 @@ class WindowTests {
         until(() -> robot.lookup("#leaf-what").queryAs(Label.class).getText().equals("Cover"));
         robot.push(KeyCode.DOWN);
         until(() -> workspace().leafProperty().get() == 2);
+    }
+
+    @Test
+    void aLongListKeepsThePageKeysAndScrollingSidewaysTurnsNoPage(FxRobot robot) throws IOException {
+        openBundle(robot);
+        Path notes = Files.createDirectories(temp.resolve("Notes"));
+        for (int i = 1; i <= 30; i++) Files.writeString(notes.resolve("note " + i + ".txt"), "Bin " + i);
+        when(dialogs.folder(any())).thenReturn(Optional.of(notes));
+        robot.clickOn("#tray-addFolder");
+        until(() -> workspace().bundle().tray().size() == 31);
+        robot.clickOn("T.pdf").push(KeyCode.PAGE_DOWN);
+        until(() -> robot.lookup("#tray").queryListView().getSelectionModel().getSelectedIndex() > 5);
+        Node page = robot.lookup(".page").query();
+        robot.interact(() -> page.fireEvent(new ScrollEvent(ScrollEvent.SCROLL, 0, 0, 0, 0, false, false, false, false, false, false, 40, 0, 40, 0,
+                ScrollEvent.HorizontalTextScrollUnits.NONE, 0, ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null)));
+        assertThat(workspace().leafProperty().get()).as("the page that is read").isEqualTo(1);
     }
 
     @Test
