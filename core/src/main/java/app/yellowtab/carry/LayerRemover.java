@@ -121,7 +121,7 @@ final class LayerRemover {
             LayerFilter filter = new LayerFilter(resources, layers);
             PDFStreamParser parser = new PDFStreamParser(PageContents.unpacked(streams));
             for (Object token; (token = parser.parseNextToken()) != null; ) {
-                Allowance.spendOperator();
+                Allowance.spendStep();
                 filter.take(token);
             }
             return filter;

@@ -2,6 +2,8 @@ package app.yellowtab.input;
 
 import java.io.IOException;
 import java.time.Duration;
+import org.apache.pdfbox.contentstream.operator.Operator;
+import org.apache.pdfbox.contentstream.operator.OperatorName;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -68,21 +70,21 @@ public final class Allowance {
     }
 
     /**
-     * Spends an operator of a page's content, where there is an allowance.
+     * Spends one step through a page's content, where there is an allowance.
      *
      * @throws TooMuchException if it is used up
      */
-    public static void spendOperator() throws TooMuchException {
+    public static void spendStep() throws TooMuchException {
         if (CURRENT.isBound()) CURRENT.get().spend(0, 1);
     }
 
     /**
-     * Spends what it takes to draw a form or a picture by its name, where there is an allowance.
+     * Spends what an operator of a page's content takes, where there is an allowance; to draw a form or a picture by its name takes more.
      *
      * @throws TooMuchException if it is used up
      */
-    public static void spendDrawing() throws TooMuchException {
-        if (CURRENT.isBound()) CURRENT.get().spend(0, FORM_COST);
+    public static void spend(Operator operator) throws TooMuchException {
+        if (CURRENT.isBound()) CURRENT.get().spend(0, operator.getName().equals(OperatorName.DRAW_OBJECT) ? FORM_COST : 1);
     }
 
     private void spend(int moreBytes, int moreOperators) throws TooMuchException {

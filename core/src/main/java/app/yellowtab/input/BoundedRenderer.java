@@ -48,8 +48,7 @@ public final class BoundedRenderer extends PDFRenderer {
 
         @Override
         protected void processOperator(Operator operator, List<COSBase> operands) throws IOException {
-            if (operator.getName().equals(OperatorName.DRAW_OBJECT)) Allowance.spendDrawing();
-            else Allowance.spendOperator();
+            Allowance.spend(operator);
             super.processOperator(operator, operands);
         }
 

@@ -118,8 +118,7 @@ final class PageScan {
                 if (token instanceof COSBase operand) operands.add(operand);
                 continue;
             }
-            if (operator.getName().equals("Do")) Allowance.spendDrawing();
-            else Allowance.spendOperator();
+            Allowance.spend(operator);
             switch (operator.getName()) {
                 case "q" -> saved.push(state.copy());
                 case "Q" -> state = saved.isEmpty() ? state : saved.pop();

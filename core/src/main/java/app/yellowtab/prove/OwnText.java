@@ -83,8 +83,7 @@ final class OwnText extends PDFStreamEngine {
 
     @Override
     protected void processOperator(Operator operator, List<COSBase> operands) throws IOException {
-        if (operator.getName().equals(OperatorName.DRAW_OBJECT)) Allowance.spendDrawing();
-        else Allowance.spendOperator();
+        Allowance.spend(operator);
         super.processOperator(operator, operands);
     }
 
