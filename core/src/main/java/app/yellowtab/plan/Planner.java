@@ -12,6 +12,7 @@ import app.yellowtab.model.SourceId;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
 import app.yellowtab.plan.PlannedEntry.PlannedSection;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
@@ -30,7 +31,19 @@ public final class Planner {
      * @throws IllegalArgumentException if a document takes pages from a source that the bundle does not hold
      */
     public static Plan plan(Bundle bundle) {
-        return new Run(bundle).plan();
+        return new Run(bundle, Map.of()).plan();
+    }
+
+    /**
+     * {@return the same as {@link #plan(Bundle)}, sooner after a small change} Documents that are still the ones of an
+     * earlier plan are not broken into lines again, which takes most of the time.
+     */
+    public static Plan plan(Bundle bundle, Plan before) {
+        Map<Document, IndexRow> set = new IdentityHashMap<>();
+        for (List<IndexRow> sheet : before.indexSheets()) {
+            for (IndexRow row : sheet) if (row.entry() instanceof PlannedDocument planned) set.put(planned.document(), row);
+        }
+        return new Run(bundle, set).plan();
     }
 
     /** {@return the letter of the n-th section, counted from 0: A to Z, then AA, AB and so on} */
@@ -43,6 +56,8 @@ public final class Planner {
     private static final class Run {
         private final Bundle bundle;
         private final Map<SourceId, Source> sources;
+        /** The rows of documents that were set before. */
+        private final Map<Document, IndexRow> set;
         private final List<String> headingLines;
         private final IndexSetter setter;
         private final List<Leaf> leaves = new ArrayList<>();
@@ -51,8 +66,9 @@ public final class Planner {
         private final List<PlannedBookmark> bookmarks = new ArrayList<>();
         private int tabs;
 
-        Run(Bundle bundle) {
+        Run(Bundle bundle, Map<Document, IndexRow> set) {
             this.bundle = bundle;
+            this.set = set;
             this.sources = bundle.sourcesById();
             this.headingLines = IndexSetter.headingLines(bundle.heading());
             this.setter = new IndexSetter(headingLines.size());
@@ -78,17 +94,22 @@ public final class Planner {
         private void setLines(Contents contents, int depth) {
             for (Document document : contents.documents()) {
                 if (!document.inIndex()) continue;
-                SetLines set = new SetLines(IndexSetter.titleLines(document, depth),
-                        IndexSetter.descriptionLines(document, depth));
-                lines.add(set);
-                setter.add(false, set.title.size(), set.description.size());
+                SetLines broken = linesOf(document, depth);
+                lines.add(broken);
+                setter.add(false, broken.title.size(), broken.description.size());
             }
             for (Section section : contents.sections()) {
-                SetLines set = new SetLines(IndexSetter.sectionLines(section.title(), depth), List.of());
-                lines.add(set);
-                setter.add(true, set.title.size(), 0);
+                SetLines broken = new SetLines(IndexSetter.sectionLines(section.title(), depth), List.of());
+                lines.add(broken);
+                setter.add(true, broken.title.size(), 0);
                 setLines(section.contents(), depth + 1);
             }
+        }
+
+        private SetLines linesOf(Document document, int depth) {
+            IndexRow before = set.get(document);
+            return before != null && before.entry().depth() == depth ? new SetLines(before.titleLines(), before.descriptionLines())
+                    : new SetLines(IndexSetter.titleLines(document, depth), IndexSetter.descriptionLines(document, depth));
         }
 
         private void place(Contents contents, int depth, String outerLabel) {
@@ -142,9 +163,9 @@ public final class Planner {
         }
 
         private List<List<IndexRow>> indexSheets(List<PlannedEntry> placed, List<Integer> rowsPerSheet) {
-            Iterator<SetLines> set = lines.iterator();
+            Iterator<SetLines> broken = lines.iterator();
             Iterator<IndexRow> rows = placed.stream().filter(Run::isListed)
-                    .map(entry -> set.next().row(entry)).iterator();
+                    .map(entry -> broken.next().row(entry)).iterator();
             List<List<IndexRow>> sheets = new ArrayList<>();
             for (int count : rowsPerSheet) {
                 List<IndexRow> sheet = new ArrayList<>();

@@ -131,6 +131,20 @@ class PlannerProperties {
     }
 
     @Property(tries = 100)
+    void aPlanMadeWithTheHelpOfAnEarlierOneIsTheSame(@ForAll("bundles") Bundle bundle, @ForAll("bundles") Bundle other) {
+        List<Document> documents = bundle.contents().allDocuments();
+        Bundle edited = bundle;
+        for (int i = 0; i < documents.size(); i++) {
+            EntryId id = documents.get(i).id();
+            if (i % 4 == 0) edited = Edits.changeDocument(edited, id, document -> document.withTitle("Renamed " + document.title()).withDescription("new"));
+            if (i % 4 == 1) edited = Moves.out(edited, Set.of(id));
+            if (i % 4 == 2) edited = Edits.takeOut(edited, Set.of(id));
+        }
+        assertThat(Planner.plan(edited, Planner.plan(bundle))).isEqualTo(Planner.plan(edited));
+        assertThat(Planner.plan(edited, Planner.plan(other))).isEqualTo(Planner.plan(edited));
+    }
+
+    @Property(tries = 100)
     void bookmarksNeverSkipALevel(@ForAll("bundles") Bundle bundle) {
         int previous = 0;
         for (PlannedBookmark bookmark : Planner.plan(bundle).bookmarks()) {

@@ -11,6 +11,8 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.Recents;
 import app.yellowtab.store.RememberedPasswords;
@@ -59,7 +61,7 @@ final class Desk implements StartView.Actions {
     private record OpenBundle(Workspace workspace, Shell shell, Autosave autosave, ExecutorService saving) {}
 
     /** A bundle that was opened, and what is remembered of it. */
-    private record Loaded(BundleFolder folder, Bundle bundle, List<String> passwords, Optional<Recents.Recent> recent) {}
+    private record Loaded(BundleFolder folder, Bundle bundle, Plan plan, List<String> passwords, Optional<Recents.Recent> recent) {}
 
     Desk(Stage window, Recents recents, Path userFolder, Jobs jobs, FileDialogs dialogs, Opener opener) {
         this.window = window;
@@ -144,7 +146,7 @@ final class Desk implements StartView.Actions {
         with(() -> {
             BundleFolder.Opened opened = opening.call();
             Optional<Recents.Recent> recent = recents.list().stream().filter(known -> known.folder().equals(opened.folder().path())).findFirst();
-            return new Loaded(opened.folder(), opened.bundle(), new RememberedPasswords(userFolder).list(), recent);
+            return new Loaded(opened.folder(), opened.bundle(), Planner.plan(opened.bundle()), new RememberedPasswords(userFolder).list(), recent);
         }, loaded -> {
             busy = loading = false;
             then.accept(show(loaded));
@@ -159,7 +161,7 @@ final class Desk implements StartView.Actions {
         ExecutorService saving = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("save").factory());
         Autosave autosave = new Autosave(folder::save, saving, Platform::runLater);
         folder.tryPasswords(loaded.passwords());
-        Workspace workspace = new Workspace(folder, loaded.bundle(), autosave, jobs);
+        Workspace workspace = new Workspace(folder, loaded.bundle(), loaded.plan(), autosave, jobs);
         loaded.recent().ifPresent(recent -> {
             workspace.goTo(recent.leaf());
             for (var stage : app.yellowtab.desktop.work.Stage.values()) {

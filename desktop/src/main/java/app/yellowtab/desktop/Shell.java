@@ -14,6 +14,7 @@ import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.store.RememberedPasswords;
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
@@ -23,6 +24,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
@@ -56,6 +58,8 @@ final class Shell extends StackPane {
         HBox work = new HBox(middle, foreEdge, reader);
         VBox.setVgrow(work, Priority.ALWAYS);
         BorderPane frame = new BorderPane(work);
+        // The window gives them their sizes; asking two thousand rows how small they could be would be felt at every edit.
+        for (Region region : List.of(frame, work, middle)) region.setMinSize(0, 0);
         frame.setLeft(rail);
         frame.setBottom(status);
         getChildren().addAll(frame, help);

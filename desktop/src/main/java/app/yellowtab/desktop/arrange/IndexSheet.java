@@ -28,6 +28,7 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** The index as it will be printed, and the place where it is made: every row is typed in, dragged and numbered here. */
 final class IndexSheet extends VBox {
+    private static final double LEAST_WIDTH = 320;
     private final Workspace workspace;
     private final Arrangement arrangement;
     private final ListView<PlannedEntry> rows = new ListView<>();
@@ -44,6 +45,7 @@ final class IndexSheet extends VBox {
         rows.setId("index");
         rows.setAccessibleText(Words.of("sheet.name"));
         rows.getStyleClass().add(Styles.SHEET_LIST);
+        rows.setPrefSize(LEAST_WIDTH, LEAST_WIDTH);    // it takes what room there is, and need not measure its rows for that
         rows.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         rows.setCellFactory(view -> new SheetCell(arrangement));
         rows.setPlaceholder(new SheetDrop(arrangement, Words.of("sheet.empty")));

@@ -35,6 +35,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 
 /** The sources that have no place in the bundle yet. */
 final class Tray extends VBox {
+    private static final double LEAST_WIDTH = 160;
     private final Arrangement arrangement;
     private final ListView<Source> list = new ListView<>();
     private final Label count = Controls.label("", Styles.SMALL);
@@ -52,6 +53,7 @@ final class Tray extends VBox {
         Controls.describe(folder, Words.of("tray.addFolderTip", Shortcut.ADD_FOLDER.shown()));
         list.setId("tray");
         list.getStyleClass().add(Styles.TRAY_LIST);
+        list.setPrefSize(LEAST_WIDTH, LEAST_WIDTH);    // it takes what room there is, and need not measure its rows for that
         list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         list.setCellFactory(view -> new SourceCell());
         list.setPlaceholder(Controls.paragraph(Words.of("tray.empty"), Styles.SMALL));

@@ -47,7 +47,8 @@ public final class Workspace {
     private final Set<Object> finished = Collections.newSetFromMap(new WeakHashMap<>());
     private final ObservableList<Finding> findings = FXCollections.observableArrayList();
 
-    public Workspace(BundleFolder folder, Bundle opened, Autosave autosave, Jobs jobs) {
+    /** @param planned the plan of the bundle that was opened */
+    public Workspace(BundleFolder folder, Bundle opened, Plan planned, Autosave autosave, Jobs jobs) {
         this.folder = folder;
         this.history = new History(opened);
         this.autosave = autosave;
@@ -55,7 +56,7 @@ public final class Workspace {
         this.bundle = new ReadOnlyObjectWrapper<>(this, "bundle", opened);
         if (!opened.sources().isEmpty()) stage.set(Stage.ARRANGE);
         this.placement = Placement.of(opened);
-        this.plan = new ReadOnlyObjectWrapper<>(this, "plan", Planner.plan(opened));
+        this.plan = new ReadOnlyObjectWrapper<>(this, "plan", planned);
     }
 
     /** Takes passwords to try on locked files from now on. */
@@ -175,7 +176,7 @@ public final class Workspace {
         Bundle present = history.present();
         Leaf read = plan().leaf(Math.min(leaf.get(), plan().pageCount()));
         folder.know(present.sources());
-        Plan next = Planner.plan(present);
+        Plan next = Planner.plan(present, plan());
         placement = placement.in(present);
         bundle.set(present);
         plan.set(next);

@@ -20,6 +20,7 @@ import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Source;
 import app.yellowtab.model.SourceId;
 import app.yellowtab.plan.PlannedEntry;
+import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.RememberedPasswords;
 import app.yellowtab.testing.Pdfs;
@@ -50,7 +51,7 @@ class ArrangementTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
         arrangement = new Arrangement(workspace, new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))));
     }
 

@@ -21,6 +21,7 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.Source;
+import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.RememberedPasswords;
 import app.yellowtab.testing.Bundles;
@@ -57,7 +58,7 @@ class GatheringTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
         intakes = new Intakes(workspace, new RememberedPasswords(temp.resolve("user")));
         gathering = new Gathering(workspace, intakes);
     }
@@ -231,7 +232,7 @@ class GatheringTests {
         folder = opened.folder();
         RememberedPasswords remembered = new RememberedPasswords(temp.resolve("user"));
         folder.tryPasswords(remembered.list());
-        workspace = new Workspace(folder, opened.bundle(), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, opened.bundle(), Planner.plan(opened.bundle()), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
         intakes = new Intakes(workspace, remembered);
         gathering = new Gathering(workspace, intakes);
     }

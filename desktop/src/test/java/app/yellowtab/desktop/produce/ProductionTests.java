@@ -22,6 +22,7 @@ import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Separators;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -47,7 +48,7 @@ class ProductionTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(background::add, Runnable::run));
+        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(background::add, Runnable::run));
         production = new Production(workspace, assembler);
     }
 
