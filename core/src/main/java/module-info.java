@@ -33,6 +33,7 @@ module app.yellowtab.core {
     exports app.yellowtab.files;
     exports app.yellowtab.facts;
     exports app.yellowtab.model;
+    exports app.yellowtab.model.source;
     opens app.yellowtab.facts to tools.jackson.databind;
     exports app.yellowtab.edit;
     exports app.yellowtab.pdf to app.yellowtab.desktop;

@@ -6,7 +6,7 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Reading;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
 import app.yellowtab.source.NameReading;

@@ -1,12 +1,12 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerWriter;
 import app.yellowtab.model.CaseHeading;
-import app.yellowtab.model.SourceId;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.plan.Leaf;

@@ -2,7 +2,7 @@ package app.yellowtab.assemble;
 
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.PageRun;
-import app.yellowtab.model.SourceId;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
 import java.util.ArrayList;

@@ -2,12 +2,12 @@ package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.ledger.Ledger;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceId;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.sheet.IndexSheetSetter;
 import app.yellowtab.sheet.IndexSheetSetter.PlacedRow;
+import app.yellowtab.sheet.IndexSheetSetter;
 import app.yellowtab.source.SourceFiles;
 import app.yellowtab.stamp.NumberStamp;
 import java.util.ArrayList;

@@ -1,6 +1,6 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.model.BookmarkLook;
+import app.yellowtab.model.source.BookmarkLook;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.output.PdfWriter;

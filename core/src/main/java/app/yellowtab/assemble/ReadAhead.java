@@ -4,7 +4,7 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Comments;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
 import app.yellowtab.stamp.NumberStamp;

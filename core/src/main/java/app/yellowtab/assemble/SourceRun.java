@@ -1,7 +1,7 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.SourceId;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import java.util.List;

@@ -1,12 +1,12 @@
 package app.yellowtab.convert;
 
 import app.yellowtab.convert.page.Notes;
+import app.yellowtab.files.Drafts;
+import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Reading;
-import app.yellowtab.model.SourceKind;
-import app.yellowtab.files.Drafts;
-import app.yellowtab.files.Folders;
+import app.yellowtab.model.source.SourceKind;
 import com.sun.star.beans.PropertyValue;
 import com.sun.star.document.XRedlinesSupplier;
 import com.sun.star.frame.XDispatchHelper;

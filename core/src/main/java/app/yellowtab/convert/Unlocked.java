@@ -1,7 +1,7 @@
 package app.yellowtab.convert;
 
 import app.yellowtab.files.WorkFolder;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;

@@ -3,7 +3,7 @@ package app.yellowtab.inspect;
 import app.yellowtab.convert.page.Parts;
 import app.yellowtab.convert.page.Xml;
 import app.yellowtab.facts.Properties;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.imaging.tiff.TiffMetadataReader;

@@ -7,7 +7,7 @@ import app.yellowtab.facts.SheetSize;
 import app.yellowtab.input.PageList;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.input.TooMuchException;
-import app.yellowtab.model.SourceBookmark;
+import app.yellowtab.model.source.SourceBookmark;
 import java.awt.geom.AffineTransform;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

@@ -2,9 +2,9 @@ package app.yellowtab.inspect;
 
 import app.yellowtab.input.NamedDestinations;
 import app.yellowtab.input.PageList;
-import app.yellowtab.model.BookmarkLook;
 import app.yellowtab.model.FromSources;
-import app.yellowtab.model.SourceBookmark;
+import app.yellowtab.model.source.BookmarkLook;
+import app.yellowtab.model.source.SourceBookmark;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;

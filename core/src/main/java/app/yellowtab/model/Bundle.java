@@ -1,5 +1,7 @@
 package app.yellowtab.model;
 
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;

@@ -1,5 +1,6 @@
 package app.yellowtab.model;
 
+import app.yellowtab.model.source.SourceId;
 import java.util.Objects;
 
 /**

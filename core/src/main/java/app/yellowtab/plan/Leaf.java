@@ -1,7 +1,7 @@
 package app.yellowtab.plan;
 
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.SourceId;
+import app.yellowtab.model.source.SourceId;
 
 /** One page of the bundle as it will be produced. */
 public sealed interface Leaf {

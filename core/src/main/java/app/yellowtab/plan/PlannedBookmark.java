@@ -1,6 +1,6 @@
 package app.yellowtab.plan;
 
-import app.yellowtab.model.BookmarkLook;
+import app.yellowtab.model.source.BookmarkLook;
 
 /**
  * One bookmark of the bundle.

@@ -1,9 +1,9 @@
 package app.yellowtab.source;
 
-import app.yellowtab.files.WorkFolder;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceId;
 import app.yellowtab.files.Folders;
+import app.yellowtab.files.WorkFolder;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.OutputStream;

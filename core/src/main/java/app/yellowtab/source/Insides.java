@@ -1,11 +1,11 @@
 package app.yellowtab.source;
 
 import app.yellowtab.convert.mail.Mail;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.EmbeddedFiles;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,12 +1,12 @@
 package app.yellowtab.source;
 
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.source.Intake.Result;
 import app.yellowtab.source.Intake.Taken;
 import java.io.IOException;

@@ -1,7 +1,7 @@
 package app.yellowtab.source;
 
 import app.yellowtab.convert.page.Parts;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

@@ -1,7 +1,7 @@
 package app.yellowtab.source;
 
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceId;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import java.nio.ByteBuffer;
 import java.util.ArrayList;
 import java.util.Base64;

@@ -1,11 +1,11 @@
 package app.yellowtab.source;
 
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.input.PdfInput;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceId;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

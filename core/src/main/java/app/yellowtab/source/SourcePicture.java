@@ -3,7 +3,7 @@ package app.yellowtab.source;
 import app.yellowtab.input.BoundedRenderer;
 import app.yellowtab.input.DrawnPage;
 import app.yellowtab.input.PdfInput;
-import app.yellowtab.model.SourceId;
+import app.yellowtab.model.source.SourceId;
 import java.io.IOException;
 import java.util.List;
 import org.apache.pdfbox.cos.COSDictionary;

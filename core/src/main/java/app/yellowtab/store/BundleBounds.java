@@ -5,7 +5,7 @@ import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Section;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;

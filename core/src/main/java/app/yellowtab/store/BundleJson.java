@@ -1,7 +1,6 @@
 package app.yellowtab.store;
 
 import app.yellowtab.facts.About;
-import app.yellowtab.model.BookmarkLook;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Comments;
@@ -15,10 +14,11 @@ import app.yellowtab.model.Party;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceBookmark;
-import app.yellowtab.model.SourceId;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.BookmarkLook;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceBookmark;
+import app.yellowtab.model.source.SourceId;
+import app.yellowtab.model.source.SourceKind;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

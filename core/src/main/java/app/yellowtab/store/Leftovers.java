@@ -2,7 +2,7 @@ package app.yellowtab.store;
 
 import app.yellowtab.files.Drafts;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,8 +1,8 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.input.PdfInput;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceId;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.source.SourceFiles;
 import java.io.IOException;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Reading;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Conversions;
 import java.io.IOException;
 import java.io.InputStream;

@@ -5,7 +5,7 @@ import static app.yellowtab.testing.WordFile.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.finding.Finding.Code;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Conversions;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;

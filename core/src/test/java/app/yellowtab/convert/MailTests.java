@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.convert.mail.Mail;
 import app.yellowtab.finding.Finding.Code;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Conversions;
 import app.yellowtab.testing.Listener;
 import app.yellowtab.testing.Pdfs;

@@ -3,7 +3,7 @@ package app.yellowtab.convert;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.convert.mail.Mail;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Conversions;
 import app.yellowtab.testing.MsgFile;
 import app.yellowtab.testing.Pdfs;

@@ -12,7 +12,7 @@ import static org.mockito.Mockito.when;
 import app.yellowtab.convert.page.Notes;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Reading;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.WordFile;
 import java.io.IOException;
 import java.nio.file.Files;

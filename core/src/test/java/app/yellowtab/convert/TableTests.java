@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Reading;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Conversions;
 import app.yellowtab.testing.WordFile;
 import java.io.IOException;

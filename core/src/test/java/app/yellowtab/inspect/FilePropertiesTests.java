@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.facts.Properties;
 import app.yellowtab.input.PdfInput;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;
 import java.awt.image.BufferedImage;

@@ -7,7 +7,7 @@ import app.yellowtab.facts.PageSet;
 import app.yellowtab.facts.PrintedSeries;
 import app.yellowtab.facts.SheetSize;
 import app.yellowtab.input.PdfInput;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Conversions;
 import java.awt.image.BufferedImage;
 import java.io.IOException;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.finding.Finding;
+import app.yellowtab.model.source.SourceId;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;

@@ -17,7 +17,7 @@ import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

@@ -7,14 +7,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.edit.Edits;
-import app.yellowtab.model.BookmarkLook;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Separators;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceBookmark;
+import app.yellowtab.model.source.BookmarkLook;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceBookmark;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

@@ -3,12 +3,12 @@ package app.yellowtab.source;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.facts.Way;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.Section;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;
 import java.io.ByteArrayInputStream;

@@ -5,12 +5,12 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Bundles;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;

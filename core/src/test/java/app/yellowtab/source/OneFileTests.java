@@ -2,9 +2,9 @@ package app.yellowtab.source;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
-import app.yellowtab.model.Source;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;
 import java.io.IOException;

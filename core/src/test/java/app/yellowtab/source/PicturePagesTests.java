@@ -8,7 +8,7 @@ import app.yellowtab.convert.Converter;
 import app.yellowtab.convert.page.TooLargeException;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Reading;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Pdfs;
 import java.awt.Color;
 import java.awt.Graphics2D;

@@ -1,7 +1,7 @@
 package app.yellowtab.source;
 
 import app.yellowtab.finding.Finding;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;

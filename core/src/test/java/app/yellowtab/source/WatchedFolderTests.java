@@ -2,7 +2,7 @@ package app.yellowtab.source;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.sample.PracticeScanner;
 import java.io.IOException;
 import java.nio.file.Files;

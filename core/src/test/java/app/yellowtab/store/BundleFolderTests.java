@@ -8,8 +8,8 @@ import static org.mockito.Mockito.when;
 
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Moves;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
@@ -19,7 +19,7 @@ import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.Separators;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.source.Depot;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;

@@ -3,7 +3,7 @@ package app.yellowtab.testing;
 import app.yellowtab.convert.Converter;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Reading;
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;

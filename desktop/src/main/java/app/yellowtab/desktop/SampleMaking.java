@@ -8,7 +8,7 @@ import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;

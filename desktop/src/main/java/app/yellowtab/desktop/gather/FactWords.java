@@ -7,7 +7,7 @@ import app.yellowtab.facts.PrintedSeries;
 import app.yellowtab.facts.SheetSize;
 import app.yellowtab.facts.Way;
 import app.yellowtab.finding.Finding;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;

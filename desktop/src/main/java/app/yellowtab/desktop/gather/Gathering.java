@@ -1,12 +1,13 @@
 package app.yellowtab.desktop.gather;
 
-import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Intakes.Coming;
+import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
 import app.yellowtab.facts.Note;
 import app.yellowtab.facts.Origin;
+import app.yellowtab.files.Folders;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
@@ -16,9 +17,8 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.Section;
-import app.yellowtab.model.Source;
-import app.yellowtab.model.SourceId;
-import app.yellowtab.files.Folders;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.source.Likeness;
 import app.yellowtab.source.NaturalOrder;
 import java.io.IOException;

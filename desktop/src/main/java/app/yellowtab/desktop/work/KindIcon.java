@@ -1,6 +1,6 @@
 package app.yellowtab.desktop.work;
 
-import app.yellowtab.model.SourceKind;
+import app.yellowtab.model.source.SourceKind;
 import org.kordamp.ikonli.feather.Feather;
 
 /** The picture that stands for a kind of file. */

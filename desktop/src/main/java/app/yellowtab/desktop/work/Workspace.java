@@ -4,7 +4,7 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.History;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Source;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;

@@ -1,7 +1,8 @@
-package app.yellowtab.model;
+package app.yellowtab.model.source;
 
 import app.yellowtab.facts.About;
 import app.yellowtab.facts.Origin;
+import app.yellowtab.model.DocumentDate;
 import java.util.List;
 import java.util.Objects;
 

@@ -1,4 +1,4 @@
-package app.yellowtab.model;
+package app.yellowtab.model.source;
 
 /** The kinds of file that can be brought in. */
 public enum SourceKind {

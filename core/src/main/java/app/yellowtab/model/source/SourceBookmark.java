@@ -1,4 +1,4 @@
-package app.yellowtab.model;
+package app.yellowtab.model.source;
 
 import java.util.Objects;
 
