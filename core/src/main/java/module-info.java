@@ -23,6 +23,7 @@ module app.yellowtab.core {
     requires jodconverter.local;
     requires org.libreoffice.uno;
     requires java.xml;
+    requires com.fasterxml.jackson.annotation;
     requires tools.jackson.core;
     requires tools.jackson.databind;
     requires java.sql;    // Tika names a class of it and does not say so
@@ -33,8 +34,14 @@ module app.yellowtab.core {
     exports app.yellowtab.files;
     exports app.yellowtab.facts;
     exports app.yellowtab.model;
+    exports app.yellowtab.model.page;
     exports app.yellowtab.model.source;
+    exports app.yellowtab.mark;
     opens app.yellowtab.facts to tools.jackson.databind;
+    opens app.yellowtab.model to tools.jackson.databind;
+    opens app.yellowtab.model.page to tools.jackson.databind;
+    opens app.yellowtab.model.source to tools.jackson.databind;
+    opens app.yellowtab.store to tools.jackson.databind;
     exports app.yellowtab.edit;
     exports app.yellowtab.pdf to app.yellowtab.desktop;
     exports app.yellowtab.input to app.yellowtab.desktop;

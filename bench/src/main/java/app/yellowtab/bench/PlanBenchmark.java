@@ -7,14 +7,17 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.model.source.SourceKind;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -49,7 +52,7 @@ public class PlanBenchmark {
         EntryId document = new EntryId("d");
         SourceId source = new SourceId("s");
         List<Leaf> leaves = new ArrayList<>();
-        for (int i = 1; i <= DOCUMENTS * PAGES_EACH; i++) leaves.add(new Leaf.SourcePage(i, document, source, i));
+        for (int i = 1; i <= DOCUMENTS * PAGES_EACH; i++) leaves.add(new Leaf(i - 1, Optional.empty(), Optional.empty(), false, new Content.SourcePage(document, source, i, PageLook.PLAIN)));
         return leaves;
     }
 

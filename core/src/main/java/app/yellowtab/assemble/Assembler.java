@@ -1,6 +1,7 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
 import java.nio.file.Path;
@@ -13,6 +14,7 @@ public interface Assembler {
      * drafted there and moved into place.
      *
      * @param plan     with at least one document
+     * @param output   which of its leaves the file holds
      * @param sources  where the plan's sources lie
      * @param target   the PDF to write; what stands there is replaced
      * @param progress is told after every leaf
@@ -20,8 +22,13 @@ public interface Assembler {
      * @return what was written, or that it was stopped
      * @throws FindingException if a source is gone or unreadable, the target is not writable, or the disk is full
      */
-    Outcome assemble(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
+    Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
             throws FindingException;
+
+    /** Writes the set of a bundle that is read on a screen. */
+    default Outcome assemble(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop) throws FindingException {
+        return assemble(plan, Output.screen(plan), sources, target, progress, stop);
+    }
 
     /** {@return the assembler in use} */
     static Assembler standard() {

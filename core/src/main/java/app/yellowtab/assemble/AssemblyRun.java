@@ -9,7 +9,9 @@ import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.pdf.Typeface;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.source.SourceFiles;
@@ -25,6 +27,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -37,6 +40,7 @@ final class AssemblyRun implements Closeable {
     private static final int IDENTITY_BYTES = 16;
 
     private final Plan plan;
+    private final Output output;
     private final SourceFiles sources;
     private final Progress progress;
     private final BooleanSupplier stop;
@@ -47,26 +51,30 @@ final class AssemblyRun implements Closeable {
     private final Map<SourceId, Integer> sourcePlaces;
     private final Report report = new Report();
     private final MessageDigest identity;
+    private final String fileName;
     private String version = "1.7";
 
     /**
      * Begins an assembly.
      *
+     * @param fileName of the bundle, as the ledger names it
      * @param limit how long nothing may come from a source before it is given up
      */
-    AssemblyRun(Plan plan, SourceFiles sources, Progress progress, BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
+    AssemblyRun(Plan plan, Output output, String fileName, SourceFiles sources, Progress progress, BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
             throws IOException {
         this.plan = plan;
+        this.output = output;
         this.sources = sources;
         this.progress = progress;
         this.stop = stop;
         this.identity = begunWith(plan);
-        this.bundle = new BundleFile(pdf, plan.pageCount(), plan.bookmarks());
-        this.own = new OwnLeaves(plan, bundle);
-        this.ahead = new ReadAhead(plan, sources, plan.comments(), bundle.stamp(), stop, limit);
-        this.sourcePlaces = LedgerParts.sourcePlaces(plan);
-        this.ledger = new LedgerWriter(ledger, plan.pageCount(), LedgerParts.sources(sourcePlaces.keySet(), sources), LedgerParts.index(plan),
-                LedgerParts.bookmarks(plan));
+        this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), plan.bookmarks(), output::position, plan.markLetters());
+        this.own = new OwnLeaves(plan, output::position, bundle);
+        this.ahead = new ReadAhead(plan, output, sources, bundle.markSetter(), stop, limit);
+        this.sourcePlaces = LedgerParts.sourcePlaces(output);
+        this.ledger = new LedgerWriter(ledger, output.size(), LedgerParts.sources(sourcePlaces.keySet(), sources), LedgerParts.index(plan, output),
+                LedgerParts.bookmarks(plan, output));
+        this.fileName = fileName;
     }
 
     List<Finding> findings() {
@@ -75,11 +83,11 @@ final class AssemblyRun implements Closeable {
 
     /** Writes the bundle and its ledger; {@return where it was stopped, or empty when it was not} */
     Optional<Outcome.Stopped> write() throws IOException {
-        for (int at = 0; at < plan.pageCount(); ) {
-            Leaf leaf = plan.leaves().get(at);
+        for (int at = 0; at < output.size(); ) {
+            Leaf leaf = output.leaves().get(at);
             int done = at;
             if (stop.getAsBoolean()) return Optional.of(new Outcome.Stopped(done));
-            if (leaf instanceof Leaf.SourcePage) {
+            if (leaf.content() instanceof Content.SourcePage) {
                 int written = writeRun();
                 if (written < 0) return Optional.of(new Outcome.Stopped(done + ~written));
                 at += written;
@@ -91,7 +99,7 @@ final class AssemblyRun implements Closeable {
         List<Ledger.Font> fonts = bundle.writeFonts();
         byte[] id = Arrays.copyOf(identity.digest(), IDENTITY_BYTES);
         bundle.finish(plan.heading(), version, id);
-        ledger.end(fonts, HexFormat.of().formatHex(id));
+        ledger.end(fonts, List.of(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT), HexFormat.of().formatHex(id), output.size())));
         reportMissingLetters();
         return Optional.empty();
     }
@@ -99,18 +107,19 @@ final class AssemblyRun implements Closeable {
     /** Writes the next run; {@return how many leaves, or the complement of that if it was stopped} */
     private int writeRun() throws IOException {
         try (ReadySource ready = ahead.take()) {
-            List<Leaf.SourcePage> leaves = ready.run().leaves();
+            List<Leaf> leaves = ready.run().leaves();
             Path original = sources.original(ready.run().source());
             for (int i = 0; i < leaves.size(); i++) {
                 if (stop.getAsBoolean()) return ~i;
-                Leaf.SourcePage leaf = leaves.get(i);
+                Leaf leaf = leaves.get(i);
+                int wanted = ready.run().page(i).page();
                 Optional<CarriedPage> page = ready.page(i);
                 if (page.isPresent()) {
                     add(leaf, page.get(), "page");
-                    report.add(original, leaf.page(), ready.notes(i));
+                    report.add(original, wanted, ready.notes(i));
                 } else {
-                    own.slip(leaf, String.valueOf(original.getFileName()), slip -> add(leaf, slip, "slip"));
-                    report.add(new Finding(ready.lost(i), original, leaf.page(), ""));
+                    own.slip(leaf, String.valueOf(original.getFileName()), wanted, slip -> add(leaf, slip, "slip"));
+                    report.add(new Finding(ready.lost(i), original, wanted, ""));
                 }
             }
             report.add(original, ready.ofFile());
@@ -122,10 +131,11 @@ final class AssemblyRun implements Closeable {
     }
 
     private void add(Leaf leaf, CarriedPage page, String kind) throws IOException {
-        bundle.add(leaf.number(), page);
-        identity.update(page.fingerprint().getBytes(StandardCharsets.US_ASCII));
-        ledger.add(LedgerParts.leaf(leaf, page, kind, sourcePlaces));
-        progress.report(leaf.number(), plan.pageCount());
+        int position = output.position(leaf.index());
+        bundle.add(position, page);
+        identity.update(page.pagePrint().getBytes(StandardCharsets.US_ASCII));
+        ledger.add(LedgerParts.leaf(leaf, position, page, kind, sourcePlaces));
+        progress.report(position, output.size());
     }
 
     private void reportMissingLetters() {

@@ -2,6 +2,7 @@ package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.ledger.Ledger;
+import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.output.ObjectGraph;
@@ -9,11 +10,13 @@ import app.yellowtab.output.PdfWriter;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.plan.PlannedBookmark;
-import app.yellowtab.stamp.NumberStamp;
 import java.io.Closeable;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.IntUnaryOperator;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSString;
@@ -28,7 +31,9 @@ final class BundleFile implements Closeable {
     private static final int FAN_OUT = 64;
 
     private final int leafCount;
+    private final List<String> labels;
     private final List<PlannedBookmark> bookmarks;
+    private final IntUnaryOperator positions;
     /** The first number of each level of the page tree above the leaves; the last level is the root alone. */
     private final List<Integer> levels = new ArrayList<>();
     private final List<Integer> levelSizes = new ArrayList<>();
@@ -38,13 +43,20 @@ final class BundleFile implements Closeable {
     private final int information;
     private final PDDocument fontDocument = new PDDocument();
     private final FontSet fonts = FontSet.forSaving(fontDocument);
-    private final NumberStamp stamp = new NumberStamp(fonts);
+    private final MarkSetter markSetter;
     private final PdfWriter writer;
 
-    /** @param leafCount how many leaves it will have, at least 1 */
-    BundleFile(DraftFile file, int leafCount, List<PlannedBookmark> bookmarks) throws IOException {
-        this.leafCount = leafCount;
+    /**
+     * @param labels      of its leaves, at least one
+     * @param positions   gives the place in the file, counted from 1, of a leaf by its index in the plan
+     * @param markLetters what marks are made of, by typeface
+     */
+    BundleFile(DraftFile file, List<String> labels, List<PlannedBookmark> bookmarks, IntUnaryOperator positions, Map<Typeface, Set<Integer>> markLetters) throws IOException {
+        this.leafCount = labels.size();
+        this.labels = labels;
         this.bookmarks = bookmarks;
+        this.positions = positions;
+        this.markSetter = new MarkSetter(fonts, markLetters);
         int next = leafCount + 1;
         for (int size = leafCount; size > 1 || levels.isEmpty(); ) {
             size = (size + FAN_OUT - 1) / FAN_OUT;
@@ -63,13 +75,17 @@ final class BundleFile implements Closeable {
         return fonts;
     }
 
-    NumberStamp stamp() {
-        return stamp;
+    MarkSetter markSetter() {
+        return markSetter;
     }
 
-    /** Writes a leaf. */
-    void add(int number, CarriedPage page) throws IOException {
-        writer.writeLeaf(number, page.leaf(), levels.getFirst() + (number - 1) / FAN_OUT);
+    /**
+     * Writes a leaf.
+     *
+     * @param position its place in the file, counted from 1
+     */
+    void add(int position, CarriedPage page) throws IOException {
+        writer.writeLeaf(position, page.leaf(), levels.getFirst() + (position - 1) / FAN_OUT);
     }
 
     /** Waits until all is written that sources must stay open for. */
@@ -101,9 +117,9 @@ final class BundleFile implements Closeable {
      */
     long finish(CaseHeading heading, String version, byte[] identity) throws IOException {
         writePageTree();
-        if (!bookmarks.isEmpty()) new OutlineWriter(bookmarks, outline).write(writer);
+        if (!bookmarks.isEmpty()) new OutlineWriter(bookmarks, positions, outline).write(writer);
         writer.write(catalog, "<</Type/Catalog/Pages " + levels.getLast() + " 0 R" + (version.equals("1.7") ? "" : "/Version/" + version)
-                + "/PageLabels<</Nums[0<</S/D/St 1>>]>>" + (bookmarks.isEmpty() ? "" : "/Outlines " + outline + " 0 R/PageMode/UseOutlines")
+                + "/PageLabels<</Nums[" + PageLabels.of(labels) + "]>>" + (bookmarks.isEmpty() ? "" : "/Outlines " + outline + " 0 R/PageMode/UseOutlines")
                 + "/OpenAction[1 0 R/XYZ null null null]/Lang(en-GB)>>");
         writer.write(information, ObjectGraph.plain().reach(properties(heading)));
         return writer.finish(catalog, information, identity);

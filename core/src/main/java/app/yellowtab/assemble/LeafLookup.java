@@ -1,8 +1,10 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.PageRun;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
 import java.util.ArrayList;
@@ -10,38 +12,40 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Where the pages of sources stand in the bundle. Grows with the documents, not with their pages. Immutable. */
+/** Where the pages of sources stand in the file. Grows with the documents, not with their pages. Immutable. */
 final class LeafLookup {
-    private final Map<SourceId, List<Place>> places = new HashMap<>();
+    private final Map<SourceId, List<Stand>> stands = new HashMap<>();
+    private final Output output;
 
-    LeafLookup(Plan plan) {
+    LeafLookup(Plan plan, Output output) {
+        this.output = output;
         for (PlannedEntry entry : plan.entries()) {
             if (!(entry instanceof PlannedEntry.PlannedDocument planned)) continue;
-            int leaf = planned.firstPage();
-            for (PageRun run : planned.document().runs()) {
-                places.computeIfAbsent(run.source(), id -> new ArrayList<>()).add(new Place(planned.id(), run, leaf));
-                leaf += run.lastPage() - run.firstPage() + 1;
+            int leaf = planned.span().first();
+            for (Run run : planned.document().runs()) {
+                if (run instanceof SourcePages pages) stands.computeIfAbsent(pages.source(), id -> new ArrayList<>()).add(new Stand(planned.id(), pages, leaf));
+                leaf += run.pageCount();
             }
         }
     }
 
     /**
-     * {@return the bundle number of a source's page: in the document that asks if it has that page, else in the first that
-     * has; 0 if none has}
+     * {@return the place in the file of a source's page, counted from 1: in the document that asks if it has that page, else in
+     * the first that has; 0 if none has}
      *
      * @param page counted from 1
      */
-    int leafOf(SourceId source, int page, EntryId asking) {
+    int positionOf(SourceId source, int page, EntryId asking) {
         int elsewhere = 0;
-        for (Place place : places.getOrDefault(source, List.of())) {
-            if (page < place.run.firstPage() || page > place.run.lastPage()) continue;
-            int leaf = place.leaf + page - place.run.firstPage();
-            if (place.document.equals(asking)) return leaf;
-            if (elsewhere == 0) elsewhere = leaf;
+        for (Stand stand : stands.getOrDefault(source, List.of())) {
+            if (page < stand.run.first() || page > stand.run.last()) continue;
+            int position = output.position(stand.leaf + page - stand.run.first());
+            if (stand.document.equals(asking)) return position;
+            if (elsewhere == 0) elsewhere = position;
         }
         return elsewhere;
     }
 
-    /** A run of pages, and the bundle number of its first. */
-    private record Place(EntryId document, PageRun run, int leaf) {}
+    /** A run of pages, and the index of the leaf that its first has become. */
+    private record Stand(EntryId document, SourcePages run, int leaf) {}
 }

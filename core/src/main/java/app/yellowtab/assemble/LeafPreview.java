@@ -7,6 +7,7 @@ import app.yellowtab.input.BoundedRenderer;
 import app.yellowtab.input.DrawnPage;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.output.DraftFile;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
@@ -28,12 +29,12 @@ public final class LeafPreview {
     /**
      * Draws a leaf.
      *
-     * @param number  its bundle number
+     * @param index   its place in the plan, counted from 0
      * @param widthPx the width of the picture in pixels; its height follows from the page
      * @throws IOException if the source is gone or cannot be read
      */
-    public static DrawnPage draw(Plan plan, SourceFiles sources, int number, int widthPx) throws IOException {
-        byte[] alone = alone(plan, sources, plan.leaf(number));
+    public static DrawnPage draw(Plan plan, SourceFiles sources, int index, int widthPx) throws IOException {
+        byte[] alone = alone(plan, sources, plan.leaf(index));
         try (PDDocument document = Loader.loadPDF(alone)) {
             BoundedRenderer renderer = new BoundedRenderer(document);
             renderer.setSubsamplingAllowed(true);
@@ -48,9 +49,9 @@ public final class LeafPreview {
 
     private static byte[] alone(Plan plan, SourceFiles sources, Leaf leaf) throws IOException {
         Memory memory = new Memory();
-        try (BundleFile bundle = new BundleFile(memory, 1, List.of())) {
-            OwnLeaves own = new OwnLeaves(plan, bundle);
-            if (leaf instanceof Leaf.SourcePage page) write(page, plan, sources, bundle, own);
+        try (BundleFile bundle = new BundleFile(memory, List.of(leaf.label()), List.of(), any -> 1, plan.markLetters())) {
+            OwnLeaves own = new OwnLeaves(plan, any -> 1, bundle);
+            if (leaf.content() instanceof Content.SourcePage page) write(leaf, page, plan, sources, bundle, own);
             else own.draw(leaf, drawn -> bundle.add(1, drawn));
             bundle.writeFonts();
             bundle.finish(plan.heading(), "1.7", new byte[16]);
@@ -58,16 +59,16 @@ public final class LeafPreview {
         return memory.bytes.toByteArray();
     }
 
-    private static void write(Leaf.SourcePage leaf, Plan plan, SourceFiles sources, BundleFile bundle, OwnLeaves own) throws IOException {
-        try (PdfInput input = sources.open(leaf.source())) {
-            if (leaf.page() > input.pages().size()) throw new IOException("page " + leaf.page() + " is missing");
+    private static void write(Leaf leaf, Content.SourcePage wanted, Plan plan, SourceFiles sources, BundleFile bundle, OwnLeaves own) throws IOException {
+        try (PdfInput input = sources.open(wanted.source())) {
+            if (wanted.page() > input.pages().size()) throw new IOException("page " + wanted.page() + " is missing");
             CarriedPage carried;
             try {
-                PageCarrier carrier = input.whole(() -> new PageCarrier(input, page -> 0, plan.comments(), bundle.stamp()));
-                carried = input.page(() -> carrier.carry(leaf.page(), leaf.number(), new Notes()));
+                PageCarrier carrier = input.whole(() -> new PageCarrier(input, page -> 0, plan.comments(), bundle.markSetter()));
+                carried = input.page(() -> carrier.carry(wanted.page(), plan.marksOn(leaf), new Notes()));
             } catch (IOException | RuntimeException | Error e) {
-                LoggerFactory.getLogger(LeafPreview.class).warn("page lost: {} {}", leaf.source(), leaf.page(), e);
-                own.slip(leaf, String.valueOf(sources.original(leaf.source()).getFileName()), slip -> bundle.add(1, slip));
+                LoggerFactory.getLogger(LeafPreview.class).warn("page lost: {} {}", wanted.source(), wanted.page(), e);
+                own.slip(leaf, String.valueOf(sources.original(wanted.source()).getFileName()), wanted.page(), slip -> bundle.add(1, slip));
                 return;
             }
             bundle.add(1, carried);

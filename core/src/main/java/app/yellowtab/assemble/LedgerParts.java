@@ -2,19 +2,24 @@ package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.ledger.Ledger;
+import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Output;
+import app.yellowtab.plan.PageNumber;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.sheet.IndexSheetSetter.PlacedRow;
 import app.yellowtab.sheet.IndexSheetSetter;
 import app.yellowtab.source.SourceFiles;
-import app.yellowtab.stamp.NumberStamp;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /** What of a plan goes into the ledger. */
@@ -22,9 +27,9 @@ final class LedgerParts {
     private LedgerParts() {}
 
     /** {@return the sources that leaves come from, each with its place in the ledger, in order} */
-    static Map<SourceId, Integer> sourcePlaces(Plan plan) {
+    static Map<SourceId, Integer> sourcePlaces(Output output) {
         Map<SourceId, Integer> places = new LinkedHashMap<>();
-        for (Leaf leaf : plan.leaves()) if (leaf instanceof Leaf.SourcePage page) places.putIfAbsent(page.source(), places.size());
+        for (Leaf leaf : output.leaves()) if (leaf.content() instanceof Content.SourcePage page) places.putIfAbsent(page.source(), places.size());
         return places;
     }
 
@@ -35,41 +40,46 @@ final class LedgerParts {
         }).toList();
     }
 
-    static List<Ledger.IndexPage> index(Plan plan) {
+    static List<Ledger.IndexPage> index(Plan plan, Output output) {
         List<Ledger.IndexPage> pages = new ArrayList<>();
-        for (Leaf leaf : plan.leaves()) {
-            if (!(leaf instanceof Leaf.IndexSheet index)) continue;
-            pages.add(new Ledger.IndexPage(index.number(), IndexSheetSetter.rows(plan, index.sheet()).stream().map(LedgerParts::row).toList()));
+        for (Leaf leaf : output.leaves()) {
+            if (!(leaf.content() instanceof Content.IndexSheet index)) continue;
+            pages.add(new Ledger.IndexPage(output.position(leaf.index()), IndexSheetSetter.rows(plan, index.sheet()).stream().map(row -> row(row, output)).toList()));
         }
         return pages;
     }
 
-    private static Ledger.Row row(PlacedRow row) {
+    private static Ledger.Row row(PlacedRow row, Output output) {
         PDRectangle area = row.area();
-        return new Ledger.Row(row.text(), row.pages(), row.row().entry().firstPage(),
+        return new Ledger.Row(row.text(), row.pages(), output.position(row.row().entry().span().first()),
                 new Ledger.Area(area.getLowerLeftX(), area.getLowerLeftY(), area.getUpperRightX(), area.getUpperRightY()));
     }
 
-    static List<Ledger.Bookmark> bookmarks(Plan plan) {
-        return plan.bookmarks().stream().map(b -> new Ledger.Bookmark(b.level(), b.title(), b.page())).toList();
+    static List<Ledger.Bookmark> bookmarks(Plan plan, Output output) {
+        return plan.bookmarks().stream().map(b -> new Ledger.Bookmark(b.level(), b.title(), output.position(b.target().leaf()))).toList();
     }
 
     /** {@return what the ledger calls a leaf of ours, or a source's page} */
     static String kind(Leaf leaf) {
-        return switch (leaf) {
-            case Leaf.Cover c -> "cover";
-            case Leaf.IndexSheet i -> "index";
-            case Leaf.SectionTitle s -> "section";
-            case Leaf.Blank b -> "blank";
-            case Leaf.Divider d -> "divider";
-            case Leaf.SourcePage s -> "page";
+        return switch (leaf.content()) {
+            case Content.Cover c -> "cover";
+            case Content.IndexSheet i -> "index";
+            case Content.SectionTitle s -> "section";
+            case Content.Blank b -> "blank";
+            case Content.Divider d -> "divider";
+            case Content.Slip s -> "slip";
+            case Content.SourcePage s -> "page";
         };
     }
 
-    static Ledger.Leaf leaf(Leaf leaf, CarriedPage page, String kind, Map<SourceId, Integer> places) {
-        NumberStamp.Place stamp = page.stamp();
-        Leaf.SourcePage from = leaf instanceof Leaf.SourcePage source ? source : null;
-        return new Ledger.Leaf(leaf.number(), String.valueOf(leaf.number()), kind, page.fingerprint(), new Ledger.Stamp(stamp.x(), stamp.y(), stamp.sizePt()),
-                from == null ? -1 : places.get(from.source()), from == null ? 0 : from.page(), page.links(), page.allResources());
+    static Ledger.Leaf leaf(Leaf leaf, int position, CarriedPage page, String kind, Map<SourceId, Integer> places) {
+        Optional<Ledger.From> from = leaf.content() instanceof Content.SourcePage source
+                ? Optional.of(new Ledger.From(Objects.requireNonNull(places.get(source.source())), source.page())) : Optional.empty();
+        return new Ledger.Leaf(position, leaf.number().map(PageNumber::shown), leaf.label(), kind, page.contentPrint(), page.pagePrint(),
+                page.marks().stream().map(LedgerParts::mark).toList(), from, page.links(), page.allResources());
+    }
+
+    private static Ledger.Mark mark(MarkSetter.Placed placed) {
+        return new Ledger.Mark(placed.mark().series(), placed.mark().words(), new Ledger.Area(placed.x(), placed.y(), placed.x() + placed.widthPt(), placed.y() + placed.heightPt()), placed.sizePt());
     }
 }

@@ -8,6 +8,7 @@ import app.yellowtab.plan.PlannedBookmark;
 import java.io.IOException;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.function.IntUnaryOperator;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -27,6 +28,7 @@ final class OutlineWriter {
     private static final byte[] NO_COLOUR = new byte[0];
 
     private final List<PlannedBookmark> bookmarks;
+    private final IntUnaryOperator positions;
     private final int root;
     private final int[] parents;
     private final int[] firsts;
@@ -35,9 +37,13 @@ final class OutlineWriter {
     private final int[] nexts;
     private final int[] counts;
 
-    /** @param root the number of the outline; the bookmarks' numbers follow it */
-    OutlineWriter(List<PlannedBookmark> bookmarks, int root) {
+    /**
+     * @param positions gives the place in the file, counted from 1, of a leaf by its index in the plan
+     * @param root      the number of the outline; the bookmarks' numbers follow it
+     */
+    OutlineWriter(List<PlannedBookmark> bookmarks, IntUnaryOperator positions, int root) {
         this.bookmarks = bookmarks;
+        this.positions = positions;
         this.root = root;
         int size = bookmarks.size() + 1;
         parents = new int[size];
@@ -105,10 +111,10 @@ final class OutlineWriter {
         of.setItem(COSName.LAST, new ObjectNumber(root + lasts[i]));
     }
 
-    private static COSArray destination(PlannedBookmark bookmark) {
+    private COSArray destination(PlannedBookmark bookmark) {
         COSArray destination = new COSArray();
-        destination.add(new ObjectNumber(bookmark.page()));
-        String view = bookmark.look().view().isEmpty() ? "XYZ null null null" : bookmark.look().view();
+        destination.add(new ObjectNumber(positions.applyAsInt(bookmark.target().leaf())));
+        String view = bookmark.target().view().isEmpty() ? "XYZ null null null" : bookmark.target().view();
         for (String word : view.split(" ")) destination.add(operand(word));
         return destination;
     }

@@ -3,20 +3,22 @@ package app.yellowtab.assemble;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.carry.Leaves;
 import app.yellowtab.content.ContentScan;
+import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.output.FontReference;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.pdf.FontSet;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.sheet.IndexSheetSetter;
 import app.yellowtab.sheet.SheetSetter;
-import app.yellowtab.stamp.NumberStamp;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Set;
+import java.util.function.IntUnaryOperator;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSInteger;
@@ -35,13 +37,15 @@ final class OwnLeaves {
 
     private final Plan plan;
     private final FontSet fonts;
-    private final NumberStamp stamp;
+    private final IntUnaryOperator positions;
+    private final MarkSetter setter;
     private final SheetSetter sheets;
 
-    OwnLeaves(Plan plan, BundleFile bundle) {
+    OwnLeaves(Plan plan, IntUnaryOperator positions, BundleFile bundle) {
         this.plan = plan;
+        this.positions = positions;
         this.fonts = bundle.fonts();
-        this.stamp = bundle.stamp();
+        this.setter = bundle.markSetter();
         this.sheets = new SheetSetter(fonts, plan);
     }
 
@@ -53,12 +57,16 @@ final class OwnLeaves {
 
     /** Draws what is ours. */
     void draw(Leaf leaf, Taker taker) throws IOException {
-        draw(leaf.number(), (document, page) -> sheets.draw(leaf, document, page), leaf instanceof Leaf.IndexSheet index ? links(index.sheet()) : new COSArray(), taker);
+        draw(leaf, (document, page) -> sheets.draw(leaf, document, page), leaf.content() instanceof Content.IndexSheet index ? links(index.sheet()) : new COSArray(), taker);
     }
 
-    /** Draws a slip in place of a source's page that cannot be had. */
-    void slip(Leaf.SourcePage leaf, String fileName, Taker taker) throws IOException {
-        draw(leaf.number(), (document, page) -> sheets.slip(document, page, fileName, leaf.page()), new COSArray(), taker);
+    /**
+     * Draws a slip in place of a source's page that cannot be had.
+     *
+     * @param wanted the page in its file, counted from 1
+     */
+    void slip(Leaf leaf, String fileName, int wanted, Taker taker) throws IOException {
+        draw(leaf, (document, page) -> sheets.slip(document, page, fileName, wanted), new COSArray(), taker);
     }
 
     /** Draws on a page. */
@@ -67,17 +75,17 @@ final class OwnLeaves {
         void draw(PDDocument document, PDPage page) throws IOException;
     }
 
-    private void draw(int number, Drawer drawer, COSArray links, Taker taker) throws IOException {
+    private void draw(Leaf leaf, Drawer drawer, COSArray links, Taker taker) throws IOException {
         try (PDDocument document = new PDDocument()) {
-            PDPage page = SheetSetter.newPage();
+            PDPage page = SheetSetter.newPage(leaf);
             drawer.draw(document, page);
             ObjectGraph graph = new ObjectGraph(item -> fonts.faceOf(item).map(FontReference::new).orElse(null), Set.of());
-            COSDictionary leaf = page.getCOSObject();
-            if (page.getResources() == null) leaf.setItem(COSName.RESOURCES, new COSDictionary());
-            if (links.size() > 0) leaf.setItem(COSName.ANNOTS, links);
+            COSDictionary drawn = page.getCOSObject();
+            if (page.getResources() == null) drawn.setItem(COSName.RESOURCES, new COSDictionary());
+            if (links.size() > 0) drawn.setItem(COSName.ANNOTS, links);
             List<COSStream> contents = new ArrayList<>();
             for (Iterator<PDStream> streams = page.getContentStreams(); streams.hasNext(); ) contents.add(streams.next().getCOSObject());
-            taker.take(Leaves.close(number, leaf, contents, ContentScan.EMPTY, "", stamp, graph));
+            taker.take(Leaves.close(plan.marksOn(leaf), drawn, contents, ContentScan.EMPTY, "", setter, graph));
         }
     }
 
@@ -93,7 +101,7 @@ final class OwnLeaves {
             link.setItem(COSName.BORDER, numbers(0, 0, 0));
             link.setItem(COSName.CONTENTS, new COSString(row.row().entry().title()));
             COSArray destination = new COSArray();
-            destination.add(new ObjectNumber(row.row().entry().firstPage()));
+            destination.add(new ObjectNumber(positions.applyAsInt(row.row().entry().span().first())));
             destination.add(COSName.getPDFName("XYZ"));
             for (int i = 0; i < 3; i++) destination.add(COSNull.NULL);
             link.setItem(COSName.DEST, destination);

@@ -3,11 +3,11 @@ package app.yellowtab.assemble;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
-import app.yellowtab.model.Comments;
+import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
-import app.yellowtab.stamp.NumberStamp;
 import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -39,8 +39,8 @@ final class ReadAhead implements Closeable {
     private final Plan plan;
     private final SourceFiles sources;
     private final LeafLookup lookup;
-    private final Comments comments;
-    private final NumberStamp stamp;
+    private final Output output;
+    private final MarkSetter setter;
     private final BooleanSupplier stop;
     private final Duration limit;
     private final ExecutorService threads = Executors.newCachedThreadPool(work -> {
@@ -52,12 +52,12 @@ final class ReadAhead implements Closeable {
     private int next;
 
     /** @param limit how long nothing may come from a source before it is given up */
-    ReadAhead(Plan plan, SourceFiles sources, Comments comments, NumberStamp stamp, BooleanSupplier stop, Duration limit) {
+    ReadAhead(Plan plan, Output output, SourceFiles sources, MarkSetter setter, BooleanSupplier stop, Duration limit) {
         this.plan = plan;
         this.sources = sources;
-        this.lookup = new LeafLookup(plan);
-        this.comments = comments;
-        this.stamp = stamp;
+        this.output = output;
+        this.lookup = new LeafLookup(plan, output);
+        this.setter = setter;
         this.stop = stop;
         this.limit = limit;
     }
@@ -124,10 +124,10 @@ final class ReadAhead implements Closeable {
 
     private void lookAhead() {
         while (ahead.size() < MOST_RUNS) {
-            @Nullable SourceRun run = SourceRun.next(plan, next);
+            @Nullable SourceRun run = SourceRun.next(output.leaves(), next);
             if (run == null) return;
             if (!ahead.isEmpty() && !hasRoom(sources.source(run.source()))) return;
-            next = run.leaves().getLast().number();
+            next = output.position(run.leaves().getLast().index());
             ReadySource source = new ReadySource(run, sources);
             ahead.add(new Underway(source, threads.submit(() -> prepare(source))));
         }
@@ -135,7 +135,7 @@ final class ReadAhead implements Closeable {
 
     private ReadySource prepare(ReadySource source) throws IOException {
         try {
-            source.prepare(lookup, comments, stamp, stop);
+            source.prepare(plan, lookup, setter, stop);
             return source;
         } finally {
             if (source.isCancelled()) source.close();

@@ -8,11 +8,12 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.input.TooMuchException;
-import app.yellowtab.model.Comments;
+import app.yellowtab.mark.Mark;
+import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Content;
+import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
-import app.yellowtab.stamp.NumberStamp;
 import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -23,6 +24,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 
@@ -56,7 +58,7 @@ final class ReadySource implements Closeable {
      *
      * @throws FindingException if the source is gone, locked, or not the file any more that was brought in
      */
-    void prepare(LeafLookup lookup, Comments comments, NumberStamp stamp, BooleanSupplier stop) throws IOException {
+    void prepare(Plan plan, LeafLookup lookup, MarkSetter setter, BooleanSupplier stop) throws IOException {
         SourceId id = run.source();
         begun = Stand.of(sources.original(id));
         PageCarrier carrier;
@@ -67,11 +69,11 @@ final class ReadySource implements Closeable {
             isOpen = true;
             if (!sources.isUnchanged(id, opened, this::step)) throw changed();
             if (opened.pages().size() != sources.source(id).pageCount()) opened.pages().verified();
-            int last = run.leaves().stream().mapToInt(Leaf.SourcePage::page).max().orElseThrow();
+            int last = IntStream.range(0, run.leaves().size()).map(n -> run.page(n).page()).max().orElseThrow();
             if (last > opened.pages().size()) {
                 throw new FindingException(Finding.of(Code.PAGES_MISSING, sources.original(id), opened.pages().size() + " instead of " + last), null);
             }
-            carrier = opened.whole(() -> new PageCarrier(opened, page -> lookup.leafOf(id, page, run.document()), comments, stamp));
+            carrier = opened.whole(() -> new PageCarrier(opened, page -> lookup.positionOf(id, page, run.document()), plan.comments(), setter));
             ofFile = carrier.ofFile();
         } catch (FindingException known) {
             throw known;
@@ -81,20 +83,20 @@ final class ReadySource implements Closeable {
             return;
         }
         isAtPages = true;
-        for (Leaf.SourcePage leaf : run.leaves()) {
+        for (int n = 0; n < run.leaves().size(); n++) {
             if (stop.getAsBoolean() || cancelled) return;
-            carry(leaf, carrier);
+            carry(run.page(n), plan.marksOn(run.leaves().get(n)), carrier);
         }
     }
 
-    private void carry(Leaf.SourcePage leaf, PageCarrier by) {
+    private void carry(Content.SourcePage wanted, List<Mark> marks, PageCarrier by) {
         Notes found = new Notes();
         try {
-            pages.add(Optional.of(Objects.requireNonNull(input).page(() -> by.carry(leaf.page(), leaf.number(), found))));
+            pages.add(Optional.of(Objects.requireNonNull(input).page(() -> by.carry(wanted.page(), marks, found))));
             notes.add(found);
             step();
         } catch (IOException | RuntimeException | Error e) {
-            LoggerFactory.getLogger(ReadySource.class).warn("page lost: {} {}", sources.original(run.source()), leaf.page(), e);
+            LoggerFactory.getLogger(ReadySource.class).warn("page lost: {} {}", sources.original(run.source()), wanted.page(), e);
             lose(e);
         }
     }

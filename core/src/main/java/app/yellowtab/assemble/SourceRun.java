@@ -2,8 +2,8 @@ package app.yellowtab.assemble;
 
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
-import app.yellowtab.plan.Plan;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -11,28 +11,33 @@ import org.jspecify.annotations.Nullable;
  * Leaves that follow each other from one document and one source: they are made ready together. Long ones are cut, so that
  * the memory they take does not grow with the source.
  *
- * @param leaves at least one
+ * @param leaves at least one, all of them a source's pages
  */
-record SourceRun(List<Leaf.SourcePage> leaves) {
+record SourceRun(List<Leaf> leaves) {
     private static final int MOST_LEAVES = 400;
 
     SourceId source() {
-        return leaves.getFirst().source();
+        return page(0).source();
     }
 
     EntryId document() {
-        return leaves.getFirst().document();
+        return page(0).document();
     }
 
-    /** {@return the next run at or after a place in the plan, or null if only leaves of ours follow} */
-    static @Nullable SourceRun next(Plan plan, int from) {
+    /** {@return the page that the n-th leaf shows, counted from 0} */
+    Content.SourcePage page(int n) {
+        return (Content.SourcePage) leaves.get(n).content();
+    }
+
+    /** {@return the next run at or after a place among leaves, or null if only leaves of ours follow} */
+    static @Nullable SourceRun next(List<Leaf> leaves, int from) {
         int start = from;
-        while (start < plan.pageCount() && !(plan.leaves().get(start) instanceof Leaf.SourcePage)) start++;
-        if (start == plan.pageCount()) return null;
-        Leaf.SourcePage first = (Leaf.SourcePage) plan.leaves().get(start);
+        while (start < leaves.size() && !(leaves.get(start).content() instanceof Content.SourcePage)) start++;
+        if (start == leaves.size()) return null;
+        Content.SourcePage first = (Content.SourcePage) leaves.get(start).content();
         int end = start + 1;
-        while (end < plan.pageCount() && end - start < MOST_LEAVES && plan.leaves().get(end) instanceof Leaf.SourcePage next
+        while (end < leaves.size() && end - start < MOST_LEAVES && leaves.get(end).content() instanceof Content.SourcePage next
                 && next.source().equals(first.source()) && next.document().equals(first.document())) end++;
-        return new SourceRun(plan.leaves().subList(start, end).stream().map(Leaf.SourcePage.class::cast).toList());
+        return new SourceRun(leaves.subList(start, end));
     }
 }

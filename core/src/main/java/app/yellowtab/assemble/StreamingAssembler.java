@@ -1,12 +1,13 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.files.Drafts;
 import app.yellowtab.finding.DiskFull;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.output.DraftFile;
-import app.yellowtab.files.Drafts;
+import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
 import java.io.BufferedOutputStream;
@@ -52,13 +53,13 @@ final class StreamingAssembler implements Assembler {
     }
 
     @Override
-    public Outcome assemble(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
+    public Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
             throws FindingException {
         if (plan.documentCount() == 0) throw failure(Code.NOTHING_TO_PRODUCE, target, "", null);
         if (sources.isOriginal(target)) throw failure(Code.TARGET_IS_SOURCE, target, "", null);
         checkFolder(target);
         try {
-            return TargetLock.holding(target, () -> draftAndMove(plan, sources, target, progress, stop));
+            return TargetLock.holding(target, () -> draftAndMove(plan, output, sources, target, progress, stop));
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {
@@ -69,9 +70,9 @@ final class StreamingAssembler implements Assembler {
         }
     }
 
-    private Outcome draftAndMove(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop) throws IOException {
+    private Outcome draftAndMove(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop) throws IOException {
         try (Draft pdfDraft = new Draft(target); Draft ledgerDraft = new Draft(target)) {
-            Outcome outcome = write(plan, sources, target, progress, stop, pdfDraft.path, ledgerDraft.path);
+            Outcome outcome = write(plan, output, sources, target, progress, stop, pdfDraft.path, ledgerDraft.path);
             if (outcome instanceof Outcome.Written) moveBoth(pdfDraft.path, ledgerDraft.path, target);
             return outcome;
         }
@@ -93,13 +94,13 @@ final class StreamingAssembler implements Assembler {
         }
     }
 
-    private Outcome write(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop, Path pdfDraft, Path ledgerDraft)
+    private Outcome write(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop, Path pdfDraft, Path ledgerDraft)
             throws IOException {
         try (DraftFile pdf = opener.open(pdfDraft); OutputStream ledger = new BufferedOutputStream(Files.newOutputStream(ledgerDraft), 1 << 16);
-             AssemblyRun run = new AssemblyRun(plan, sources, progress, stop, pdf, ledger, limit)) {
+             AssemblyRun run = new AssemblyRun(plan, output, String.valueOf(target.getFileName()), sources, progress, stop, pdf, ledger, limit)) {
             Optional<Outcome.Stopped> stopped = run.write();
             if (stopped.isPresent()) return stopped.get();
-            return new Outcome.Written(target, plan.documentCount(), plan.pageCount(), Files.size(pdfDraft), run.findings());
+            return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft), run.findings());
         }
     }
 

@@ -1,24 +1,26 @@
 package app.yellowtab.carry;
 
 import app.yellowtab.output.ObjectGraph;
-import app.yellowtab.stamp.NumberStamp;
+import app.yellowtab.mark.MarkSetter;
 import java.util.List;
 
 /**
  * A page ready to be written.
  *
  * @param leaf        its dictionary, without a parent, and what it needs and no page before it needed
- * @param fingerprint of all that it holds and reaches
- * @param stamp       where its number stands
- * @param links       the bundle numbers that its links lead to, in order
+ * @param contentPrint of its contents and what they need, without annotations and marks
+ * @param pagePrint   of all that it holds and reaches
+ * @param marks       what is set on it, and where
+ * @param links       the places in the file that its links lead to, counted from 1, in order
  * @param allResources whether its content could not be followed, so that it holds all that it might draw with
  */
-public record CarriedPage(ObjectGraph.Reach leaf, String fingerprint, NumberStamp.Place stamp, List<Integer> links, boolean allResources) {
+public record CarriedPage(ObjectGraph.Reach leaf, String contentPrint, String pagePrint, List<MarkSetter.Placed> marks, List<Integer> links, boolean allResources) {
     public CarriedPage {
+        marks = List.copyOf(marks);
         links = List.copyOf(links);
     }
 
     CarriedPage withAllResources() {
-        return new CarriedPage(leaf, fingerprint, stamp, links, true);
+        return new CarriedPage(leaf, contentPrint, pagePrint, marks, links, true);
     }
 }

@@ -19,7 +19,7 @@ final class Destinations {
     private final PageList pages;
     private final IntUnaryOperator leaves;
 
-    /** @param leaves gives the bundle number of a page of the source, counted from 1; 0 for one that is not in the bundle */
+    /** @param leaves gives the place in the file of a page of the source, both counted from 1; 0 for one that is not in the file */
     Destinations(PDDocument document, PageList pages, IntUnaryOperator leaves) {
         this.names = new NamedDestinations(document);
         this.pages = pages;

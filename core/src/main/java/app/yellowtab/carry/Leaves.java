@@ -1,16 +1,23 @@
 package app.yellowtab.carry;
 
 import app.yellowtab.content.ContentScan;
+import app.yellowtab.mark.Mark;
+import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.output.FontReference;
-import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.output.MadeStream;
 import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.pdf.PageFrame;
-import app.yellowtab.stamp.NumberStamp;
+import app.yellowtab.pdf.Typeface;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Predicate;
 import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
@@ -19,29 +26,62 @@ import org.apache.pdfbox.pdmodel.PDPage;
 /** The last steps that every leaf takes, whether it comes from a source or is ours. */
 public final class Leaves {
     private static final String NAME = "YellowTab";
+    /** How many streams stand before a page's own contents, and how many after them. */
+    private static final int PUT_BEFORE = 1;
+    private static final int PUT_AFTER = 2;
 
     private Leaves() {}
 
     /**
-     * Closes a leaf: its content is shut in, so that nothing it leaves open touches the number, and the number is put on top.
+     * Closes a leaf: its content is shut in, so that nothing it leaves open touches the marks, and they are put on top, in a
+     * content stream of their own, the last.
      *
+     * @param marks    what is set on it
      * @param leaf     with its boxes, its resources (which no other page shares) and its annotations
      * @param contents its content streams
      * @param scan     of their operators, which must be sound
-     * @param drawn    further operators to draw before the number, in the page's own coordinates; may be empty
+     * @param drawn    further operators to draw before the marks, in the page's own coordinates; may be empty
      */
-    public static CarriedPage close(int number, COSDictionary leaf, List<COSStream> contents, ContentScan scan, String drawn,
-                                    NumberStamp stamp, ObjectGraph graph) throws IOException {
+    public static CarriedPage close(List<Mark> marks, COSDictionary leaf, List<COSStream> contents, ContentScan scan, String drawn,
+                                    MarkSetter setter, ObjectGraph graph) throws IOException {
         COSDictionary resources = leaf.getCOSDictionary(COSName.RESOURCES);
-        String font = add(resources, COSName.FONT, new FontReference(NumberStamp.FACE));
-        NumberStamp.Stamp set = stamp.set(number, PageFrame.of(new PDPage(leaf)), font);
+        Map<Typeface, String> fonts = new EnumMap<>(Typeface.class);
+        for (Mark mark : marks) {
+            if (!fonts.containsKey(mark.look().face())) fonts.put(mark.look().face(), add(resources, COSName.FONT, new FontReference(mark.look().face())));
+        }
+        MarkSetter.Stamp set = setter.set(marks, PageFrame.of(new PDPage(leaf)), face -> Objects.requireNonNull(fonts.get(face)));
         COSArray all = new COSArray();
         all.add(new MadeStream("q\n".repeat(scan.missingSaves() + 1)));
         contents.forEach(all::add);
-        all.add(new MadeStream("\n" + "Q\n".repeat(scan.openSaves() + 1) + drawn + set.operators()));
+        all.add(new MadeStream("\n" + "Q\n".repeat(scan.openSaves() + 1) + drawn));
+        all.add(new MadeStream("\n" + set.operators()));
         leaf.setItem(COSName.CONTENTS, all);
         ObjectGraph.Reach reach = graph.reach(leaf);
-        return new CarriedPage(reach, graph.fingerprintOf(reach), set.place(), links(leaf), false);
+        String contentPrint = graph.fingerprintOf(graph.reach(content(leaf, FontReference.class::isInstance)));
+        return new CarriedPage(reach, contentPrint, graph.fingerprintOf(reach), set.placed(), links(leaf), false);
+    }
+
+    /**
+     * {@return what makes a closed leaf the same page in two files: its contents and what they are drawn with, without what
+     * was put before and after them}
+     *
+     * @param isOurs whether an item is one of the fonts that marks are set in
+     */
+    public static COSDictionary content(COSDictionary leaf, Predicate<COSBase> isOurs) {
+        COSDictionary content = new COSDictionary();
+        COSDictionary resources = new COSDictionary();
+        if (leaf.getCOSDictionary(COSName.RESOURCES) instanceof COSDictionary all) resources.addAll(all);
+        COSDictionary fonts = new COSDictionary();
+        if (resources.getCOSDictionary(COSName.FONT) instanceof COSDictionary all) fonts.addAll(all);
+        for (COSName name : List.copyOf(fonts.keySet())) if (name.getName().startsWith(NAME) && isOurs.test(fonts.getItem(name))) fonts.removeItem(name);
+        if (fonts.size() > 0) resources.setItem(COSName.FONT, fonts);
+        else resources.removeItem(COSName.FONT);
+        content.setItem(COSName.RESOURCES, resources);
+        COSArray streams = new COSArray();
+        COSArray all = leaf.getCOSArray(COSName.CONTENTS);
+        for (int i = PUT_BEFORE; all != null && i < all.size() - PUT_AFTER; i++) streams.add(all.get(i));
+        content.setItem(COSName.CONTENTS, streams);
+        return content;
     }
 
     /** Adds something to resources that are a page's own, under a name that is not taken; {@return the name} */

@@ -3,13 +3,14 @@ package app.yellowtab.carry;
 import app.yellowtab.content.ContentScan;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.PdfInput;
+import app.yellowtab.mark.Mark;
+import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.Comments;
 import app.yellowtab.output.FontReference;
-import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.output.MadeStream;
 import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.pdf.Units;
-import app.yellowtab.stamp.NumberStamp;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
@@ -46,7 +47,7 @@ public final class PageCarrier {
     private static final float BLEED_PT = 72;
 
     private final PdfInput input;
-    private final NumberStamp stamp;
+    private final MarkSetter setter;
     private final ObjectGraph graph;
     private final Layers layers;
     private final LayerRemover remover;
@@ -57,11 +58,11 @@ public final class PageCarrier {
     /**
      * Takes an open source; at once its form fields are given what they lack to be drawn.
      *
-     * @param leaves gives the bundle number of a page of the source, counted from 1; 0 for one that is not in the bundle
+     * @param leaves gives the place in the file of a page of the source, both counted from 1; 0 for one that is not in the file
      */
-    public PageCarrier(PdfInput input, IntUnaryOperator leaves, Comments comments, NumberStamp stamp) {
+    public PageCarrier(PdfInput input, IntUnaryOperator leaves, Comments comments, MarkSetter setter) {
         this.input = input;
-        this.stamp = stamp;
+        this.setter = setter;
         Destinations destinations = new Destinations(input.document(), input.pages(), leaves);
         FormAppearances.complete(input.document(), ofFile);
         WholeFile.look(input.document().getDocumentCatalog().getCOSObject(), ofFile);
@@ -89,11 +90,11 @@ public final class PageCarrier {
      * Makes a page ready.
      *
      * @param page   in the source, counted from 1
-     * @param number its bundle number
+     * @param marks  what is set on it
      * @throws IOException      if it cannot be had; the pages before and after it are not touched by that
      * @throws RuntimeException of any kind, for the same reason
      */
-    public CarriedPage carry(int page, int number, Notes notes) throws IOException {
+    public CarriedPage carry(int page, List<Mark> marks, Notes notes) throws IOException {
         COSDictionary from = input.pages().get(page - 1);
         if (!COSName.PAGE.equals(from.getDictionaryObject(COSName.TYPE))) throw new IOException("the page is no page");
         notes.add(Code.ACTIONS_REMOVED, Actions.countIn(from));
@@ -119,7 +120,7 @@ public final class PageCarrier {
         to.setItem(COSName.RESOURCES, used.resources());
         if (alone) contents = shutIn(unpacked, to);
         int unreadable = graph.unreadable();
-        CarriedPage carried = Leaves.close(number, to, contents, alone ? ContentScan.EMPTY : scan, drawn(settled.drawings(), to.getCOSDictionary(COSName.RESOURCES)), stamp, graph);
+        CarriedPage carried = Leaves.close(marks, to, contents, alone ? ContentScan.EMPTY : scan, drawn(settled.drawings(), to.getCOSDictionary(COSName.RESOURCES)), setter, graph);
         notes.add(Code.PART_LOST, graph.unreadable() - unreadable);
         return used.isFollowed() ? carried : carried.withAllResources();
     }

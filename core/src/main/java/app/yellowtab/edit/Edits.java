@@ -4,8 +4,9 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
@@ -48,19 +49,22 @@ public final class Edits {
             if (source != null) after.put(id, change.apply(source));
         });
         Bundle replaced = bundle.withSources(bundle.sources().stream().map(source -> after.getOrDefault(source.id(), source)).toList());
-        return replaced.withContents(replaced.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> document.withRuns(document.runs().stream().map(run -> {
-            Source old = before.get(run.source());
-            Source now = after.get(run.source());
-            boolean whole = old != null && now != null && run.firstPage() == 1 && run.lastPage() == old.pageCount();
-            return whole ? new PageRun(run.source(), 1, now.pageCount()) : run;
-        }).toList())).toList())));
+        return replaced.withContents(replaced.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> document.withRuns(document.runs().stream()
+                .map(run -> run instanceof SourcePages pages ? adjusted(pages, before, after) : run).toList())).toList())));
+    }
+
+    private static Run adjusted(SourcePages run, Map<SourceId, Source> before, Map<SourceId, Source> after) {
+        Source old = before.get(run.source());
+        Source now = after.get(run.source());
+        boolean whole = old != null && now != null && run.first() == 1 && run.last() == old.pageCount();
+        return whole ? run.part(1, now.pageCount()) : run;
     }
 
     /** {@return the bundle without these sources, and without the documents that are made of them alone} */
     public static Bundle removeSources(Bundle bundle, Set<SourceId> removed) {
         Set<EntryId> documents = new HashSet<>();
         for (Document document : bundle.contents().allDocuments()) {
-            if (document.runs().stream().allMatch(run -> removed.contains(run.source()))) documents.add(document.id());
+            if (!document.sources().isEmpty() && removed.containsAll(document.sources()) && document.runs().size() == document.sources().size()) documents.add(document.id());
         }
         return dropFromTray(takeOut(bundle, documents), removed);
     }
@@ -74,7 +78,7 @@ public final class Edits {
         if (before == null) return bundle;
         Source source = change.apply(before);
         return changeSources(bundle, Map.of(id, change)).withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> {
-            boolean whole = document.runs().size() == 1 && document.runs().getFirst().source().equals(source.id());
+            boolean whole = document.runs().size() == 1 && document.sources().equals(List.of(source.id()));
             if (!whole) return document;
             Document renamed = document.title().equals(before.proposedTitle()) ? document.withTitle(source.proposedTitle()) : document;
             return renamed.date().equals(before.proposedDate()) ? renamed.withDate(source.proposedDate()) : renamed;

@@ -4,6 +4,7 @@ import app.yellowtab.pdf.Typeface;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * What a ledger says of the whole bundle; its leaves, of which there may be very many, are read one after the other by
@@ -14,10 +15,11 @@ import java.util.Locale;
  * @param index     the pages of the index
  * @param bookmarks in order
  * @param fonts     our own fonts
- * @param identity  the file's identifier (ISO 32000-1:2008, 14.4), in lower-case hexadecimal
+ * @param files     the files that the leaves stand in; today always one
  */
-public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index, List<Bookmark> bookmarks, List<Font> fonts, String identity) {
+public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index, List<Bookmark> bookmarks, List<Font> fonts, List<ProducedFile> files) {
     public Ledger {
+        files = List.copyOf(files);
         sources = List.copyOf(sources);
         index = List.copyOf(index);
         bookmarks = List.copyOf(bookmarks);
@@ -32,14 +34,23 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
     }
 
     /**
+     * A file that was produced.
+     *
+     * @param name     its own name; empty in ledgers of format 1
+     * @param output   what it is for: "screen" or "paper"
+     * @param identity its identifier (ISO 32000-1:2008, 14.4), in lower-case hexadecimal
+     */
+    public record ProducedFile(String name, String output, String identity, int pages) {}
+
+    /**
      * A file that leaves came from.
      *
      * @param sha256 of the file as it was brought in, in lower-case hexadecimal
      */
     public record SourceFile(String file, String sha256, int pages) {}
 
-    /** A page of the index. */
-    public record IndexPage(int number, List<Row> rows) {
+    /** A page of the index, by its place in the file, counted from 1. */
+    public record IndexPage(int position, List<Row> rows) {
         public IndexPage {
             rows = List.copyOf(rows);
         }
@@ -50,14 +61,14 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      *
      * @param text  its words in reading order
      * @param pages what stands in its page column
-     * @param to    the bundle number that it leads to
+     * @param to    the place in the file that it leads to, counted from 1
      */
     public record Row(String text, String pages, int to, Area area) {}
 
     /** A part of a page, in points from its lower left corner. */
     public record Area(float left, float bottom, float right, float top) {}
 
-    /** A bookmark, and the bundle number that it leads to. */
+    /** A bookmark, and the place in the file that it leads to, counted from 1. */
     public record Bookmark(int level, String title, int to) {}
 
     /**
@@ -73,21 +84,43 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
     /**
      * A leaf.
      *
-     * @param label       its page label
-     * @param kind        "cover", "index", "section", "blank", "divider", "page" or "slip"
-     * @param fingerprint of its content and of all that it needs to be drawn
-     * @param stamp       where its number stands
-     * @param source      the place of its file in {@link Ledger#sources}, counted from 0; -1 for a leaf of ours
-     * @param page        in that file, counted from 1; 0 for a leaf of ours
-     * @param links       the bundle numbers that its links lead to, in order
+     * @param position     its place in the file, counted from 1
+     * @param number       what is printed on it and called out; empty for one that is not counted
+     * @param label        its page label
+     * @param kind         "cover", "index", "section", "blank", "divider", "page" or "slip"
+     * @param contentPrint of its contents and what they need, without annotations and marks; empty in ledgers of format 1
+     * @param pagePrint    of all that it holds and reaches
+     * @param marks        what is set on it
+     * @param from         where its page comes from; empty for a leaf of ours
+     * @param links        the places in the file that its links lead to, in order
      * @param allResources whether what it draws could not be followed, so that it may hold more than it shows
      */
-    public record Leaf(int number, String label, String kind, String fingerprint, Stamp stamp, int source, int page, List<Integer> links, boolean allResources) {
+    public record Leaf(int position, Optional<String> number, String label, String kind, String contentPrint, String pagePrint, List<Mark> marks, Optional<From> from,
+                       List<Integer> links, boolean allResources) {
         public Leaf {
+            marks = List.copyOf(marks);
             links = List.copyOf(links);
+        }
+
+        /** {@return such as "page 412"; of one without a number, its place in the file} */
+        public String shown() {
+            return number.map(words -> "page " + words).orElse("the page at place " + position + " of the file");
         }
     }
 
-    /** A stamped number: its left end on the base line, in points from the lower left corner of what a reader sees. */
-    public record Stamp(float x, float y, float sizePt) {}
+    /**
+     * Where a leaf's page comes from.
+     *
+     * @param source the place of its file in {@link Ledger#sources}, counted from 0
+     * @param page   in that file, counted from 1
+     */
+    public record From(int source, int page) {}
+
+    /**
+     * A mark on a leaf.
+     *
+     * @param series what it belongs to
+     * @param box    from its left end on the base line, in points from the lower left corner of what a reader sees
+     */
+    public record Mark(String series, String words, Area box, float sizePt) {}
 }

@@ -1,10 +1,11 @@
 package app.yellowtab.ledger;
 
-import app.yellowtab.finding.DiskFull;
-import app.yellowtab.finding.Finding;
-import app.yellowtab.finding.Finding.Code;
-import app.yellowtab.finding.FindingException;
 import app.yellowtab.files.Drafts;
+import app.yellowtab.finding.DiskFull;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.mark.Mark;
 import java.io.BufferedWriter;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -45,7 +46,7 @@ public final class LedgerCsv {
         Path draft = Drafts.beside(beside(bundle));
         try {
             try (LedgerReader leaves = LedgerReader.leaves(ledgerFile); BufferedWriter out = Files.newBufferedWriter(draft)) {
-                out.write("number,label,kind,file,file sha256,page,fingerprint,stamp x,stamp y,stamp size\r\n");
+                out.write("position,number,label,kind,file,file sha256,page,fingerprint,stamp x,stamp y,stamp size\r\n");
                 for (Optional<Ledger.Leaf> leaf; (leaf = leaves.next()).isPresent(); ) out.write(line(leaf.get(), ledger));
             }
             Files.move(draft, beside(bundle), StandardCopyOption.REPLACE_EXISTING);
@@ -55,10 +56,11 @@ public final class LedgerCsv {
     }
 
     private static String line(Ledger.Leaf leaf, Ledger ledger) {
-        boolean own = leaf.source() < 0;
-        Ledger.SourceFile source = own ? new Ledger.SourceFile("", "", 0) : ledger.sources().get(leaf.source());
-        return String.format(Locale.ROOT, "%d,%s,%s,%s,%s,%s,%s,%.2f,%.2f,%.2f\r\n", leaf.number(), quoted(leaf.label()), leaf.kind(), quoted(source.file()),
-                source.sha256(), own ? "" : String.valueOf(leaf.page()), leaf.fingerprint(), leaf.stamp().x(), leaf.stamp().y(), leaf.stamp().sizePt());
+        Ledger.SourceFile source = leaf.from().map(from -> ledger.sources().get(from.source())).orElse(new Ledger.SourceFile("", "", 0));
+        Optional<Ledger.Mark> number = leaf.marks().stream().filter(mark -> mark.series().equals(Mark.BUNDLE_NUMBER)).findFirst();
+        return String.format(Locale.ROOT, "%d,%s,%s,%s,%s,%s,%s,%s,%s\r\n", leaf.position(), quoted(leaf.number().orElse("")), quoted(leaf.label()), leaf.kind(), quoted(source.file()),
+                source.sha256(), leaf.from().map(from -> String.valueOf(from.page())).orElse(""), leaf.pagePrint(),
+                number.map(mark -> String.format(Locale.ROOT, "%.2f,%.2f,%.2f", mark.box().left(), mark.box().bottom(), mark.sizePt())).orElse(",,"));
     }
 
     /** A name that begins like a formula is kept from being taken for one by the spreadsheet. */

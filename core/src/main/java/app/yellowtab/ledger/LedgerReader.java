@@ -1,7 +1,7 @@
 package app.yellowtab.ledger;
 
 import app.yellowtab.ledger.Ledger.Area;
-import app.yellowtab.ledger.Ledger.Stamp;
+import app.yellowtab.mark.Mark;
 import app.yellowtab.pdf.Typeface;
 import java.io.Closeable;
 import java.io.IOException;
@@ -63,20 +63,35 @@ public final class LedgerReader implements Closeable {
         try {
             if (json.nextToken() != JsonToken.START_OBJECT) return Optional.empty();
             JsonNode node = json.readValueAsTree();
-            JsonNode stamp = node.required("stamp");
-            return Optional.of(new Ledger.Leaf(node.required("number").asInt(), node.required("label").asString(), node.required("kind").asString(),
-                    node.required("fingerprint").asString(), new Stamp(stamp.required("x").floatValue(), stamp.required("y").floatValue(), stamp.required("size").floatValue()),
-                    node.path("source").asInt(-1), node.path("page").asInt(0), each(node.path("links"), JsonNode::asInt),
+            boolean first = node.has("stamp");
+            Optional<Ledger.From> from = node.has("source") ? Optional.of(new Ledger.From(node.required("source").asInt(), node.required("page").asInt())) : Optional.empty();
+            return Optional.of(new Ledger.Leaf(first ? node.required("number").asInt() : node.required("places").required(0).required(1).asInt(),
+                    Optional.ofNullable(node.get("number")).map(JsonNode::asString), node.required("label").asString(), node.required("kind").asString(),
+                    first ? "" : node.required("contentPrint").asString(), node.required(first ? "fingerprint" : "pagePrint").asString(),
+                    first ? List.of(number(node)) : each(node.required("marks"), LedgerReader::mark), from, each(node.path("links"), JsonNode::asInt),
                     ALL.equals(node.path("resources").asString(""))));
         } catch (JacksonException | IllegalArgumentException e) {
             throw new IOException("it is no ledger, or a damaged one", e);
         }
     }
 
+    private static Ledger.Mark mark(JsonNode node) {
+        return new Ledger.Mark(node.required("series").asString(), node.required("words").asString(), area(node.required("box")), node.required("size").floatValue());
+    }
+
+    /** {@return the only mark that leaves of format 1 have} */
+    private static Ledger.Mark number(JsonNode leaf) {
+        JsonNode stamp = leaf.required("stamp");
+        float x = stamp.required("x").floatValue();
+        float y = stamp.required("y").floatValue();
+        return new Ledger.Mark(Mark.BUNDLE_NUMBER, leaf.required("number").asString(), new Area(x, y, x, y), stamp.required("size").floatValue());
+    }
+
     private Ledger whole() {
         int format = 0;
         int pages = 0;
         String identity = "";
+        List<Ledger.ProducedFile> files = List.of();
         List<Ledger.SourceFile> sources = List.of();
         List<Ledger.IndexPage> index = List.of();
         List<Ledger.Bookmark> bookmarks = List.of();
@@ -89,15 +104,19 @@ public final class LedgerReader implements Closeable {
                 case "ledger" -> format = json.getIntValue();
                 case "pages" -> pages = json.getIntValue();
                 case "identity" -> identity = json.getString();
+                case "files" -> files = each(tree(), f -> new Ledger.ProducedFile(f.required("name").asString(), f.required("output").asString(),
+                        f.required("identity").asString(), f.required("pages").asInt()));
                 case "sources" -> sources = each(tree(), s -> new Ledger.SourceFile(s.required("file").asString(), s.required("sha256").asString(), s.required("pages").asInt()));
-                case "index" -> index = each(tree(), p -> new Ledger.IndexPage(p.required("number").asInt(), each(p.required("rows"), LedgerReader::row)));
+                case "index" -> index = each(tree(), p -> new Ledger.IndexPage(p.required(p.has("number") ? "number" : "position").asInt(), each(p.required("rows"), LedgerReader::row)));
                 case "bookmarks" -> bookmarks = each(tree(), b -> new Ledger.Bookmark(b.required("level").asInt(), b.required("title").asString(), b.required("to").asInt()));
                 case "fonts" -> fonts = each(tree(), LedgerReader::font);
                 default -> json.skipChildren();
             }
         }
-        if (format != LedgerWriter.FORMAT) throw new IllegalArgumentException("format " + format);
-        return new Ledger(pages, sources, index, bookmarks, fonts, identity);
+        if (format < 1 || format > LedgerWriter.FORMAT) throw new IllegalArgumentException("format " + format);
+        if (format == 1) files = List.of(new Ledger.ProducedFile("", "screen", identity, pages));
+        if (files.size() != 1 || files.getFirst().pages() != pages) throw new IllegalArgumentException("files");
+        return new Ledger(pages, sources, index, bookmarks, fonts, files);
     }
 
     private JsonNode tree() {
@@ -105,14 +124,16 @@ public final class LedgerReader implements Closeable {
     }
 
     private static Ledger.Row row(JsonNode node) {
-        JsonNode area = node.required("area");
-        return new Ledger.Row(node.required("text").asString(), node.required("pages").asString(), node.required("to").asInt(),
-                new Area(area.required(0).floatValue(), area.required(1).floatValue(), area.required(2).floatValue(), area.required(3).floatValue()));
+        return new Ledger.Row(node.required("text").asString(), node.required("pages").asString(), node.required("to").asInt(), area(node.required("area")));
+    }
+
+    private static Area area(JsonNode sides) {
+        return new Area(sides.required(0).floatValue(), sides.required(1).floatValue(), sides.required(2).floatValue(), sides.required(3).floatValue());
     }
 
     private static Ledger.Font font(JsonNode node) {
         return new Ledger.Font(Typeface.valueOf(node.required("face").asString()), node.required("name").asString(), node.required("object").asInt(),
-                node.required("fingerprint").asString());
+                node.required(node.has("print") ? "print" : "fingerprint").asString());
     }
 
     private static <T> List<T> each(JsonNode array, Function<JsonNode, T> read) {

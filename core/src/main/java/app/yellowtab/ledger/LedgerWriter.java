@@ -1,7 +1,6 @@
 package app.yellowtab.ledger;
 
 import app.yellowtab.ledger.Ledger.Area;
-import app.yellowtab.ledger.Ledger.Stamp;
 import java.io.Closeable;
 import java.io.OutputStream;
 import java.util.List;
@@ -12,7 +11,7 @@ import tools.jackson.core.json.JsonFactory;
 
 /** Writes a ledger leaf by leaf: one leaf a line, so that two ledgers can be compared. For one thread. */
 public final class LedgerWriter implements Closeable {
-    static final int FORMAT = 1;
+    static final int FORMAT = 2;
     private final JsonGenerator json;
 
     /**
@@ -57,7 +56,7 @@ public final class LedgerWriter implements Closeable {
 
     private void indexPage(Ledger.IndexPage page) {
         json.writeStartObject();
-        json.writeNumberProperty("number", page.number());
+        json.writeNumberProperty("position", page.position());
         json.writeArrayPropertyStart("rows");
         for (Ledger.Row row : page.rows()) {
             newLine();
@@ -65,34 +64,48 @@ public final class LedgerWriter implements Closeable {
             json.writeStringProperty("text", row.text());
             json.writeStringProperty("pages", row.pages());
             json.writeNumberProperty("to", row.to());
-            Area area = row.area();
-            json.writeArrayPropertyStart("area");
-            for (float side : new float[] {area.left(), area.bottom(), area.right(), area.top()}) json.writeNumber(side);
-            json.writeEndArray();
+            area("area", row.area());
             json.writeEndObject();
         }
         json.writeEndArray();
         json.writeEndObject();
     }
 
+    private void area(String name, Area area) {
+        json.writeArrayPropertyStart(name);
+        for (float side : new float[] {area.left(), area.bottom(), area.right(), area.top()}) json.writeNumber(side);
+        json.writeEndArray();
+    }
+
     /** Adds the next leaf. */
     public void add(Ledger.Leaf leaf) {
         newLine();
         json.writeStartObject();
-        json.writeNumberProperty("number", leaf.number());
+        json.writeArrayPropertyStart("places");
+        json.writeStartArray();
+        json.writeNumber(0);
+        json.writeNumber(leaf.position());
+        json.writeEndArray();
+        json.writeEndArray();
+        leaf.number().ifPresent(number -> json.writeStringProperty("number", number));
         json.writeStringProperty("label", leaf.label());
         json.writeStringProperty("kind", leaf.kind());
-        if (leaf.source() >= 0) {
-            json.writeNumberProperty("source", leaf.source());
-            json.writeNumberProperty("page", leaf.page());
+        leaf.from().ifPresent(from -> {
+            json.writeNumberProperty("source", from.source());
+            json.writeNumberProperty("page", from.page());
+        });
+        json.writeStringProperty("contentPrint", leaf.contentPrint());
+        json.writeStringProperty("pagePrint", leaf.pagePrint());
+        json.writeArrayPropertyStart("marks");
+        for (Ledger.Mark mark : leaf.marks()) {
+            json.writeStartObject();
+            json.writeStringProperty("series", mark.series());
+            json.writeStringProperty("words", mark.words());
+            area("box", mark.box());
+            json.writeNumberProperty("size", mark.sizePt());
+            json.writeEndObject();
         }
-        json.writeStringProperty("fingerprint", leaf.fingerprint());
-        Stamp stamp = leaf.stamp();
-        json.writeObjectPropertyStart("stamp");
-        json.writeNumberProperty("x", stamp.x());
-        json.writeNumberProperty("y", stamp.y());
-        json.writeNumberProperty("size", stamp.sizePt());
-        json.writeEndObject();
+        json.writeEndArray();
         if (!leaf.links().isEmpty()) {
             json.writeArrayPropertyStart("links");
             leaf.links().forEach(json::writeNumber);
@@ -103,7 +116,7 @@ public final class LedgerWriter implements Closeable {
     }
 
     /** Ends the ledger, after the last leaf. */
-    public void end(List<Ledger.Font> fonts, String identity) {
+    public void end(List<Ledger.Font> fonts, List<Ledger.ProducedFile> files) {
         json.writeEndArray();
         json.writeArrayPropertyStart("fonts");
         for (Ledger.Font font : fonts) {
@@ -112,11 +125,20 @@ public final class LedgerWriter implements Closeable {
             json.writeStringProperty("face", font.face().name());
             json.writeStringProperty("name", font.name());
             json.writeNumberProperty("object", font.object());
-            json.writeStringProperty("fingerprint", font.fingerprint());
+            json.writeStringProperty("print", font.fingerprint());
             json.writeEndObject();
         }
         json.writeEndArray();
-        json.writeStringProperty("identity", identity);
+        json.writeArrayPropertyStart("files");
+        for (Ledger.ProducedFile file : files) {
+            json.writeStartObject();
+            json.writeStringProperty("name", file.name());
+            json.writeStringProperty("output", file.output());
+            json.writeStringProperty("identity", file.identity());
+            json.writeNumberProperty("pages", file.pages());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
         json.writeEndObject();
         newLine();
     }

@@ -1,8 +1,14 @@
 package app.yellowtab.model;
 
+import app.yellowtab.model.page.ReservedPages;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * One entry of the index and the pages behind it.
@@ -12,11 +18,13 @@ import java.util.Objects;
  * @param description a further line below the title; empty for none
  * @param date        as the index prints it
  * @param inIndex     whether the index lists it and gives it a tab number
+ * @param belongsTo   the entry that it goes with wherever that goes, as an exhibit to its statement; empty for none
  * @param runs        its pages in order; never empty
  */
 public record Document(EntryId id, String title, String description, DocumentDate date, boolean inIndex,
-                       List<PageRun> runs) {
+                       Optional<EntryId> belongsTo, List<Run> runs) {
     public Document {
+        Objects.requireNonNull(belongsTo, "belongsTo");
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(date, "date");
         Objects.requireNonNull(description, "description");
@@ -27,31 +35,43 @@ public record Document(EntryId id, String title, String description, DocumentDat
 
     /** {@return a new entry with all pages of a source, titled and dated as the source proposes} */
     public static Document of(Source source) {
-        return new Document(EntryId.fresh(), source.proposedTitle(), "", source.proposedDate(), true,
-                List.of(new PageRun(source.id(), 1, source.pageCount())));
+        return new Document(EntryId.fresh(), source.proposedTitle(), "", source.proposedDate(), true, Optional.empty(),
+                List.of(SourcePages.of(source.id(), 1, source.pageCount())));
     }
 
     public int pageCount() {
-        return runs.stream().mapToInt(PageRun::pageCount).sum();
+        return runs.stream().mapToInt(Run::pageCount).sum();
+    }
+
+    /** {@return whether it stands for a document, or a part of one, that is still to come} */
+    public boolean isPlaceholder() {
+        return runs.stream().anyMatch(ReservedPages.class::isInstance);
+    }
+
+    /** {@return the sources that it takes pages from, each as often as it has runs of them} */
+    public List<SourceId> sources() {
+        List<SourceId> sources = new ArrayList<>();
+        for (Run run : runs) if (run instanceof SourcePages pages) sources.add(pages.source());
+        return sources;
     }
 
     public Document withTitle(String newTitle) {
-        return new Document(id, newTitle, description, date, inIndex, runs);
+        return new Document(id, newTitle, description, date, inIndex, belongsTo, runs);
     }
 
     public Document withDescription(String newDescription) {
-        return new Document(id, title, newDescription, date, inIndex, runs);
+        return new Document(id, title, newDescription, date, inIndex, belongsTo, runs);
     }
 
     public Document withDate(DocumentDate newDate) {
-        return new Document(id, title, description, newDate, inIndex, runs);
+        return new Document(id, title, description, newDate, inIndex, belongsTo, runs);
     }
 
-    public Document withRuns(List<PageRun> newRuns) {
-        return newRuns.equals(runs) ? this : new Document(id, title, description, date, inIndex, newRuns);
+    public Document withRuns(List<Run> newRuns) {
+        return newRuns.equals(runs) ? this : new Document(id, title, description, date, inIndex, belongsTo, newRuns);
     }
 
     public Document withInIndex(boolean shown) {
-        return new Document(id, title, description, date, shown, runs);
+        return new Document(id, title, description, date, shown, belongsTo, runs);
     }
 }

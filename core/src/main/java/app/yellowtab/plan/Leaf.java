@@ -1,28 +1,27 @@
 package app.yellowtab.plan;
 
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.source.SourceId;
+import app.yellowtab.model.page.PageKey;
+import java.util.Objects;
+import java.util.Optional;
 
-/** One page of the bundle as it will be produced. */
-public sealed interface Leaf {
-    /** {@return the bundle number, counted from 1; it equals the PDF's page number} */
-    int number();
+/**
+ * One page of the bundle as it will be produced.
+ *
+ * @param index     its place in the plan, counted from 0
+ * @param key       which page this is, for ever; empty for a page that is made anew with every plan
+ * @param number    what is printed on it and called out; empty for one that is not counted
+ * @param onlyPaper whether only a set to be printed has it; such a page is never counted
+ * @param content   what it shows
+ */
+public record Leaf(int index, Optional<PageKey> key, Optional<PageNumber> number, boolean onlyPaper, Content content) {
+    public Leaf {
+        Objects.requireNonNull(key, "key");
+        Objects.requireNonNull(content, "content");
+        if (onlyPaper && number.isPresent()) throw new IllegalArgumentException("a page that only paper has must not be counted");
+    }
 
-    /** One page of the cover; {@code sheet} is counted from 0. */
-    record Cover(int number, int sheet) implements Leaf {}
-
-    /** One page of the index; {@code sheet} is counted from 0. */
-    record IndexSheet(int number, int sheet) implements Leaf {}
-
-    /** The page that opens a section. */
-    record SectionTitle(int number, EntryId section, String label, String title) implements Leaf {}
-
-    /** A blank page before a document. */
-    record Blank(int number, EntryId next) implements Leaf {}
-
-    /** A page that names the document after it; {@code tab} is 0 where the index does not list the document. */
-    record Divider(int number, EntryId next, int tab, String title) implements Leaf {}
-
-    /** A page of a source; {@code page} is counted from 1. */
-    record SourcePage(int number, EntryId document, SourceId source, int page) implements Leaf {}
+    /** {@return what a viewer shows as its page number: what is printed on it, or nothing} */
+    public String label() {
+        return number.map(PageNumber::shown).orElse("");
+    }
 }

@@ -1,17 +1,24 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.mark.Mark;
+import app.yellowtab.mark.MarkLook;
+import app.yellowtab.mark.Spot;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.pdf.Typeface;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * The whole product before anything is written. Immutable.
  *
  * @param heading    the case heading
  * @param comments   what becomes of the sources' comments
- * @param leaves     every leaf; the n-th, counted from 1, carries number n
+ * @param leaves     every leaf, each at its index
  * @param entries    sections and documents in order, those that the index does not list included
  * @param headingLines the heading of each index page, set in lines
  * @param indexSheets the rows of each index page
@@ -31,9 +38,36 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
         return count;
     }
 
-    /** {@return the leaf with a bundle number from 1 to {@link #pageCount()}} */
-    public Leaf leaf(int number) {
-        return leaves.get(number - 1);
+    /** {@return the leaf at an index, counted from 0} */
+    public Leaf leaf(int index) {
+        return leaves.get(index);
+    }
+
+    /** {@return the leaf that bears a number, in these words, whatever the case of its letters} */
+    public Optional<Leaf> leafNumbered(String words) {
+        for (Leaf leaf : leaves) if (leaf.label().equalsIgnoreCase(words) && leaf.number().isPresent()) return Optional.of(leaf);
+        return Optional.empty();
+    }
+
+    /** {@return the highest number that is printed, in its words; empty where none is} */
+    public String lastNumber() {
+        for (Leaf leaf : leaves.reversed()) if (leaf.number().isPresent()) return leaf.label();
+        return "";
+    }
+
+    /** {@return what is set on a leaf} Made when it is asked for, so that twenty thousand leaves with many marks cost nothing. */
+    public List<Mark> marksOn(Leaf leaf) {
+        return leaf.number().map(number -> new Mark(Mark.BUNDLE_NUMBER, number.shown(), Spot.STANDARD, MarkLook.NUMBER)).stream().toList();
+    }
+
+    /** {@return all letters that marks are made of, by typeface} */
+    public Map<Typeface, Set<Integer>> markLetters() {
+        Set<Integer> letters = new TreeSet<>();
+        "0123456789".chars().forEach(letters::add);
+        for (Leaf leaf : leaves) {
+            if (leaf.number().isPresent() && !leaf.number().get().isPlain()) leaf.label().codePoints().forEach(letters::add);
+        }
+        return Map.of(MarkLook.NUMBER.face(), letters);
     }
 
     /** {@return the section or document with an id} */

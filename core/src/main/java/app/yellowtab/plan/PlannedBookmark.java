@@ -5,14 +5,14 @@ import app.yellowtab.model.source.BookmarkLook;
 /**
  * One bookmark of the bundle.
  *
- * @param level its depth, 1 for the outermost; never more than one deeper than the bookmark before it
- * @param title as the viewer shows it
- * @param page  the bundle number it leads to
- * @param look  how it is shown
+ * @param level  its depth, 1 for the outermost; never more than one deeper than the bookmark before it
+ * @param title  as the viewer shows it
+ * @param target where it leads
+ * @param look   how it is shown
  */
-public record PlannedBookmark(int level, String title, int page, BookmarkLook look) {
-    /** A bookmark of ours. */
-    public PlannedBookmark(int level, String title, int page) {
-        this(level, title, page, BookmarkLook.PLAIN);
+public record PlannedBookmark(int level, String title, Target target, BookmarkLook look) {
+    /** A bookmark of ours, to the top of a leaf. */
+    public PlannedBookmark(int level, String title, int leaf) {
+        this(level, title, new Target(leaf, ""), BookmarkLook.PLAIN);
     }
 }

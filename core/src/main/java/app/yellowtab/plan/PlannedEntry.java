@@ -4,7 +4,7 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
 
-/** A section or document in its place, with the numbers that follow from it. */
+/** A section or document in its place, with what follows from it. */
 public sealed interface PlannedEntry {
     EntryId id();
 
@@ -13,17 +13,35 @@ public sealed interface PlannedEntry {
     /** {@return how many sections it lies in} */
     int depth();
 
-    /** {@return the bundle number of its first page; for a document, of the document itself and not of a page before it} */
-    int firstPage();
+    /** {@return where its pages stand; those of a document without what separates it from the one before} */
+    Span span();
 
-    int lastPage();
+    /**
+     * Leaves that follow each other.
+     *
+     * @param first the index of the first, counted from 0
+     * @param last  the index of the last
+     * @param from  the number that the first counted leaf bears, in its words; empty where none is counted
+     * @param to    the number that the last counted leaf bears
+     */
+    record Span(int first, int last, String from, String to) {
+        /** {@return how many leaves there are} */
+        public int count() {
+            return last - first + 1;
+        }
+
+        /** {@return such as "4–25", or "4" for a single page} */
+        public String shown() {
+            return from.equals(to) ? from : from + "–" + to;
+        }
+    }
 
     /**
      * A section.
      *
      * @param label the letter that its place gives it, such as "B", or "B.1" for the first sub-section of B
      */
-    record PlannedSection(Section section, String label, int depth, int firstPage, int lastPage) implements PlannedEntry {
+    record PlannedSection(Section section, String label, int depth, Span span) implements PlannedEntry {
         @Override
         public EntryId id() {
             return section.id();
@@ -40,7 +58,7 @@ public sealed interface PlannedEntry {
      *
      * @param tab its number in the index, running through the bundle; 0 where the index does not list it
      */
-    record PlannedDocument(Document document, int tab, int depth, int firstPage, int lastPage) implements PlannedEntry {
+    record PlannedDocument(Document document, int tab, int depth, Span span) implements PlannedEntry {
         @Override
         public EntryId id() {
             return document.id();

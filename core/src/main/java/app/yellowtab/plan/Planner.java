@@ -3,9 +3,14 @@ package app.yellowtab.plan;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
-import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
+import app.yellowtab.model.page.BlankLook;
+import app.yellowtab.model.page.BlankPages;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.ReservedPages;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceBookmark;
 import app.yellowtab.model.source.SourceId;
@@ -17,6 +22,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** Makes the plan of a bundle. A pure function: the same bundle gives an equal plan. */
@@ -31,7 +37,7 @@ public final class Planner {
      * @throws IllegalArgumentException if a document takes pages from a source that the bundle does not hold
      */
     public static Plan plan(Bundle bundle) {
-        return new Run(bundle, Map.of()).plan();
+        return new Planning(bundle, Map.of()).plan();
     }
 
     /**
@@ -43,7 +49,7 @@ public final class Planner {
         for (List<IndexRow> sheet : before.indexSheets()) {
             for (IndexRow row : sheet) if (row.entry() instanceof PlannedDocument planned) set.put(planned.document(), row);
         }
-        return new Run(bundle, set).plan();
+        return new Planning(bundle, set).plan();
     }
 
     /** {@return the letter of the n-th section, counted from 0: A to Z, then AA, AB and so on} */
@@ -53,7 +59,7 @@ public final class Planner {
     }
 
     /** The planning of one bundle. */
-    private static final class Run {
+    private static final class Planning {
         private final Bundle bundle;
         private final Map<SourceId, Source> sources;
         /** The rows of documents that were set before. */
@@ -64,9 +70,10 @@ public final class Planner {
         private final List<@Nullable PlannedEntry> entries = new ArrayList<>();
         private final List<SetLines> lines = new ArrayList<>();
         private final List<PlannedBookmark> bookmarks = new ArrayList<>();
+        private int numbers;
         private int tabs;
 
-        Run(Bundle bundle, Map<Document, IndexRow> set) {
+        Planning(Bundle bundle, Map<Document, IndexRow> set) {
             this.bundle = bundle;
             this.set = set;
             this.sources = bundle.sourcesById();
@@ -78,17 +85,27 @@ public final class Planner {
             setLines(bundle.contents(), 0);
             List<Integer> rowsPerSheet = setter.sheets();
             List<List<CoverPart>> cover = bundle.layout().cover() ? CoverSetter.sheets(bundle.heading()) : List.of();
-            for (int sheet = 0; sheet < cover.size(); sheet++) leaves.add(new Leaf.Cover(next(), sheet));
+            for (int sheet = 0; sheet < cover.size(); sheet++) add(new Content.Cover(sheet));
             bookmarks.add(new PlannedBookmark(1, "Index", next()));
-            for (int sheet = 0; sheet < rowsPerSheet.size(); sheet++) leaves.add(new Leaf.IndexSheet(next(), sheet));
+            for (int sheet = 0; sheet < rowsPerSheet.size(); sheet++) add(new Content.IndexSheet(sheet));
             place(bundle.contents(), 0, "");
             List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
             return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
                     indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover);
         }
 
+        /** {@return the index of the leaf that comes next} */
         private int next() {
-            return leaves.size() + 1;
+            return leaves.size();
+        }
+
+        /** Adds a counted leaf that every set has. */
+        private void add(Content content) {
+            add(Optional.empty(), content);
+        }
+
+        private void add(Optional<PageKey> key, Content content) {
+            leaves.add(new Leaf(next(), key, Optional.of(PageNumber.plain(next(), ++numbers)), false, content));
         }
 
         private void setLines(Contents contents, int depth) {
@@ -129,42 +146,74 @@ public final class Planner {
         private void place(Section section, int depth, String label) {
             int slot = entries.size();
             entries.add(null);
-            int firstPage = next();
-            bookmarks.add(new PlannedBookmark(depth + 1, label + ". " + section.title(), firstPage));
-            leaves.add(new Leaf.SectionTitle(firstPage, section.id(), label, section.title()));
+            int first = next();
+            bookmarks.add(new PlannedBookmark(depth + 1, label + ". " + section.title(), first));
+            add(new Content.SectionTitle(section.id(), label, section.title()));
             place(section.contents(), depth + 1, label);
-            entries.set(slot, new PlannedSection(section, label, depth, firstPage, leaves.size()));
+            entries.set(slot, new PlannedSection(section, label, depth, span(first)));
         }
 
         private void place(Document document, int depth, boolean first) {
             int tab = document.inIndex() ? ++tabs : 0;
             Separators separators = bundle.layout().separators();
-            if (separators == Separators.BLANK && !first) leaves.add(new Leaf.Blank(next(), document.id()));
-            if (separators == Separators.TITLED) leaves.add(new Leaf.Divider(next(), document.id(), tab, document.title()));
-            int firstPage = next();
-            bookmarks.add(new PlannedBookmark(depth + 1, tab == 0 ? document.title() : tab + ". " + document.title(), firstPage));
-            for (PageRun run : document.runs()) place(document, run, depth + 1);
-            entries.add(new PlannedDocument(document, tab, depth, firstPage, leaves.size()));
+            if (separators == Separators.BLANK && !first) add(new Content.Blank(document.id(), BlankLook.PLAIN));
+            if (separators == Separators.TITLED) add(new Content.Divider(document.id(), tab, document.title()));
+            int firstLeaf = next();
+            bookmarks.add(new PlannedBookmark(depth + 1, tab == 0 ? document.title() : tab + ". " + document.title(), firstLeaf));
+            for (Run run : document.runs()) {
+                switch (run) {
+                    case SourcePages pages -> place(document, pages, depth + 1);
+                    case BlankPages blank -> place(document, blank);
+                    case ReservedPages reserved -> place(document, reserved);
+                }
+            }
+            entries.add(new PlannedDocument(document, tab, depth, span(firstLeaf)));
         }
 
-        private void place(Document document, PageRun run, int level) {
+        private void place(Document document, SourcePages run, int level) {
             Source source = sources.get(run.source());
             if (source == null) throw new IllegalArgumentException("no such source in the bundle: " + run.source().value());
-            int offset = leaves.size() + 1 - run.firstPage();
+            int offset = next() - run.first();
             int previous = level;
             for (SourceBookmark own : source.bookmarks()) {
-                if (own.page() < run.firstPage() || own.page() > run.lastPage() || own.level() > bundle.fromSources().bookmarkLevels()) continue;
+                if (own.page() < run.first() || own.page() > run.last() || own.level() > bundle.fromSources().bookmarkLevels()) continue;
                 previous = Math.min(level + own.level(), previous + 1);
-                bookmarks.add(new PlannedBookmark(previous, own.title(), own.page() + offset, own.look()));
+                bookmarks.add(new PlannedBookmark(previous, own.title(), new Target(own.page() + offset, own.look().view()), own.look()));
             }
-            for (int page = run.firstPage(); page <= run.lastPage(); page++) {
-                leaves.add(new Leaf.SourcePage(next(), document.id(), run.source(), page));
+            for (int n = 1; n <= run.pageCount(); n++) {
+                add(Optional.of(run.key(n)), new Content.SourcePage(document.id(), run.source(), run.first() + n - 1, run.look()));
             }
+        }
+
+        private void place(Document document, BlankPages run) {
+            boolean onlyPaper = run.sets() == BlankPages.Sets.PAPER;
+            for (int n = 1; n <= run.count(); n++) {
+                Content blank = new Content.Blank(document.id(), run.look());
+                if (run.counted()) add(Optional.of(run.key(n)), blank);
+                else leaves.add(new Leaf(next(), Optional.of(run.key(n)), Optional.empty(), onlyPaper, blank));
+            }
+        }
+
+        private void place(Document document, ReservedPages run) {
+            for (int n = 1; n <= run.count(); n++) {
+                String which = run.count() == 1 ? "This page is" : "Page " + n + " of " + run.count() + " that are";
+                add(Optional.of(run.key(n)), new Content.Slip(document.id(), List.of(document.title(), which + " kept free for this document, which is still to come.")));
+            }
+        }
+
+        /** {@return the leaves from an index up to the last there is} */
+        private PlannedEntry.Span span(int first) {
+            int from = first;
+            while (from < leaves.size() && leaves.get(from).number().isEmpty()) from++;
+            int to = leaves.size() - 1;
+            while (to > from && leaves.get(to).number().isEmpty()) to--;
+            boolean counted = from < leaves.size();
+            return new PlannedEntry.Span(first, leaves.size() - 1, counted ? leaves.get(from).label() : "", counted ? leaves.get(to).label() : "");
         }
 
         private List<List<IndexRow>> indexSheets(List<PlannedEntry> placed, List<Integer> rowsPerSheet) {
             Iterator<SetLines> broken = lines.iterator();
-            Iterator<IndexRow> rows = placed.stream().filter(Run::isListed)
+            Iterator<IndexRow> rows = placed.stream().filter(Planning::isListed)
                     .map(entry -> broken.next().row(entry)).iterator();
             List<List<IndexRow>> sheets = new ArrayList<>();
             for (int count : rowsPerSheet) {

@@ -1,17 +1,17 @@
 package app.yellowtab.prove;
 
 import app.yellowtab.carry.Actions;
+import app.yellowtab.carry.Leaves;
 import app.yellowtab.carry.PageContents;
 import app.yellowtab.content.ContentScan;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.output.Reached;
 import app.yellowtab.prove.OwnText.Letter;
-import app.yellowtab.stamp.NumberStamp;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -26,7 +26,6 @@ import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSObject;
 import org.apache.pdfbox.cos.COSObjectKey;
-import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
@@ -40,6 +39,7 @@ final class LeafProof {
     private final PdfInput input;
     private final PageTable pages;
     private final Map<Integer, List<Ledger.Row>> rows;
+    private final OwnFonts fonts;
     private final OwnText text;
     private final ObjectGraph graph;
     private final List<Finding> findings = new ArrayList<>();
@@ -49,6 +49,7 @@ final class LeafProof {
         this.input = input;
         this.pages = pages;
         this.rows = rows;
+        this.fonts = fonts;
         this.text = new OwnText(fonts);
         this.graph = new ObjectGraph(item -> standIn(item, fonts), Set.of());
     }
@@ -71,13 +72,13 @@ final class LeafProof {
                 return leaf;
             });
         } catch (IOException | RuntimeException | Error e) {
-            LoggerFactory.getLogger(LeafProof.class).warn("page {} of {} cannot be read", leaf.number(), file, e);
+            LoggerFactory.getLogger(LeafProof.class).warn("page {} of {} cannot be read", leaf.position(), file, e);
             report(leaf, Code.PROOF_UNREADABLE, String.valueOf(e.getMessage()));
         }
     }
 
     private void proveWithin(Ledger.Leaf leaf) throws IOException {
-        COSObject object = input.document().getDocument().getObjectFromPool(new COSObjectKey(pages.object(leaf.number()), 0));
+        COSObject object = input.document().getDocument().getObjectFromPool(new COSObjectKey(pages.object(leaf.position()), 0));
         if (!(object.getObject() instanceof COSDictionary dictionary)
                 || !COSName.PAGE.equals(dictionary.getCOSName(COSName.TYPE)) || dictionary.containsKey(COSName.KIDS)) {
             throw new IOException("the page is no page");
@@ -87,36 +88,44 @@ final class LeafProof {
         alone.removeItem(COSName.PARENT);
         ObjectGraph.Reach reach = graph.reach(alone);
         String fingerprint = graph.fingerprintOf(reach);
-        List<Letter> letters = text.of(new PDPage(dictionary));
-        number(leaf, letters.stream().filter(letter -> letter.face() == NumberStamp.FACE).toList());
-        rows(leaf, dictionary, letters.stream().filter(letter -> letter.face() != NumberStamp.FACE).toList());
+        String contentPrint = graph.fingerprintOf(graph.reach(Leaves.content(dictionary, item -> fonts.faceOf(item).isPresent())));
+        marks(leaf, text.marks(dictionary));
+        rows(leaf, dictionary);
         List<Integer> links = links(dictionary);
         if (!links.equals(leaf.links())) report(leaf, Code.PROOF_LINKS, difference(leaf.links(), links));
         AtomicBoolean damaged = new AtomicBoolean();
         ContentScan scan = ContentScan.of(PageContents.unpacked(PageContents.of(dictionary), () -> damaged.set(true)));
         if (damaged.get() || !scan.isSound()) report(leaf, Code.PROOF_CONTENT, "");
-        if (!fingerprint.equals(leaf.fingerprint())) report(leaf, Code.PROOF_PAGE, "");
+        boolean isContent = leaf.contentPrint().isEmpty() || contentPrint.equals(leaf.contentPrint());
+        if (!fingerprint.equals(leaf.pagePrint()) || !isContent) report(leaf, Code.PROOF_PAGE, "");
         boolean acts = acts(alone);
         for (Reached reached : reach.fresh()) acts |= acts(reached.base());
         if (acts) report(leaf, Code.PROOF_ACTION, "");
     }
 
-    private void number(Ledger.Leaf leaf, List<Letter> digits) {
-        String stamped = digits.stream().map(Letter::text).collect(Collectors.joining());
-        if (!stamped.equals(String.valueOf(leaf.number()))) {
-            report(leaf, Code.PROOF_NUMBER, stamped.isEmpty() ? "nothing" : stamped);
-            return;
+    /** @param found the letters of each mark on the page */
+    private void marks(Ledger.Leaf leaf, List<List<Letter>> found) {
+        for (int i = 0; i < Math.max(found.size(), leaf.marks().size()); i++) {
+            String words = i < found.size() ? found.get(i).stream().map(Letter::text).collect(Collectors.joining()) : "nothing";
+            if (i >= leaf.marks().size() || !words.equals(leaf.marks().get(i).words())) {
+                report(leaf, Code.PROOF_NUMBER, words);
+                return;
+            }
+            if (!isInPlace(leaf.marks().get(i), found.get(i))) report(leaf, Code.PROOF_PLACE, "");
         }
-        Letter first = digits.getFirst();
-        Ledger.Stamp stamp = leaf.stamp();
-        boolean inPlace = digits.stream().allMatch(Letter::isUpright) && Math.abs(first.x() - stamp.x()) < TOLERANCE_PT
-                && Math.abs(first.y() - stamp.y()) < TOLERANCE_PT && Math.abs(first.sizePt() - stamp.sizePt()) < TOLERANCE_PT;
-        if (!inPlace) report(leaf, Code.PROOF_PLACE, "");
     }
 
-    private void rows(Ledger.Leaf leaf, COSDictionary page, List<Letter> letters) {
+    private static boolean isInPlace(Ledger.Mark mark, List<Letter> letters) {
+        Letter first = letters.getFirst();
+        return letters.stream().allMatch(Letter::isUpright) && Math.abs(first.x() - mark.box().left()) < TOLERANCE_PT
+                && Math.abs(first.y() - mark.box().bottom()) < TOLERANCE_PT && Math.abs(first.sizePt() - mark.sizePt()) < TOLERANCE_PT;
+    }
+
+    private void rows(Ledger.Leaf leaf, COSDictionary page) throws IOException {
+        List<Ledger.Row> expected = rows.getOrDefault(leaf.position(), List.of());
+        if (expected.isEmpty()) return;
+        List<Letter> letters = text.withoutMarks(page);
         COSArray annotations = page.getCOSArray(COSName.ANNOTS);
-        List<Ledger.Row> expected = rows.getOrDefault(leaf.number(), List.of());
         for (int i = 0; i < expected.size(); i++) {
             Ledger.Row row = expected.get(i);
             String found = bare(letters.stream().filter(letter -> letter.y() > row.area().bottom() && letter.y() < row.area().top())
@@ -176,6 +185,6 @@ final class LeafProof {
     }
 
     private void report(Ledger.Leaf leaf, Code code, String detail) {
-        findings.add(new Finding(code, file, leaf.number(), detail));
+        findings.add(new Finding(code, file, leaf.position(), detail));
     }
 }

@@ -88,7 +88,7 @@ final class LedgerProver implements Prover {
             this.pages = pages;
             this.progress = progress;
             this.stop = stop;
-            this.rows = ledger.index().stream().collect(Collectors.toMap(Ledger.IndexPage::number, Ledger.IndexPage::rows));
+            this.rows = ledger.index().stream().collect(Collectors.toMap(Ledger.IndexPage::position, Ledger.IndexPage::rows));
         }
 
         private record Stretch(int last, Future<List<Finding>> work) {}
@@ -99,7 +99,7 @@ final class LedgerProver implements Prover {
             try (LedgerReader reader = LedgerReader.leaves(ledgerFile)) {
                 for (List<Ledger.Leaf> next; !(next = next(reader)).isEmpty(); ) {
                     List<Ledger.Leaf> leaves = next;
-                    read = leaves.getLast().number();
+                    read = leaves.getLast().position();
                     underway.add(new Stretch(read, threads.submit(() -> prove(leaves))));
                     if (underway.size() > THREADS && !finish(findings)) return false;
                 }
@@ -125,7 +125,7 @@ final class LedgerProver implements Prover {
                 LeafProof proof = new LeafProof(bundle, input, pages, new OwnFonts(ledger.fonts()), rows);
                 for (Ledger.Leaf leaf : leaves) {
                     if (stop.getAsBoolean()) return List.of();
-                    if (leaf.number() <= pages.count()) proof.prove(leaf);
+                    if (leaf.position() <= pages.count()) proof.prove(leaf);
                 }
                 return proof.findings();
             }

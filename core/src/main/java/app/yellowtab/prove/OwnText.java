@@ -15,6 +15,8 @@ import org.apache.pdfbox.contentstream.operator.DrawObject;
 import org.apache.pdfbox.contentstream.operator.Operator;
 import org.apache.pdfbox.contentstream.operator.OperatorName;
 import org.apache.pdfbox.contentstream.operator.OperatorProcessor;
+import org.apache.pdfbox.contentstream.operator.markedcontent.BeginMarkedContentSequenceWithProperties;
+import org.apache.pdfbox.contentstream.operator.markedcontent.EndMarkedContentSequence;
 import org.apache.pdfbox.contentstream.operator.state.Concatenate;
 import org.apache.pdfbox.contentstream.operator.state.Restore;
 import org.apache.pdfbox.contentstream.operator.state.Save;
@@ -35,12 +37,14 @@ import org.apache.pdfbox.contentstream.operator.text.ShowTextLine;
 import org.apache.pdfbox.contentstream.operator.text.ShowTextLineAndSpace;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSNumber;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.util.Matrix;
 import org.apache.pdfbox.util.Vector;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Extracts from a page the text that is set in our own fonts, with its places. Whatever else the page shows is passed over,
@@ -49,6 +53,8 @@ import org.apache.pdfbox.util.Vector;
 final class OwnText extends PDFStreamEngine {
     private final OwnFonts fonts;
     private List<Letter> letters = new ArrayList<>();
+    private List<List<Letter>> marks = new ArrayList<>();
+    private boolean isMark;
     private AffineTransform toReader = new AffineTransform();
 
     /**
@@ -58,27 +64,62 @@ final class OwnText extends PDFStreamEngine {
      * @param x         its left end on the base line, in the reader's coordinates
      * @param isUpright to the reader
      */
-    record Letter(String text, Typeface face, float x, float y, float sizePt, boolean isUpright) {}
+    record Letter(String text, float x, float y, float sizePt, boolean isUpright) {}
 
     OwnText(OwnFonts fonts) {
         this.fonts = fonts;
         List<OperatorProcessor> understood = List.of(new DrawObject(this), new Concatenate(this), new Save(this), new Restore(this), new SetMatrix(this),
                 new BeginText(this), new EndText(this), new MoveText(this), new MoveTextSetLeading(this), new NextLine(this), new SetCharSpacing(this),
                 new SetTextHorizontalScaling(this), new SetTextLeading(this), new SetTextRise(this), new SetWordSpacing(this), new ShowText(this),
-                new ShowTextAdjusted(this), new ShowTextLine(this), new ShowTextLineAndSpace(this), new SelectFont());
+                new ShowTextAdjusted(this), new ShowTextLine(this), new ShowTextLineAndSpace(this), new SelectFont(), new BeginMarkedContentSequenceWithProperties(this), new EndMarkedContentSequence(this));
         understood.forEach(this::addOperator);
     }
 
-    /** {@return the letters of a page, in the order in which they are drawn} */
-    List<Letter> of(PDPage page) throws IOException {
+    /** {@return the letters of a page below its marks, in the order in which they are drawn} */
+    List<Letter> withoutMarks(COSDictionary page) throws IOException {
+        COSArray streams = page.getCOSArray(COSName.CONTENTS);
+        read(page, streams == null ? page.getItem(COSName.CONTENTS) : part(streams, 0, streams.size() - 1));
+        return letters;
+    }
+
+    /** {@return the letters of each mark of a page: marks are what the page's last content stream holds under our tag} */
+    List<List<Letter>> marks(COSDictionary page) throws IOException {
+        COSArray streams = page.getCOSArray(COSName.CONTENTS);
+        read(page, streams == null || streams.size() == 0 ? new COSArray() : part(streams, streams.size() - 1, streams.size()));
+        return marks;
+    }
+
+    private static COSArray part(COSArray streams, int from, int to) {
+        COSArray part = new COSArray();
+        for (int i = from; i < to; i++) part.add(streams.get(i));
+        return part;
+    }
+
+    private void read(COSDictionary page, @Nullable COSBase contents) throws IOException {
         letters = new ArrayList<>();
+        marks = new ArrayList<>();
+        isMark = false;
+        COSDictionary alone = new COSDictionary(page);
+        alone.setItem(COSName.CONTENTS, contents);
+        PDPage read = new PDPage(alone);
         try {
-            toReader = PageFrame.of(page).fromReader().createAffineTransform().createInverse();
+            toReader = PageFrame.of(read).fromReader().createAffineTransform().createInverse();
         } catch (NoninvertibleTransformException flat) {
             throw new IOException("the page has no extent", flat);
         }
-        processPage(page);
-        return letters;
+        processPage(read);
+        marks.removeIf(List::isEmpty);
+    }
+
+    @Override
+    public void beginMarkedContentSequence(COSName tag, COSDictionary properties) {
+        isMark = COSName.ARTIFACT.equals(tag) && properties != null && COSName.getPDFName("Pagination").equals(properties.getItem(COSName.TYPE));
+        if (isMark) marks.add(new ArrayList<>());
+    }
+
+    @Override
+    public void endMarkedContentSequence() {
+        isMark = false;
     }
 
     @Override
@@ -105,8 +146,9 @@ final class OwnText extends PDFStreamEngine {
         seen.concatenate(at.createAffineTransform());
         String text = font.toUnicode(code);
         boolean upright = seen.getScaleY() > 0 && Math.abs(seen.getShearX()) < 1e-3 * seen.getScaleY() && seen.getScaleX() > 0;
-        letters.add(new Letter(text == null ? "\uFFFD" : text, face.get(), (float) seen.getTranslateX(), (float) seen.getTranslateY(),
-                (float) seen.getScaleY(), upright));
+        Letter letter = new Letter(text == null ? "\uFFFD" : text, (float) seen.getTranslateX(), (float) seen.getTranslateY(), (float) seen.getScaleY(), upright);
+        letters.add(letter);
+        if (isMark) marks.getLast().add(letter);
     }
 
     @Override

@@ -58,7 +58,7 @@ final class WholeProof {
         COSArray identity = input.document().getDocument().getDocumentID();
         if (identity == null || identity.size() < 2) return false;
         for (int i = 0; i < 2; i++) {
-            if (!(identity.getObject(i) instanceof COSString part) || !HexFormat.of().formatHex(part.getBytes()).equals(ledger.identity())) return false;
+            if (!(identity.getObject(i) instanceof COSString part) || !HexFormat.of().formatHex(part.getBytes()).equals(ledger.files().getFirst().identity())) return false;
         }
         return true;
     }
@@ -68,9 +68,9 @@ final class WholeProof {
         String[] shown = labels == null ? new String[0] : labels.getLabelsByPageIndices();
         try (LedgerReader leaves = LedgerReader.leaves(ledgerFile)) {
             for (Optional<Ledger.Leaf> leaf; (leaf = leaves.next()).isPresent(); ) {
-                int number = leaf.get().number();
-                String label = number <= shown.length ? shown[number - 1] : "none";
-                if (number <= pages.count() && !label.equals(leaf.get().label())) report(Code.PROOF_LABEL, number, label);
+                int position = leaf.get().position();
+                String label = position <= shown.length ? shown[position - 1] : "none";
+                if (position <= pages.count() && !label.equals(leaf.get().label())) report(Code.PROOF_LABEL, position, label);
             }
         }
     }

@@ -5,9 +5,9 @@ import app.yellowtab.pdf.Typeface;
 import app.yellowtab.plan.IndexLook;
 import app.yellowtab.plan.IndexRow;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
 import app.yellowtab.plan.PlannedEntry.PlannedSection;
+import app.yellowtab.plan.PlannedEntry;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -117,8 +117,7 @@ public final class IndexSheetSetter {
     }
 
     private static String pages(PlannedEntry entry) {
-        boolean span = entry instanceof PlannedSection && entry.lastPage() > entry.firstPage();
-        return span ? entry.firstPage() + "–" + entry.lastPage() : String.valueOf(entry.firstPage());
+        return entry instanceof PlannedSection ? entry.span().shown() : entry.span().from();
     }
 
     private static float lines(Canvas canvas, List<String> lines, Typeface face, float size, float leading, int depth, float top)

@@ -1,14 +1,18 @@
 package app.yellowtab.sheet;
 
+import app.yellowtab.model.page.BlankLook;
+import app.yellowtab.model.page.Sheet;
 import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.pdf.Units;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.CoverPart;
 import app.yellowtab.plan.CoverSetter;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import java.io.IOException;
+import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -29,9 +33,11 @@ public final class SheetSetter {
         this.plan = plan;
     }
 
-    /** {@return an empty upright A4 page, not yet in the document} */
-    public static PDPage newPage() {
-        return new PDPage(new PDRectangle(Units.A4_WIDTH_PT, Units.A4_HEIGHT_PT));
+    /** {@return an empty page of a leaf's size, upright A4 unless it is a blank page of another, not yet in the document} */
+    public static PDPage newPage(Leaf leaf) {
+        boolean own = leaf.content() instanceof Content.Blank blank && !blank.look().sheet().equals(Sheet.A4);
+        Sheet sheet = own ? ((Content.Blank) leaf.content()).look().sheet() : Sheet.A4;
+        return new PDPage(own ? new PDRectangle(Units.mm((float) sheet.widthMm()), Units.mm((float) sheet.heightMm())) : new PDRectangle(Units.A4_WIDTH_PT, Units.A4_HEIGHT_PT));
     }
 
     /**
@@ -41,13 +47,14 @@ public final class SheetSetter {
      */
     public void draw(Leaf leaf, PDDocument document, PDPage page) throws IOException {
         try (Canvas canvas = new Canvas(document, page, fonts)) {
-            switch (leaf) {
-                case Leaf.Cover c -> cover(canvas, c.sheet());
-                case Leaf.IndexSheet i -> new IndexSheetSetter(plan).draw(i.sheet(), canvas);
-                case Leaf.SectionTitle s -> title(canvas, s.label(), s.title());
-                case Leaf.Divider d -> title(canvas, d.tab() == 0 ? "" : String.valueOf(d.tab()), d.title());
-                case Leaf.Blank b -> { }
-                case Leaf.SourcePage s -> throw new IllegalArgumentException("a source's page is copied, not drawn");
+            switch (leaf.content()) {
+                case Content.Cover c -> cover(canvas, c.sheet());
+                case Content.IndexSheet i -> new IndexSheetSetter(plan).draw(i.sheet(), canvas);
+                case Content.SectionTitle s -> title(canvas, s.label(), s.title());
+                case Content.Divider d -> title(canvas, d.tab() == 0 ? "" : String.valueOf(d.tab()), d.title());
+                case Content.Blank b -> blank(canvas, b.look());
+                case Content.Slip s -> slip(canvas, s.lines());
+                case Content.SourcePage s -> throw new IllegalArgumentException("a source's page is copied, not drawn");
             }
         }
     }
@@ -60,8 +67,26 @@ public final class SheetSetter {
      */
     public void slip(PDDocument document, PDPage page, String fileName, int number) throws IOException {
         try (Canvas canvas = new Canvas(document, page, fonts)) {
-            float y = lines(canvas, "This page could not be read", Typeface.SERIF_BOLD, 20, Units.A4_HEIGHT_PT * 0.6f);
-            lines(canvas, "Page " + number + " of " + fileName + " is damaged.", Typeface.SERIF, 13, y - 10);
+            slip(canvas, List.of("This page could not be read", "Page " + number + " of " + fileName + " is damaged."));
+        }
+    }
+
+    /** Says something in the upper half of a page, its first line larger. */
+    private static void slip(Canvas canvas, List<String> words) throws IOException {
+        float y = lines(canvas, words.getFirst(), Typeface.SERIF_BOLD, 20, Units.A4_HEIGHT_PT * 0.6f);
+        for (String line : words.subList(1, words.size())) y = lines(canvas, line, Typeface.SERIF, 13, y - 10);
+    }
+
+    private static void blank(Canvas canvas, BlankLook look) throws IOException {
+        float width = Units.mm((float) look.sheet().widthMm());
+        float height = Units.mm((float) look.sheet().heightMm());
+        if (!look.tint().isEmpty()) canvas.fill(0, 0, width, height, Integer.parseInt(look.tint(), 16));
+        if (look.words().isBlank()) return;
+        float measure = width * 0.7f;
+        float y = height * 0.6f;
+        for (String line : Typeface.SERIF.wrap(look.words(), 22, measure)) {
+            canvas.centre(line, Typeface.SERIF, 22, width / 2, y);
+            y -= 22 * 1.3f;
         }
     }
 

@@ -3,13 +3,17 @@ package app.yellowtab.store;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
-import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.RunId;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * What a bundle that somebody else made must keep to: its names lead nowhere outside of its folder, its identities are each
@@ -24,6 +28,8 @@ final class BundleBounds {
 
     private final Set<String> entries = new HashSet<>();
     private final Map<String, Source> sources = new HashMap<>();
+    /** The pages of each run, as stretches from their first to their last. */
+    private final Map<RunId, NavigableMap<Integer, Integer>> keys = new HashMap<>();
     private long pages;
 
     private BundleBounds() {}
@@ -34,6 +40,7 @@ final class BundleBounds {
         for (Source source : bundle.sources()) bounds.source(source);
         for (Source source : bundle.sources()) bounds.attached(source);
         bounds.contents(bundle.contents(), 1);
+        for (Document document : bundle.setAside()) bounds.document(document);
     }
 
     private static void refuse(boolean wrong, String what) {
@@ -63,19 +70,34 @@ final class BundleBounds {
 
     private void contents(Contents contents, int depth) {
         refuse(depth > DEEPEST, "\"sections\" lie more than " + DEEPEST + " deep in each other");
-        for (Document document : contents.documents()) {
-            entry(document.id().value());
-            for (PageRun run : document.runs()) {
-                refuse(!sources.containsKey(run.source().value()), "\"source\" of the document \"" + shown(document.title()) + "\" is none of the sources");
-                refuse(run.lastPage() > MOST_PAGES_OF_ONE, "\"last\" of the document \"" + shown(document.title()) + "\" is " + run.lastPage());
-                pages += run.pageCount();
-            }
-        }
-        refuse(pages > MOST_PAGES, "the documents have more than " + MOST_PAGES + " \"pages\"");
+        for (Document document : contents.documents()) document(document);
         for (Section section : contents.sections()) {
             entry(section.id().value());
             contents(section.contents(), depth + 1);
         }
+    }
+
+    private void document(Document document) {
+        entry(document.id().value());
+        for (Run run : document.runs()) {
+            pages += run.pageCount();
+            refuse(pages > MOST_PAGES, "the documents have more than " + MOST_PAGES + " \"pages\"");
+            if (run instanceof SourcePages from) {
+                refuse(!sources.containsKey(from.source().value()), "\"source\" of the document \"" + shown(document.title()) + "\" is none of the sources");
+                refuse(from.last() > MOST_PAGES_OF_ONE, "\"last\" of the document \"" + shown(document.title()) + "\" is " + from.last());
+            }
+            keys(document, run);
+        }
+    }
+
+    /** A page's name stands for one page. */
+    private void keys(Document document, Run run) {
+        NavigableMap<Integer, Integer> known = keys.computeIfAbsent(run.id(), id -> new TreeMap<>());
+        int first = run.key(1).page();
+        int last = run.key(run.pageCount()).page();
+        Map.Entry<Integer, Integer> before = known.floorEntry(last);
+        refuse(before != null && before.getValue() >= first, "\"id\" of a run of the document \"" + shown(document.title()) + "\" stands for its pages twice");
+        known.put(first, last);
     }
 
     private void entry(String id) {

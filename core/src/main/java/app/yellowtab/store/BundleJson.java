@@ -1,172 +1,179 @@
 package app.yellowtab.store;
 
-import app.yellowtab.facts.About;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.CaseHeading;
-import app.yellowtab.model.Comments;
-import app.yellowtab.model.Contents;
-import app.yellowtab.model.Document;
+import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.FromSources;
-import app.yellowtab.model.Layout;
-import app.yellowtab.model.PageRun;
-import app.yellowtab.model.Party;
-import app.yellowtab.model.Reading;
-import app.yellowtab.model.Section;
-import app.yellowtab.model.Separators;
-import app.yellowtab.model.source.BookmarkLook;
-import app.yellowtab.model.source.Source;
-import app.yellowtab.model.source.SourceBookmark;
+import app.yellowtab.model.page.BlankPages;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.ReservedPages;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.RunId;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.model.source.SourceKind;
-import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
+import com.fasterxml.jackson.annotation.JsonAutoDetect;
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.function.Function;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.MapperFeature;
+import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.cfg.DateTimeFeature;
 import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.deser.std.StdDeserializer;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.ValueInstantiationException;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.node.ObjectNode;
+import tools.jackson.databind.ser.std.StdSerializer;
 
-/** The form of {@code bundle.json}, described in docs/bundle.schema.json. Every field is always written. */
+/**
+ * The form of {@code bundle.json}, described in docs/bundle.schema.json: the model's records as they are, with ids and dates as
+ * words. Every field is always written, but for looks of pages as they came.
+ */
 final class BundleJson {
     /** Raised when a program that knows only the older form would lose or misread something. */
-    static final int FORMAT = 2;
+    static final int FORMAT = 3;
     static final JsonMapper MAPPER = JsonMapper.builder().enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE).enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
-            .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS).build();
+            .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS).disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
+            .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT).disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES).enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .changeDefaultVisibility(visible -> visible.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
+            .addMixIn(Run.class, AnyRun.class).addMixIn(SourcePages.class, OfSource.class).addModule(words()).build();
+
+    private static final int LONGEST_SHOWN = 60;
 
     private BundleJson() {}
 
     static ObjectNode write(Bundle bundle) {
         ObjectNode root = MAPPER.createObjectNode().put("format", FORMAT);
-        CaseHeading heading = bundle.heading();
-        ObjectNode head = root.putObject("heading").put("court", heading.court()).put("caseNumber", heading.caseNumber())
-                .put("title", heading.title()).put("hearing", heading.hearing().map(LocalDate::toString).orElse(""))
-                .put("preparedBy", heading.preparedBy());
-        ArrayNode parties = head.putArray("parties");
-        for (Party party : heading.parties()) parties.addObject().put("name", party.name()).put("role", party.role());
-        root.putObject("layout").put("cover", bundle.layout().cover())
-                .put("separators", bundle.layout().separators().name().toLowerCase(Locale.ROOT));
-        root.putObject("fromSources").put("comments", bundle.fromSources().comments().name().toLowerCase(Locale.ROOT))
-                .put("bookmarkLevels", bundle.fromSources().bookmarkLevels());
-        root.set("reading", MAPPER.valueToTree(bundle.reading()));
-        ArrayNode sources = root.putArray("sources");
-        for (Source source : bundle.sources()) write(source, sources.addObject());
-        write(bundle.contents(), root);
+        root.setAll((ObjectNode) MAPPER.valueToTree(bundle));
         return root;
     }
 
-    private static void write(Source source, ObjectNode to) {
-        to.put("id", source.id().value()).put("fileName", source.fileName()).put("storedName", source.storedName())
-                .put("kind", source.kind().name().toLowerCase(Locale.ROOT)).put("bytes", source.bytes())
-                .put("sha256", source.sha256()).put("checksum", source.checksum()).put("pageCount", source.pageCount())
-                .put("proposedTitle", source.proposedTitle()).put("proposedDate", DateCode.write(source.proposedDate()));
-        to.set("about", MAPPER.valueToTree(source.about()));
-        ArrayNode bookmarks = to.putArray("bookmarks");
-        for (SourceBookmark b : source.bookmarks()) {
-            BookmarkLook look = b.look();
-            bookmarks.addObject().put("level", b.level()).put("title", b.title()).put("page", b.page()).put("bold", look.bold())
-                    .put("italic", look.italic()).put("colour", look.colour()).put("view", look.view());
-        }
-    }
-
-    private static void write(Contents contents, ObjectNode to) {
-        ArrayNode documents = to.putArray("documents");
-        for (Document document : contents.documents()) {
-            ObjectNode node = documents.addObject().put("id", document.id().value()).put("title", document.title())
-                    .put("description", document.description()).put("date", DateCode.write(document.date()))
-                    .put("inIndex", document.inIndex());
-            ArrayNode pages = node.putArray("pages");
-            for (PageRun run : document.runs()) {
-                pages.addObject().put("source", run.source().value()).put("first", run.firstPage()).put("last", run.lastPage());
-            }
-        }
-        ArrayNode sections = to.putArray("sections");
-        for (Section section : contents.sections()) {
-            write(section.contents(), sections.addObject().put("id", section.id().value()).put("title", section.title()));
-        }
-    }
-
     /**
-     * Reads a bundle.
+     * Reads a bundle of this or an older format.
      *
-     * @throws RuntimeException of many kinds, if the tree is not a bundle; its message says what is missing or wrong
+     * @param root is brought to this format, if it is of an older one
+     * @throws IllegalArgumentException if the tree is not a bundle; its message names the field that is missing or wrong
      */
     static Bundle read(JsonNode root) {
-        JsonNode head = field(root, "heading");
-        CaseHeading heading = new CaseHeading(text(head, "court"), text(head, "caseNumber"),
-                each(head, "parties", p -> new Party(text(p, "name"), text(p, "role"))), text(head, "title"),
-                Optional.of(text(head, "hearing")).filter(day -> !day.isEmpty()).map(LocalDate::parse), text(head, "preparedBy"));
-        JsonNode look = field(root, "layout");
-        Layout layout = new Layout(field(look, "cover").asBoolean(), word(Separators.class, text(look, "separators")));
-        return new Bundle(heading, layout, fromSources(root), part(root, "reading", Reading.class, Reading.STANDARD), each(root, "sources", BundleJson::source), contents(root));
+        if (!(root instanceof ObjectNode object)) throw new IllegalArgumentException("it is no bundle");
+        JsonNode format = object.get("format");
+        if (format == null || !format.isInt() || format.intValue() < 1) throw new IllegalArgumentException("\"format\" is no number that a bundle has");
+        OlderFormats.bringUp(object);
+        ObjectNode complete = object.deepCopy();
+        OlderFormats.fillIn(complete);
+        try {
+            return MAPPER.treeToValue(complete, Bundle.class);
+        } catch (DatabindException e) {
+            throw new IllegalArgumentException(place(e) + why(e), e);
+        } catch (JacksonException e) {
+            throw new IllegalArgumentException(e.getOriginalMessage(), e);
+        }
     }
 
-    private static Source source(JsonNode node) {
-        return new Source(new SourceId(text(node, "id")), text(node, "fileName"), text(node, "storedName"),
-                word(SourceKind.class, text(node, "kind")), field(node, "bytes").asLong(), text(node, "sha256"), node.path("checksum").asString(""),
-                number(node, "pageCount"),
-                each(node, "bookmarks", b -> new SourceBookmark(number(b, "level"), text(b, "title"), number(b, "page"), look(b))),
-                text(node, "proposedTitle"), DateCode.read(text(node, "proposedDate")),
-                part(node, "about", About.class, About.UNKNOWN));
+    private static String why(DatabindException e) {
+        if (e instanceof ValueInstantiationException && e.getCause() != null) return "is refused: " + e.getCause().getMessage();
+        if (e.getOriginalMessage().startsWith("Missing")) return "is missing";
+        String value = e instanceof InvalidFormatException wrong ? String.valueOf(wrong.getValue()).replaceAll("\\p{Cntrl}", "?") : "";
+        return "holds what a bundle does not have there" + (value.isEmpty() ? "" : ": " + (value.length() > LONGEST_SHOWN ? value.substring(0, LONGEST_SHOWN) + "…" : value));
     }
 
-    /** Bundles of older versions lack what was not known then. */
-    private static <T> T part(JsonNode node, String name, Class<T> type, T otherwise) {
-        JsonNode value = node.get(name);
-        return value == null ? otherwise : MAPPER.treeToValue(value, type);
+    /** {@return such as "sources[3].pageCount", counted from 1} */
+    private static String place(DatabindException e) {
+        StringBuilder place = new StringBuilder();
+        for (JacksonException.Reference step : e.getPath()) {
+            if (step.getPropertyName() == null) place.append('[').append(step.getIndex() + 1).append(']');
+            else place.append(place.isEmpty() ? "" : ".").append(step.getPropertyName());
+        }
+        return "\"" + place + "\" ";
     }
 
-    /** Bundles of older versions do not say what comes over from sources, nor how bookmarks look. */
-    private static FromSources fromSources(JsonNode root) {
-        JsonNode node = root.get("fromSources");
-        return node == null ? FromSources.STANDARD : new FromSources(word(Comments.class, text(node, "comments")), number(node, "bookmarkLevels"));
+    /** {@return a look that stands in the file for none} */
+    static JsonNode plainLook() {
+        return MAPPER.valueToTree(PageLook.PLAIN);
     }
 
-    private static BookmarkLook look(JsonNode node) {
-        return new BookmarkLook(node.path("bold").asBoolean(false), node.path("italic").asBoolean(false), node.path("colour").asString(""),
-                node.path("view").asString(""));
+    private static SimpleModule words() {
+        SimpleModule module = new SimpleModule();
+        add(module, EntryId.class, EntryId::value, EntryId::new);
+        add(module, SourceId.class, SourceId::value, SourceId::new);
+        add(module, RunId.class, RunId::value, RunId::new);
+        add(module, DocumentDate.class, DateCode::write, DateCode::read);
+        return module;
     }
 
-    private static Contents contents(JsonNode node) {
-        return new Contents(each(node, "documents", BundleJson::document), each(node, "sections",
-                section -> new Section(new EntryId(text(section, "id")), text(section, "title"), contents(section))));
+    private static <T> void add(SimpleModule module, Class<T> type, Function<T, String> write, Function<String, T> read) {
+        module.addSerializer(new WordsWriter<>(type, write));
+        module.addDeserializer(type, new WordsReader<>(type, read));
     }
 
-    private static Document document(JsonNode node) {
-        return new Document(new EntryId(text(node, "id")), text(node, "title"), text(node, "description"),
-                DateCode.read(text(node, "date")), field(node, "inIndex").asBoolean(), each(node, "pages",
-                run -> new PageRun(new SourceId(text(run, "source")), number(run, "first"), number(run, "last"))));
+    /** The kinds of run, told apart by a word. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({@JsonSubTypes.Type(value = SourcePages.class, name = "source"), @JsonSubTypes.Type(value = BlankPages.class, name = "blank"),
+        @JsonSubTypes.Type(value = ReservedPages.class, name = "reserved")})
+    private interface AnyRun {}
+
+    /** Most pages are as they came, and nothing is said of them. */
+    private interface OfSource {
+        @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = IsPlain.class)
+        PageLook look();
     }
 
-    private static <T> List<T> each(JsonNode node, String name, Function<JsonNode, T> read) {
-        List<T> all = new ArrayList<>();
-        for (JsonNode element : field(node, name)) all.add(read.apply(element));
-        return all;
+    /** Equal to the look that says nothing. */
+    private static final class IsPlain {
+        @Override
+        public boolean equals(Object other) {
+            return PageLook.PLAIN.equals(other);
+        }
+
+        @Override
+        public int hashCode() {
+            return PageLook.PLAIN.hashCode();
+        }
     }
 
-    private static <E extends Enum<E>> E word(Class<E> type, String value) {
-        return Enum.valueOf(type, value.toUpperCase(Locale.ROOT));
+    /** Writes a value as a text. */
+    private static final class WordsWriter<T> extends StdSerializer<T> {
+        private final Function<T, String> write;
+
+        WordsWriter(Class<T> type, Function<T, String> write) {
+            super(type);
+            this.write = write;
+        }
+
+        @Override
+        public void serialize(T value, JsonGenerator out, SerializationContext context) {
+            out.writeString(write.apply(value));
+        }
     }
 
-    private static String text(JsonNode node, String name) {
-        return field(node, name).asString();
-    }
+    /** Reads a value from a text. */
+    private static final class WordsReader<T> extends StdDeserializer<T> {
+        private final Function<String, T> read;
 
-    private static int number(JsonNode node, String name) {
-        JsonNode value = field(node, name);
-        if (!value.isIntegralNumber() || !value.canConvertToInt()) throw new IllegalArgumentException("\"" + name + "\" is no number that a bundle has");
-        return value.intValue();
-    }
+        WordsReader(Class<T> type, Function<String, T> read) {
+            super(type);
+            this.read = read;
+        }
 
-    private static JsonNode field(JsonNode node, String name) {
-        JsonNode value = node.get(name);
-        if (value == null) throw new IllegalArgumentException("\"" + name + "\" is missing");
-        return value;
+        @Override
+        public T deserialize(JsonParser in, DeserializationContext context) {
+            if (in.currentToken() != JsonToken.VALUE_STRING) throw context.wrongTokenException(in, handledType(), JsonToken.VALUE_STRING, "it is no text");
+            try {
+                return read.apply(in.getString());
+            } catch (RuntimeException wrong) {
+                throw context.instantiationException(handledType(), wrong);
+            }
+        }
     }
 }

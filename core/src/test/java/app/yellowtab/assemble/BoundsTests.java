@@ -95,7 +95,7 @@ class BoundsTests extends OneSource {
         Outcome.Written written = produce();
         assertThat(written.pages()).isEqualTo(4);
         Bundle bundle = Folder.bundle(place, matter);
-        assertThatThrownBy(() -> LeafPreview.draw(Planner.plan(bundle), place, 3, 200)).hasMessageContaining("more work than any honest one");
+        assertThatThrownBy(() -> LeafPreview.draw(Planner.plan(bundle), place, 2, 200)).hasMessageContaining("more work than any honest one");
     }
 
     @Test

@@ -8,12 +8,14 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.FromSources;
-import app.yellowtab.model.PageRun;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.testing.Pdfs;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSArray;
@@ -234,8 +236,8 @@ class FaithfulPagesTests extends OneSource {
     void aLinkToAPageThatIsLeftOutIsTakenOffAndReported() throws IOException {
         choices = bundle -> {
             Document whole = bundle.contents().documents().getFirst();
-            PageRun first = new PageRun(whole.runs().getFirst().source(), 1, 1);
-            return Edits.changeDocument(bundle, whole.id(), document -> new Document(document.id(), document.title(), "", document.date(), true, List.of(first)));
+            Run first = SourcePages.of(whole.sources().getFirst(), 1, 1);
+            return Edits.changeDocument(bundle, whole.id(), document -> new Document(document.id(), document.title(), "", document.date(), true, Optional.empty(), List.of(first)));
         };
         Outcome.Written written = produce(2, document -> link(document.getPage(0)).setDestination(to(document.getPage(1))));
         assertThat(written.pages()).isEqualTo(3);

@@ -24,8 +24,8 @@ class LeafPreviewTests {
         Pdfs.write(matter, "P", 1);
         try (InPlace place = new InPlace()) {
             Plan plan = Planner.plan(Folder.bundle(place, matter));
-            int[] sound = Pdfs.ink(LeafPreview.draw(plan, place, 3, 595).image());
-            int[] slip = Pdfs.ink(LeafPreview.draw(plan, Meddling.brokenPages(place), 3, 595).image());
+            int[] sound = Pdfs.ink(LeafPreview.draw(plan, place, 2, 595).image());
+            int[] slip = Pdfs.ink(LeafPreview.draw(plan, Meddling.brokenPages(place), 2, 595).image());
             assertThat(sound[1]).as("the page's own words begin below its middle").isGreaterThan(400);
             assertThat(slip[1]).as("the slip's words begin above it").isBetween(280, 400);
         }
@@ -41,7 +41,7 @@ class LeafPreviewTests {
             Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
             for (int number = 1; number <= plan.pageCount(); number++) {
                 BufferedImage produced = Pdfs.picture(target, number, 144);
-                BufferedImage preview = LeafPreview.draw(plan, place, number, produced.getWidth()).image();
+                BufferedImage preview = LeafPreview.draw(plan, place, number - 1, produced.getWidth()).image();
                 assertThat(preview.getHeight()).isBetween(produced.getHeight() - 2, produced.getHeight() + 2);
                 int[] expected = Pdfs.ink(produced);
                 int[] seen = Pdfs.ink(preview);

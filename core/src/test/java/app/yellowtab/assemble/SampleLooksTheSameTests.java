@@ -2,6 +2,7 @@ package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
@@ -27,10 +28,10 @@ class SampleLooksTheSameTests extends OneSource {
         Map<String, PDDocument> sources = new HashMap<>();
         try (PDDocument produced = Loader.loadPDF(target.toFile())) {
             for (Leaf leaf : plan.leaves()) {
-                if (!(leaf instanceof Leaf.SourcePage page)) continue;
+                if (!(leaf.content() instanceof Content.SourcePage page)) continue;
                 PDDocument source = sources.get(page.source().value());
                 if (source == null) sources.put(page.source().value(), source = Loader.loadPDF(place.readable(page.source()).toFile(), "orchard"));
-                Pdfs.assertSamePage(source, page.page(), produced, leaf.number());
+                Pdfs.assertSamePage(source, page.page(), produced, leaf.index() + 1);
                 looked++;
             }
         } finally {

@@ -52,9 +52,9 @@ class LedgerTests {
     void saysWhereEveryLeafComesFrom() throws IOException {
         Ledger ledger = LedgerReader.read(Ledger.beside(target));
         assertThat(ledger.pages()).isEqualTo(6);
-        assertThat(leaves()).extracting(leaf -> leaf.number() + " " + leaf.label() + " " + leaf.kind() + " " + leaf.source() + " " + leaf.page())
-                .containsExactly("1 1 cover -1 0", "2 2 index -1 0", "3 3 page 0 1", "4 4 page 0 2", "5 5 section -1 0", "6 6 page 1 1");
-        assertThat(leaves()).extracting(Ledger.Leaf::fingerprint).doesNotHaveDuplicates();
+        assertThat(leaves()).extracting(leaf -> leaf.position() + " " + leaf.number().orElse("-") + " " + leaf.label() + " " + leaf.kind() + " " + leaf.from().map(from -> from.source() + " " + from.page()).orElse("ours"))
+                .containsExactly("1 1 1 cover ours", "2 2 2 index ours", "3 3 3 page 0 1", "4 4 4 page 0 2", "5 5 5 section ours", "6 6 6 page 1 1");
+        assertThat(leaves()).extracting(Ledger.Leaf::pagePrint).doesNotHaveDuplicates();
         assertThat(ledger.sources().get(1)).isEqualTo(new Ledger.SourceFile("P.pdf", Fingerprint.of(folder.resolve("matter/A - Letters/P.pdf")), 1));
         assertThat(leaves().get(1).links()).containsExactly(3, 5, 6);
         assertThat(ledger.index().getFirst().rows()).extracting(Ledger.Row::to).containsExactly(3, 5, 6);
@@ -66,7 +66,7 @@ class LedgerTests {
         String written = Files.readString(Ledger.beside(target));
         JsonMapper mapper = JsonMapper.builder().build();
         assertThat(schema.validate(mapper.readTree(written))).isEmpty();
-        for (String word : List.of("fingerprint", "stamp", "identity", "rows")) {
+        for (String word : List.of("contentPrint", "pagePrint", "marks", "places", "identity", "rows")) {
             assertThat(schema.validate(mapper.readTree(written.replaceFirst('"' + word + '"', "\"other\"")))).as("without %s", word).isNotEmpty();
         }
     }
@@ -76,8 +76,8 @@ class LedgerTests {
         LedgerCsv.write(target);
         List<String> lines = Files.readAllLines(folder.resolve("Trial bundle.ledger.csv"));
         assertThat(lines).hasSize(7);
-        assertThat(lines.getFirst()).startsWith("number,label,kind,file,file sha256,page,fingerprint");
-        assertThat(lines.get(3)).startsWith("3,3,page,\"'=SUM(A1), \"\"x\"\".pdf\",");
-        assertThat(lines.get(5)).startsWith("5,5,section,,,,");
+        assertThat(lines.getFirst()).startsWith("position,number,label,kind,file,file sha256,page,fingerprint");
+        assertThat(lines.get(3)).startsWith("3,3,3,page,\"'=SUM(A1), \"\"x\"\".pdf\",");
+        assertThat(lines.get(5)).startsWith("5,5,5,section,,,,");
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.finding.Finding;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.SourceId;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -31,10 +32,10 @@ class ModelTests {
     @Test
     void recordsSayWhatIsWrongWithThem() {
         SourceId source = new SourceId("s");
-        assertThatThrownBy(() -> new PageRun(source, 0, 3)).hasMessage("first page must be >= 1, got 0");
-        assertThatThrownBy(() -> new PageRun(source, 3, 2)).hasMessage("last page must be >= 3, got 2");
+        assertThatThrownBy(() -> SourcePages.of(source, 0, 3)).hasMessage("\"first\" must be >= 1, got 0");
+        assertThatThrownBy(() -> SourcePages.of(source, 3, 2)).hasMessage("\"last\" must be >= 3, got 2");
         assertThatThrownBy(() -> Section.titled(" ")).hasMessage("a section's title must not be blank");
-        assertThatThrownBy(() -> new Document(EntryId.fresh(), "Lease", "", DocumentDate.UNDATED, true, List.of()))
+        assertThatThrownBy(() -> new Document(EntryId.fresh(), "Lease", "", DocumentDate.UNDATED, true, Optional.empty(), List.of()))
                 .hasMessage("a document needs at least one page: Lease");
         assertThatThrownBy(() -> new DocumentDate.Range(LocalDate.of(2031, 1, 2), LocalDate.of(2031, 1, 2)))
                 .hasMessage("a range must end after 2031-01-02, got 2031-01-02");

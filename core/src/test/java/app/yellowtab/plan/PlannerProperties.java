@@ -13,10 +13,11 @@ import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
-import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -38,7 +39,7 @@ class PlannerProperties {
     @Provide
     Arbitrary<Bundle> bundles() {
         return Combinators.combine(contents(3), Arbitraries.of(true, false), Arbitraries.of(Separators.class))
-                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, Reading.STANDARD, SOURCES, contents));
+                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of()));
     }
 
     private Arbitrary<Contents> contents(int levels) {
@@ -50,10 +51,10 @@ class PlannerProperties {
     }
 
     private Arbitrary<Document> document() {
-        Arbitrary<List<PageRun>> runs = Arbitraries.of(SOURCES).flatMap(source -> Arbitraries.integers().between(1, source.pageCount())
-                .map(first -> new PageRun(source.id(), first, source.pageCount()))).list().ofMinSize(1).ofMaxSize(3);
+        Arbitrary<List<Run>> runs = Arbitraries.of(SOURCES).flatMap(source -> Arbitraries.integers().between(1, source.pageCount())
+                .<Run>map(first -> SourcePages.of(source.id(), first, source.pageCount()))).list().ofMinSize(1).ofMaxSize(3);
         return Combinators.combine(title(), runs, Arbitraries.of(true, true, true, false))
-                .as((title, pages, listed) -> new Document(EntryId.fresh(), title, "", DocumentDate.NOT_GIVEN, listed, pages));
+                .as((title, pages, listed) -> new Document(EntryId.fresh(), title, "", DocumentDate.NOT_GIVEN, listed, Optional.empty(), pages));
     }
 
     private Arbitrary<String> title() {
@@ -63,19 +64,20 @@ class PlannerProperties {
     @Property(tries = 200)
     void numbersRunFromOneWithoutAGap(@ForAll("bundles") Bundle bundle) {
         List<Leaf> leaves = Planner.plan(bundle).leaves();
-        for (int i = 0; i < leaves.size(); i++) assertThat(leaves.get(i).number()).isEqualTo(i + 1);
+        for (int i = 0; i < leaves.size(); i++) assertThat(leaves.get(i).label()).isEqualTo(String.valueOf(i + 1));
     }
 
     @Property(tries = 200)
     void everyPageOfEveryDocumentStandsOnceInTheOrderOfTheIndex(@ForAll("bundles") Bundle bundle) {
         List<String> wanted = new ArrayList<>();
         for (Document document : bundle.contents().allDocuments()) {
-            for (PageRun run : document.runs()) {
-                for (int page = run.firstPage(); page <= run.lastPage(); page++) wanted.add(document.id() + " " + run.source() + " " + page);
+            for (Run run : document.runs()) {
+                if (!(run instanceof SourcePages pages)) continue;
+                for (int page = pages.first(); page <= pages.last(); page++) wanted.add(document.id() + " " + pages.source() + " " + page);
             }
         }
-        List<String> planned = Planner.plan(bundle).leaves().stream().filter(Leaf.SourcePage.class::isInstance)
-                .map(Leaf.SourcePage.class::cast).map(leaf -> leaf.document() + " " + leaf.source() + " " + leaf.page()).toList();
+        List<String> planned = Planner.plan(bundle).leaves().stream().map(Leaf::content).filter(Content.SourcePage.class::isInstance)
+                .map(Content.SourcePage.class::cast).map(leaf -> leaf.document() + " " + leaf.source() + " " + leaf.page()).toList();
         assertThat(planned).isEqualTo(wanted);
     }
 
@@ -84,13 +86,12 @@ class PlannerProperties {
         Plan plan = Planner.plan(bundle);
         for (PlannedEntry entry : plan.entries()) {
             switch (entry) {
-                case PlannedEntry.PlannedSection section -> assertThat(plan.leaf(section.firstPage()))
-                        .isEqualTo(new Leaf.SectionTitle(section.firstPage(), section.id(), section.label(), section.title()));
+                case PlannedEntry.PlannedSection section -> assertThat(plan.leaf(section.span().first()).content())
+                        .isEqualTo(new Content.SectionTitle(section.id(), section.label(), section.title()));
                 case PlannedEntry.PlannedDocument document -> {
-                    PageRun first = document.document().runs().getFirst();
-                    assertThat(plan.leaf(document.firstPage()))
-                            .isEqualTo(new Leaf.SourcePage(document.firstPage(), document.id(), first.source(), first.firstPage()));
-                    assertThat(document.lastPage() - document.firstPage() + 1).isEqualTo(document.document().pageCount());
+                    Run first = document.document().runs().getFirst();
+                    assertThat(plan.leaf(document.span().first()).key()).contains(first.key(1));
+                    assertThat(document.span().count()).isEqualTo(document.document().pageCount());
                 }
             }
         }
@@ -107,7 +108,7 @@ class PlannerProperties {
     @Property(tries = 200)
     void theIndexHasAsManyLeavesAsSheetsAndEachIsFilledWithinThePage(@ForAll("bundles") Bundle bundle) {
         Plan plan = Planner.plan(bundle);
-        assertThat(plan.leaves().stream().filter(Leaf.IndexSheet.class::isInstance).count()).isEqualTo(plan.indexSheets().size());
+        assertThat(plan.leaves().stream().filter(leaf -> leaf.content() instanceof Content.IndexSheet).count()).isEqualTo(plan.indexSheets().size());
         float room = IndexLook.TOP - IndexLook.BOTTOM - plan.headingLines().size() * IndexLook.HEADING_LINE_PT - IndexLook.COLUMNS_PT;
         for (List<IndexRow> sheet : plan.indexSheets()) {
             float height = 0;
@@ -126,7 +127,7 @@ class PlannerProperties {
         Plan after = Planner.plan(longer);
         int shift = after.indexSheets().size() - before.indexSheets().size();
         for (int i = 0; i < before.entries().size(); i++) {
-            assertThat(after.entries().get(i).firstPage()).isEqualTo(before.entries().get(i).firstPage() + shift);
+            assertThat(after.entries().get(i).span().first()).isEqualTo(before.entries().get(i).span().first() + shift);
         }
     }
 

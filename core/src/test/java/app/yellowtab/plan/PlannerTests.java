@@ -23,20 +23,21 @@ class PlannerTests {
             section("Empty"), section("Last", document("c", 1), document("d", 1)));
 
     private static List<String> leaves(Plan plan) {
-        return plan.leaves().stream().map(leaf -> leaf.number() + " " + switch (leaf) {
-            case Leaf.Cover c -> "cover";
-            case Leaf.IndexSheet i -> "index " + i.sheet();
-            case Leaf.SectionTitle s -> s.label() + " " + s.title();
-            case Leaf.Blank b -> "blank";
-            case Leaf.Divider d -> "divider " + d.tab() + " " + d.title();
-            case Leaf.SourcePage s -> s.source().value() + s.page();
+        return plan.leaves().stream().map(leaf -> leaf.label() + " " + switch (leaf.content()) {
+            case Content.Cover c -> "cover";
+            case Content.IndexSheet i -> "index " + i.sheet();
+            case Content.SectionTitle s -> s.label() + " " + s.title();
+            case Content.Blank b -> "blank";
+            case Content.Divider d -> "divider " + d.tab() + " " + d.title();
+            case Content.Slip s -> "slip " + s.lines().getFirst();
+            case Content.SourcePage s -> s.source().value() + s.page();
         }).toList();
     }
 
     private static List<String> rows(Plan plan) {
         return plan.indexSheets().stream().flatMap(List::stream).map(row -> switch (row.entry()) {
-            case PlannedEntry.PlannedSection s -> s.label() + " " + s.title() + " " + s.firstPage() + "-" + s.lastPage();
-            case PlannedEntry.PlannedDocument d -> d.tab() + " " + d.title() + " " + d.firstPage();
+            case PlannedEntry.PlannedSection s -> s.label() + " " + s.title() + " " + s.span().from() + "-" + s.span().to();
+            case PlannedEntry.PlannedDocument d -> d.tab() + " " + d.title() + " " + d.span().from();
         }).toList();
     }
 
@@ -58,7 +59,7 @@ class PlannerTests {
 
     @Test
     void bookmarksFollowTheSections() {
-        assertThat(Planner.plan(start).bookmarks()).extracting(b -> b.level() + " " + b.title() + " " + b.page())
+        assertThat(Planner.plan(start).bookmarks()).extracting(b -> b.level() + " " + b.title() + " " + (b.target().leaf() + 1))
                 .containsExactly("1 Index 2", "1 1. x 3", "1 A. First 5", "2 2. a 6", "2 A.1. Inner 7", "3 3. b 8",
                         "1 B. Empty 11", "1 C. Last 12", "2 4. c 13", "2 5. d 14");
     }
@@ -69,7 +70,7 @@ class PlannerTests {
                 List.of(bookmark(1, "One", 1), bookmark(4, "Deep", 2), bookmark(2, "Two", 3)), "b",
                 start.sources().get(2).proposedDate(), start.sources().get(2).about());
         List<Source> sources = List.of(start.sources().get(0), start.sources().get(1), marked, start.sources().get(3), start.sources().get(4));
-        assertThat(Planner.plan(start.withSources(sources)).bookmarks()).extracting(b -> b.level() + " " + b.title() + " " + b.page())
+        assertThat(Planner.plan(start.withSources(sources)).bookmarks()).extracting(b -> b.level() + " " + b.title() + " " + (b.target().leaf() + 1))
                 .containsSequence("3 3. b 8", "4 One 8", "5 Deep 9", "5 Two 10", "1 B. Empty 11");
     }
 

@@ -149,7 +149,7 @@ class ProverTests {
         String whole = Files.readString(ledger);
         Files.writeString(ledger, whole.substring(0, whole.length() / 2));
         assertThatThrownBy(this::prove).hasMessageStartingWith("bundle.ledger.json is damaged");
-        Files.writeString(ledger, whole.replaceFirst("\\n?,?\\{\"number\":8.*", ""));
+        Files.writeString(ledger, whole.replaceFirst("\\n?,?\\{\"places\":\\[\\[0,8.*", ""));
         assertThatThrownBy(this::prove).hasMessageStartingWith("bundle.ledger.json is damaged");
         Files.delete(ledger);
         assertThatThrownBy(this::prove).hasMessageContaining("its ledger, bundle.ledger.json, is not beside it");

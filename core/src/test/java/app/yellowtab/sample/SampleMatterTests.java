@@ -8,9 +8,9 @@ import app.yellowtab.assemble.Progress;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceKind;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.InPlace;
@@ -75,15 +75,15 @@ class SampleMatterTests {
             assertThat(pages).hasSize(plan.pageCount());
             for (int i = 0; i < pages.size(); i++) assertThat(pages.get(i)).as("page %d", i + 1).matches("(?s)(.* )?" + (i + 1));
             for (Leaf leaf : plan.leaves()) {
-                if (leaf instanceof Leaf.IndexSheet index) {
-                    assertThat(Pdfs.linkTargets(target, index.number())).isEqualTo(plan.indexSheets().get(index.sheet()).stream()
-                            .map(row -> row.entry().firstPage()).toList());
+                if (leaf.content() instanceof Content.IndexSheet index) {
+                    assertThat(Pdfs.linkTargets(target, leaf.index() + 1)).isEqualTo(plan.indexSheets().get(index.sheet()).stream()
+                            .map(row -> row.entry().span().first() + 1).toList());
                 }
             }
             assertThat(Pdfs.bookmarks(target).stream().map(b -> b.strip().replaceAll("(.*) > (\\d+)", "$2 $1")).toList())
-                    .isEqualTo(plan.bookmarks().stream().map(b -> b.page() + " " + b.title()).toList());
-            assertThat(pages.get(plan.entries().stream().filter(e -> e.title().equals("Defence")).mapToInt(PlannedEntry::firstPage)
-                    .findFirst().orElseThrow() - 1)).contains("Claim no. AL-2031-00417 Defence");
+                    .isEqualTo(plan.bookmarks().stream().map(b -> b.target().leaf() + 1 + " " + b.title()).toList());
+            assertThat(pages.get(plan.entries().stream().filter(e -> e.title().equals("Defence")).mapToInt(entry -> entry.span().first())
+                    .findFirst().orElseThrow())).contains("Claim no. AL-2031-00417 Defence");
         }
     }
 }

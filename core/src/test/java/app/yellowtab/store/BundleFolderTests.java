@@ -108,7 +108,7 @@ class BundleFolderTests {
             place.save(Moves.out(opened.bundle(), Set.of(new EntryId("b"))));
         }
         assertThat(Files.readString(file)).contains("\"future\"", "Pellworth", "Wharf Road")
-                .containsPattern("\"id\" : \"b\",[^}]*\"pages\" : [^]]*\\],\\s+\"colour\" : \"blue\"");
+                .containsPattern("\"id\" : \"b\",[^}]*\"runs\" : [^]]*\\],\\s+\"colour\" : \"blue\"");
         assertThat(Bundles.order(reopened())).isEqualTo("x A(a b B())");
     }
 
@@ -143,9 +143,9 @@ class BundleFolderTests {
     @Test
     void aNewerFormatIsRefused() throws IOException {
         create(bundle);
-        String newer = Files.readString(file).replaceFirst("\"format\" : 2", "\"format\" : 3");
+        String newer = Files.readString(file).replaceFirst("\"format\" : 3", "\"format\" : 4");
         Files.writeString(file, newer);
-        assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("saved by a newer Yellow Tab (format 3)");
+        assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("saved by a newer Yellow Tab (format 4)");
         assertThat(file).hasContent(newer);
     }
 
@@ -223,17 +223,6 @@ class BundleFolderTests {
     }
 
     @Test
-    void aBundleOfTheFormerFormatIsOpened() throws IOException {
-        Bundle before = Bundles.bundle(Bundles.document("lease", 3)).withHeading(bundle.heading());
-        create(before);
-        String former = Files.readString(file).replaceFirst("\"format\" : 2", "\"format\" : 1").replaceFirst("(?s)\"reading\" : \\{.*?},", "")
-                .replaceFirst("(?s)\"about\" : \\{.*\"prints\" : \"\"\\s*}\\s*},", "");
-        assertThat(former).doesNotContain("about", "reading");
-        Files.writeString(file, former);
-        assertThat(reopened()).isEqualTo(before);
-    }
-
-    @Test
     void aFullDiskDuringIntakeIsSaidAsSuch() throws IOException {
         Path lease = Pdfs.write(temp, "lease", 1);
         Depot full = mock(Depot.class);
@@ -257,7 +246,7 @@ class BundleFolderTests {
         BundleFolder.Opened opened = BundleFolder.open(moved);
         try (BundleFolder place = opened.folder()) {
             Document note = opened.bundle().contents().documents().getFirst();
-            assertThat(Pdfs.pages(place.readable(note.runs().getFirst().source()))).containsExactly("hello");
+            assertThat(Pdfs.pages(place.readable(note.sources().getFirst()))).containsExactly("hello");
         }
     }
 
@@ -279,7 +268,7 @@ class BundleFolderTests {
             "id" : "a"               | "id" : "x"                         | twice
             "id" : "b"               | "id" : ""                          | id must not be blank
             "attachedTo" : ""        | "attachedTo" : "x"                 | leads back to itself
-            "format" : 2             | "format" : "two"                   | format
+            "format" : 3             | "format" : "two"                   | format
             "hearing" : "2031-10-06" | "hearing" : "+999999999-13-45"     | 45
             "sections" : [           | "sections" : {"a":[                | damaged or cut
             """)

@@ -37,7 +37,7 @@ class BundleSchemaTests {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
-            "format":2         | "format":1
+            "format":3         | "format":2
             "separators":"none" | "separators":"sometimes"
             "hearing":"2031-10-06" | "hearing":"soon"
             "inIndex":true     | "shown":true

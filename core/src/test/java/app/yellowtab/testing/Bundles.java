@@ -6,13 +6,14 @@ import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.PageRun;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.model.source.SourceKind;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Small bundles for tests; ids are the titles, so that failures can be read. */
@@ -25,7 +26,7 @@ public final class Bundles {
     }
 
     public static Document document(String name, int pages) {
-        return new Document(new EntryId(name), name, "", DocumentDate.NOT_GIVEN, true, List.of(new PageRun(new SourceId(name), 1, pages)));
+        return new Document(new EntryId(name), name, "", DocumentDate.NOT_GIVEN, true, Optional.empty(), List.of(SourcePages.of(new SourceId(name), 1, pages)));
     }
 
     /** {@return a section of documents and sub-sections, in the order documents first} */

@@ -163,7 +163,7 @@ final class Desk implements StartView.Actions {
         folder.tryPasswords(loaded.passwords());
         Workspace workspace = new Workspace(folder, loaded.bundle(), loaded.plan(), autosave, jobs);
         loaded.recent().ifPresent(recent -> {
-            workspace.goTo(recent.leaf());
+            workspace.goTo(recent.leaf() - 1);
             for (var stage : app.yellowtab.desktop.work.Stage.values()) {
                 if (stage.name().equals(recent.stage())) workspace.stageProperty().set(stage);
             }
@@ -272,7 +272,7 @@ final class Desk implements StartView.Actions {
     }
 
     private static Recents.Recent recent(Workspace workspace, boolean isOpen) {
-        return new Recents.Recent(workspace.folder().path(), nameOf(workspace), workspace.stageProperty().get().name(), workspace.leafProperty().get(), isOpen);
+        return new Recents.Recent(workspace.folder().path(), nameOf(workspace), workspace.stageProperty().get().name(), workspace.leafProperty().get() + 1, isOpen);
     }
 
     private static String nameOf(Workspace workspace) {

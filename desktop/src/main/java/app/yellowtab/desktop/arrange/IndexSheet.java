@@ -149,7 +149,7 @@ final class IndexSheet extends VBox {
         if (showingPlan) return;
         arrangement.select(selectedIds());
         PlannedEntry chosen = rows.getSelectionModel().getSelectedItem();
-        if (chosen != null) workspace.goTo(chosen.firstPage());
+        if (chosen != null) workspace.goTo(chosen.span().first());
     }
 
     private Set<EntryId> selectedIds() {

@@ -85,8 +85,7 @@ final class SheetCell extends ListCell<PlannedEntry> {
         if (document != null && document.tab() == 0) description.setText(Words.of("sheet.unlisted"));
         Controls.show(description, !description.getText().isEmpty());
         date.setText(document == null ? "" : document.document().date().shown());
-        page.setText(blank ? "" : section == null || section.firstPage() == section.lastPage() ? number(entry.firstPage())
-                : number(section.firstPage()) + "–" + number(section.lastPage()));
+        page.setText(blank ? "" : section == null ? entry.span().from() : section.span().shown());
         row.setPadding(new Insets(0, 0, 0, blank ? 0 : INDENT * Math.max(0, section != null ? section.depth() : entry.depth() - 1)));
         pseudoClassStateChanged(Styles.SECTION, section != null);
         pseudoClassStateChanged(Styles.HIDDEN, document != null && document.tab() == 0);
@@ -100,10 +99,6 @@ final class SheetCell extends ListCell<PlannedEntry> {
         double inner = getListView() == null ? 0 : getListView().getWidth() - snappedLeftInset() - snappedRightInset() - SCROLL_BAR;
         double needed = snappedTopInset() + row.prefHeight(inner) + snappedBottomInset();
         return isEmpty() || inner <= 0 ? super.computePrefHeight(width) : Math.max(LEAST_HEIGHT, needed);
-    }
-
-    private static String number(int page) {
-        return String.valueOf(page);
     }
 
     /** {@return the part of the row over which a field is typed} */

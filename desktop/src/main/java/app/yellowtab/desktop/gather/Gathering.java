@@ -280,7 +280,7 @@ final class Gathering {
     /** What has been placed or taken away meanwhile is not placed again, and titles are those of now. */
     private static Contents kept(Contents contents, Set<SourceId> tray, Bundle bundle) {
         Map<SourceId, Source> sources = bundle.sourcesById();
-        List<Document> documents = contents.documents().stream().map(document -> document.runs().getFirst().source()).filter(tray::contains)
+        List<Document> documents = contents.documents().stream().map(document -> document.sources().getFirst()).filter(tray::contains)
                 .map(id -> Document.of(sources.get(id))).toList();
         List<Section> sections = contents.sections().stream().map(section -> section.withContents(kept(section.contents(), tray, bundle)))
                 .filter(section -> !section.contents().isEmpty()).toList();

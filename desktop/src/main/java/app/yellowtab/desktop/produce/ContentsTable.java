@@ -30,29 +30,34 @@ final class ContentsTable extends GridPane {
 
     void show(Plan plan) {
         getChildren().clear();
-        int index = plan.coverSheets().size() + 1;
-        if (index == 2) row("", Words.of("leaf.cover"), 1, 1);
+        int index = plan.coverSheets().size();
+        if (index == 1) row("", Words.of("leaf.cover"), numbers(plan, 0, 0));
         int afterIndex = index + plan.indexSheets().size();
-        row("", Words.of("produce.index"), index, afterIndex - 1);
+        row("", Words.of("produce.index"), numbers(plan, index, afterIndex - 1));
         List<PlannedSection> sections = plan.entries().stream().filter(PlannedSection.class::isInstance)
                 .map(PlannedSection.class::cast).filter(section -> section.depth() == 0).toList();
-        int firstSection = sections.isEmpty() ? plan.pageCount() + 1 : sections.getFirst().firstPage();
-        if (firstSection > afterIndex) row("", Words.of("produce.noSection", documentsOutside(plan)), afterIndex, firstSection - 1);
-        for (PlannedSection section : sections.stream().limit(MOST_SECTIONS).toList()) {
-            row(section.label(), section.title(), section.firstPage(), section.lastPage());
-        }
+        int firstSection = sections.isEmpty() ? plan.pageCount() : sections.getFirst().span().first();
+        if (firstSection > afterIndex) row("", Words.of("produce.noSection", documentsOutside(plan)), numbers(plan, afterIndex, firstSection - 1));
+        for (PlannedSection section : sections.stream().limit(MOST_SECTIONS).toList()) row(section.label(), section.title(), section.span().shown());
         int more = sections.size() - MOST_SECTIONS;
-        if (more > 0) row("", Words.of("produce.moreSections", more), sections.get(MOST_SECTIONS).firstPage(), plan.pageCount());
+        if (more > 0) row("", Words.of("produce.moreSections", more), numbers(plan, sections.get(MOST_SECTIONS).span().first(), plan.pageCount() - 1));
+    }
+
+    /** {@return the numbers on leaves, by their indexes, from the first to the last} */
+    private static String numbers(Plan plan, int first, int last) {
+        String from = plan.leaf(first).label();
+        String to = plan.leaf(last).label();
+        return from.equals(to) ? from : from + "–" + to;
     }
 
     private static long documentsOutside(Plan plan) {
         return plan.entries().stream().filter(entry -> entry instanceof PlannedEntry.PlannedDocument && entry.depth() == 0).count();
     }
 
-    private void row(String label, String title, int first, int last) {
+    private void row(String label, String title, String numbers) {
         Label name = Controls.label(title, Styles.SMALL);
         name.setMinWidth(0);
         addRow(getRowCount(), Controls.label(label, Styles.SMALL), name,
-                Controls.label(first == last ? String.valueOf(first) : first + "–" + last, Styles.SMALL));
+                Controls.label(numbers, Styles.SMALL));
     }
 }

@@ -40,7 +40,7 @@ public final class ForeEdge extends Control {
         addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
         subscription = Subscription.combine(workspace.planProperty().subscribe(plan -> requestLayout()),
                 workspace.leafProperty().subscribe(leaf -> {
-                    setAccessibleText(Words.of("edge.at", leaf));
+                    setAccessibleText(Words.of("edge.at", workspace.plan().leaf(Math.min(leaf.intValue(), workspace.plan().pageCount() - 1)).label()));
                     requestLayout();
                 }));
     }
@@ -58,7 +58,7 @@ public final class ForeEdge extends Control {
     private void goTo(double y) {
         requestFocus();
         Scale scale = scale();
-        workspace.goTo(1 + (int) Math.floor((y - scale.top) / scale.perLeaf));
+        workspace.goTo((int) Math.floor((y - scale.top) / scale.perLeaf));
     }
 
     private void onKey(KeyEvent event) {
@@ -79,10 +79,10 @@ public final class ForeEdge extends Control {
         return new Scale(top, (getHeight() - top - snappedBottomInset()) / workspace.plan().pageCount());
     }
 
-    /** Where leaf 1 begins, and how many pixels each leaf is thick. */
+    /** Where the first leaf begins, and how many pixels each leaf is thick. */
     private record Scale(double top, double perLeaf) {
         double y(int leaf) {
-            return top + (leaf - 1) * perLeaf;
+            return top + leaf * perLeaf;
         }
     }
 
@@ -122,18 +122,18 @@ public final class ForeEdge extends Control {
             drawn = plan;
             drawnPerLeaf = scale.perLeaf;
             getChildren().clear();
-            band(x, scale.y(1), plan.pageCount() * scale.perLeaf);
+            band(x, scale.y(0), plan.pageCount() * scale.perLeaf);
             boolean roomForLines = plan.documentCount() * 4 < bottom - scale.top;
             List<PlannedSection> tabbed = new ArrayList<>();
             for (PlannedEntry entry : plan.entries()) {
                 switch (entry) {
                     case PlannedSection section when section.depth() == 0 -> {
-                        band(x, scale.y(section.firstPage()), (section.lastPage() - section.firstPage() + 1) * scale.perLeaf);
+                        band(x, scale.y(section.span().first()), section.span().count() * scale.perLeaf);
                         tabbed.add(section);
                     }
-                    case PlannedSection inner -> line(x, scale.y(inner.firstPage()));
+                    case PlannedSection inner -> line(x, scale.y(inner.span().first()));
                     case PlannedDocument document -> {
-                        if (roomForLines) line(x, scale.y(document.firstPage()));
+                        if (roomForLines) line(x, scale.y(document.span().first()));
                     }
                 }
             }
@@ -163,12 +163,12 @@ public final class ForeEdge extends Control {
             for (int i = 0; i < sections.size(); i++) {
                 PlannedSection section = sections.get(i);
                 double latest = bottom - (sections.size() - i) * step;
-                double top = Math.max(free, Math.min(scale.y(section.firstPage()), latest));
+                double top = Math.max(free, Math.min(scale.y(section.span().first()), latest));
                 Label tab = tab(i);
                 tab.setText(section.label());
                 tab.getTooltip().setText(section.label() + "  " + section.title());
                 tab.setOnMousePressed(event -> {
-                    getSkinnable().workspace.goTo(section.firstPage());
+                    getSkinnable().workspace.goTo(section.span().first());
                     event.consume();
                 });
                 getChildren().add(tab);

@@ -2,6 +2,7 @@ package app.yellowtab.desktop.reader;
 
 import app.yellowtab.assemble.LeafPreview;
 import app.yellowtab.desktop.work.Pictures;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
@@ -28,18 +29,19 @@ final class PagePictures {
     }
 
     /** Asks for a picture; called on the JavaFX thread, as is {@code show}. */
-    void ask(Plan plan, int number, int widthPx, Consumer<Pictures.Result> show) {
-        pictures.ask(key(plan, plan.leaf(number), widthPx), () -> LeafPreview.draw(plan, sources, number, widthPx), show);
+    void ask(Plan plan, int index, int widthPx, Consumer<Pictures.Result> show) {
+        pictures.ask(key(plan, plan.leaf(index), widthPx), () -> LeafPreview.draw(plan, sources, index, widthPx), show);
     }
 
     private static Key key(Plan plan, Leaf leaf, int widthPx) {
-        return new Key(leaf, widthPx, switch (leaf) {
-            case Leaf.Cover cover -> plan.coverSheets().get(cover.sheet());
-            case Leaf.IndexSheet index -> List.of(plan.headingLines(), plan.indexSheets().get(index.sheet()));
-            case Leaf.SectionTitle s -> "";
-            case Leaf.Blank b -> "";
-            case Leaf.Divider d -> "";
-            case Leaf.SourcePage s -> "";
+        return new Key(leaf, widthPx, switch (leaf.content()) {
+            case Content.Cover cover -> plan.coverSheets().get(cover.sheet());
+            case Content.IndexSheet index -> List.of(plan.headingLines(), plan.indexSheets().get(index.sheet()));
+            case Content.SectionTitle s -> "";
+            case Content.Blank b -> "";
+            case Content.Divider d -> "";
+            case Content.Slip s -> "";
+            case Content.SourcePage s -> "";
         });
     }
 }

@@ -5,6 +5,8 @@ import app.yellowtab.desktop.work.Pictures;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
@@ -97,22 +99,26 @@ public final class Reader extends VBox {
 
     private void goToTyped() {
         String typed = number.getText().strip();
-        if (typed.matches("\\d{1,7}")) workspace.goTo(Integer.parseInt(typed));
+        workspace.goToNumber(typed);
         showNumber();
         number.selectAll();
     }
 
     private void showNumber() {
-        number.setText(String.valueOf(workspace.leafProperty().get()));
+        number.setText(read().label());
     }
 
     private void show() {
         Plan plan = workspace.plan();
-        int leaf = Math.min(workspace.leafProperty().get(), plan.pageCount());
+        Leaf leaf = read();
         showNumber();
-        of.setText(Words.of("reader.of", plan.pageCount()));
-        what.setText(describe(plan, plan.leaf(leaf)));
-        pictures.ask(plan, leaf, WIDTH_PX, this::show);
+        of.setText(Words.of("reader.of", plan.lastNumber()));
+        what.setText(describe(plan, leaf));
+        pictures.ask(plan, leaf.index(), WIDTH_PX, this::show);
+    }
+
+    private Leaf read() {
+        return workspace.plan().leaf(Math.min(workspace.leafProperty().get(), workspace.plan().pageCount() - 1));
     }
 
     private void show(Pictures.Result result) {
@@ -133,19 +139,21 @@ public final class Reader extends VBox {
 
     /** {@return what a leaf is, in words, such as "Defence, page 3 of 7"} */
     private String describe(Plan plan, Leaf leaf) {
-        return switch (leaf) {
-            case Leaf.Cover c -> Words.of("leaf.cover");
-            case Leaf.IndexSheet i -> Words.of("leaf.index", i.sheet() + 1, plan.indexSheets().size());
-            case Leaf.SectionTitle s -> Words.of("leaf.section", s.label(), s.title());
-            case Leaf.Blank b -> Words.of("leaf.blank", title(plan.entry(b.next())));
-            case Leaf.Divider d -> Words.of("leaf.divider", d.title());
-            case Leaf.SourcePage s -> {
-                Optional<PlannedEntry> entry = plan.entry(s.document());
-                int first = entry.map(PlannedEntry::firstPage).orElse(s.number());
-                int last = entry.map(PlannedEntry::lastPage).orElse(s.number());
-                yield Words.of("leaf.source", title(entry), s.number() - first + 1, last - first + 1);
-            }
+        return switch (leaf.content()) {
+            case Content.Cover c -> Words.of("leaf.cover");
+            case Content.IndexSheet i -> Words.of("leaf.index", i.sheet() + 1, plan.indexSheets().size());
+            case Content.SectionTitle s -> Words.of("leaf.section", s.label(), s.title());
+            case Content.Blank b -> Words.of(leaf.key().isPresent() ? "leaf.blankIn" : "leaf.blank", title(plan.entry(b.document())));
+            case Content.Divider d -> Words.of("leaf.divider", d.title());
+            case Content.Slip s -> inDocument(plan, leaf, s.document());
+            case Content.SourcePage s -> inDocument(plan, leaf, s.document());
         };
+    }
+
+    private static String inDocument(Plan plan, Leaf leaf, EntryId document) {
+        Optional<PlannedEntry> entry = plan.entry(document);
+        PlannedEntry.Span span = entry.map(PlannedEntry::span).orElse(new PlannedEntry.Span(leaf.index(), leaf.index(), "", ""));
+        return Words.of("leaf.source", title(entry), leaf.index() - span.first() + 1, span.count());
     }
 
     private static String title(Optional<PlannedEntry> entry) {

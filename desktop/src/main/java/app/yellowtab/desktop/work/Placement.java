@@ -2,7 +2,7 @@ package app.yellowtab.desktop.work;
 
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
-import app.yellowtab.model.PageRun;
+import app.yellowtab.model.page.Run;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.HashSet;
@@ -16,11 +16,11 @@ import java.util.Set;
  * @param tray        the sources without a place, in the order they came
  * @param placedBytes how many bytes the others have in all
  */
-public record Placement(List<Source> tray, long placedBytes, List<Source> sources, List<List<PageRun>> runs) {
+public record Placement(List<Source> tray, long placedBytes, List<Source> sources, List<List<Run>> runs) {
     static Placement of(Bundle bundle) {
-        List<List<PageRun>> runs = runs(bundle);
+        List<List<Run>> runs = runs(bundle);
         Set<SourceId> used = new HashSet<>();
-        for (List<PageRun> document : runs) for (PageRun run : document) used.add(run.source());
+        for (Document document : bundle.contents().allDocuments()) used.addAll(document.sources());
         long bytes = 0;
         for (Source source : bundle.sources()) if (used.contains(source.id())) bytes += source.bytes();
         return new Placement(bundle.sources().stream().filter(source -> !used.contains(source.id())).toList(), bytes, bundle.sources(), runs);
@@ -29,13 +29,13 @@ public record Placement(List<Source> tray, long placedBytes, List<Source> source
     /** {@return the placement in a changed bundle; this one where nothing of it has changed} */
     Placement in(Bundle changed) {
         if (changed.sources() != sources) return of(changed);
-        List<List<PageRun>> now = runs(changed);
+        List<List<Run>> now = runs(changed);
         if (now.size() != runs.size()) return of(changed);
         for (int i = 0; i < now.size(); i++) if (now.get(i) != runs.get(i)) return of(changed);
         return this;
     }
 
-    private static List<List<PageRun>> runs(Bundle bundle) {
+    private static List<List<Run>> runs(Bundle bundle) {
         return bundle.contents().allDocuments().stream().map(Document::runs).toList();
     }
 }

@@ -13,6 +13,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.WeakHashMap;
 import java.util.function.UnaryOperator;
@@ -41,7 +42,7 @@ public final class Workspace {
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper(this, "undoable");
     private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper(this, "redoable");
     private final ReadOnlyIntegerWrapper unlockings = new ReadOnlyIntegerWrapper(this, "unlockings");
-    private final IntegerProperty leaf = new SimpleIntegerProperty(this, "leaf", 1);
+    private final IntegerProperty leaf = new SimpleIntegerProperty(this, "leaf", 0);
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(this, "stage", Stage.GATHER);
     private final Map<Object, List<Source>> arriving = new LinkedHashMap<>();
     private final Set<Object> finished = Collections.newSetFromMap(new WeakHashMap<>());
@@ -112,7 +113,7 @@ public final class Workspace {
         return autosave.stateProperty();
     }
 
-    /** {@return the bundle number of the leaf that is read; set by {@link #goTo}} */
+    /** {@return the index in the plan of the leaf that is read, counted from 0; set by {@link #goTo}} */
     public IntegerProperty leafProperty() {
         return leaf;
     }
@@ -126,9 +127,18 @@ public final class Workspace {
         return findings;
     }
 
-    /** Goes to a bundle number, or to the nearest there is. */
-    public void goTo(int number) {
-        leaf.set(Math.clamp(number, 1, plan().pageCount()));
+    /** Goes to a leaf by its index in the plan, counted from 0, or to the nearest there is. */
+    public void goTo(int index) {
+        leaf.set(Math.clamp(index, 0, plan().pageCount() - 1));
+    }
+
+    /** Goes to the leaf that bears a number; where figures are beyond the last, to the last. */
+    public void goToNumber(String words) {
+        String number = words.strip();
+        Optional<Leaf> found = plan().leafNumbered(number);
+        if (found.isPresent()) goTo(found.get().index());
+        else if (number.matches("0*[1-9]\\d{0,8}")) goTo(plan().pageCount() - 1);
+        else if (number.matches("0+")) goTo(0);
     }
 
     /** Makes an edit; it is saved, and can be undone. */
@@ -174,7 +184,7 @@ public final class Workspace {
 
     private void show() {
         Bundle present = history.present();
-        Leaf read = plan().leaf(Math.min(leaf.get(), plan().pageCount()));
+        Leaf read = plan().leaf(Math.min(leaf.get(), plan().pageCount() - 1));
         folder.know(present.sources());
         Plan next = Planner.plan(present, plan());
         placement = placement.in(present);
@@ -186,12 +196,11 @@ public final class Workspace {
         autosave.save(withArriving());
     }
 
-    /** {@return where the page that was read stands now; its old number where it is gone} */
+    /** {@return where the page that was read stands now; its old place where it is gone} */
     private static int followed(Leaf read, Plan next) {
-        if (!(read instanceof Leaf.SourcePage was)) return read.number();
-        return next.leaves().stream()
-                .filter(now -> now instanceof Leaf.SourcePage page && page.document().equals(was.document())
-                        && page.source().equals(was.source()) && page.page() == was.page())
-                .mapToInt(Leaf::number).findFirst().orElse(was.number());
+        if (read.key().isPresent()) {
+            for (Leaf now : next.leaves()) if (now.key().equals(read.key())) return now.index();
+        }
+        return read.index();
     }
 }

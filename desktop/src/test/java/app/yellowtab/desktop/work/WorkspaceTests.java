@@ -54,7 +54,7 @@ class WorkspaceTests {
     void everyEditIsPlannedAndSaved() {
         moveUp("b");
         assertThat(order(workspace.bundle())).isEqualTo("x A(b a)");
-        assertThat(workspace.plan().entry(new EntryId("a")).orElseThrow().firstPage()).isEqualTo(9);
+        assertThat(workspace.plan().entry(new EntryId("a")).orElseThrow().span().first()).isEqualTo(8);
         assertThat(saved).containsExactly(workspace.bundle());
     }
 
@@ -79,21 +79,25 @@ class WorkspaceTests {
 
     @Test
     void thePageThatIsReadIsFollowedWhereItGoes() {
-        workspace.goTo(8);    // the second page of b
+        workspace.goTo(7);    // the second page of b
         moveUp("b");
-        assertThat(workspace.leafProperty().get()).isEqualTo(7);
+        assertThat(workspace.leafProperty().get()).isEqualTo(6);
         workspace.undo();
-        assertThat(workspace.leafProperty().get()).isEqualTo(8);
+        assertThat(workspace.leafProperty().get()).isEqualTo(7);
         workspace.edit(bundle -> Edits.takeOut(bundle, Set.of(new EntryId("A"), new EntryId("x"))));
-        assertThat(workspace.leafProperty().get()).as("gone, so the nearest there is").isEqualTo(2);
+        assertThat(workspace.leafProperty().get()).as("gone, so the nearest there is").isEqualTo(1);
     }
 
     @Test
     void numbersOutsideTheBundleLeadToItsEnds() {
         workspace.goTo(5000);
-        assertThat(workspace.leafProperty().get()).isEqualTo(9);
+        assertThat(workspace.leafProperty().get()).isEqualTo(8);
         workspace.goTo(-3);
-        assertThat(workspace.leafProperty().get()).isEqualTo(1);
+        assertThat(workspace.leafProperty().get()).isEqualTo(0);
+        workspace.goToNumber("5000");
+        assertThat(workspace.plan().leaf(workspace.leafProperty().get()).label()).isEqualTo("9");
+        workspace.goToNumber(" 4 ");
+        assertThat(workspace.plan().leaf(workspace.leafProperty().get()).label()).isEqualTo("4");
     }
 
     @Test

@@ -1,4 +1,4 @@
-package app.yellowtab.stamp;
+package app.yellowtab.mark;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -11,6 +11,9 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -25,7 +28,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The number is looked for where a reader would: on the drawn page. */
-class NumberStampTests {
+class MarkSetterTests {
     private static final int DPI = 254;    // ten pixels to a millimetre
     @TempDir
     private Path folder;
@@ -45,12 +48,13 @@ class NumberStampTests {
 
     private static void stamp(PDDocument document, PDPage page, int number) throws IOException {
         FontSet fonts = FontSet.forSaving(document);
-        NumberStamp stamp = new NumberStamp(fonts);
+        MarkSetter setter = new MarkSetter(fonts, Map.of(MarkLook.NUMBER.face(), "0123456789".chars().boxed().collect(Collectors.toSet())));
+        Mark mark = new Mark(Mark.BUNDLE_NUMBER, String.valueOf(number), Spot.STANDARD, MarkLook.NUMBER);
         page.setResources(new PDResources());
-        COSName font = page.getResources().add(fonts.get(NumberStamp.FACE));
+        COSName font = page.getResources().add(fonts.get(MarkLook.NUMBER.face()));
         PDStream content = new PDStream(document);
         try (OutputStream out = content.createOutputStream()) {
-            out.write(stamp.set(number, PageFrame.of(page), font.getName()).operators().getBytes(StandardCharsets.US_ASCII));
+            out.write(setter.set(List.of(mark), PageFrame.of(page), face -> font.getName()).operators().getBytes(StandardCharsets.US_ASCII));
         }
         page.setContents(content);
         fonts.complete();

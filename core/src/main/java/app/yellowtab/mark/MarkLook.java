@@ -1,0 +1,19 @@
+package app.yellowtab.mark;
+
+import app.yellowtab.pdf.Typeface;
+import java.util.Objects;
+
+/**
+ * How a mark is set.
+ *
+ * @param sizePt in points; on very small pages it is set smaller, so that all of it is seen
+ */
+public record MarkLook(Typeface face, float sizePt) {
+    /** Of bundle numbers. Chosen by us: larger than body text, so that it is found first when a number is called out. */
+    public static final MarkLook NUMBER = new MarkLook(Typeface.SANS_BOLD, 13);
+
+    public MarkLook {
+        Objects.requireNonNull(face, "face");
+        if (!(sizePt > 0 && sizePt <= 500)) throw new IllegalArgumentException("a mark's size must be more than 0 and at most 500 points, got " + sizePt);
+    }
+}

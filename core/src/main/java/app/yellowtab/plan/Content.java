@@ -1,0 +1,31 @@
+package app.yellowtab.plan;
+
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.page.BlankLook;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.source.SourceId;
+import java.util.List;
+
+/** What a leaf shows. */
+public sealed interface Content {
+    /** One page of the cover; {@code sheet} is counted from 0. */
+    record Cover(int sheet) implements Content {}
+
+    /** One page of the index; {@code sheet} is counted from 0. */
+    record IndexSheet(int sheet) implements Content {}
+
+    /** The page that opens a section. */
+    record SectionTitle(EntryId section, String label, String title) implements Content {}
+
+    /** A page that names the document after it; {@code tab} is 0 where the index does not list the document. */
+    record Divider(EntryId next, int tab, String title) implements Content {}
+
+    /** A blank page of a document, or before it. */
+    record Blank(EntryId document, BlankLook look) implements Content {}
+
+    /** A page that stands for one that is not there; {@code lines} is what it says, the title first. */
+    record Slip(EntryId document, List<String> lines) implements Content {}
+
+    /** A page of a source; {@code page} is counted from 1. */
+    record SourcePage(EntryId document, SourceId source, int page, PageLook look) implements Content {}
+}

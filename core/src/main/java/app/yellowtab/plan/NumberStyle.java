@@ -1,0 +1,45 @@
+package app.yellowtab.plan;
+
+import java.util.Locale;
+
+/** How a page number is written; those that page labels know (ISO 32000-1:2008, 12.4.2, table 159). */
+public enum NumberStyle {
+    /** 1, 2, 3. */
+    FIGURES("D"),
+    /** i, ii, iii. */
+    SMALL_ROMAN("r"),
+    /** I, II, III. */
+    LARGE_ROMAN("R");
+
+    private static final int[] VALUES = {1000, 900, 500, 400, 100, 90, 50, 40, 10, 9, 5, 4, 1};
+    private static final String[] LETTERS = {"M", "CM", "D", "CD", "C", "XC", "L", "XL", "X", "IX", "V", "IV", "I"};
+
+    private final String label;
+
+    NumberStyle(String label) {
+        this.label = label;
+    }
+
+    /** {@return the standard's name of it in page labels} */
+    public String label() {
+        return label;
+    }
+
+    /** {@return a value of at least 1 in this style} */
+    public String write(int value) {
+        return switch (this) {
+            case FIGURES -> String.valueOf(value);
+            case SMALL_ROMAN -> roman(value).toLowerCase(Locale.ROOT);
+            case LARGE_ROMAN -> roman(value);
+        };
+    }
+
+    private static String roman(int value) {
+        StringBuilder written = new StringBuilder();
+        int rest = value;
+        for (int i = 0; i < VALUES.length; i++) {
+            for (; rest >= VALUES[i]; rest -= VALUES[i]) written.append(LETTERS[i]);
+        }
+        return written.toString();
+    }
+}

@@ -1,0 +1,42 @@
+package app.yellowtab.plan;
+
+import java.util.Objects;
+
+/**
+ * What is printed on a page and called out. Numbers are compared by the place of their pages, never by their words: 45A stands
+ * between 45 and 46.
+ *
+ * @param place  the index of its leaf in the plan, counted from 0
+ * @param prefix what stands before the figures, such as "B"; may be empty
+ * @param value  at least 1
+ * @param style  how the value is written
+ * @param suffix what stands behind the figures, such as "A"; may be empty
+ */
+public record PageNumber(int place, String prefix, int value, NumberStyle style, String suffix) implements Comparable<PageNumber> {
+    public PageNumber {
+        Objects.requireNonNull(prefix, "prefix");
+        Objects.requireNonNull(style, "style");
+        Objects.requireNonNull(suffix, "suffix");
+        if (value < 1) throw new IllegalArgumentException("a page number must be >= 1, got " + value);
+    }
+
+    /** {@return a number of figures alone} */
+    static PageNumber plain(int place, int value) {
+        return new PageNumber(place, "", value, NumberStyle.FIGURES, "");
+    }
+
+    /** {@return its words, such as "412", "45A", "iii" or "B12"} */
+    public String shown() {
+        return prefix + style.write(value) + suffix;
+    }
+
+    /** {@return whether it is of figures alone} */
+    boolean isPlain() {
+        return style == NumberStyle.FIGURES && prefix.isEmpty() && suffix.isEmpty();
+    }
+
+    @Override
+    public int compareTo(PageNumber other) {
+        return Integer.compare(place, other.place);
+    }
+}

@@ -1,5 +1,0 @@
-/** The numbers on the leaves. Start at {@link app.yellowtab.stamp.NumberStamp}. */
-@NullMarked
-package app.yellowtab.stamp;
-
-import org.jspecify.annotations.NullMarked;
