@@ -63,7 +63,7 @@ public class PlanBenchmark {
             List<Document> documents = new ArrayList<>();
             for (int d = 0; d < DOCUMENTS / 20; d++) {
                 String name = "Letter of the claimant to the defendant about chamber " + s + ", bin " + d;
-                Source source = new Source(SourceId.fresh(), name, name, SourceKind.PDF, 1, "", "", PAGES_EACH, List.of(), name, DocumentDate.UNDATED, About.UNKNOWN);
+                Source source = new Source(SourceId.fresh(), name, name, SourceKind.PDF, 1, "", "", PAGES_EACH, List.of(), name, DocumentDate.UNDATED, About.UNKNOWN, Optional.empty());
                 sources.add(source);
                 documents.add(Document.of(source));
             }

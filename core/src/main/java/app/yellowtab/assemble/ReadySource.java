@@ -24,7 +24,6 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 
@@ -69,9 +68,9 @@ final class ReadySource implements Closeable {
             isOpen = true;
             if (!sources.isUnchanged(id, opened, this::step)) throw changed();
             if (opened.pages().size() != sources.source(id).pageCount()) opened.pages().verified();
-            int last = IntStream.range(0, run.leaves().size()).map(n -> run.page(n).page()).max().orElseThrow();
-            if (last > opened.pages().size()) {
-                throw new FindingException(Finding.of(Code.PAGES_MISSING, sources.original(id), opened.pages().size() + " instead of " + last), null);
+            int planned = sources.source(id).pageCount();
+            if (opened.pages().size() != planned) {
+                throw new FindingException(Finding.of(Code.PAGES_MISSING, sources.original(id), opened.pages().size() + " instead of " + planned), null);
             }
             carrier = opened.whole(() -> new PageCarrier(opened, page -> lookup.positionOf(id, page, run.document()), plan.comments(), setter));
             ofFile = carrier.ofFile();

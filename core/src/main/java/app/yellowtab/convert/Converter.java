@@ -16,15 +16,20 @@ import app.yellowtab.facts.Way;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.SourceKind;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
@@ -49,6 +54,9 @@ public final class Converter {
 
     /** Of files from this size on, which take some ten times as much memory while they are set, one is set at a time. */
     private static final long DEAR_BYTES = 3L * 1024 * 1024;
+    /** Of our own conversions: raised when one of them sets pages otherwise than before. */
+    private static final int VERSION = 1;
+    private static final int KEY_BYTES = 16;
     private static final Semaphore DEAR = new Semaphore(1);
 
     private static final Logger LOG = LoggerFactory.getLogger(Converter.class);
@@ -103,6 +111,36 @@ public final class Converter {
             }
             notes.addAll(said.findings());
             return Way.BUILT_IN;
+        }
+    }
+
+    /**
+     * {@return the key of a conversion: the same file, read with the same choices in the same way, gives the same pages}
+     *
+     * @param sha256 of the file's bytes
+     * @param way    how it was done
+     */
+    public static ConversionKey key(String sha256, SourceKind kind, Way way, Reading reading) {
+        String by = way == Way.OFFICE_SUITE ? suite.map(OfficeSuite::version).orElse("gone") : "built-in " + VERSION;
+        boolean isTable = kind == SourceKind.XLSX || kind == SourceKind.XLS;
+        return key(String.join("|", sha256, kind.name(), by, kind.isOffice() ? reading.showChanges() + " " + reading.showComments() : "", isTable ? String.valueOf(reading.monthFirst()) : ""));
+    }
+
+    /**
+     * {@return the key of the page that stands for a file}
+     *
+     * @param lines what it says
+     */
+    public static ConversionKey slipKey(List<String> lines) {
+        return key("slip " + VERSION + "|" + lines);
+    }
+
+    private static ConversionKey key(String madeOf) {
+        try {
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(madeOf.getBytes(StandardCharsets.UTF_8));
+            return new ConversionKey(HexFormat.of().formatHex(digest, 0, KEY_BYTES));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java platform has SHA-256", e);
         }
     }
 

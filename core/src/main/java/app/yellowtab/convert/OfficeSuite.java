@@ -46,12 +46,17 @@ final class OfficeSuite {
     private static final long MOST_MILLIS = 120_000;
     private static final int TASKS_PER_PROCESS = 200;
 
+    private final String version;
     private final Starting starting;
     private Optional<OfficeManager> running = Optional.empty();
     private boolean broken;
 
-    /** @param starting starts the suite's process; called at most once */
-    OfficeSuite(Starting starting) {
+    /**
+     * @param version  what tells it from others
+     * @param starting starts the suite's process; called at most once
+     */
+    OfficeSuite(String version, Starting starting) {
+        this.version = version;
         this.starting = starting;
     }
 
@@ -67,11 +72,28 @@ final class OfficeSuite {
             File home = LocalOfficeUtils.getDefaultOfficeHome();
             if (home == null) return Optional.empty();
             LocalOfficeUtils.validateOfficeHome(home);
-            return Optional.of(new OfficeSuite(() -> start(home)));
+            return Optional.of(new OfficeSuite(versionOf(home), () -> start(home)));
         } catch (IllegalStateException none) {
             LOG.info("no office suite: {}", none.getMessage());
             return Optional.empty();
         }
+    }
+
+    /** {@return what tells it from another suite, or from the same in another version} */
+    String version() {
+        return version;
+    }
+
+    /** {@return what the suite's own file of versions says, which is there in every installation; without it, where it is installed} */
+    private static String versionOf(File home) {
+        for (String name : new String[] {"program/versionrc", "program/version.ini"}) {
+            try {
+                for (String line : Files.readAllLines(home.toPath().resolve(name))) if (line.startsWith("buildid=")) return line;
+            } catch (IOException none) {
+                LOG.debug("no {} in {}", name, home, none);
+            }
+        }
+        return home.getPath();
     }
 
     /**

@@ -1,5 +1,6 @@
 package app.yellowtab.source;
 
+import app.yellowtab.model.source.ConversionKey;
 import java.io.IOException;
 import java.nio.file.Path;
 
@@ -12,8 +13,16 @@ public interface Depot {
      */
     Kept keep(Path file) throws IOException;
 
-    /** {@return where the PDF of a kept file is to be written that is no PDF itself} */
-    Path convertedPlace(Kept kept) throws IOException;
+    /** {@return where a PDF can be written that is going to be kept as a conversion, or else deleted; nothing is there yet} */
+    Path conversionDraft() throws IOException;
+
+    /**
+     * Takes a conversion that was written to a draft; one that is there already under its key is never overwritten, and the draft
+     * deleted instead.
+     *
+     * @return where it is kept
+     */
+    Path keepConversion(Path draft, ConversionKey key) throws IOException;
 
     /** {@return a new folder for files that are taken out of others, to be brought in from there} */
     Path workFolder() throws IOException;

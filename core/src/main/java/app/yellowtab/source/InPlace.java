@@ -2,6 +2,7 @@ package app.yellowtab.source;
 
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
+import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.io.Closeable;
@@ -19,7 +20,6 @@ import java.util.concurrent.atomic.AtomicInteger;
 public final class InPlace implements Depot, SourceFiles, Closeable {
     private final Path converted;
     private final List<String> passwords;
-    private final Map<String, Path> pages = new ConcurrentHashMap<>();
     private final AtomicInteger count = new AtomicInteger();
     private final Map<SourceId, Source> sources = new ConcurrentHashMap<>();
 
@@ -50,8 +50,13 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
     }
 
     @Override
-    public Path convertedPlace(Kept kept) {
-        return pages.computeIfAbsent(kept.storedName(), name -> converted.resolve(count.getAndIncrement() + ".pdf"));
+    public Path conversionDraft() {
+        return converted.resolve("draft-" + count.getAndIncrement() + ".pdf");
+    }
+
+    @Override
+    public Path keepConversion(Path draft, ConversionKey key) throws IOException {
+        return Conversions.keep(draft, converted, key);
     }
 
     @Override
@@ -68,10 +73,9 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
     @Override
     public void doneWith(Path workFolder) {}
 
+    /** It lies where the user has it. */
     @Override
-    public void drop(Kept kept) {
-        pages.remove(kept.storedName());
-    }
+    public void drop(Kept kept) {}
 
     @Override
     public Path original(SourceId id) {
@@ -80,7 +84,7 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
 
     @Override
     public Path readable(SourceId id) {
-        return pages.getOrDefault(source(id).storedName(), original(id));
+        return source(id).conversion().map(key -> Conversions.place(converted, key)).orElseGet(() -> original(id));
     }
 
     @Override

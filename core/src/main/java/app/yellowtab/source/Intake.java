@@ -20,6 +20,7 @@ import app.yellowtab.inspect.FileProperties;
 import app.yellowtab.inspect.Inspection;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.model.source.SourceKind;
@@ -177,7 +178,7 @@ public final class Intake {
         About about = new About(fresh.about().way(), fresh.about().trouble(), fresh.about().notes(), was.attachedTo(), fresh.about().titleFrom(), fresh.about().dateFrom(),
                 was.modified(), fresh.about().made(), was.alikeAccepted(), fresh.about().pages());
         Source read = new Source(source.id(), source.fileName(), source.storedName(), fresh.kind(), source.bytes(), source.sha256(), source.checksum(), fresh.pageCount(), fresh.bookmarks(),
-                fresh.proposedTitle(), fresh.proposedDate(), about);
+                fresh.proposedTitle(), fresh.proposedDate(), about, fresh.conversion());
         if (was.titleFrom() == Origin.USER) read = read.withTitle(source.proposedTitle(), Origin.USER);
         // A date from the properties is never proposed, so that the user has taken it.
         return was.dateFrom() == Origin.USER || was.dateFrom() == Origin.PROPERTIES ? read.withDate(source.proposedDate(), was.dateFrom()) : read;
@@ -193,14 +194,21 @@ public final class Intake {
             List<Finding> findings = new ArrayList<>();
             Path pages = kept.path();
             Way way = Way.AS_IT_IS;
+            Optional<ConversionKey> conversion = Optional.empty();
             if (kind.isConverted()) {
-                pages = depot.convertedPlace(kept);
-                way = Converter.convert(kept.path(), file, kind, pages, passwords, reading, findings);
+                Path draft = depot.conversionDraft();
+                try {
+                    way = Converter.convert(kept.path(), file, kind, draft, passwords, reading, findings);
+                    conversion = Optional.of(Converter.key(kept.fingerprint().sha256(), kind, way, reading));
+                    pages = depot.keepConversion(draft, conversion.get());
+                } finally {
+                    Files.deleteIfExists(draft);
+                }
             }
             try (PdfInput input = PdfInput.open(pages, passwords)) {
                 Inspection read = Inspection.of(input);
                 Inspection inspection = kind.isConverted() ? read.withProperties(FileProperties.of(kept.path(), kind)) : read;
-                if (inspection.pageCount() > 0) return new Result.Kept(source(file, name, kind, kept, inspection, way, findings), findings);
+                if (inspection.pageCount() > 0) return new Result.Kept(source(file, name, kind, kept, inspection, way, conversion, findings), findings);
             }
             trouble = Finding.of(Code.NO_PAGES, file);
         } catch (InvalidPasswordException | LockedException e) {
@@ -233,14 +241,14 @@ public final class Intake {
         return ours ? Finding.of(Code.NOT_CONVERTED, file, words) : Finding.of(Code.DAMAGED, file, kind.isPicture() ? words : "its pages cannot be made out");
     }
 
-    private Source source(Path file, String name, SourceKind kind, Depot.Kept kept, Inspection inspection, Way way, List<Finding> findings) throws IOException {
+    private Source source(Path file, String name, SourceKind kind, Depot.Kept kept, Inspection inspection, Way way, Optional<ConversionKey> conversion, List<Finding> findings) throws IOException {
         Proposals proposed = kind.isMail() ? Proposals.ofMail(name, kind == SourceKind.EML ? Mail.readEml(kept.path()) : Mail.readMsg(kept.path()))
                 : Proposals.of(name, isTable(kind) ? inspection.withoutFirstPage() : inspection, reading.monthFirst());
         boolean damaged = kind == SourceKind.PDF && isDamaged(file, kept.path(), inspection, findings);
         PageFacts pages = damaged ? inspection.facts().asRepaired() : inspection.facts();
         About about = new About(way, Optional.empty(), findings.stream().map(Note::of).toList(), "", proposed.titleFrom(), proposed.dateFrom(), modified(file), inspection.properties().made(), false, pages);
         return new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), inspection.pageCount(),
-                inspection.bookmarks(), proposed.title(), proposed.date(), about);
+                inspection.bookmarks(), proposed.title(), proposed.date(), about, conversion);
     }
 
     /** Says what is broken in a PDF that could be read all the same. */
@@ -259,16 +267,23 @@ public final class Intake {
     private Result keepUnread(Path file, String name, SourceKind kind, Depot.Kept kept, Finding trouble) throws IOException {
         NameReading named = NameReading.ofFile(name);
         About about = new About(Way.SLIP, Optional.of(Note.of(trouble)), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, modified(file), Optional.empty(), false, PageFacts.UNKNOWN);
+        List<String> lines = slip(name, kept.bytes(), kept.fingerprint().sha256());
         Source source = new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), 1, List.of(),
-                named.title(), named.date(), about);
-        Converter.writeSlip(depot.convertedPlace(kept), slip(source));
+                named.title(), named.date(), about, Optional.of(Converter.slipKey(lines)));
+        Path draft = depot.conversionDraft();
+        Converter.writeSlip(draft, lines);
+        depot.keepConversion(draft, Converter.slipKey(lines));
         return new Result.Kept(source, List.of(trouble));
     }
 
     /** {@return what the page says that stands for an unread file} */
     public static List<String> slip(Source source) {
-        return List.of(source.fileName(), "This page stands for a file that has no pages of its own in this bundle.",
-                String.format(Locale.ROOT, "%,d bytes. Its fingerprint (SHA-256) begins %s.", source.bytes(), source.sha256().substring(0, Math.min(16, source.sha256().length()))));
+        return slip(source.fileName(), source.bytes(), source.sha256());
+    }
+
+    private static List<String> slip(String fileName, long bytes, String sha256) {
+        return List.of(fileName, "This page stands for a file that has no pages of its own in this bundle.",
+                String.format(Locale.ROOT, "%,d bytes. Its fingerprint (SHA-256) begins %s.", bytes, sha256.substring(0, Math.min(16, sha256.length()))));
     }
 
     /** The first day in a table is one of its values, and no date of the table. */

@@ -48,12 +48,16 @@ final class BundleBounds {
     }
 
     private void source(Source source) {
-        String name = source.storedName();
-        boolean plain = !name.isBlank() && name.length() <= LONGEST_NAME && !name.equals(".") && !name.equals("..")
-                && name.chars().noneMatch(letter -> letter == '/' || letter == '\\' || letter == ':' || letter < ' ');
-        refuse(!plain, "\"storedName\" of a source is no plain file name: \"" + shown(name) + "\"");
+        plain("storedName", source.storedName());
+        source.conversion().ifPresent(key -> plain("conversion", key.value()));
         refuse(source.pageCount() > MOST_PAGES_OF_ONE, "\"pageCount\" of \"" + shown(source.fileName()) + "\" is " + source.pageCount());
         refuse(sources.put(source.id().value(), source) != null, "\"id\" of a source stands twice: \"" + shown(source.id().value()) + "\"");
+    }
+
+    private static void plain(String field, String name) {
+        boolean plain = !name.isBlank() && name.length() <= LONGEST_NAME && !name.equals(".") && !name.equals("..")
+                && name.chars().noneMatch(letter -> letter == '/' || letter == '\\' || letter == ':' || letter < ' ');
+        refuse(!plain, "\"" + field + "\" of a source is no plain file name: \"" + shown(name) + "\"");
     }
 
     private static String shown(String hostile) {

@@ -7,10 +7,13 @@ import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.input.PdfInput;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.source.Conversions;
 import app.yellowtab.source.Depot;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.Intake;
@@ -189,8 +192,14 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     }
 
     @Override
-    public Path convertedPlace(Kept kept) {
-        return converted(kept.storedName());
+    public Path conversionDraft() throws IOException {
+        Files.createDirectories(converted());
+        return Drafts.beside(converted().resolve("conversion.pdf"));
+    }
+
+    @Override
+    public Path keepConversion(Path draft, ConversionKey key) throws IOException {
+        return Conversions.keep(draft, converted(), key);
     }
 
     @Override
@@ -211,7 +220,6 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     @Override
     public void drop(Kept kept) {
         deleteQuietly(kept.path());
-        deleteQuietly(converted(kept.storedName()));
     }
 
     @Override
@@ -223,14 +231,30 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     public Path readable(SourceId id) throws IOException {
         Source source = source(id);
         Path original = original(id);
-        if (!source.isConverted()) return original;
-        Path converted = converted(source.storedName());
-        if (!Files.exists(converted) && Files.exists(original)) {
-            Files.createDirectories(converted.getParent());
-            if (source.isRead()) Converter.convert(original, original, source.kind(), converted, passwords, reading, new ArrayList<>());
-            else Converter.writeSlip(converted, Intake.slip(source));
-        }
+        if (source.conversion().isEmpty()) return original;
+        Path converted = Conversions.place(converted(), source.conversion().get());
+        if (!Files.exists(converted) && Files.exists(original)) convertAgain(source, original, source.conversion().get());
         return converted;
+    }
+
+    /**
+     * Makes a conversion anew that is missing.
+     *
+     * @throws FindingException if it comes out with other pages than the bundle was planned with; nothing is kept then
+     */
+    private void convertAgain(Source source, Path original, ConversionKey key) throws IOException {
+        Path draft = conversionDraft();
+        try {
+            if (source.isRead()) Converter.convert(original, original, source.kind(), draft, passwords, reading, new ArrayList<>());
+            else Converter.writeSlip(draft, Intake.slip(source));
+            try (PdfInput input = PdfInput.open(draft, List.of())) {
+                int pages = input.pages().verified().size();
+                if (pages != source.pageCount()) throw new FindingException(Finding.of(Code.PAGES_MISSING, original, pages + " instead of " + source.pageCount()), null);
+            }
+            keepConversion(draft, key);
+        } finally {
+            Files.deleteIfExists(draft);
+        }
     }
 
     @Override
@@ -303,8 +327,8 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         }
     }
 
-    private Path converted(String storedName) {
-        return folder.resolve("converted").resolve(storedName + ".pdf");
+    private Path converted() {
+        return folder.resolve("converted");
     }
 
     @Override

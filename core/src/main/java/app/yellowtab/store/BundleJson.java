@@ -9,6 +9,7 @@ import app.yellowtab.model.page.ReservedPages;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.SourceId;
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonInclude;
@@ -107,6 +108,7 @@ final class BundleJson {
         SimpleModule module = new SimpleModule();
         add(module, EntryId.class, EntryId::value, EntryId::new);
         add(module, SourceId.class, SourceId::value, SourceId::new);
+        add(module, ConversionKey.class, ConversionKey::value, ConversionKey::new);
         add(module, RunId.class, RunId::value, RunId::new);
         add(module, DocumentDate.class, DateCode::write, DateCode::read);
         return module;

@@ -25,7 +25,10 @@ final class Leftovers {
      */
     static void sweep(Path folder, Bundle bundle, Path previous) {
         Set<String> named = namedIn(previous);
-        for (Source source : bundle.sources()) named.add(source.storedName());
+        for (Source source : bundle.sources()) {
+            named.add(source.storedName());
+            source.conversion().ifPresent(key -> named.add(key.value()));
+        }
         for (Path file : files(folder)) if (Drafts.is(file)) delete(file);
         for (Path file : files(folder.resolve("originals"))) {
             boolean ours = !Files.isWritable(file) || isReadOnly(file) || isEmpty(file);
@@ -39,7 +42,11 @@ final class Leftovers {
     private static Set<String> namedIn(Path bundle) {
         Set<String> named = new HashSet<>();
         try {
-            if (Files.exists(bundle)) for (JsonNode source : BundleJson.MAPPER.readTree(bundle).path("sources")) named.add(source.path("storedName").asString(""));
+            if (!Files.exists(bundle)) return named;
+            for (JsonNode source : BundleJson.MAPPER.readTree(bundle).path("sources")) {
+                named.add(source.path("storedName").asString(""));
+                named.add(source.path("conversion").asString(""));
+            }
         } catch (JacksonException unreadable) {
             LoggerFactory.getLogger(Leftovers.class).info("nothing is named in {}", bundle, unreadable);
         }

@@ -49,6 +49,10 @@ final class OlderFormats {
         fill(source, "checksum", BundleJson.MAPPER.getNodeFactory().stringNode(""));
         fill(source, "about", BundleJson.MAPPER.valueToTree(About.UNKNOWN));
         if (source.get("about") instanceof ObjectNode about) fill(about, "made", BundleJson.MAPPER.nullNode());
+        // Conversions lay under the name of what they were made of.
+        boolean converted = !source.path("kind").asString("").equalsIgnoreCase("pdf") || !source.path("about").path("trouble").isNull();
+        if (converted) source.put("conversion", source.path("storedName").asString(""));
+        else source.putNull("conversion");
         for (JsonNode bookmark : source.path("bookmarks")) {
             if (!(bookmark instanceof ObjectNode from)) continue;
             ObjectNode look = BundleJson.MAPPER.valueToTree(BookmarkLook.PLAIN);

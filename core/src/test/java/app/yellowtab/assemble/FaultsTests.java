@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.ledger.Ledger;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.output.DraftFile;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.InPlace;
@@ -24,6 +26,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
 import java.util.stream.Stream;
@@ -123,6 +126,15 @@ class FaultsTests {
     @FunctionalInterface
     private interface Change {
         void on(Path original) throws IOException;
+    }
+
+    @Test
+    void aSourceWithMorePagesThanWerePlannedIsNamed() {
+        Source q = plan.leaves().stream().map(leaf -> leaf.content()).filter(Content.SourcePage.class::isInstance).map(page -> place.source(((Content.SourcePage) page).source()))
+                .filter(source -> source.fileName().equals("Q.pdf")).findFirst().orElseThrow();
+        place.know(List.of(new Source(q.id(), q.fileName(), q.storedName(), q.kind(), q.bytes(), q.sha256(), q.checksum(), q.pageCount() - 1, q.bookmarks(),
+                q.proposedTitle(), q.proposedDate(), q.about(), q.conversion())));
+        assertFails(Assembler.standard(), place, Code.PAGES_MISSING, "Q.pdf has other pages than the bundle was planned with (" + q.pageCount() + " instead of");
     }
 
     @Test

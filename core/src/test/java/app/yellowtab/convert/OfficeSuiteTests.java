@@ -56,7 +56,7 @@ class OfficeSuiteTests {
         OfficeManager manager = mock(OfficeManager.class);
         doThrow(new OfficeException("took longer than 120000 ms")).when(manager).execute(any());
         byte[] before = Files.readAllBytes(file);
-        assertThat(converts(new OfficeSuite(() -> manager))).isFalse();
+        assertThat(converts(new OfficeSuite("1", () -> manager))).isFalse();
         assertThat(notes.findings()).extracting(f -> f.code() + " " + f.detail()).containsExactly("CONVERSION_LOST the office suite failed on it");
         assertThat(names()).as("no draft and no copy is left").containsExactly("agreement.docx");
         assertThat(file).hasBinaryContent(before);
@@ -66,7 +66,7 @@ class OfficeSuiteTests {
     void aSuiteThatDoesNotStartIsAskedOnce() throws Exception {
         OfficeSuite.Starting starting = mock(OfficeSuite.Starting.class);
         when(starting.start()).thenThrow(new OfficeException("no free port"));
-        OfficeSuite suite = new OfficeSuite(starting);
+        OfficeSuite suite = new OfficeSuite("1", starting);
         assertThat(converts(suite)).isFalse();
         assertThat(converts(suite)).isFalse();
         verify(starting, times(1)).start();
@@ -78,7 +78,7 @@ class OfficeSuiteTests {
         OfficeManager manager = mock(OfficeManager.class);
         OfficeSuite.Starting starting = mock(OfficeSuite.Starting.class);
         when(starting.start()).thenReturn(manager);
-        OfficeSuite suite = new OfficeSuite(starting);
+        OfficeSuite suite = new OfficeSuite("1", starting);
         converts(suite);
         assertThat(converts(suite)).as("it wrote nothing").isFalse();
         assertThat(target).doesNotExist();
@@ -94,14 +94,14 @@ class OfficeSuiteTests {
             assertThat(target).as("while it works").hasContent("the pages of before");
             throw new OfficeException("the process ended");
         }).when(manager).execute(any());
-        assertThat(converts(new OfficeSuite(() -> manager))).isFalse();
+        assertThat(converts(new OfficeSuite("1", () -> manager))).isFalse();
         assertThat(target).hasContent("the pages of before");
     }
 
     @Test
     void whatItHasNoFormatForIsOurs() throws Exception {
         OfficeManager manager = mock(OfficeManager.class);
-        assertThat(new OfficeSuite(() -> manager).convert(file, SourceKind.MSG, target, Reading.STANDARD, notes)).isFalse();
+        assertThat(new OfficeSuite("1", () -> manager).convert(file, SourceKind.MSG, target, Reading.STANDARD, notes)).isFalse();
         verify(manager, times(0)).execute(any());
     }
 }

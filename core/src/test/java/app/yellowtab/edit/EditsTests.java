@@ -167,7 +167,7 @@ class EditsTests {
         Bundle typed = Edits.propose(bundle, id, now -> now.withTitle("Lease", Origin.USER));
         assertThat(typed.contents().documents().getFirst().title()).isEqualTo("Lease");
         Bundle read = Edits.changeSources(typed, Map.of(id, now -> new Source(now.id(), now.fileName(), now.storedName(), now.kind(), now.bytes(), now.sha256(), now.checksum(), 5,
-                now.bookmarks(), now.proposedTitle(), now.proposedDate(), now.about()), new SourceId("gone"), now -> now));
+                now.bookmarks(), now.proposedTitle(), now.proposedDate(), now.about(), now.conversion()), new SourceId("gone"), now -> now));
         assertThat(read.sources().getFirst().proposedTitle()).isEqualTo("Lease");
         assertThat(read.contents().documents().getFirst().pageCount()).isEqualTo(5);
     }

@@ -16,6 +16,7 @@ import app.yellowtab.model.source.BookmarkLook;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceBookmark;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class PlannerTests {
@@ -68,7 +69,7 @@ class PlannerTests {
     void aSourcesOwnBookmarksStandBelowItsDocument() {
         Source marked = new Source(start.sources().get(2).id(), "b.pdf", "b.pdf", start.sources().get(2).kind(), 1, "", "", 3,
                 List.of(bookmark(1, "One", 1), bookmark(4, "Deep", 2), bookmark(2, "Two", 3)), "b",
-                start.sources().get(2).proposedDate(), start.sources().get(2).about());
+                start.sources().get(2).proposedDate(), start.sources().get(2).about(), Optional.empty());
         List<Source> sources = List.of(start.sources().get(0), start.sources().get(1), marked, start.sources().get(3), start.sources().get(4));
         assertThat(Planner.plan(start.withSources(sources)).bookmarks()).extracting(b -> b.level() + " " + b.title() + " " + (b.target().leaf() + 1))
                 .containsSequence("3 3. b 8", "4 One 8", "5 Deep 9", "5 Two 10", "1 B. Empty 11");

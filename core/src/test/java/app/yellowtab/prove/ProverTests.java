@@ -16,9 +16,12 @@ import app.yellowtab.source.InPlace;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Objects;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -140,6 +143,20 @@ class ProverTests {
         int at = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("stream\n") + 30;
         bytes[at] ^= 4;
         Files.write(target, bytes);
+        assertThat(prove().holds()).isFalse();
+    }
+
+    @Test
+    void aBundleWithALedgerOfTheFirstFormatIsProvedStill() throws IOException {
+        for (String name : List.of("former.pdf", "former.ledger.json")) {
+            try (InputStream file = Objects.requireNonNull(ProverTests.class.getResourceAsStream(name))) {
+                Files.write(target.resolveSibling(name), file.readAllBytes());
+            }
+        }
+        target = target.resolveSibling("former.pdf");
+        assertThat(prove().summary()).isEqualTo("6 pages proved: every number, label and page as it was produced, 3 rows of the index, 4 bookmarks, 3 links.");
+        Path ledger = Ledger.beside(target);
+        Files.writeString(ledger, Files.readString(ledger).replaceFirst("\"number\":4,", "\"number\":5,"));
         assertThat(prove().holds()).isFalse();
     }
 

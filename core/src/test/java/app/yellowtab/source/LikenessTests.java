@@ -27,7 +27,7 @@ class LikenessTests {
                 Base64.getEncoder().encodeToString(bytes.array()));
         About was = About.UNKNOWN;
         About about = new About(was.way(), Optional.empty(), List.of(), "", was.titleFrom(), was.dateFrom(), Optional.empty(), Optional.empty(), false, pages);
-        return new Source(new SourceId(name), name, name, SourceKind.PDF, 1, sha256, "", Math.max(1, prints.length), List.of(), name, DocumentDate.NOT_GIVEN, about);
+        return new Source(new SourceId(name), name, name, SourceKind.PDF, 1, sha256, "", Math.max(1, prints.length), List.of(), name, DocumentDate.NOT_GIVEN, about, Optional.empty());
     }
 
     private static Like like(String other, Kind kind, int pages) {

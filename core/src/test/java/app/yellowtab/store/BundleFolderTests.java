@@ -223,6 +223,35 @@ class BundleFolderTests {
     }
 
     @Test
+    void aConversionThatIsMadeAnewAndHasOtherPagesIsRefused() throws IOException {
+        Path letter = Files.writeString(temp.resolve("letter.txt"), "one page");
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            Source taken = new Intake(place).bringIn(FoundFolder.of(List.of(letter), new ArrayList<>()), Intake.Progress.NONE, () -> false).sources().getFirst();
+            Source longer = new Source(taken.id(), taken.fileName(), taken.storedName(), taken.kind(), taken.bytes(), taken.sha256(), taken.checksum(), 2, List.of(),
+                    taken.proposedTitle(), taken.proposedDate(), taken.about(), taken.conversion());
+            place.know(List.of(taken));
+            Path made = place.readable(taken.id());
+            Files.delete(made);
+            assertThat(Pdfs.pages(place.readable(taken.id()))).containsExactly("one page");
+            Files.delete(made);
+            place.know(List.of(longer));
+            assertThatThrownBy(() -> place.readable(taken.id())).hasMessageContaining("other pages than the bundle was planned with (1 instead of 2)");
+            assertThat(made).doesNotExist();
+        }
+    }
+
+    @Test
+    void theSameFileTwiceHasOneConversion() throws IOException {
+        Path letter = Files.writeString(temp.resolve("letter.txt"), "one page");
+        Path copy = Files.copy(letter, temp.resolve("copy.txt"));
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            List<Source> taken = new Intake(place).bringIn(FoundFolder.of(List.of(letter, copy), new ArrayList<>()), Intake.Progress.NONE, () -> false).sources();
+            assertThat(taken).extracting(Source::conversion).containsOnly(taken.getFirst().conversion());
+            assertThat(folder.resolve("converted")).isDirectoryNotContaining(file -> !file.toString().endsWith(".pdf")).isDirectoryContaining("glob:**.pdf");
+        }
+    }
+
+    @Test
     void aFullDiskDuringIntakeIsSaidAsSuch() throws IOException {
         Path lease = Pdfs.write(temp, "lease", 1);
         Depot full = mock(Depot.class);
@@ -242,10 +271,10 @@ class BundleFolderTests {
             place.save(saved);
         }
         Path moved = Files.move(folder, temp.resolve("elsewhere"));
-        Files.delete(moved.resolve("converted/note.txt.pdf"));
         BundleFolder.Opened opened = BundleFolder.open(moved);
         try (BundleFolder place = opened.folder()) {
             Document note = opened.bundle().contents().documents().getFirst();
+            Files.delete(place.readable(note.sources().getFirst()));
             assertThat(Pdfs.pages(place.readable(note.sources().getFirst()))).containsExactly("hello");
         }
     }

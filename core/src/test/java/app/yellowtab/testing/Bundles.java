@@ -22,7 +22,7 @@ public final class Bundles {
 
     public static Source source(String name, int pages) {
         return new Source(new SourceId(name), name + ".pdf", name + ".pdf", SourceKind.PDF, 1000, "00", "", pages, List.of(), name,
-                DocumentDate.NOT_GIVEN, About.UNKNOWN);
+                DocumentDate.NOT_GIVEN, About.UNKNOWN, Optional.empty());
     }
 
     public static Document document(String name, int pages) {

@@ -5,6 +5,7 @@ import app.yellowtab.facts.Origin;
 import app.yellowtab.model.DocumentDate;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * A file that was brought in, and what must be known of it so that a bundle can be planned without opening it.
@@ -21,14 +22,16 @@ import java.util.Objects;
  * @param proposedTitle the title its name, its header or its first page suggests; never blank
  * @param proposedDate  the date its name, its header or its first page suggests
  * @param about         what else is known of it
+ * @param conversion    which conversion its pages are of; empty for those of the file itself
  */
 public record Source(SourceId id, String fileName, String storedName, SourceKind kind, long bytes, String sha256, String checksum,
-                     int pageCount, List<SourceBookmark> bookmarks, String proposedTitle, DocumentDate proposedDate, About about) {
+                     int pageCount, List<SourceBookmark> bookmarks, String proposedTitle, DocumentDate proposedDate, About about, Optional<ConversionKey> conversion) {
     public Source {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(kind, "kind");
         Objects.requireNonNull(proposedDate, "proposedDate");
         Objects.requireNonNull(about, "about");
+        Objects.requireNonNull(conversion, "conversion");
         if (pageCount < 1) throw new IllegalArgumentException("a source needs at least one page: " + fileName);
         if (proposedTitle.isBlank()) throw new IllegalArgumentException("a proposed title must not be blank: " + fileName);
         bookmarks = List.copyOf(bookmarks);
@@ -41,20 +44,20 @@ public record Source(SourceId id, String fileName, String storedName, SourceKind
 
     /** {@return whether its pages are in a file that this program has made} */
     public boolean isConverted() {
-        return kind.isConverted() || !isRead();
+        return conversion.isPresent();
     }
 
     /** {@return the same under another title, and where that comes from} */
     public Source withTitle(String title, Origin from) {
-        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, title, proposedDate, about.withOrigins(from, about.dateFrom()));
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, title, proposedDate, about.withOrigins(from, about.dateFrom()), conversion);
     }
 
     /** {@return the same with another date, and where that comes from} */
     public Source withDate(DocumentDate date, Origin from) {
-        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, date, about.withOrigins(about.titleFrom(), from));
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, date, about.withOrigins(about.titleFrom(), from), conversion);
     }
 
     public Source withAbout(About newAbout) {
-        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, proposedDate, newAbout);
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, proposedDate, newAbout, conversion);
     }
 }

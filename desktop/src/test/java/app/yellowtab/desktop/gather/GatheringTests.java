@@ -21,6 +21,7 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.RememberedPasswords;
@@ -157,6 +158,19 @@ class GatheringTests {
         assertThat(source("draft.docx").id()).isEqualTo(before.id());
         assertThat(source("draft.docx").proposedTitle()).isEqualTo("Draft");
         assertThat(source("draft.docx").about().way()).isEqualTo(Way.BUILT_IN);
+    }
+
+    @Test
+    void undoneChangesOfReadingHaveTheirPagesBack() throws IOException {
+        String page = "<w:p>" + WordFile.run("kept") + "</w:p><w:p><w:del><w:r><w:br w:type=\"page\"/><w:delText>gone</w:delText></w:r></w:del></w:p>";
+        gathering.bringIn(List.of(new WordFile(page).write(temp, "draft.docx")));
+        SourceId id = source("draft.docx").id();
+        gathering.read(new Reading(false, true, false));
+        assertThat(String.join(" ", Pdfs.pages(folder.readable(id)))).contains("gone");
+        workspace.undo();
+        assertThat(String.join(" ", Pdfs.pages(folder.readable(id)))).startsWith("kept").doesNotContain("gone");
+        workspace.redo();
+        assertThat(String.join(" ", Pdfs.pages(folder.readable(id)))).contains("gone");
     }
 
     @Test
