@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -50,7 +51,7 @@ record Corpus(Path folder, int files, int pages, double scans) {
     private void write(Path file, int number, List<byte[]> pictures) throws IOException {
         Random random = new Random(number);
         Path draft = file.resolveSibling(file.getFileName() + ".part");
-        try (PDDocument document = new PDDocument()) {
+        try (PDDocument document = new PDDocument(IOUtils.createTempFileOnlyStreamCache())) {
             PDFont font = new PDType1Font(Standard14Fonts.FontName.TIMES_ROMAN);
             for (int p = 1; p <= pages; p++) {
                 PDPage page = new PDPage(PDRectangle.A4);

@@ -14,7 +14,7 @@ public final class Main {
     private Main() {}
 
     /**
-     * @param arguments {@code plan}, {@code gather} or {@code assemble [--files 400] [--pages 25] [--scans 0.33]}; the system property
+     * @param arguments {@code plan}, {@code gather} or {@code assemble [--files 400] [--pages 25] [--scans 0.33]} or {@code assemble --pieces 300}; the system property
      *                  {@code bench.dir} names the folder for what is made
      */
     public static void main(String[] arguments) throws RunnerException, IOException {
@@ -24,28 +24,30 @@ public final class Main {
             case "gather" -> gather(arguments);
             case "assemble" -> assemble(arguments);
             default -> {
-                System.err.println("Usage: yellowtab bench plan\n       yellowtab bench gather [--files 1000] [--pages 10] [--scans 0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]");
+                System.err.println("Usage: yellowtab bench plan\n       yellowtab bench gather [--files 1000] [--pages 10] [--scans 0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]\n       yellowtab bench assemble --pieces 300 [--pages 2000] [--scans 0.85]");
                 System.exit(2);
             }
         }
     }
 
     private static void assemble(String[] arguments) throws IOException {
-        new AssembleBench(corpus(arguments, "400", "25"), folder()).run();
+        int pieces = Integer.parseInt(option(arguments, "--pieces", "0"));
+        if (pieces > 0) new PiecesBench(corpus(arguments, "1", "2000", "0.85"), pieces, folder()).run();
+        else new AssembleBench(corpus(arguments, "400", "25", "0.33"), folder()).run();
     }
 
     private static void gather(String[] arguments) throws IOException {
-        new GatherBench(corpus(arguments, "1000", "10"), folder()).run();
+        new GatherBench(corpus(arguments, "1000", "10", "0.33"), folder()).run();
     }
 
     private static Path folder() {
         return Path.of(System.getProperty("bench.dir", "target/bench"));
     }
 
-    private static Corpus corpus(String[] arguments, String usualFiles, String usualPages) {
+    private static Corpus corpus(String[] arguments, String usualFiles, String usualPages, String usualScans) {
         int files = Integer.parseInt(option(arguments, "--files", usualFiles));
         int pages = Integer.parseInt(option(arguments, "--pages", usualPages));
-        double scans = Double.parseDouble(option(arguments, "--scans", "0.33"));
+        double scans = Double.parseDouble(option(arguments, "--scans", usualScans));
         return new Corpus(folder().resolve("corpus-" + files + "-" + pages + "-" + scans), files, pages, scans);
     }
 

@@ -5,6 +5,7 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
@@ -14,6 +15,8 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.HashSet;
+import java.util.Set;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -38,6 +41,7 @@ final class ReadAhead implements Closeable {
 
     private final Plan plan;
     private final SourceFiles sources;
+    private final SourceSessions sessions;
     private final LeafLookup lookup;
     private final Output output;
     private final MarkSetter setter;
@@ -55,6 +59,7 @@ final class ReadAhead implements Closeable {
     ReadAhead(Plan plan, Output output, SourceFiles sources, MarkSetter setter, BooleanSupplier stop, Duration limit) {
         this.plan = plan;
         this.sources = sources;
+        this.sessions = new SourceSessions(sources);
         this.output = output;
         this.lookup = new LeafLookup(plan, output);
         this.setter = setter;
@@ -91,7 +96,7 @@ final class ReadAhead implements Closeable {
             if (e.getCause() instanceof IOException reason) throw reason;
             if (e.getCause() instanceof OutOfMemoryError) {
                 LoggerFactory.getLogger(ReadAhead.class).warn("too large to be read: {}", sources.original(first.source.run().source()), e);
-                return new ReadySource(first.source.run(), sources);
+                return new ReadySource(first.source.run(), sources, sessions);
             }
             throw new IllegalStateException(e.getCause());
         } catch (InterruptedException e) {
@@ -109,7 +114,7 @@ final class ReadAhead implements Closeable {
         Path original = sources.original(stuck.source.run().source());
         LoggerFactory.getLogger(ReadAhead.class).warn("nothing comes from {}", original);
         stuck.source.cancel();
-        if (stuck.source.isAtPages()) return new ReadySource(stuck.source.run(), sources);
+        if (stuck.source.isAtPages()) return new ReadySource(stuck.source.run(), sources, sessions);
         throw new FindingException(Finding.of(Code.SOURCE_STUCK, original, String.valueOf(limit.toSeconds())), null);
     }
 
@@ -126,9 +131,9 @@ final class ReadAhead implements Closeable {
         while (ahead.size() < MOST_RUNS) {
             @Nullable SourceRun run = SourceRun.next(output.leaves(), next);
             if (run == null) return;
-            if (!ahead.isEmpty() && !hasRoom(sources.source(run.source()))) return;
+            if (!isSourceAhead(run) && !ahead.isEmpty() && !hasRoom(sources.source(run.source()))) return;
             next = output.position(run.leaves().getLast().index());
-            ReadySource source = new ReadySource(run, sources);
+            ReadySource source = new ReadySource(run, sources, sessions);
             ahead.add(new Underway(source, threads.submit(() -> prepare(source))));
         }
     }
@@ -142,11 +147,17 @@ final class ReadAhead implements Closeable {
         }
     }
 
+    private boolean isSourceAhead(SourceRun run) {
+        return ahead.stream().allMatch(underway -> underway.source.run().source().equals(run.source()));
+    }
+
     private boolean hasRoom(Source next) {
+        Set<SourceId> counted = new HashSet<>(Set.of(next.id()));
         long bytes = next.bytes();
         int pages = next.pageCount();
         for (Underway underway : ahead) {
             Source open = sources.source(underway.source.run().source());
+            if (!counted.add(open.id())) continue;
             bytes += open.bytes();
             pages += open.pageCount();
         }
@@ -157,6 +168,7 @@ final class ReadAhead implements Closeable {
     public void close() throws IOException {
         ahead.forEach(underway -> underway.source.cancel());
         threads.shutdown();
+        sessions.close();
         try {
             // What has not ended by then closes its source itself when it does.
             if (threads.awaitTermination(5, TimeUnit.SECONDS)) {

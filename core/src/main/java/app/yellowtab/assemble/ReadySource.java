@@ -16,8 +16,6 @@ import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -38,18 +36,21 @@ final class ReadySource implements Closeable {
     private final SourceFiles sources;
     private final List<Optional<CarriedPage>> pages = new ArrayList<>();
     private final List<Notes> notes = new ArrayList<>();
+    private final SourceSessions sessions;
     private volatile @Nullable PdfInput input;
+    private SourceSessions.@Nullable Lent lent;
     private volatile boolean cancelled;
     private volatile boolean isOpen;
     private volatile boolean isAtPages;
     private volatile long steps;
-    private @Nullable Stand begun;
+    private boolean isWhole;
     private Notes ofFile = new Notes();
     private final BitSet tooMuch = new BitSet();
 
-    ReadySource(SourceRun run, SourceFiles sources) {
+    ReadySource(SourceRun run, SourceFiles sources, SourceSessions sessions) {
         this.run = run;
         this.sources = sources;
+        this.sessions = sessions;
     }
 
     /**
@@ -59,14 +60,16 @@ final class ReadySource implements Closeable {
      */
     void prepare(Plan plan, LeafLookup lookup, MarkSetter setter, BooleanSupplier stop) throws IOException {
         SourceId id = run.source();
-        begun = Stand.of(sources.original(id));
+        boolean first = sessions.begin(id);
         PageCarrier carrier;
         try {
-            PdfInput opened = sources.open(id);
+            SourceSessions.Lent borrowed = sessions.borrow(id);
+            PdfInput opened = borrowed.input();
+            lent = borrowed;
             input = opened;
             if (cancelled) opened.cancel();
             isOpen = true;
-            if (!sources.isUnchanged(id, opened, this::step)) throw changed();
+            if (first && !sources.isUnchanged(id, opened, this::step)) throw sessions.changed(id);
             if (opened.pages().size() != sources.source(id).pageCount()) opened.pages().verified();
             int planned = sources.source(id).pageCount();
             if (opened.pages().size() != planned) {
@@ -86,6 +89,7 @@ final class ReadySource implements Closeable {
             if (stop.getAsBoolean() || cancelled) return;
             carry(run.page(n), plan.marksOn(run.leaves().get(n)), carrier);
         }
+        isWhole = true;
     }
 
     private void carry(Content.SourcePage wanted, List<Mark> marks, PageCarrier by) {
@@ -167,30 +171,23 @@ final class ReadySource implements Closeable {
     }
 
     /**
-     * Closes the source once its leaves are written.
+     * Gives the source back once its leaves are written.
      *
      * @throws FindingException if the file has changed meanwhile
      */
     void finish() throws IOException {
-        close();
-        if (begun != null && !begun.equals(Stand.of(sources.original(run.source())))) throw changed();
-    }
-
-    private FindingException changed() {
-        return new FindingException(Finding.of(Code.SOURCE_CHANGED, sources.original(run.source())), null);
+        SourceSessions.Lent borrowed = lent;
+        if (borrowed != null && isWhole && tooMuch.isEmpty() && pages.stream().allMatch(Optional::isPresent)) {
+            lent = null;
+            input = null;
+            sessions.giveBack(borrowed, run.leaves().size());
+        }
+        if (isOpen) sessions.verify(run.source());
     }
 
     @Override
     public void close() throws IOException {
         PdfInput open = input;
         if (open != null) open.close();
-    }
-
-    /** What tells cheaply that a file was changed. */
-    private record Stand(long bytes, long changedAt) {
-        static Stand of(Path file) throws IOException {
-            if (!Files.exists(file)) throw new FindingException(Finding.of(Code.SOURCE_MISSING, file), null);
-            return new Stand(Files.size(file), Files.getLastModifiedTime(file).toMillis());
-        }
     }
 }

@@ -7,12 +7,14 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSObject;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -22,7 +24,7 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Settles what becomes of a page's annotations: links are led to their leaves, comments treated as the bundle says, and
- * what runs, fetches or plays something loses that and keeps its look. Changes the open document; its file is not touched.
+ * what runs, fetches or plays something loses that and keeps its look. Works on copies, since a page may stand in a bundle twice.
  */
 final class Annotations {
     private static final COSName POPUP = COSName.POPUP;
@@ -49,14 +51,20 @@ final class Annotations {
     Settled settle(COSDictionary page, Notes notes) {
         Settled settled = new Settled(new COSArray(), new ArrayList<>());
         COSArray all = page.getCOSArray(COSName.ANNOTS);
-        Set<COSBase> seen = Collections.newSetFromMap(new IdentityHashMap<>());
+        Map<COSBase, COSObject> copies = new IdentityHashMap<>();
+        Set<COSBase> kept = Collections.newSetFromMap(new IdentityHashMap<>());
         List<PDRectangle> marks = new ArrayList<>();
         for (int i = 0; all != null && i < all.size(); i++) {
-            if (!(all.getObject(i) instanceof COSDictionary annotation) || !seen.add(annotation)) continue;
+            if (!(all.getObject(i) instanceof COSDictionary original) || copies.containsKey(original)) continue;
+            COSDictionary annotation = new COSDictionary(original);
+            copies.put(original, new COSObject(annotation));
             String kind = Optional.ofNullable(annotation.getNameAsString(COSName.SUBTYPE)).orElse("");
             List<Drawing> drawings = new ArrayList<>();
             boolean stays = settle(annotation, kind, drawings, notes);
-            if (stays) settled.kept.add(all.get(i));
+            if (stays) {
+                settled.kept.add(copies.get(original));
+                kept.add(original);
+            }
             if (stays && AnnotationKinds.COMMENTS.contains(kind) && Drawing.isSeen(annotation)) marks.add(new PDRectangle(annotation.getCOSArray(COSName.RECT)));
             for (Drawing drawing : drawings) {
                 // What is drawn on the page lies under all annotations: what lay over one must stay one.
@@ -69,9 +77,7 @@ final class Annotations {
                 }
             }
         }
-        Set<COSBase> keptOnes = Collections.newSetFromMap(new IdentityHashMap<>());
-        for (int i = 0; i < settled.kept.size(); i++) keptOnes.add(settled.kept.getObject(i));
-        for (COSBase kept : keptOnes) forgetOthers((COSDictionary) kept, keptOnes);
+        for (int i = 0; i < settled.kept.size(); i++) leadToCopies((COSDictionary) settled.kept.getObject(i), kept, copies);
         return settled;
     }
 
@@ -182,11 +188,13 @@ final class Annotations {
         return found;
     }
 
-    /** References to annotations that are not on the page lead to nothing that anybody sees. */
-    private static void forgetOthers(COSDictionary annotation, Set<COSBase> kept) {
+    /** Leads references between annotations to the copies; those to annotations that are not on the page lead to nothing that anybody sees. */
+    private static void leadToCopies(COSDictionary annotation, Set<COSBase> kept, Map<COSBase, COSObject> copies) {
         for (COSName name : List.of(POPUP, IN_REPLY_TO, COSName.PARENT)) {
             @Nullable COSBase other = annotation.getDictionaryObject(name);
-            if (other != null && !kept.contains(other)) annotation.removeItem(name);
+            if (other == null) continue;
+            if (kept.contains(other)) annotation.setItem(name, copies.get(other));
+            else annotation.removeItem(name);
         }
     }
 }
