@@ -88,7 +88,7 @@ final class AssembleCommand implements Callable<Integer> {
 
     private Optional<LocalDate> hearingDay() {
         if (hearing.isBlank()) return Optional.empty();
-        if (DateReader.read(hearing).orElse(DocumentDate.UNDATED) instanceof DocumentDate.Day day) return Optional.of(day.day());
+        if (DateReader.read(hearing, intake.over(Reading.STANDARD).monthFirst()).orElse(DocumentDate.UNDATED) instanceof DocumentDate.Day day) return Optional.of(day.day());
         throw new ParameterException(spec.commandLine(), "--hearing: " + hearing + " is no date. Write it like 6 October 2031.");
     }
 }

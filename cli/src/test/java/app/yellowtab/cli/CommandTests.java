@@ -88,6 +88,9 @@ class CommandTests {
         assertThat(pages.getFirst()).isEqualTo("County Court Case no. AL-1 P Ltd Claimant – and – Q Ltd Defendant Hearing bundle "
                 + "Hearing: 6 October 2031 Prepared by Reedmoor 1");
         assertThat(pages).contains("1 Chronology 3", "2 Fennick 6");
+        run("assemble", matter, "-o", target, "--hearing", "10/6/2031", "--month-first");
+        assertThat(Pdfs.pages(target).getFirst()).as("the month stands first").contains("Hearing: 6 October 2031");
+        run("assemble", matter, "-o", target, "--title", "Hearing bundle", "--case", "AL-1");
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
             assertThat(document.getDocumentInformation().getTitle()).isEqualTo("Hearing bundle");
             assertThat(document.getDocumentInformation().getSubject()).isEqualTo("AL-1");

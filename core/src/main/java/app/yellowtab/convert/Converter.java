@@ -123,7 +123,8 @@ public final class Converter {
     public static ConversionKey key(String sha256, SourceKind kind, Way way, Reading reading) {
         String by = way == Way.OFFICE_SUITE ? suite.map(OfficeSuite::version).orElse("gone") : "built-in " + VERSION;
         boolean isTable = kind == SourceKind.XLSX || kind == SourceKind.XLS;
-        return key(String.join("|", sha256, kind.name(), by, kind.isOffice() ? reading.showChanges() + " " + reading.showComments() : "", isTable ? String.valueOf(reading.monthFirst()) : ""));
+        return key(String.join("|", sha256, kind.name(), by, kind.isOffice() ? reading.showChanges() + " " + reading.showComments() : "", isTable ? String.valueOf(reading.monthFirst()) : "",
+                kind == SourceKind.MSG ? reading.zoneInUse().getId() : ""));
     }
 
     /**
@@ -220,7 +221,7 @@ public final class Converter {
             case PPTX, PPT -> SlidePages.add(document, file, said);
             case HTML -> MailPages.addWebPage(document, bytes(file), said);
             case EML -> MailPages.add(document, Mail.readEml(file), said);
-            case MSG -> MailPages.add(document, Mail.readMsg(file), said);
+            case MSG -> MailPages.add(document, Mail.readMsg(file, reading.zoneInUse()), said);
             case PDF, OTHER -> throw new IllegalArgumentException("no conversion for " + kind + ": " + file);
         }
     }

@@ -6,6 +6,7 @@ import java.util.Optional;
 /**
  * What a file's pages are like, read once.
  *
+ * @param shapes       the shape of each page, in order, neighbours alike together; empty if unknown
  * @param sizes        the sizes of sheets, most frequent first
  * @param scanned      the pages that are pictures of paper
  * @param searchable   the pages whose words can be found
@@ -22,19 +23,30 @@ import java.util.Optional;
  * @param repaired     whether it is damaged and was read all the same
  * @param prints       a short fingerprint of what each page shows, eight bytes a page, in Base64 (RFC 4648); empty if unknown
  */
-public record PageFacts(List<SheetSize> sizes, PageSet scanned, PageSet searchable, Optional<PrintedSeries> printed, int signatures, int comments, int fields,
+public record PageFacts(List<ShapedPages> shapes, List<SheetSize> sizes, PageSet scanned, PageSet searchable, Optional<PrintedSeries> printed, int signatures, int comments, int fields,
                         int layers, int hiddenLayers, int scripts, List<String> attachments, List<String> fontsMissing, boolean locked, boolean repaired, String prints) {
     /** Nothing is known. */
-    public static final PageFacts UNKNOWN = new PageFacts(List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
+    public static final PageFacts UNKNOWN = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
 
     public PageFacts {
+        shapes = List.copyOf(shapes);
         sizes = List.copyOf(sizes);
         attachments = List.copyOf(attachments);
         fontsMissing = List.copyOf(fontsMissing);
     }
 
+    /** {@return the shape of a page, counted from 1; empty if it is unknown} */
+    public Optional<PageShape> shape(int page) {
+        int last = 0;
+        for (ShapedPages alike : shapes) {
+            last += alike.pages();
+            if (page <= last) return Optional.of(alike.shape());
+        }
+        return Optional.empty();
+    }
+
     /** {@return the same of a damaged file} */
     public PageFacts asRepaired() {
-        return new PageFacts(sizes, scanned, searchable, printed, signatures, comments, fields, layers, hiddenLayers, scripts, attachments, fontsMissing, locked, true, prints);
+        return new PageFacts(shapes, sizes, scanned, searchable, printed, signatures, comments, fields, layers, hiddenLayers, scripts, attachments, fontsMissing, locked, true, prints);
     }
 }

@@ -17,6 +17,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.Calendar;
@@ -46,12 +47,12 @@ public final class FileProperties {
     private FileProperties() {}
 
     /** {@return what a file of another kind than PDF says of itself} */
-    public static Properties of(Path file, SourceKind kind) {
+    public static Properties of(Path file, SourceKind kind, ZoneId zone) {
         try {
             return switch (kind) {
-                case DOCX, XLSX, PPTX -> ofXml(file, "docProps/core.xml", "created");
-                case ODT, ODS, ODP -> ofXml(file, "meta.xml", "creation-date");
-                case DOC, XLS, PPT -> ofSummary(file);
+                case DOCX, XLSX, PPTX -> ofXml(file, "docProps/core.xml", "created", zone);
+                case ODT, ODS, ODP -> ofXml(file, "meta.xml", "creation-date", zone);
+                case DOC, XLS, PPT -> ofSummary(file, zone);
                 case RTF -> ofRichText(file);
                 case JPEG, PNG -> ofPicture(ImageMetadataReader.readMetadata(file.toFile()));
                 // A long TIFF is not read through a buffer that holds all of it.
@@ -77,11 +78,11 @@ public final class FileProperties {
     }
 
     /** Dublin Core, in the forms of ECMA-376 part 2 (11) and OpenDocument 1.3 part 3 (4.3). */
-    private static Properties ofXml(Path file, String part, String made) throws IOException {
+    private static Properties ofXml(Path file, String part, String made, ZoneId zone) throws IOException {
         try (Parts parts = new Parts(file)) {
             Optional<Element> root = parts.xml(part);
             if (root.isEmpty()) return Properties.NONE;
-            return properties(text(root.get(), "title"), day(text(root.get(), made)));
+            return properties(text(root.get(), "title"), dayOf(text(root.get(), made), zone));
         }
     }
 
@@ -89,11 +90,11 @@ public final class FileProperties {
         return Xml.all(root, name).stream().map(Element::getTextContent).findFirst().orElse("");
     }
 
-    /** [MS-OLEPS]; times are in UTC, and days where the reader is. */
-    private static Properties ofSummary(Path file) throws IOException, HPSFException {
+    /** [MS-OLEPS]; times are in UTC. */
+    private static Properties ofSummary(Path file, ZoneId zone) throws IOException, HPSFException {
         try (POIFSFileSystem system = new POIFSFileSystem(file.toFile(), true)) {
             if (!(PropertySetFactory.create(system.getRoot(), SummaryInformation.DEFAULT_STREAM_NAME) instanceof SummaryInformation summary)) return Properties.NONE;
-            return properties(summary.getTitle(), Optional.ofNullable(summary.getCreateDateTime()).map(time -> time.toInstant().atZone(ZoneId.systemDefault()).toLocalDate()));
+            return properties(summary.getTitle(), Optional.ofNullable(summary.getCreateDateTime()).map(time -> time.toInstant().atZone(zone).toLocalDate()));
         }
     }
 
@@ -113,6 +114,15 @@ public final class FileProperties {
             if (taken != null) return new Properties("", Optional.of(taken.toInstant().atZone(ZoneOffset.UTC).toLocalDate()));
         }
         return Properties.NONE;
+    }
+
+    /** {@return the day of a moment; of a time that does not say where it is, the day that stands there} */
+    private static Optional<LocalDate> dayOf(String text, ZoneId zone) {
+        try {
+            return Optional.of(OffsetDateTime.parse(text).atZoneSameInstant(zone).toLocalDate());
+        } catch (DateTimeException noMoment) {
+            return day(text);
+        }
     }
 
     private static Optional<LocalDate> day(String text) {

@@ -2,12 +2,15 @@ package app.yellowtab.inspect;
 
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.facts.PageSet;
+import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.Properties;
+import app.yellowtab.facts.ShapedPages;
 import app.yellowtab.facts.SheetSize;
 import app.yellowtab.input.PageList;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.input.TooMuchException;
 import app.yellowtab.model.source.SourceBookmark;
+import app.yellowtab.pdf.PageFrame;
 import java.awt.geom.AffineTransform;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -88,6 +91,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         private final PageList pages;
         private final Letters letters = new Letters();
         private final Map<COSStream, String> pictures = new IdentityHashMap<>();
+        private final List<ShapedPages> shapes = new ArrayList<>();
         private final Map<String, SheetSize> sizes = new LinkedHashMap<>();
         private final BitSet scanned = new BitSet();
         private final BitSet searchable = new BitSet();
@@ -108,6 +112,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         void readPages() {
             for (int i = 0; i < pages.size(); i++) {
                 int number = i + 1;
+                shape(number);
                 try {
                     input.page(() -> {
                         readPage(number, new PDPage(pages.get(number - 1)));
@@ -120,6 +125,19 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
                     prints.writeBytes(new byte[8]);
                 }
             }
+        }
+
+        private void shape(int number) {
+            PageShape shape;
+            try {
+                shape = PageFrame.of(new PDPage(pages.get(number - 1))).shape();
+            } catch (RuntimeException | Error unreadable) {
+                LOG.info("page {} has no shape", number, unreadable);
+                shape = PageShape.A4;
+            }
+            boolean alike = !shapes.isEmpty() && shapes.getLast().shape().equals(shape);
+            int before = alike ? shapes.removeLast().pages() : 0;
+            shapes.add(new ShapedPages(before + 1, shape));
         }
 
         private void readPage(int number, PDPage page) throws IOException {
@@ -188,7 +206,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         PageFacts facts() {
             carried.document(input.document());
             List<SheetSize> bySize = sizes.values().stream().sorted((a, b) -> Integer.compare(b.pages(), a.pages())).limit(20).toList();
-            return new PageFacts(bySize, PageSet.of(scanned), PageSet.of(searchable), series.best(), carried.signatures, carried.comments, carried.fields,
+            return new PageFacts(shapes, bySize, PageSet.of(scanned), PageSet.of(searchable), series.best(), carried.signatures, carried.comments, carried.fields,
                     carried.layers, carried.hiddenLayers, carried.scripts, carried.attachments, List.copyOf(fontsMissing), input.neededPassword(),
                     false, Base64.getEncoder().encodeToString(prints.toByteArray()));
         }

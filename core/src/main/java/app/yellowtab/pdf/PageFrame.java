@@ -1,5 +1,6 @@
 package app.yellowtab.pdf;
 
+import app.yellowtab.facts.PageShape;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.util.Matrix;
@@ -39,6 +40,13 @@ public record PageFrame(PDRectangle visible, int rotation, float userUnit) {
             case 270 -> new Matrix(0, -s, s, 0, left, top);
             default -> new Matrix(s, 0, 0, s, left, bottom);
         };
+    }
+
+    /** {@return the shape of the page; without any extent, that of the sheet that is produced in its place, A4} */
+    public PageShape shape() {
+        boolean flat = !(visible.getWidth() > 0 && visible.getHeight() > 0);
+        int turn = rotation % 90 == 0 ? rotation : 0;
+        return flat ? PageShape.A4 : new PageShape(visible.getWidth(), visible.getHeight(), turn, userUnit);
     }
 
     private boolean isSideways() {

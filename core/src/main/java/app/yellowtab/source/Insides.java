@@ -14,6 +14,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Enumeration;
@@ -84,7 +85,7 @@ final class Insides {
     List<Path> attachments(Path file, SourceKind kind, List<String> passwords, Path into) throws IOException {
         List<Path> taken = new ArrayList<>();
         if (kind.isMail()) {
-            Mail mail = kind == SourceKind.EML ? Mail.readEml(file) : Mail.readMsg(file);
+            Mail mail = kind == SourceKind.EML ? Mail.readEml(file) : Mail.readMsg(file, ZoneOffset.UTC);
             for (Mail.Attachment attachment : mail.attachments()) {
                 Path place = unused(into, fileName(attachment.name()));
                 try (InputStream in = attachment.content().open()) {

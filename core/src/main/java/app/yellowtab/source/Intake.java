@@ -207,7 +207,7 @@ public final class Intake {
             }
             try (PdfInput input = PdfInput.open(pages, passwords)) {
                 Inspection read = Inspection.of(input);
-                Inspection inspection = kind.isConverted() ? read.withProperties(FileProperties.of(kept.path(), kind)) : read;
+                Inspection inspection = kind.isConverted() ? read.withProperties(FileProperties.of(kept.path(), kind, reading.zoneInUse())) : read;
                 if (inspection.pageCount() > 0) return new Result.Kept(source(file, name, kind, kept, inspection, way, conversion, findings), findings);
             }
             trouble = Finding.of(Code.NO_PAGES, file);
@@ -242,7 +242,7 @@ public final class Intake {
     }
 
     private Source source(Path file, String name, SourceKind kind, Depot.Kept kept, Inspection inspection, Way way, Optional<ConversionKey> conversion, List<Finding> findings) throws IOException {
-        Proposals proposed = kind.isMail() ? Proposals.ofMail(name, kind == SourceKind.EML ? Mail.readEml(kept.path()) : Mail.readMsg(kept.path()))
+        Proposals proposed = kind.isMail() ? Proposals.ofMail(name, kind == SourceKind.EML ? Mail.readEml(kept.path()) : Mail.readMsg(kept.path(), reading.zoneInUse()), reading.monthFirst())
                 : Proposals.of(name, isTable(kind) ? inspection.withoutFirstPage() : inspection, reading.monthFirst());
         boolean damaged = kind == SourceKind.PDF && isDamaged(file, kept.path(), inspection, findings);
         PageFacts pages = damaged ? inspection.facts().asRepaired() : inspection.facts();
@@ -265,7 +265,7 @@ public final class Intake {
 
     /** A file whose pages cannot be had is kept all the same, and a page that names it stands for it. */
     private Result keepUnread(Path file, String name, SourceKind kind, Depot.Kept kept, Finding trouble) throws IOException {
-        NameReading named = NameReading.ofFile(name);
+        NameReading named = NameReading.ofFile(name, reading.monthFirst());
         About about = new About(Way.SLIP, Optional.of(Note.of(trouble)), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, modified(file), Optional.empty(), false, PageFacts.UNKNOWN);
         List<String> lines = slip(name, kept.bytes(), kept.fingerprint().sha256());
         Source source = new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), 1, List.of(),

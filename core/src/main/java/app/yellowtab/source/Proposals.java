@@ -33,8 +33,8 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
     private static final int LONGEST_TITLE = 120;
 
     /** {@return the proposals for a mail} */
-    static Proposals ofMail(String fileName, Mail mail) {
-        NameReading name = NameReading.ofFile(fileName);
+    static Proposals ofMail(String fileName, Mail mail, boolean monthFirst) {
+        NameReading name = NameReading.ofFile(fileName, monthFirst);
         boolean named = !SAYS_NOTHING.matcher(name.title()).matches();
         String subject = mail.subject().strip();
         String title = subject.isEmpty() ? name.title() : "E-mail: " + REPLY.matcher(subject).replaceFirst(m -> m.group().toLowerCase(Locale.ROOT).startsWith("f") ? "Fwd: " : "Re: ");

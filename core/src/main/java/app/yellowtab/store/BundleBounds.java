@@ -1,5 +1,6 @@
 package app.yellowtab.store;
 
+import app.yellowtab.facts.ShapedPages;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
@@ -50,14 +51,20 @@ final class BundleBounds {
     private void source(Source source) {
         plain("storedName", source.storedName());
         source.conversion().ifPresent(key -> plain("conversion", key.value()));
+        int shaped = source.about().pages().shapes().stream().mapToInt(ShapedPages::pages).sum();
+        refuse(shaped != 0 && shaped != source.pageCount(), "\"shapes\" of \"" + shown(source.fileName()) + "\" are of " + shaped + " pages");
         refuse(source.pageCount() > MOST_PAGES_OF_ONE, "\"pageCount\" of \"" + shown(source.fileName()) + "\" is " + source.pageCount());
         refuse(sources.put(source.id().value(), source) != null, "\"id\" of a source stands twice: \"" + shown(source.id().value()) + "\"");
     }
 
     private static void plain(String field, String name) {
-        boolean plain = !name.isBlank() && name.length() <= LONGEST_NAME && !name.equals(".") && !name.equals("..")
+        refuse(!isPlain(name), "\"" + field + "\" of a source is no plain file name: \"" + shown(name) + "\"");
+    }
+
+    /** {@return whether a text is the name of a file, and leads nowhere} */
+    static boolean isPlain(String name) {
+        return !name.isBlank() && name.length() <= LONGEST_NAME && !name.equals(".") && !name.equals("..")
                 && name.chars().noneMatch(letter -> letter == '/' || letter == '\\' || letter == ':' || letter < ' ');
-        refuse(!plain, "\"" + field + "\" of a source is no plain file name: \"" + shown(name) + "\"");
     }
 
     private static String shown(String hostile) {

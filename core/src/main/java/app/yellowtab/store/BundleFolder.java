@@ -1,6 +1,7 @@
 package app.yellowtab.store;
 
 import app.yellowtab.convert.Converter;
+import app.yellowtab.facts.PageFacts;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
@@ -41,8 +42,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A bundle on disk: a folder with {@code bundle.json}, the sources in {@code originals}, and the pages of those that are
- * no PDF in {@code converted}. It holds a lock until closed, so that nobody else saves over it. Safe to share between threads.
+ * A bundle on disk: a folder with {@code bundle.json}, the sources in {@code originals}, the pages of those that are no PDF in
+ * {@code converted}, and what pages are like in {@code facts}. It holds a lock until closed, so that nobody else saves over it. Safe to share between threads.
  */
 public final class BundleFolder implements Depot, SourceFiles, Closeable {
     public static final String FILE = "bundle.json";
@@ -51,6 +52,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     private final Path folder;
     private final DraftOpener opener;
     private final FileChannel lock;
+    private final FactsFiles facts;
     private final Map<SourceId, Source> sources = new ConcurrentHashMap<>();
     private final Object saving = new Object();
     private @Nullable UnknownFields unknown;
@@ -60,6 +62,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     private BundleFolder(Path folder, DraftOpener opener) throws IOException {
         this.folder = folder.toAbsolutePath().normalize();
         this.opener = opener;
+        this.facts = new FactsFiles(this.folder.resolve("facts"));
         this.lock = locked(this.folder);
     }
 
@@ -145,11 +148,11 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         reading = bundle.reading();
         Path file = folder.resolve(FILE);
         synchronized (saving) {
-            ObjectNode root = BundleJson.write(bundle);
-            if (unknown != null) unknown.putBack(root);
-            byte[] bytes = BundleJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(root);
             Path draft = folder.resolve(".bundle.json.part");
             try {
+                ObjectNode root = BundleJson.write(bundle, facts.write(bundle.sources()));
+                if (unknown != null) unknown.putBack(root);
+                byte[] bytes = BundleJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(root);
                 try (OutputStream out = opener.open(draft)) {
                     out.write(bytes);
                 }
@@ -286,15 +289,16 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         }
         Bundle bundle;
         try {
-            bundle = BundleJson.read(root);
+            bundle = BundleJson.read(root, facts::read);
             BundleBounds.check(bundle);
         } catch (RuntimeException | StackOverflowError e) {
             throw new FindingException(Finding.of(Code.BUNDLE_DAMAGED, file, String.valueOf(e.getMessage())), e);
         }
-        unknown = new UnknownFields(root, BundleJson.write(bundle));
+        Map<PageFacts, String> known = facts.write(bundle.sources());
+        unknown = new UnknownFields(root, BundleJson.write(bundle, known));
         know(bundle.sources());
         reading = bundle.reading();
-        Leftovers.sweep(folder, bundle, folder.resolve(PREVIOUS));
+        Leftovers.sweep(folder, bundle, known.values(), folder.resolve(PREVIOUS));
         Files.copy(file, folder.resolve(PREVIOUS), StandardCopyOption.REPLACE_EXISTING);
         return bundle;
     }

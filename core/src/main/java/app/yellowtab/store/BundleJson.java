@@ -1,5 +1,7 @@
 package app.yellowtab.store;
 
+import app.yellowtab.facts.About;
+import app.yellowtab.facts.PageFacts;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
@@ -13,8 +15,11 @@ import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.SourceId;
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.Map;
+import java.util.Objects;
 import java.util.function.Function;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
@@ -48,31 +53,37 @@ final class BundleJson {
             .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT).disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES).enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .changeDefaultVisibility(visible -> visible.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
-            .addMixIn(Run.class, AnyRun.class).addMixIn(SourcePages.class, OfSource.class).addModule(words()).build();
+            .addMixIn(Run.class, AnyRun.class).addMixIn(SourcePages.class, OfSource.class).addMixIn(About.class, BesideBundle.class).addModule(words()).build();
 
     private static final int LONGEST_SHOWN = 60;
 
     private BundleJson() {}
 
-    static ObjectNode write(Bundle bundle) {
+    /** @param facts the key of what is known of each source's pages */
+    static ObjectNode write(Bundle bundle, Map<PageFacts, String> facts) {
         ObjectNode root = MAPPER.createObjectNode().put("format", FORMAT);
         root.setAll((ObjectNode) MAPPER.valueToTree(bundle));
+        for (int i = 0; i < bundle.sources().size(); i++) {
+            ((ObjectNode) root.path("sources").path(i)).put("facts", Objects.requireNonNull(facts.get(bundle.sources().get(i).about().pages())));
+        }
         return root;
     }
 
     /**
      * Reads a bundle of this or an older format.
      *
-     * @param root is brought to this format, if it is of an older one
+     * @param root  is brought to this format, if it is of an older one
+     * @param facts gives what is known of pages by its key
      * @throws IllegalArgumentException if the tree is not a bundle; its message names the field that is missing or wrong
      */
-    static Bundle read(JsonNode root) {
+    static Bundle read(JsonNode root, Function<String, JsonNode> facts) {
         if (!(root instanceof ObjectNode object)) throw new IllegalArgumentException("it is no bundle");
         JsonNode format = object.get("format");
         if (format == null || !format.isInt() || format.intValue() < 1) throw new IllegalArgumentException("\"format\" is no number that a bundle has");
         OlderFormats.bringUp(object);
         ObjectNode complete = object.deepCopy();
-        OlderFormats.fillIn(complete);
+        OlderFormats.fillIn(complete, facts);
+        for (JsonNode source : object.path("sources")) if (source.path("about") instanceof ObjectNode about) about.remove("pages");
         try {
             return MAPPER.treeToValue(complete, Bundle.class);
         } catch (DatabindException e) {
@@ -129,6 +140,12 @@ final class BundleJson {
     private interface OfSource {
         @JsonInclude(value = JsonInclude.Include.CUSTOM, valueFilter = IsPlain.class)
         PageLook look();
+    }
+
+    /** What pages are like lies in a file of its own. */
+    private interface BesideBundle {
+        @JsonProperty(access = JsonProperty.Access.WRITE_ONLY)
+        PageFacts pages();
     }
 
     /** Equal to the look that says nothing. */

@@ -6,6 +6,7 @@ import app.yellowtab.model.source.Source;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -21,10 +22,12 @@ final class Leftovers {
     /**
      * Sweeps a folder that is just being opened. Files that somebody else put there are left alone: our copies are read-only.
      *
+     * @param facts    the keys of what is known of its pages
      * @param previous the state before this one, whose copies stay as well; it need not exist
      */
-    static void sweep(Path folder, Bundle bundle, Path previous) {
+    static void sweep(Path folder, Bundle bundle, Collection<String> facts, Path previous) {
         Set<String> named = namedIn(previous);
+        named.addAll(facts);
         for (Source source : bundle.sources()) {
             named.add(source.storedName());
             source.conversion().ifPresent(key -> named.add(key.value()));
@@ -34,8 +37,10 @@ final class Leftovers {
             boolean ours = !Files.isWritable(file) || isReadOnly(file) || isEmpty(file);
             if (Drafts.is(file) || ours && !named.contains(String.valueOf(file.getFileName()))) delete(file);
         }
-        for (Path file : files(folder.resolve("converted"))) {
-            if (Drafts.is(file) || !named.contains(String.valueOf(file.getFileName()).replaceFirst("\\.pdf$", ""))) delete(file);
+        for (String inner : List.of("converted", "facts")) {
+            for (Path file : files(folder.resolve(inner))) {
+                if (Drafts.is(file) || !named.contains(String.valueOf(file.getFileName()).replaceFirst("\\.(pdf|json)$", ""))) delete(file);
+            }
         }
     }
 
@@ -46,6 +51,7 @@ final class Leftovers {
             for (JsonNode source : BundleJson.MAPPER.readTree(bundle).path("sources")) {
                 named.add(source.path("storedName").asString(""));
                 named.add(source.path("conversion").asString(""));
+                named.add(source.path("facts").asString(""));
             }
         } catch (JacksonException unreadable) {
             LoggerFactory.getLogger(Leftovers.class).info("nothing is named in {}", bundle, unreadable);

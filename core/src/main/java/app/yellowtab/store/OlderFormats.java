@@ -6,6 +6,7 @@ import app.yellowtab.model.Reading;
 import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.source.BookmarkLook;
 import java.util.List;
+import java.util.function.Function;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -28,8 +29,13 @@ final class OlderFormats {
         bundle(root);
     }
 
-    /** Fills in what today's format leaves unsaid. */
-    static void fillIn(ObjectNode root) {
+    /** Fills in what today's format leaves unsaid, or says in other files. */
+    static void fillIn(ObjectNode root, Function<String, JsonNode> facts) {
+        for (JsonNode source : root.path("sources")) {
+            if (!(source.get("about") instanceof ObjectNode about)) continue;
+            if (!about.has("pages")) about.set("pages", facts.apply(source.path("facts").asString("")));
+            if (about.get("pages") instanceof ObjectNode pages) fill(pages, "shapes", BundleJson.MAPPER.createArrayNode());
+        }
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));
     }
@@ -38,6 +44,7 @@ final class OlderFormats {
         if (root.path("heading") instanceof ObjectNode heading && heading.path("hearing").asString("x").isEmpty()) heading.putNull("hearing");
         fill(root, "fromSources", BundleJson.MAPPER.valueToTree(FromSources.STANDARD));
         fill(root, "reading", BundleJson.MAPPER.valueToTree(Reading.STANDARD));
+        if (root.get("reading") instanceof ObjectNode reading) fill(reading, "zone", BundleJson.MAPPER.nullNode());
         fill(root, "setAside", BundleJson.MAPPER.createArrayNode());
         ObjectNode contents = BundleJson.MAPPER.createObjectNode();
         move(root, contents);

@@ -3,6 +3,7 @@ package app.yellowtab.convert;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.convert.mail.Mail;
+import app.yellowtab.model.Reading;
 import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Conversions;
 import app.yellowtab.testing.MsgFile;
@@ -15,6 +16,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.Optional;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -30,7 +34,7 @@ class MsgTests {
     }
 
     private Conversions.Result pages(MsgFile mail) throws IOException {
-        return Conversions.of(mail.write(folder, "m.msg"), SourceKind.MSG);
+        return Conversions.of(mail.write(folder, "m.msg"), SourceKind.MSG, Reading.STANDARD.withZone(Optional.of(ZoneOffset.UTC)));
     }
 
     @Test
@@ -41,8 +45,15 @@ class MsgTests {
     }
 
     @Test
+    void theTimeIsThatOfTheReaderWhereTheMailDidNotKeepItsWay() throws IOException {
+        Mail mail = Mail.readMsg(mail().text("1000", "text").write(folder, "m.msg"), ZoneId.of("America/New_York"));
+        assertThat(mail.header().get("Date")).isEqualTo("7 October 2030, 23:30 (-0400)");
+        assertThat(mail.sent()).as("not the day that it was in Greenwich").contains(LocalDate.of(2030, 10, 7));
+    }
+
+    @Test
     void theTimeIsThatOfTheSenderWhereTheMailKeptItsWay() throws IOException {
-        Mail mail = Mail.readMsg(mail().text("007D", "Received: by x\r\nDate: Mon, 7 Oct 2030 23:30:00 -0400\r\n").text("1000", "text").write(folder, "m.msg"));
+        Mail mail = Mail.readMsg(mail().text("007D", "Received: by x\r\nDate: Mon, 7 Oct 2030 23:30:00 -0400\r\n").text("1000", "text").write(folder, "m.msg"), ZoneOffset.UTC);
         assertThat(mail.header().get("Date")).isEqualTo("7 October 2030, 23:30 (-0400)");
         assertThat(mail.sent()).contains(LocalDate.of(2030, 10, 7));
     }
@@ -70,10 +81,10 @@ class MsgTests {
     void aMailInAMailKeepsItsOwnAttachments() throws IOException {
         MsgFile outer = mail().text("1000", "see below");
         outer.attachMail().text("001A", "IPM.Note").text("0037", "The inner one").text("1000", "hello").attach("deep.txt", "deep".getBytes(StandardCharsets.US_ASCII), "");
-        Mail mail = Mail.readMsg(outer.write(folder, "m.msg"));
+        Mail mail = Mail.readMsg(outer.write(folder, "m.msg"), ZoneOffset.UTC);
         assertThat(mail.attachments()).extracting(Mail.Attachment::name).containsExactly("forwarded message.msg");
         Path inner = Files.write(folder.resolve("inner.msg"), mail.attachments().getFirst().content().open().readAllBytes());
-        assertThat(Mail.readMsg(inner).subject()).isEqualTo("The inner one");
-        assertThat(Mail.readMsg(inner).attachments()).extracting(Mail.Attachment::name).containsExactly("deep.txt");
+        assertThat(Mail.readMsg(inner, ZoneOffset.UTC).subject()).isEqualTo("The inner one");
+        assertThat(Mail.readMsg(inner, ZoneOffset.UTC).attachments()).extracting(Mail.Attachment::name).containsExactly("deep.txt");
     }
 }

@@ -18,6 +18,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Calendar;
 import java.util.Date;
 import java.util.List;
@@ -63,10 +64,11 @@ class FilePropertiesTests {
     void newerOfficeFilesSayItInAPartOfTheirOwn() throws IOException {
         Map<String, byte[]> parts = Map.of("docProps/core.xml", bytes("<cp:coreProperties xmlns:cp=\"http://schemas.openxmlformats.org/package/2006/metadata/core-properties\" xmlns:dc=\"http://purl.org/dc/elements/1.1/\" "
                 + "xmlns:dcterms=\"http://purl.org/dc/terms/\"><dc:title>Cold store agreement</dc:title><dcterms:created>2030-10-12T08:00:00Z</dcterms:created></cp:coreProperties>"));
-        assertThat(FileProperties.of(WordFile.zip(folder.resolve("a.docx"), parts), SourceKind.DOCX)).isEqualTo(STATED);
+        assertThat(FileProperties.of(WordFile.zip(folder.resolve("a.docx"), parts), SourceKind.DOCX, ZoneOffset.UTC)).isEqualTo(STATED);
+        assertThat(FileProperties.of(folder.resolve("a.docx"), SourceKind.DOCX, ZoneOffset.ofHours(-9)).made()).as("it was made the evening before").contains(LocalDate.of(2030, 10, 11));
         Map<String, byte[]> open = Map.of("meta.xml", bytes("<office:document-meta xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" xmlns:meta=\"urn:oasis:names:tc:opendocument:xmlns:meta:1.0\" "
                 + "xmlns:dc=\"http://purl.org/dc/elements/1.1/\"><office:meta><dc:title>Cold store agreement</dc:title><meta:creation-date>2030-10-12T08:00:00.123</meta:creation-date></office:meta></office:document-meta>"));
-        assertThat(FileProperties.of(WordFile.zip(folder.resolve("a.ods"), open), SourceKind.ODS)).isEqualTo(STATED);
+        assertThat(FileProperties.of(WordFile.zip(folder.resolve("a.ods"), open), SourceKind.ODS, ZoneOffset.UTC)).isEqualTo(STATED);
     }
 
     @Test
@@ -79,13 +81,13 @@ class FilePropertiesTests {
             book.getSummaryInformation().setCreateDateTime(Date.from(Instant.parse("2030-10-12T12:00:00Z")));
             book.write(out);
         }
-        assertThat(FileProperties.of(file, SourceKind.XLS)).isEqualTo(STATED);
+        assertThat(FileProperties.of(file, SourceKind.XLS, ZoneOffset.UTC)).isEqualTo(STATED);
     }
 
     @Test
     void richTextSaysItInItsHead() throws IOException {
         Path file = Files.writeString(folder.resolve("a.rtf"), "{\\rtf1{\\info{\\title Cold store agreement}{\\creatim\\yr2030\\mo10\\dy12\\hr9\\min30}}\\pard text\\par}");
-        assertThat(FileProperties.of(file, SourceKind.RTF)).isEqualTo(STATED);
+        assertThat(FileProperties.of(file, SourceKind.RTF, ZoneOffset.UTC)).isEqualTo(STATED);
     }
 
     /** Writes a photograph that says when it was taken (EXIF 2.32, tags 0x8769 and 0x9003). */
@@ -105,13 +107,13 @@ class FilePropertiesTests {
 
     @Test
     void aPhotographSaysWhenItWasTaken() throws IOException {
-        assertThat(FileProperties.of(photograph("2030:10:12 23:30:00"), SourceKind.JPEG).made()).isEqualTo(STATED.made());
-        assertThat(FileProperties.of(photograph("0000:00:00 00:00:00"), SourceKind.JPEG)).as("a camera without a clock").isEqualTo(Properties.NONE);
+        assertThat(FileProperties.of(photograph("2030:10:12 23:30:00"), SourceKind.JPEG, ZoneOffset.UTC).made()).isEqualTo(STATED.made());
+        assertThat(FileProperties.of(photograph("0000:00:00 00:00:00"), SourceKind.JPEG, ZoneOffset.UTC)).as("a camera without a clock").isEqualTo(Properties.NONE);
     }
 
     @ParameterizedTest
     @EnumSource(SourceKind.class)
     void whatCannotBeReadIsAsIfItWereNotSaid(SourceKind kind) throws IOException {
-        assertThat(FileProperties.of(Files.write(folder.resolve("broken"), bytes("no such thing")), kind)).isEqualTo(Properties.NONE);
+        assertThat(FileProperties.of(Files.write(folder.resolve("broken"), bytes("no such thing")), kind, ZoneOffset.UTC)).isEqualTo(Properties.NONE);
     }
 }

@@ -94,16 +94,16 @@ class ProposalsTests {
 
     @Test
     void aMailIsNamedAndDatedByItsHeader() {
-        Proposals proposed = Proposals.ofMail("RE_ RE_ Fan.eml", mail("RE: Re: Fan motor", true));
+        Proposals proposed = Proposals.ofMail("RE_ RE_ Fan.eml", mail("RE: Re: Fan motor", true), false);
         assertThat(proposed.title()).isEqualTo("E-mail: Re: Fan motor");
         assertThat(proposed.date().shown()).isEqualTo("3 Sep 2031");
         assertThat(List.of(proposed.titleFrom(), proposed.dateFrom())).containsExactly(Origin.MAIL, Origin.MAIL);
-        assertThat(Proposals.ofMail("x.eml", mail("FW: Fan", true)).title()).isEqualTo("E-mail: Fwd: Fan");
+        assertThat(Proposals.ofMail("x.eml", mail("FW: Fan", true), false).title()).isEqualTo("E-mail: Fwd: Fan");
     }
 
     @Test
     void aMailWithoutSubjectKeepsItsFilesName() {
-        Proposals proposed = Proposals.ofMail("To the insurer 2031-08-14.eml", mail("", false));
+        Proposals proposed = Proposals.ofMail("To the insurer 2031-08-14.eml", mail("", false), false);
         assertThat(proposed.title()).isEqualTo("To the insurer");
         assertThat(proposed.date().shown()).isEqualTo("14 Aug 2031");
     }

@@ -8,6 +8,7 @@ import static org.mockito.Mockito.when;
 
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Moves;
+import app.yellowtab.facts.PageFacts;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
@@ -238,6 +239,26 @@ class BundleFolderTests {
             assertThatThrownBy(() -> place.readable(taken.id())).hasMessageContaining("other pages than the bundle was planned with (1 instead of 2)");
             assertThat(made).doesNotExist();
         }
+    }
+
+    @Test
+    void whatPagesAreLikeLiesBesideAndIsFoundAgain() throws IOException {
+        Path lease = Pdfs.write(temp, "lease", 3, document -> document.getPage(2).setRotation(270));
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            place.save(Bundle.EMPTY.withSources(new Intake(place).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Progress.NONE, () -> false).sources()));
+        }
+        assertThat(Files.readString(file)).doesNotContain("prints", "widthPt");
+        Source again = reopened().sources().getFirst();
+        assertThat(again.about().pages().shape(2).orElseThrow().seenHeightPt()).isGreaterThan(800);
+        assertThat(again.about().pages().shape(3).orElseThrow().seenWidthPt()).isGreaterThan(800);
+        assertThat(again.about().pages().shape(4)).isEmpty();
+        assertThat(folder.resolve("facts")).isDirectoryContaining("glob:**.json");
+        Path stray = Files.writeString(folder.resolve("facts/0123.json"), "{}");
+        try (Stream<Path> known = Files.list(folder.resolve("facts"))) {
+            for (Path facts : known.filter(path -> !path.equals(stray)).toList()) Files.writeString(facts, "damaged");
+        }
+        assertThat(reopened().sources().getFirst().about().pages()).as("nothing is known, and nothing else is lost").isEqualTo(PageFacts.UNKNOWN);
+        assertThat(stray).doesNotExist();
     }
 
     @Test

@@ -3,6 +3,12 @@ package app.yellowtab.store;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.edit.Edits;
+import app.yellowtab.facts.PageFacts;
+import app.yellowtab.facts.PageSet;
+import app.yellowtab.facts.PageShape;
+import app.yellowtab.facts.PrintedSeries;
+import app.yellowtab.facts.ShapedPages;
+import app.yellowtab.facts.SheetSize;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.DateReader;
 import app.yellowtab.model.EntryId;
@@ -14,9 +20,14 @@ import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The published schema and what the program writes say the same. */
 class BundleSchemaTests {
@@ -25,13 +36,35 @@ class BundleSchemaTests {
     private final Bundle bundle = Bundles.bundle(Bundles.document("x", 2), Bundles.section("A", Bundles.section("B", Bundles.document("b", 1))))
             .withHeading(SampleMatter.HEADING);
 
+    @TempDir
+    private Path folder;
+
     BundleSchemaTests() throws IOException {}
 
+    private ObjectNode write(Bundle written) throws IOException {
+        return BundleJson.write(written, new FactsFiles(folder).write(written.sources()));
+    }
+
     @Test
-    void whatIsWrittenIsValid() {
+    void whatPagesAreLikeIsAsItsOwnSchemaSays() throws IOException {
+        Schema facts = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/facts.schema.json")));
+        PageFacts unknown = PageFacts.UNKNOWN;
+        PageFacts known = new PageFacts(List.of(new ShapedPages(2, new PageShape(595.3, 842, 90, 1))), List.of(new SheetSize(297, 210, 2)), new PageSet("1"), new PageSet("2"),
+                Optional.of(new PrintedSeries(4, 5, true, "TH-")), 1, 2, 3, 4, 5, 6, List.of("a.pdf"), List.of("Font"), true, true, "AAAAAAAAAAA=");
+        for (PageFacts each : List.of(unknown, known)) {
+            JsonNode written = BundleJson.MAPPER.valueToTree(each);
+            assertThat(facts.validate(written)).isEmpty();
+            assertThat(BundleJson.MAPPER.treeToValue(written, PageFacts.class)).isEqualTo(each);
+        }
+        String text = BundleJson.MAPPER.writeValueAsString(known);
+        assertThat(facts.validate(BundleJson.MAPPER.readTree(text.replace("\"turn\":90", "\"turn\":45")))).isNotEmpty();
+    }
+
+    @Test
+    void whatIsWrittenIsValid() throws IOException {
         for (String date : new String[] {"", "undated", "March 2031", "4 March 2031", "1 to 4 March 2031"}) {
             Bundle dated = Edits.changeDocument(bundle, new EntryId("b"), document -> document.withDate(DateReader.read(date).orElseThrow()));
-            assertThat(schema.validate(BundleJson.write(dated))).isEmpty();
+            assertThat(schema.validate(write(dated))).isEmpty();
         }
     }
 
@@ -49,8 +82,8 @@ class BundleSchemaTests {
             "way":"as_it_is"   | "way":"by hand"
             "titleFrom":"file_name" | "titleFrom":"a guess"
             """)
-    void whatTheProgramWouldNotWriteIsInvalid(String written, String instead) {
-        String text = BundleJson.MAPPER.writeValueAsString(BundleJson.write(bundle));
+    void whatTheProgramWouldNotWriteIsInvalid(String written, String instead) throws IOException {
+        String text = BundleJson.MAPPER.writeValueAsString(write(bundle));
         assertThat(text).contains(written);
         assertThat(schema.validate(BundleJson.MAPPER.readTree(text.replace(written, instead)))).isNotEmpty();
     }

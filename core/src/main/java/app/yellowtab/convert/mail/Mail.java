@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -45,8 +46,12 @@ public record Mail(String subject, Optional<LocalDate> sent, Map<String, String>
         return EmlReader.read(file);
     }
 
-    /** {@return an e-mail as an office program stores it} */
-    public static Mail readMsg(Path file) throws IOException {
-        return MsgReader.read(file);
+    /**
+     * {@return an e-mail as an office program stores it}
+     *
+     * @param zone where the day begins on which it was sent, if it does not say where the sender was
+     */
+    public static Mail readMsg(Path file, ZoneId zone) throws IOException {
+        return MsgReader.read(file, zone);
     }
 }

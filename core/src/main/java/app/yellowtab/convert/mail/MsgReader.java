@@ -7,6 +7,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -37,17 +38,17 @@ final class MsgReader {
 
     private MsgReader() {}
 
-    static Mail read(Path file) throws IOException {
+    static Mail read(Path file, ZoneId zone) throws IOException {
         try (MAPIMessage message = new MAPIMessage(file.toFile())) {
             message.setReturnNullOnMissingChunk(true);
             message.guess7BitEncoding();
-            return read(message);
+            return read(message, zone);
         } catch (ChunkNotFoundException e) {
             throw new IOException("no e-mail that can be read", e);
         }
     }
 
-    private static Mail read(MAPIMessage message) throws ChunkNotFoundException, IOException {
+    private static Mail read(MAPIMessage message, ZoneId zone) throws ChunkNotFoundException, IOException {
         String html = words(message.getHtmlBody());
         String text = words(message.getTextBody());
         if (html.isBlank() && text.isBlank()) text = plain(words(message.getRtfBody()));
@@ -64,7 +65,7 @@ final class MsgReader {
                 else attachments.add(new Mail.Attachment(name(attachment), () -> new ByteArrayInputStream(bytes)));
             }
         }
-        Optional<OffsetDateTime> sent = sent(message);
+        Optional<OffsetDateTime> sent = sent(message, zone);
         Map<String, String> header = new LinkedHashMap<>();
         Map<String, String> addresses = addresses(message);
         EmlReader.put(header, "From", sender(message));
@@ -110,14 +111,14 @@ final class MsgReader {
         return words.getText();
     }
 
-    /** The time of sending is kept in UTC; the sender's zone stands in the header that the mail came with, if it kept one. */
-    private static Optional<OffsetDateTime> sent(MAPIMessage message) throws ChunkNotFoundException {
+    /** The time of sending is kept in UTC; the sender's zone stands in the header that the mail came with, if it kept one, and the reader's is taken otherwise. */
+    private static Optional<OffsetDateTime> sent(MAPIMessage message, ZoneId here) throws ChunkNotFoundException {
         var date = message.getMessageDate();
         if (date == null) return Optional.empty();
         String[] lines = message.getHeaders();
         Matcher zone = ZONE.matcher(lines == null ? "" : String.join("\n", lines));
-        ZoneOffset offset = zone.find() ? ZoneOffset.of(zone.group(1) + ":" + zone.group(2)) : ZoneOffset.UTC;
-        return Optional.of(date.toInstant().atOffset(offset));
+        ZoneId there = zone.find() ? ZoneOffset.of(zone.group(1) + ":" + zone.group(2)) : here;
+        return Optional.of(date.toInstant().atZone(there).toOffsetDateTime());
     }
 
     private static byte[] embedded(AttachmentChunks attachment) throws IOException {

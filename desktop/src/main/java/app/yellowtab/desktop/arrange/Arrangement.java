@@ -82,7 +82,7 @@ final class Arrangement {
     /** Takes typed text over; {@return false, changing nothing, if it is no date where one is wanted} */
     boolean commit(PlannedEntry entry, Field field, String typed) {
         String text = typed.strip();
-        Optional<DocumentDate> date = field == Field.DATE ? DateReader.read(text) : Optional.empty();
+        Optional<DocumentDate> date = field == Field.DATE ? DateReader.read(text, workspace.bundle().reading().monthFirst()) : Optional.empty();
         if (field == Field.DATE && date.isEmpty()) return false;
         if (field == Field.TITLE && text.isEmpty()) return true;
         workspace.edit(bundle -> switch (field) {

@@ -112,7 +112,7 @@ final class HeadingView extends StackPane {
     }
 
     private void commit() {
-        Optional<Optional<LocalDate>> hearing = switch (DateReader.read(text("hearing").getText()).orElse(DocumentDate.UNDATED)) {
+        Optional<Optional<LocalDate>> hearing = switch (DateReader.read(text("hearing").getText(), workspace.bundle().reading().monthFirst()).orElse(DocumentDate.UNDATED)) {
             case DocumentDate.NotGiven none -> Optional.of(Optional.empty());
             case DocumentDate.Day day -> Optional.of(Optional.of(day.day()));
             case DocumentDate.Month m -> Optional.empty();

@@ -13,14 +13,17 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Reading;
 import app.yellowtab.sample.PracticeScanner;
-import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeSet;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.ChoiceDialog;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -97,21 +100,39 @@ public final class GatherStage extends HBox {
         CheckMenuItem changes = new CheckMenuItem(Words.of("reading.showChanges"));
         CheckMenuItem comments = new CheckMenuItem(Words.of("reading.showComments"));
         for (CheckMenuItem one : List.of(monthFirst, changes, comments)) {
-            one.setOnAction(event -> gathering.read(new Reading(monthFirst.isSelected(), changes.isSelected(), comments.isSelected())));
+            one.setOnAction(event -> gathering.read(new Reading(monthFirst.isSelected(), changes.isSelected(), comments.isSelected(), workspace.bundle().reading().zone())));
         }
+        MenuItem zone = new MenuItem();
+        zone.setOnAction(event -> askForZone());
         MenuItem forget = new MenuItem(Words.of("reading.forget"));
         forget.setOnAction(event -> intakes.forgetPasswords());
-        MenuButton menu = new MenuButton(Words.of("reading.title"), null, monthFirst, changes, comments, forget);
+        MenuButton menu = new MenuButton(Words.of("reading.title"), null, monthFirst, changes, comments, zone, forget);
         menu.setId("gather-reading");
         menu.getStyleClass().add(Styles.QUIET);
         menu.setOnShowing(event -> {
             Reading reading = workspace.bundle().reading();
             forget.setVisible(intakes.remembersPasswords());
             monthFirst.setSelected(reading.monthFirst());
+            zone.setText(reading.zone().map(chosen -> Words.of("reading.zone", chosen.getId())).orElseGet(() -> Words.of("reading.zoneHere", ZoneId.systemDefault().getId())));
             changes.setSelected(reading.showChanges());
             comments.setSelected(reading.showComments());
         });
         return menu;
+    }
+
+    /** Asks where days begin; what stands first in the list is the computer's own zone. */
+    private void askForZone() {
+        String here = Words.of("reading.here", ZoneId.systemDefault().getId());
+        List<String> zones = new ArrayList<>(List.of(here));
+        zones.addAll(new TreeSet<>(ZoneId.getAvailableZoneIds()));
+        ChoiceDialog<String> question = new ChoiceDialog<>(workspace.bundle().reading().zone().map(ZoneId::getId).orElse(here), zones);
+        question.initOwner(getScene().getWindow());
+        question.getDialogPane().getStylesheets().addAll(getScene().getStylesheets());
+        question.setTitle(Words.of("reading.title"));
+        question.setHeaderText(Words.of("reading.zoneWhy"));
+        question.setGraphic(null);
+        question.showAndWait().ifPresent(chosen -> gathering.read(workspace.bundle().reading()
+                .withZone(chosen.equals(here) ? Optional.empty() : Optional.of(ZoneId.of(chosen)))));
     }
 
     private HBox tools() {

@@ -19,6 +19,7 @@ import app.yellowtab.model.Reading;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.source.Likeness;
 import app.yellowtab.source.NaturalOrder;
 import java.io.IOException;
@@ -351,7 +352,13 @@ final class Gathering {
         if (reading.equals(before)) return;
         workspace.edit(bundle -> bundle.withReading(reading));
         boolean wordsChange = reading.showChanges() != before.showChanges() || reading.showComments() != before.showComments();
-        intakes.readAgain(workspace.bundle().sources().stream().filter(source -> source.isRead() && (wordsChange && differs(source) || reading.monthFirst() != before.monthFirst())).toList());
+        intakes.readAgain(workspace.bundle().sources().stream().filter(source -> source.isRead() && (wordsChange && differs(source) || reading.monthFirst() != before.monthFirst()
+                || !reading.zone().equals(before.zone()) && tellsOnlyTheMoment(source))).toList());
+    }
+
+    /** {@return whether the day of a file depends on where days begin} */
+    private static boolean tellsOnlyTheMoment(Source source) {
+        return source.kind() == SourceKind.MSG || source.kind().isOffice();
     }
 
     private static boolean differs(Source source) {

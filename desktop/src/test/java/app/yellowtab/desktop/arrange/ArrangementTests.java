@@ -17,6 +17,7 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Reading;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.PlannedEntry;
@@ -91,6 +92,9 @@ class ArrangementTests {
     void typedTextIsTakenOver() {
         assertThat(arrangement.commit(entry("a"), Field.TITLE, " Lease ")).isTrue();
         assertThat(arrangement.commit(entry("a"), Field.DATE, "4/3/2031")).isTrue();
+        workspace.edit(bundle -> bundle.withReading(new Reading(true, false, false)));
+        assertThat(arrangement.commit(entry("b"), Field.DATE, "4/3/2031")).isTrue();
+        assertThat(((PlannedEntry.PlannedDocument) entry("b")).document().date().shown()).isEqualTo("3 Apr 2031");
         assertThat(arrangement.commit(entry("a"), Field.DESCRIPTION, "copy")).isTrue();
         assertThat(arrangement.commit(entry("A"), Field.TITLE, "Agreements")).isTrue();
         PlannedEntry.PlannedDocument lease = (PlannedEntry.PlannedDocument) entry("a");
