@@ -165,7 +165,7 @@ class CommandTests {
         assertThat(run("gather", folder, matter, "--sections", "--month-first", "--show-changes")).isZero();
         BundleFolder.Opened opened = BundleFolder.open(folder);
         opened.folder().close();
-        assertThat(opened.bundle().tray()).extracting(Source::proposedTitle).containsExactly("Letter");
+        assertThat(opened.bundle().unplaced()).extracting(Source::proposedTitle).containsExactly("Letter");
         assertThat(opened.bundle().contents().sections()).isNotEmpty();
         assertThat(opened.bundle().reading()).isEqualTo(new Reading(true, true, false));
         assertThat(run("build", folder, "-o", target)).isZero();

@@ -4,6 +4,7 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.InTray;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
@@ -29,11 +30,59 @@ public final class Edits {
         return bundle.withSources(all);
     }
 
-    /** {@return the bundle without these sources; those that a document uses stay} */
-    public static Bundle dropFromTray(Bundle bundle, Set<SourceId> dropped) {
-        List<Source> tray = bundle.tray();
-        return bundle.withSources(bundle.sources().stream()
-                .filter(source -> !(dropped.contains(source.id()) && tray.contains(source))).toList());
+    /**
+     * {@return the bundle without some of what lies in the tray} With a document that was set aside go the sources that nothing
+     * else is made of.
+     *
+     * @param dropped identities, as {@link InTray#id} gives them; those of what is in use are passed over
+     */
+    public static Bundle dropFromTray(Bundle bundle, Set<String> dropped) {
+        Set<SourceId> sources = new HashSet<>();
+        for (InTray item : bundle.tray()) {
+            if (!dropped.contains(item.id())) continue;
+            switch (item) {
+                case InTray.File file -> sources.add(file.source().id());
+                case InTray.SetAside aside -> sources.addAll(aside.document().sources());
+            }
+        }
+        Bundle left = bundle.withSetAside(bundle.setAside().stream().filter(document -> !dropped.contains(document.id().value())).toList());
+        for (Document document : left.contents().allDocuments()) document.sources().forEach(sources::remove);
+        for (Document document : left.setAside()) document.sources().forEach(sources::remove);
+        return left.withSources(left.sources().stream().filter(source -> !sources.contains(source.id())).toList());
+    }
+
+    /**
+     * {@return the bundle with some of what lies in the tray put into the index} Documents that were set aside are as they were;
+     * of a file a new document is made, which belongs to that of the mail it came with, if this has a place.
+     *
+     * @param put identities, as {@link InTray#id} gives them, in the order in which they follow each other
+     */
+    public static Bundle putInIndex(Bundle bundle, List<String> put, Place place) {
+        Map<String, InTray> tray = new HashMap<>();
+        for (InTray item : bundle.tray()) tray.put(item.id(), item);
+        Map<SourceId, EntryId> placed = new HashMap<>();
+        for (Document document : bundle.contents().allDocuments()) if (document.sources().size() == 1) placed.putIfAbsent(document.sources().getFirst(), document.id());
+        List<Document> documents = new ArrayList<>();
+        for (String id : put) {
+            switch (tray.get(id)) {
+                case InTray.File file -> {
+                    Document made = Document.of(file.source());
+                    placed.put(file.source().id(), made.id());
+                    documents.add(made);
+                }
+                case InTray.SetAside aside -> documents.add(aside.document());
+                case null -> { }
+            }
+        }
+        Map<SourceId, Source> sources = bundle.sourcesById();
+        documents.replaceAll(document -> {
+            if (document.belongsTo().isPresent() || document.sources().isEmpty()) return document;
+            String mail = sources.get(document.sources().getFirst()).about().attachedTo();
+            return mail.isEmpty() ? document : document.withBelongsTo(Optional.ofNullable(placed.get(new SourceId(mail))));
+        });
+        Set<EntryId> back = ids(documents);
+        Bundle left = bundle.withSetAside(bundle.setAside().stream().filter(document -> !back.contains(document.id())).toList());
+        return insertDocuments(left, documents, place);
     }
 
     /**
@@ -63,10 +112,13 @@ public final class Edits {
     /** {@return the bundle without these sources, and without the documents that are made of them alone} */
     public static Bundle removeSources(Bundle bundle, Set<SourceId> removed) {
         Set<EntryId> documents = new HashSet<>();
-        for (Document document : bundle.contents().allDocuments()) {
+        List<Document> all = new ArrayList<>(bundle.contents().allDocuments());
+        all.addAll(bundle.setAside());
+        for (Document document : all) {
             if (!document.sources().isEmpty() && removed.containsAll(document.sources()) && document.runs().size() == document.sources().size()) documents.add(document.id());
         }
-        return dropFromTray(takeOut(bundle, documents), removed);
+        Bundle left = without(bundle, documents).withSetAside(bundle.setAside().stream().filter(document -> !documents.contains(document.id())).toList());
+        return dropFromTray(left, new HashSet<>(removed.stream().map(SourceId::value).toList()));
     }
 
     /**
@@ -115,26 +167,50 @@ public final class Edits {
                 .map(section -> section.id().equals(id) ? section.withTitle(title) : section).toList())));
     }
 
-    /** {@return the bundle without these entries; a section goes with all that is in it, and its sources return to the tray} */
+    /**
+     * {@return the bundle without these entries in its index; a section goes with all that is in it} The documents lie in the tray
+     * then, as they were; what belongs to them goes with them.
+     */
     public static Bundle takeOut(Bundle bundle, Set<EntryId> ids) {
+        Set<EntryId> all = withBelongings(bundle, ids);
+        Bundle left = without(bundle, all);
+        Set<EntryId> stay = ids(left.contents().allDocuments());
+        List<Document> aside = new ArrayList<>(bundle.setAside());
+        for (Document document : bundle.contents().allDocuments()) if (!stay.contains(document.id())) aside.add(document);
+        return left.withSetAside(aside);
+    }
+
+    private static Bundle without(Bundle bundle, Set<EntryId> ids) {
         return bundle.withContents(bundle.contents().mapAll(here -> new Contents(
                 here.documents().stream().filter(document -> !ids.contains(document.id())).toList(),
                 here.sections().stream().filter(section -> !ids.contains(section.id())).toList())));
     }
 
+    /** {@return entries, and the documents that belong to them, or to what belongs to them} */
+    static Set<EntryId> withBelongings(Bundle bundle, Set<EntryId> ids) {
+        Set<EntryId> all = new HashSet<>(ids);
+        List<Document> documents = bundle.contents().allDocuments().stream().filter(document -> document.belongsTo().isPresent()).toList();
+        for (boolean grown = true; grown; ) {
+            grown = false;
+            for (Document document : documents) grown |= all.contains(document.belongsTo().get()) && all.add(document.id());
+        }
+        return all;
+    }
+
     /**
-     * Moves documents, wherever they stand, to a place, where they follow each other in the order they had.
+     * Moves documents, and what belongs to them, wherever they stand, to a place, where they follow each other in the order they had.
      *
      * @param place counted before the move; a place in a section that does not exist changes nothing
      */
     public static Bundle moveDocuments(Bundle bundle, Set<EntryId> ids, Place place) {
+        Set<EntryId> all = withBelongings(bundle, ids);
         List<Document> moved = bundle.contents().allDocuments().stream()
-                .filter(document -> ids.contains(document.id())).toList();
+                .filter(document -> all.contains(document.id())).toList();
         Optional<Contents> target = Outline.contentsAt(bundle, place.section());
         if (moved.isEmpty() || target.isEmpty()) return bundle;
         List<Document> there = target.get().documents();
         long before = there.stream().limit(place.index()).filter(moved::contains).count();
-        return insertDocuments(takeOut(bundle, ids(moved)), moved,
+        return insertDocuments(without(bundle, ids(moved)), moved,
                 new Place(place.section(), (int) (Math.min(place.index(), there.size()) - before)));
     }
 
@@ -151,7 +227,7 @@ public final class Edits {
         List<Section> there = target.get().sections();
         long before = there.stream().limit(place.index()).filter(moved::contains).count();
         Set<EntryId> movedIds = new HashSet<>(moved.stream().map(Section::id).toList());
-        return insertSections(takeOut(bundle, movedIds), moved,
+        return insertSections(without(bundle, movedIds), moved,
                 new Place(place.section(), (int) (Math.min(place.index(), there.size()) - before)));
     }
 

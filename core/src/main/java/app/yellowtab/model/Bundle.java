@@ -1,7 +1,12 @@
 package app.yellowtab.model;
 
+import app.yellowtab.facts.PageSet;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -70,12 +75,43 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
         return byId;
     }
 
-    /** {@return the sources that no document takes a page from, in the order they came} */
-    public List<Source> tray() {
-        Set<SourceId> used = new HashSet<>();
+    /** {@return the sources that no document of the index takes a page from, in the order they came} */
+    public List<Source> unplaced() {
+        return without(usedIn(contents.allDocuments()));
+    }
+
+    /** {@return what has no place in the index: documents that were taken out, then the files that no document is made of, in the order they came} */
+    public List<InTray> tray() {
+        Set<SourceId> used = usedIn(contents.allDocuments());
+        used.addAll(usedIn(setAside));
+        List<InTray> tray = new ArrayList<>();
+        for (Document document : setAside) tray.add(new InTray.SetAside(document));
+        for (Source source : without(used)) tray.add(new InTray.File(source));
+        return tray;
+    }
+
+    /**
+     * {@return the pages of a source that stand nowhere in the index}
+     *
+     * @throws IllegalArgumentException if there is no such source
+     */
+    public PageSet unplacedPages(SourceId id) {
+        Source source = sources.stream().filter(known -> known.id().equals(id)).findFirst().orElseThrow(() -> new IllegalArgumentException("no such source: " + id.value()));
+        BitSet pages = new BitSet();
+        pages.set(1, source.pageCount() + 1);
         for (Document document : contents.allDocuments()) {
-            used.addAll(document.sources());
+            for (Run run : document.runs()) if (run instanceof SourcePages from && from.source().equals(id)) pages.clear(from.first(), from.last() + 1);
         }
+        return PageSet.of(pages);
+    }
+
+    private List<Source> without(Set<SourceId> used) {
         return sources.stream().filter(source -> !used.contains(source.id())).toList();
+    }
+
+    private static Set<SourceId> usedIn(List<Document> documents) {
+        Set<SourceId> used = new HashSet<>();
+        for (Document document : documents) used.addAll(document.sources());
+        return used;
     }
 }

@@ -71,6 +71,10 @@ public record Document(EntryId id, String title, String description, DocumentDat
         return newRuns.equals(runs) ? this : new Document(id, title, description, date, inIndex, belongsTo, newRuns);
     }
 
+    public Document withBelongsTo(Optional<EntryId> owner) {
+        return new Document(id, title, description, date, inIndex, owner, runs);
+    }
+
     public Document withInIndex(boolean shown) {
         return new Document(id, title, description, date, shown, belongsTo, runs);
     }

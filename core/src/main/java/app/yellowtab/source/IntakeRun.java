@@ -13,6 +13,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -134,10 +135,11 @@ final class IntakeRun {
                 Source source = kept.source();
                 outcome.sources().add(source);
                 outcome.findings().addAll(kept.findings());
-                if (source.isRead()) outcome.documents().add(Document.of(source));
+                Optional<Document> made = source.isRead() ? Optional.of(Document.of(source)) : Optional.empty();
+                made.ifPresent(outcome.documents()::add);
                 arrived(source);
                 boolean holds = source.isRead() && (source.kind().isMail() || !source.about().pages().attachments().isEmpty());
-                if (holds) readAttachments(file, source, depth, outcome);
+                if (holds) readAttachments(file, source, made.map(Document::id), depth, outcome);
             }
         }
     }
@@ -168,7 +170,7 @@ final class IntakeRun {
     }
 
     /** What came with a mail or lies in a PDF follows it, and is known to belong to it. */
-    private void readAttachments(Path file, Source source, int depth, Outcome outcome) {
+    private void readAttachments(Path file, Source source, Optional<EntryId> owner, int depth, Outcome outcome) {
         if (isTooDeep(file, depth, outcome)) return;
         try {
             Path folder = newWorkFolder();
@@ -178,6 +180,7 @@ final class IntakeRun {
                 Outcome one = readWhole(attachment, depth + 1);
                 one.findings().replaceAll(finding -> finding.within(source.fileName()));
                 one.sources().replaceAll(taken -> taken.about().attachedTo().isEmpty() ? taken.withAbout(taken.about().withAttachedTo(source.id().value())) : taken);
+                one.documents().replaceAll(document -> document.belongsTo().isEmpty() ? document.withBelongsTo(owner) : document);
                 outcome.add(one);
             }
         } catch (Insides.Burst tooMuch) {

@@ -4,6 +4,7 @@ import app.yellowtab.facts.ShapedPages;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
+import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.RunId;
@@ -31,6 +32,7 @@ final class BundleBounds {
     private final Map<String, Source> sources = new HashMap<>();
     /** The pages of each run, as stretches from their first to their last. */
     private final Map<RunId, NavigableMap<Integer, Integer>> keys = new HashMap<>();
+    private final Map<EntryId, EntryId> owners = new HashMap<>();
     private long pages;
 
     private BundleBounds() {}
@@ -41,6 +43,7 @@ final class BundleBounds {
         for (Source source : bundle.sources()) bounds.source(source);
         for (Source source : bundle.sources()) bounds.attached(source);
         bounds.contents(bundle.contents(), 1);
+        bounds.belonging();
         for (Document document : bundle.setAside()) bounds.document(document);
     }
 
@@ -90,6 +93,7 @@ final class BundleBounds {
 
     private void document(Document document) {
         entry(document.id().value());
+        document.belongsTo().ifPresent(owner -> owners.put(document.id(), owner));
         for (Run run : document.runs()) {
             pages += run.pageCount();
             refuse(pages > MOST_PAGES, "the documents have more than " + MOST_PAGES + " \"pages\"");
@@ -98,6 +102,15 @@ final class BundleBounds {
                 refuse(from.last() > MOST_PAGES_OF_ONE, "\"last\" of the document \"" + shown(document.title()) + "\" is " + from.last());
             }
             keys(document, run);
+        }
+    }
+
+    private void belonging() {
+        for (EntryId document : owners.keySet()) {
+            Set<EntryId> above = new HashSet<>();
+            for (EntryId at = document; at != null; at = owners.get(at)) {
+                refuse(!above.add(at), "\"belongsTo\" of \"" + shown(document.value()) + "\" leads back to itself");
+            }
         }
     }
 

@@ -9,7 +9,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.facts.Origin;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.InTray;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.testing.Bundles;
@@ -113,13 +117,46 @@ class EditsTests {
     void whatIsTakenOutReturnsToTheTray() {
         Bundle without = Edits.takeOut(start, ids("B a"));
         assertThat(order(without)).isEqualTo("x A(b c) C()");
-        assertThat(without.tray()).extracting(Source::fileName).containsExactly("a.pdf", "d.pdf", "e.pdf");
+        assertThat(without.tray()).extracting(InTray::id).containsExactly("a", "d", "e");
+        assertThat(without.unplaced()).extracting(Source::fileName).containsExactly("a.pdf", "d.pdf", "e.pdf");
+    }
+
+    @Test
+    void takingOutAndPuttingBackLosesNothing() {
+        Bundle typed = Edits.changeDocument(start, new EntryId("c"), document -> document.withTitle("Lease").withDate(DocumentDate.UNDATED)
+                .withRuns(List.of(SourcePages.of(new SourceId("c"), 2, 3), SourcePages.of(new SourceId("b"), 1, 1))));
+        Bundle out = Edits.takeOut(typed, ids("c"));
+        assertThat(out.unplacedPages(new SourceId("c")).shown()).isEqualTo("1-3");
+        assertThat(typed.unplacedPages(new SourceId("c")).shown()).isEqualTo("1");
+        Bundle back = Edits.putInIndex(out, List.of("c", "nobody"), new Place(id("A"), 2));
+        assertThat(back).isEqualTo(typed);
+        assertThat(Edits.dropFromTray(out, Set.of("c")).sources()).as("source b is in use").extracting(Source::fileName).doesNotContain("c.pdf").contains("b.pdf");
+    }
+
+    @Test
+    void whatBelongsToAnEntryMovesAndGoesWithIt() {
+        Bundle start = Edits.changeDocument(this.start, new EntryId("e"), document -> document.withBelongsTo(id("c")));
+        assertThat(order(Edits.moveDocuments(start, ids("c"), new Place(Optional.empty(), 0)))).isEqualTo("c e x A(a b) B(d B1()) C()");
+        assertThat(order(Edits.moveDocuments(start, ids("e"), new Place(Optional.empty(), 0)))).as("but not the other way").isEqualTo("e x A(a b c) B(d B1()) C()");
+        Bundle out = Edits.takeOut(start, ids("c"));
+        assertThat(order(out)).isEqualTo("x A(a b) B(d B1()) C()");
+        assertThat(out.setAside()).extracting(Document::title).containsExactly("c", "e");
+    }
+
+    @Test
+    void anAttachmentBelongsToItsMail() {
+        Source mail = source("mail", 1);
+        Source attached = source("attached", 2).withAbout(source("attached", 2).about().withAttachedTo("mail"));
+        Bundle tray = Edits.addSources(start, List.of(mail, attached));
+        Bundle placed = Edits.putInIndex(tray, List.of("mail", "attached"), new Place(Optional.empty(), 0));
+        assertThat(placed.contents().documents().get(1).belongsTo()).contains(placed.contents().documents().getFirst().id());
+        assertThat(Edits.putInIndex(tray, List.of("attached"), new Place(Optional.empty(), 0)).contents().documents().getFirst().belongsTo()).isEmpty();
     }
 
     @Test
     void onlyTheTrayCanBeThrownAway() {
         Bundle withLoose = Edits.addSources(start, List.of(source("loose", 2)));
-        Bundle emptied = Edits.dropFromTray(withLoose, Set.of(new SourceId("loose"), new SourceId("a")));
+        Bundle emptied = Edits.dropFromTray(withLoose, Set.of("loose", "a"));
         assertThat(emptied.sources()).isEqualTo(start.sources());
     }
 

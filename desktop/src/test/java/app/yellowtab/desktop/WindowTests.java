@@ -13,7 +13,7 @@ import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Comments;
-import app.yellowtab.model.source.Source;
+import app.yellowtab.model.Document;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.Recents;
@@ -220,7 +220,9 @@ class WindowTests {
         until(() -> order().equals("Letters(P T R) Plans(Q)"));
         select(robot, "T");
         robot.push(KeyCode.DELETE);
-        until(() -> workspace().bundle().tray().stream().map(Source::fileName).toList().equals(List.of("T.pdf")));
+        until(() -> workspace().bundle().setAside().stream().map(Document::title).toList().equals(List.of("T")));
+        robot.drag("taken out · 3 pages").moveTo(row(robot, "P")).moveBy(0, 10).drop();
+        until(() -> order().equals("Letters(P T R) Plans(Q)"));
     }
 
     @Test

@@ -12,9 +12,9 @@ import app.yellowtab.model.DateReader;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.InTray;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.PlannedEntry;
 import java.nio.file.Path;
 import java.util.HashSet;
@@ -118,7 +118,7 @@ final class Arrangement {
         });
     }
 
-    /** Takes what is chosen out of the index; its sources return to the tray. */
+    /** Takes what is chosen out of the index; it lies in the tray then, as it was. */
     void takeOut() {
         workspace.edit(bundle -> Edits.takeOut(bundle, selected.get()));
     }
@@ -138,22 +138,22 @@ final class Arrangement {
         editing.set(Optional.of(new Editing(section.id(), Field.TITLE)));
     }
 
-    /** Puts sources from the tray into the index below what is chosen, or at the end. */
-    void putInIndex(List<SourceId> ids) {
+    /** Puts what lies in the tray into the index below what is chosen, or at the end. */
+    void putInIndex(List<String> ids) {
         putBelow(ids, lastSelected().map(PlannedEntry::id).or(this::lastRow));
     }
 
-    /** Puts sources from the tray into the index below a row, or at the very beginning. */
-    void putBelow(List<SourceId> ids, Optional<EntryId> below) {
-        List<Document> documents = workspace.bundle().tray().stream()
-                .filter(source -> ids.contains(source.id())).map(Document::of).toList();
-        if (documents.isEmpty()) return;
-        workspace.edit(bundle -> Edits.insertDocuments(bundle, documents, Outline.documentPlaceBelow(bundle, below)));
-        select(new HashSet<>(documents.stream().map(Document::id).toList()));
+    /** Puts what lies in the tray into the index below a row, or at the very beginning. */
+    void putBelow(List<String> ids, Optional<EntryId> below) {
+        Set<EntryId> before = new HashSet<>(workspace.bundle().contents().allDocuments().stream().map(Document::id).toList());
+        workspace.edit(bundle -> Edits.putInIndex(bundle, ids, Outline.documentPlaceBelow(bundle, below)));
+        Set<EntryId> put = new HashSet<>(workspace.bundle().contents().allDocuments().stream().map(Document::id).toList());
+        put.removeAll(before);
+        if (!put.isEmpty()) select(put);
     }
 
-    /** Takes sources away that lie in the tray. */
-    void dropFromTray(Set<SourceId> ids) {
+    /** Takes away what lies in the tray. */
+    void dropFromTray(Set<String> ids) {
         workspace.edit(bundle -> Edits.dropFromTray(bundle, ids));
     }
 
@@ -182,6 +182,14 @@ final class Arrangement {
     private Optional<EntryId> lastRow() {
         List<PlannedEntry> entries = workspace.plan().entries();
         return entries.isEmpty() ? Optional.empty() : Optional.of(entries.getLast().id());
+    }
+
+    /** {@return what lies in the tray in words, such as "PDF · 14 pages"} */
+    static String describe(InTray item) {
+        return switch (item) {
+            case InTray.File file -> describe(file.source());
+            case InTray.SetAside aside -> Words.of("tray.setAside", aside.document().pageCount());
+        };
     }
 
     /** {@return a source's kind and size in words, such as "PDF · 14 pages"} */

@@ -11,7 +11,7 @@ import javafx.scene.input.Dragboard;
 /** What is dragged within the window: ids, told apart by what they are of. */
 final class Drags {
     static final DataFormat ENTRIES = new DataFormat("application/x-yellowtab-entries");
-    static final DataFormat SOURCES = new DataFormat("application/x-yellowtab-sources");
+    static final DataFormat TRAY = new DataFormat("application/x-yellowtab-tray");
 
     private Drags() {}
 

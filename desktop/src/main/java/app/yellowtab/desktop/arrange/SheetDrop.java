@@ -3,7 +3,6 @@ package app.yellowtab.desktop.arrange;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.source.SourceId;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
@@ -23,10 +22,10 @@ final class SheetDrop extends StackPane {
         setOnDragDropped(event -> drop(event, arrangement, Optional.empty()));
     }
 
-    /** Accepts what the sheet can take: rows, sources, files. */
+    /** Accepts what the sheet can take: rows, what lies in the tray, files. */
     static void accept(DragEvent event) {
         Dragboard board = event.getDragboard();
-        if (board.hasContent(Drags.ENTRIES) || board.hasContent(Drags.SOURCES)) event.acceptTransferModes(TransferMode.MOVE);
+        if (board.hasContent(Drags.ENTRIES) || board.hasContent(Drags.TRAY)) event.acceptTransferModes(TransferMode.MOVE);
         else if (board.hasFiles()) event.acceptTransferModes(TransferMode.COPY);
         else return;
         event.consume();
@@ -36,9 +35,9 @@ final class SheetDrop extends StackPane {
     static void drop(DragEvent event, Arrangement arrangement, Optional<EntryId> below) {
         Dragboard board = event.getDragboard();
         List<EntryId> entries = Drags.ids(board, Drags.ENTRIES, EntryId::new);
-        List<SourceId> sources = Drags.ids(board, Drags.SOURCES, SourceId::new);
+        List<String> tray = Drags.ids(board, Drags.TRAY, id -> id);
         if (!entries.isEmpty()) arrangement.drop(new HashSet<>(entries), below);
-        else if (!sources.isEmpty()) arrangement.putBelow(sources, below);
+        else if (!tray.isEmpty()) arrangement.putBelow(tray, below);
         else arrangement.bringInBelow(board.getFiles().stream().map(file -> Path.of(file.getPath())).toList(), below);
         event.setDropCompleted(true);
         event.consume();

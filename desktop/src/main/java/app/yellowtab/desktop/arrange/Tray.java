@@ -7,8 +7,7 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.source.Source;
-import app.yellowtab.model.source.SourceId;
+import app.yellowtab.model.InTray;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
@@ -33,14 +32,14 @@ import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
-/** The sources that have no place in the bundle yet. */
+/** What has no place in the index: documents that were taken out of it, and files that nothing was made of yet. */
 final class Tray extends VBox {
     private static final double LEAST_WIDTH = 160;
     private final Arrangement arrangement;
-    private final ListView<Source> list = new ListView<>();
+    private final ListView<InTray> list = new ListView<>();
     private final Label count = Controls.label("", Styles.SMALL);
     private final Subscription subscription;
-    private @Nullable List<Source> shown;
+    private @Nullable List<InTray> shown;
 
     Tray(Workspace workspace, Arrangement arrangement, Runnable addFiles, Runnable addFolder) {
         super(8);
@@ -55,7 +54,7 @@ final class Tray extends VBox {
         list.getStyleClass().add(Styles.TRAY_LIST);
         list.setPrefSize(LEAST_WIDTH, LEAST_WIDTH);    // it takes what room there is, and need not measure its rows for that
         list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-        list.setCellFactory(view -> new SourceCell());
+        list.setCellFactory(view -> new TrayCell());
         list.setPlaceholder(Controls.paragraph(Words.of("tray.empty"), Styles.SMALL));
         list.setOnMouseClicked(event -> {
             if (event.getClickCount() == 2) putInIndex();
@@ -70,7 +69,7 @@ final class Tray extends VBox {
         setOnDragDropped(this::onDragDropped);
         setOnDragExited(event -> pseudoClassStateChanged(Styles.DROP_INTO, false));
         subscription = workspace.bundleProperty().subscribe(bundle -> {
-            List<Source> tray = workspace.placement().tray();
+            List<InTray> tray = workspace.placement().tray();
             if (tray == shown) return;
             shown = tray;
             take(tray);
@@ -79,8 +78,8 @@ final class Tray extends VBox {
     }
 
     /** Takes a new tray over by changing only what differs between what both begin and end with. */
-    private void take(List<Source> tray) {
-        List<Source> items = list.getItems();
+    private void take(List<InTray> tray) {
+        List<InTray> items = list.getItems();
         int most = Math.min(tray.size(), items.size());
         int first = 0;
         while (first < most && tray.get(first).equals(items.get(first))) first++;
@@ -98,12 +97,12 @@ final class Tray extends VBox {
         return list.isFocused();
     }
 
-    Set<SourceId> chosen() {
-        return new HashSet<>(list.getSelectionModel().getSelectedItems().stream().map(Source::id).toList());
+    Set<String> chosen() {
+        return new HashSet<>(list.getSelectionModel().getSelectedItems().stream().map(InTray::id).toList());
     }
 
     void putInIndex() {
-        arrangement.putInIndex(list.getSelectionModel().getSelectedItems().stream().map(Source::id).toList());
+        arrangement.putInIndex(list.getSelectionModel().getSelectedItems().stream().map(InTray::id).toList());
     }
 
     private void onDragOver(DragEvent event) {
@@ -126,22 +125,22 @@ final class Tray extends VBox {
         event.consume();
     }
 
-    private void beginDrag(MouseEvent event, Source dragged) {
-        Set<SourceId> ids = chosen();
-        if (!ids.contains(dragged.id())) ids = Set.of(dragged.id());
-        List<String> inOrder = list.getItems().stream().map(Source::id).filter(ids::contains).map(SourceId::value).toList();
-        startDragAndDrop(TransferMode.MOVE).setContent(Drags.content(Drags.SOURCES, inOrder));
+    private void beginDrag(MouseEvent event, InTray dragged) {
+        Set<String> chosen = chosen();
+        Set<String> ids = chosen.contains(dragged.id()) ? chosen : Set.of(dragged.id());
+        List<String> inOrder = list.getItems().stream().map(InTray::id).filter(ids::contains).toList();
+        startDragAndDrop(TransferMode.MOVE).setContent(Drags.content(Drags.TRAY, inOrder));
         event.consume();
     }
 
-    private final class SourceCell extends ListCell<Source> {
+    private final class TrayCell extends ListCell<InTray> {
         private final FontIcon icon = new FontIcon();
         private final Label name = new Label();
         private final Tooltip fullName = new Tooltip();
         private final Label facts = Controls.label("", Styles.SMALL);
         private final HBox row = new HBox(8, icon, new VBox(name, facts));
 
-        SourceCell() {
+        TrayCell() {
             row.setAlignment(Pos.CENTER_LEFT);
             row.setMinWidth(0);
             row.setPrefWidth(1);
@@ -151,16 +150,23 @@ final class Tray extends VBox {
         }
 
         @Override
-        protected void updateItem(@Nullable Source source, boolean empty) {
-            super.updateItem(source, empty);
-            boolean blank = empty || source == null;
+        protected void updateItem(@Nullable InTray item, boolean empty) {
+            super.updateItem(item, empty);
+            boolean blank = empty || item == null;
             setGraphic(blank ? null : row);
-            icon.setIconCode(blank ? Feather.FILE : KindIcon.of(source.kind()));
-            name.setText(blank ? "" : source.fileName());
-            facts.setText(blank ? "" : Arrangement.describe(source));
-            fullName.setText(blank ? "" : source.fileName());
+            icon.setIconCode(!blank && item instanceof InTray.File file ? KindIcon.of(file.source().kind()) : Feather.CORNER_UP_LEFT);
+            name.setText(blank ? "" : nameOf(item));
+            facts.setText(blank ? "" : Arrangement.describe(item));
+            fullName.setText(name.getText());
             setTooltip(blank ? null : fullName);
-            setAccessibleText(blank ? null : source.fileName() + ", " + facts.getText());
+            setAccessibleText(blank ? null : name.getText() + ", " + facts.getText());
+        }
+
+        private static String nameOf(InTray item) {
+            return switch (item) {
+                case InTray.File file -> file.source().fileName();
+                case InTray.SetAside aside -> aside.document().title();
+            };
         }
     }
 }

@@ -15,6 +15,7 @@ import app.yellowtab.model.Contents;
 import app.yellowtab.model.DateReader;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.InTray;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.source.Source;
@@ -156,7 +157,7 @@ final class Gathering {
         Bundle bundle = workspace.bundle();
         compare(bundle.sources());
         Set<SourceId> unplaced = new HashSet<>();
-        workspace.placement().tray().forEach(source -> unplaced.add(source.id()));
+        workspace.placement().unplaced().forEach(source -> unplaced.add(source.id()));
         // What has all been placed otherwise is no longer offered.
         if (folders.get().filter(offered -> kept(offered, unplaced, bundle).isEmpty()).isPresent()) folders.set(Optional.empty());
         List<Row.Known> all = bundle.sources().stream().map(source -> known(source, !unplaced.contains(source.id()))).toList();
@@ -274,7 +275,7 @@ final class Gathering {
         folders.set(Optional.empty());
         if (!make || offered.isEmpty()) return;
         Set<SourceId> tray = new HashSet<>();
-        workspace.bundle().tray().forEach(source -> tray.add(source.id()));
+        workspace.bundle().unplaced().forEach(source -> tray.add(source.id()));
         workspace.edit(bundle -> Edits.append(bundle, kept(offered.get(), tray, bundle)));
     }
 
@@ -328,10 +329,14 @@ final class Gathering {
     /** Puts sources that lie in the tray at the end of the index; a file whose pages cannot be had goes there as the page that names it. */
     void putInIndex(Collection<Source> sources) {
         Set<SourceId> ids = new HashSet<>(sources.stream().map(Source::id).toList());
-        workspace.edit(bundle -> {
-            List<Document> documents = bundle.tray().stream().filter(source -> ids.contains(source.id())).map(Document::of).toList();
-            return Edits.insertDocuments(bundle, documents, new Place(Optional.empty(), Integer.MAX_VALUE));
-        });
+        workspace.edit(bundle -> Edits.putInIndex(bundle, bundle.tray().stream().filter(item -> isOf(item, ids)).map(InTray::id).toList(), new Place(Optional.empty(), Integer.MAX_VALUE)));
+    }
+
+    private static boolean isOf(InTray item, Set<SourceId> sources) {
+        return switch (item) {
+            case InTray.File file -> sources.contains(file.source().id());
+            case InTray.SetAside aside -> aside.document().sources().stream().anyMatch(sources::contains);
+        };
     }
 
     /** Takes sources away, and the documents made of them. */

@@ -17,9 +17,9 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.InTray;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
@@ -132,10 +132,10 @@ class ArrangementTests {
     @Test
     void sourcesGoFromTheTrayToBelowTheChosenRowOrTheEnd() {
         arrangement.select(ids("a"));
-        arrangement.putInIndex(List.of(new SourceId("u")));
+        arrangement.putInIndex(List.of("u"));
         assertThat(order(workspace.bundle())).isEqualTo("x A(a u b) B(c C())");
         arrangement.select(Set.of());
-        arrangement.putInIndex(List.of(new SourceId("t")));
+        arrangement.putInIndex(List.of("t"));
         assertThat(order(workspace.bundle())).isEqualTo("x A(a u b) B(c C(t))");
         assertThat(workspace.bundle().tray()).isEmpty();
         assertThat(arrangement.lastSelected()).map(PlannedEntry::title).contains("t");
@@ -145,9 +145,9 @@ class ArrangementTests {
     void takenOutEntriesReturnToTheTrayAndTheTrayCanBeCleared() {
         arrangement.select(ids("A"));
         arrangement.takeOut();
-        assertThat(workspace.bundle().tray()).extracting(Source::fileName).containsExactly("a.pdf", "b.pdf", "t.pdf", "u.pdf");
-        arrangement.dropFromTray(Set.of(new SourceId("t"), new SourceId("x")));
-        assertThat(workspace.bundle().tray()).extracting(Source::fileName).containsExactly("a.pdf", "b.pdf", "u.pdf");
+        assertThat(workspace.bundle().tray()).extracting(InTray::id).containsExactly("a", "b", "t", "u");
+        arrangement.dropFromTray(Set.of("t", "x"));
+        assertThat(workspace.bundle().tray()).extracting(Arrangement::describe).containsExactly("taken out · 1 page", "taken out · 3 pages", "4 pages · PDF");
         workspace.undo();
         workspace.undo();
         assertThat(workspace.bundle()).isEqualTo(start);
@@ -167,7 +167,7 @@ class ArrangementTests {
         Path good = Pdfs.write(temp, "lease", 2);
         Path bad = Files.writeString(temp.resolve("bad.pdf"), "%PDF-1.7 bad");
         arrangement.bringIn(List.of(good, bad));
-        assertThat(workspace.bundle().tray()).extracting(Source::fileName).containsExactly("t.pdf", "u.pdf", "lease.pdf", "bad.pdf");
+        assertThat(workspace.bundle().unplaced()).extracting(Source::fileName).containsExactly("t.pdf", "u.pdf", "lease.pdf", "bad.pdf");
         assertThat(workspace.findings()).extracting(Finding::code).containsExactly(Finding.Code.DAMAGED);
         workspace.undo();
         assertThat(workspace.bundle()).isEqualTo(start);
