@@ -2,13 +2,24 @@ package app.yellowtab.edit;
 
 import app.yellowtab.model.Bundle;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
+import java.util.List;
+import java.util.function.UnaryOperator;
 
-/** Undo and redo without limit: the bundles before and after the one that is shown. Not for several threads. */
+/**
+ * Undo and redo without limit: the bundles before and after the one that is shown. What is found out meanwhile, such as what an
+ * unlocked file holds, is learned and no step: it is true of every state, and of those that are not shown when they are come back to.
+ * Not for several threads.
+ */
 public final class History {
-    private final Deque<Bundle> past = new ArrayDeque<>();
-    private final Deque<Bundle> future = new ArrayDeque<>();
+    private final Deque<State> past = new ArrayDeque<>();
+    private final Deque<State> future = new ArrayDeque<>();
+    private final List<UnaryOperator<Bundle>> lessons = new ArrayList<>();
     private Bundle present;
+
+    /** A bundle, and how many lessons it has learned. */
+    private record State(Bundle bundle, int lessons) {}
 
     /** @param opened the bundle as it was opened; undo goes back to it and no further */
     public History(Bundle opened) {
@@ -22,9 +33,19 @@ public final class History {
     /** Makes an edited bundle the present one. A bundle equal to the present one is no step. */
     public void step(Bundle edited) {
         if (edited.equals(present)) return;
-        past.push(present);
+        past.push(new State(present, lessons.size()));
         future.clear();
         present = edited;
+    }
+
+    /**
+     * Takes something in that has been found out.
+     *
+     * @param lesson makes a state in which it is known of one in which it is not
+     */
+    public void learn(UnaryOperator<Bundle> lesson) {
+        lessons.add(lesson);
+        present = lesson.apply(present);
     }
 
     public boolean canUndo() {
@@ -45,9 +66,11 @@ public final class History {
         move(future, past);
     }
 
-    private void move(Deque<Bundle> from, Deque<Bundle> to) {
+    private void move(Deque<State> from, Deque<State> to) {
         if (from.isEmpty()) return;
-        to.push(present);
-        present = from.pop();
+        to.push(new State(present, lessons.size()));
+        State state = from.pop();
+        present = state.bundle();
+        for (UnaryOperator<Bundle> lesson : lessons.subList(state.lessons(), lessons.size())) present = lesson.apply(present);
     }
 }

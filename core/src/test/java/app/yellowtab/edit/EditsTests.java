@@ -208,4 +208,26 @@ class EditsTests {
         assertThat(read.sources().getFirst().proposedTitle()).isEqualTo("Lease");
         assertThat(read.contents().documents().getFirst().pageCount()).isEqualTo(5);
     }
+
+    @Test
+    void whatIsFoundOutIsNoStepAndIsKnownInEveryState() {
+        History history = new History(start);
+        history.step(Edits.takeOut(history.present(), ids("b")));
+        history.step(Edits.takeOut(history.present(), ids("d")));
+        history.undo();
+        history.learn(bundle -> Edits.changeSources(bundle, Map.of(new SourceId("a"), now -> now.withTitle("Unlocked", Origin.FIRST_PAGE))));
+        assertThat(order(history.present())).isEqualTo("x A(a c) B(d B1(e)) C()");
+        for (int i = 0; i < 2; i++) {
+            history.undo();
+            assertThat(order(history.present())).isEqualTo("x A(a b c) B(d B1(e)) C()");
+            assertThat(history.present().sourcesById().get(new SourceId("a")).proposedTitle()).isEqualTo("Unlocked");
+            history.redo();
+            history.redo();
+            assertThat(order(history.present())).isEqualTo("x A(a c) B(B1(e)) C()");
+            assertThat(history.present().sourcesById().get(new SourceId("a")).proposedTitle()).isEqualTo("Unlocked");
+            history.undo();
+        }
+        history.step(Edits.takeOut(history.present(), ids("x")));
+        assertThat(history.canRedo()).isFalse();
+    }
 }

@@ -90,29 +90,40 @@ public final class Intakes {
     public void unlock(List<Source> locked, String password, boolean keep, Consumer<Integer> done) {
         List<String> passwords = new ArrayList<>(workspace.folder().passwords());
         if (!passwords.contains(password)) passwords.add(password);
+        Reading reading = workspace.bundle().reading();
         readAgain(locked, passwords, read -> {
             List<Intake.Reread> opened = read.stream().filter(Intake.Reread::isRead).toList();
             if (!opened.isEmpty()) {
                 workspace.tryPasswords(passwords);
                 if (keep) remember(password);
             }
-            workspace.edit(bundle -> Edits.changeSources(bundle, changes(opened)));
+            learn(opened, reading);
             done.accept(opened.size());
         });
     }
 
     /** Reads sources anew, after the user has chosen otherwise how they are read. */
     public void readAgain(List<Source> sources) {
-        if (!sources.isEmpty()) readAgain(sources, workspace.folder().passwords(), read -> {
-            // What cannot be read any more, such as a file that is locked again, stays as it was.
-            workspace.edit(bundle -> Edits.changeSources(bundle, changes(read.stream().filter(Intake.Reread::isRead).toList())));
-        });
+        if (sources.isEmpty()) return;
+        Reading reading = workspace.bundle().reading();
+        // What cannot be read any more, such as a file that is locked again, stays as it was.
+        readAgain(sources, workspace.folder().passwords(), read -> learn(read.stream().filter(Intake.Reread::isRead).toList(), reading));
     }
 
-    private static Map<SourceId, UnaryOperator<Source>> changes(List<Intake.Reread> read) {
-        Map<SourceId, UnaryOperator<Source>> changes = new HashMap<>();
-        read.forEach(one -> changes.put(one.source(), one.change()));
-        return changes;
+    /**
+     * Takes in what reading files anew has brought, in every state of the bundle in which they are read in that way; and in the
+     * others where a file could not be read at all.
+     */
+    private void learn(List<Intake.Reread> read, Reading reading) {
+        workspace.learn(bundle -> {
+            Map<SourceId, Source> sources = bundle.sourcesById();
+            Map<SourceId, UnaryOperator<Source>> changes = new HashMap<>();
+            for (Intake.Reread one : read) {
+                Source known = sources.get(one.source());
+                if (known != null && (bundle.reading().equals(reading) || !known.isRead())) changes.put(one.source(), one.change());
+            }
+            return changes.isEmpty() ? bundle : Edits.changeSources(bundle, changes);
+        });
     }
 
     private void remember(String password) {

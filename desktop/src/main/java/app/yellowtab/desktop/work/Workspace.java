@@ -149,6 +149,12 @@ public final class Workspace {
         show();
     }
 
+    /** Takes in what has been found out; it is saved, and is no step that could be undone. */
+    public void learn(UnaryOperator<Bundle> lesson) {
+        history.learn(lesson);
+        show();
+    }
+
     public void undo() {
         if (!history.canUndo()) return;
         history.undo();
