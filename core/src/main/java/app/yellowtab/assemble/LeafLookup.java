@@ -1,5 +1,6 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.carry.Targets;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
@@ -11,6 +12,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Where the pages of sources stand in the file. Grows with the documents, not with their pages. Immutable. */
 final class LeafLookup {
@@ -30,18 +32,17 @@ final class LeafLookup {
     }
 
     /**
-     * {@return the place in the file of a source's page, counted from 1: in the document that asks if it has that page, else in
-     * the first that has; 0 if none has}
+     * {@return where a source's page stands in the file: in the document that asks if it has that page, else in the first that has}
      *
      * @param page counted from 1
      */
-    int positionOf(SourceId source, int page, EntryId asking) {
-        int elsewhere = 0;
+    Optional<Targets.Target> targetOf(SourceId source, int page, EntryId asking) {
+        Optional<Targets.Target> elsewhere = Optional.empty();
         for (Stand stand : stands.getOrDefault(source, List.of())) {
             if (page < stand.run.first() || page > stand.run.last()) continue;
-            int position = output.position(stand.leaf + page - stand.run.first());
-            if (stand.document.equals(asking)) return position;
-            if (elsewhere == 0) elsewhere = position;
+            Targets.Target target = new Targets.Target(output.position(stand.leaf + page - stand.run.first()), stand.run.look());
+            if (stand.document.equals(asking)) return Optional.of(target);
+            if (elsewhere.isEmpty()) elsewhere = Optional.of(target);
         }
         return elsewhere;
     }

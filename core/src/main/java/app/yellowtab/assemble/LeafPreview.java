@@ -3,6 +3,10 @@ package app.yellowtab.assemble;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.carry.Notes;
 import app.yellowtab.carry.PageCarrier;
+import app.yellowtab.carry.Targets;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.input.BoundedRenderer;
 import app.yellowtab.input.DrawnPage;
 import app.yellowtab.input.PdfInput;
@@ -60,12 +64,13 @@ public final class LeafPreview {
     }
 
     private static void write(Leaf leaf, Content.SourcePage wanted, Plan plan, SourceFiles sources, BundleFile bundle, OwnLeaves own) throws IOException {
+        if (!wanted.look().redactions().isEmpty()) throw new FindingException(new Finding(Code.REDACTION_NOT_MADE, sources.original(wanted.source()), wanted.page(), ""), null);
         try (PdfInput input = sources.open(wanted.source())) {
             if (wanted.page() > input.pages().size()) throw new IOException("page " + wanted.page() + " is missing");
             CarriedPage carried;
             try {
-                PageCarrier carrier = input.whole(() -> new PageCarrier(input, page -> 0, plan.comments(), bundle.markSetter()));
-                carried = input.page(() -> carrier.carry(wanted.page(), plan.marksOn(leaf), new Notes()));
+                PageCarrier carrier = input.whole(() -> new PageCarrier(input, Targets.NONE, plan.comments(), bundle.markSetter()));
+                carried = input.page(() -> carrier.carry(wanted.page(), wanted.look(), plan.marksOn(leaf), new Notes()));
             } catch (IOException | RuntimeException | Error e) {
                 LoggerFactory.getLogger(LeafPreview.class).warn("page lost: {} {}", wanted.source(), wanted.page(), e);
                 own.slip(leaf, String.valueOf(sources.original(wanted.source()).getFileName()), wanted.page(), slip -> bundle.add(1, slip));

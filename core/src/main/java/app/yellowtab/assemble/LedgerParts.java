@@ -3,6 +3,7 @@ package app.yellowtab.assemble;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.mark.MarkSetter;
+import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Content;
@@ -75,7 +76,7 @@ final class LedgerParts {
     static Ledger.Leaf leaf(Leaf leaf, int position, CarriedPage page, String kind, Map<SourceId, Integer> places) {
         Optional<Ledger.From> from = leaf.content() instanceof Content.SourcePage source
                 ? Optional.of(new Ledger.From(Objects.requireNonNull(places.get(source.source())), source.page())) : Optional.empty();
-        return new Ledger.Leaf(position, leaf.number().map(PageNumber::shown), leaf.label(), kind, page.contentPrint(), page.pagePrint(),
+        return new Ledger.Leaf(position, leaf.number().map(PageNumber::shown), leaf.label(), kind, page.contentPrint(), page.pagePrint(), leaf.content() instanceof Content.SourcePage source ? source.look() : PageLook.PLAIN,
                 page.marks().stream().map(LedgerParts::mark).toList(), from, page.links(), page.allResources());
     }
 

@@ -85,7 +85,7 @@ final class OwnLeaves {
             if (links.size() > 0) drawn.setItem(COSName.ANNOTS, links);
             List<COSStream> contents = new ArrayList<>();
             for (Iterator<PDStream> streams = page.getContentStreams(); streams.hasNext(); ) contents.add(streams.next().getCOSObject());
-            taker.take(Leaves.close(plan.marksOn(leaf), drawn, contents, ContentScan.EMPTY, "", setter, graph));
+            taker.take(Leaves.close(plan.marksOn(leaf), drawn, "", contents, ContentScan.EMPTY, "", setter, graph));
         }
     }
 

@@ -60,6 +60,10 @@ final class ReadySource implements Closeable {
      */
     void prepare(Plan plan, LeafLookup lookup, MarkSetter setter, BooleanSupplier stop) throws IOException {
         SourceId id = run.source();
+        for (int n = 0; n < run.leaves().size(); n++) {
+            boolean redacted = !run.page(n).look().redactions().isEmpty();
+            if (redacted) throw new FindingException(new Finding(Code.REDACTION_NOT_MADE, sources.original(id), run.page(n).page(), ""), null);
+        }
         boolean first = sessions.begin(id);
         PageCarrier carrier;
         try {
@@ -75,7 +79,7 @@ final class ReadySource implements Closeable {
             if (opened.pages().size() != planned) {
                 throw new FindingException(Finding.of(Code.PAGES_MISSING, sources.original(id), opened.pages().size() + " instead of " + planned), null);
             }
-            carrier = opened.whole(() -> new PageCarrier(opened, page -> lookup.positionOf(id, page, run.document()), plan.comments(), setter));
+            carrier = opened.whole(() -> new PageCarrier(opened, page -> lookup.targetOf(id, page, run.document()), plan.comments(), setter));
             ofFile = carrier.ofFile();
         } catch (FindingException known) {
             throw known;
@@ -95,7 +99,7 @@ final class ReadySource implements Closeable {
     private void carry(Content.SourcePage wanted, List<Mark> marks, PageCarrier by) {
         Notes found = new Notes();
         try {
-            pages.add(Optional.of(Objects.requireNonNull(input).page(() -> by.carry(wanted.page(), marks, found))));
+            pages.add(Optional.of(Objects.requireNonNull(input).page(() -> by.carry(wanted.page(), wanted.look(), marks, found))));
             notes.add(found);
             step();
         } catch (IOException | RuntimeException | Error e) {

@@ -2,28 +2,32 @@ package app.yellowtab.carry;
 
 import app.yellowtab.input.NamedDestinations;
 import app.yellowtab.input.PageList;
+import app.yellowtab.model.page.LookedPage;
+import app.yellowtab.model.page.PageView;
 import app.yellowtab.output.ObjectNumber;
+import app.yellowtab.pdf.PageFrame;
+import java.awt.geom.AffineTransform;
 import java.util.Optional;
-import java.util.function.IntUnaryOperator;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSFloat;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSNull;
 import org.apache.pdfbox.cos.COSNumber;
-import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.slf4j.LoggerFactory;
 
 /** Where links of a source lead in the bundle (ISO 32000-1:2008, 12.3.2). For one thread. */
 final class Destinations {
     private final NamedDestinations names;
     private final PageList pages;
-    private final IntUnaryOperator leaves;
+    private final Targets targets;
 
-    /** @param leaves gives the place in the file of a page of the source, both counted from 1; 0 for one that is not in the file */
-    Destinations(PDDocument document, PageList pages, IntUnaryOperator leaves) {
+    Destinations(PDDocument document, PageList pages, Targets targets) {
         this.names = new NamedDestinations(document);
         this.pages = pages;
-        this.leaves = leaves;
+        this.targets = targets;
     }
 
     /** {@return whether something, a reference or a dictionary, is a page of the source} */
@@ -33,13 +37,7 @@ final class Destinations {
 
     /** {@return the leaf that a page of the source has become} */
     Optional<ObjectNumber> leaf(COSBase page) {
-        int number = pages.numberOf(page);
-        return number == 0 ? Optional.empty() : leaf(number);
-    }
-
-    private Optional<ObjectNumber> leaf(int page) {
-        int leaf = leaves.applyAsInt(page);
-        return leaf == 0 ? Optional.empty() : Optional.of(new ObjectNumber(leaf));
+        return targets.of(pages.numberOf(page)).map(target -> new ObjectNumber(target.position()));
     }
 
     /**
@@ -56,16 +54,32 @@ final class Destinations {
     }
 
     private Optional<COSArray> inBundle(COSArray original) {
-        COSBase page = original.get(0);
-        Optional<ObjectNumber> leaf = page instanceof COSNumber number ? leaf(number.intValue() + 1) : page == null ? Optional.empty() : leaf(page);
-        return leaf.map(reference -> {
+        COSBase wanted = original.get(0);
+        int page = wanted instanceof COSNumber number ? number.intValue() + 1 : wanted == null ? 0 : pages.numberOf(wanted);
+        return targets.of(page).map(target -> {
             COSArray explicit = new COSArray();
-            explicit.add(reference);
+            explicit.add(new ObjectNumber(target.position()));
             for (int i = 1; i < Math.min(original.size(), 6); i++) {
                 COSBase part = original.getObject(i);
                 explicit.add(part instanceof COSNumber || part instanceof COSName ? part : COSNull.NULL);
             }
-            return explicit;
+            return target.look().isPlain() ? explicit : moved(explicit, LookedPage.onto(PageFrame.of(new PDPage(pages.get(page - 1))).shape(), target.look()));
         });
+    }
+
+    /** {@return a destination that shows the same of its page, which has another look} */
+    private static COSArray moved(COSArray explicit, AffineTransform onto) {
+        if (onto.isIdentity() || explicit.size() < 2) return explicit;
+        StringBuilder view = new StringBuilder();
+        for (int i = 1; i < explicit.size(); i++) {
+            COSBase part = explicit.get(i);
+            view.append(i > 1 ? " " : "").append(part instanceof COSName name ? name.getName() : part instanceof COSNumber number ? String.valueOf(number.floatValue()) : "null");
+        }
+        COSArray moved = new COSArray();
+        moved.add(explicit.get(0));
+        for (String word : PageView.moved(view.toString(), onto).split(" ")) {
+            moved.add(word.equals("null") ? COSNull.NULL : Character.isLetter(word.charAt(0)) ? COSName.getPDFName(word) : new COSFloat(Float.parseFloat(word)));
+        }
+        return moved;
     }
 }

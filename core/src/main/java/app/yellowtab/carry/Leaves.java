@@ -38,11 +38,12 @@ public final class Leaves {
      *
      * @param marks    what is set on it
      * @param leaf     with its boxes, its resources (which no other page shares) and its annotations
+     * @param setUp    operators that the content is to begin with; may be empty
      * @param contents its content streams
      * @param scan     of their operators, which must be sound
      * @param drawn    further operators to draw before the marks, in the page's own coordinates; may be empty
      */
-    public static CarriedPage close(List<Mark> marks, COSDictionary leaf, List<COSStream> contents, ContentScan scan, String drawn,
+    public static CarriedPage close(List<Mark> marks, COSDictionary leaf, String setUp, List<COSStream> contents, ContentScan scan, String drawn,
                                     MarkSetter setter, ObjectGraph graph) throws IOException {
         COSDictionary resources = leaf.getCOSDictionary(COSName.RESOURCES);
         Map<Typeface, String> fonts = new EnumMap<>(Typeface.class);
@@ -51,7 +52,7 @@ public final class Leaves {
         }
         MarkSetter.Stamp set = setter.set(marks, PageFrame.of(new PDPage(leaf)), face -> Objects.requireNonNull(fonts.get(face)));
         COSArray all = new COSArray();
-        all.add(new MadeStream("q\n".repeat(scan.missingSaves() + 1)));
+        all.add(new MadeStream("q\n" + setUp + "q\n".repeat(scan.missingSaves())));
         contents.forEach(all::add);
         all.add(new MadeStream("\n" + "Q\n".repeat(scan.openSaves() + 1) + drawn));
         all.add(new MadeStream("\n" + set.operators()));

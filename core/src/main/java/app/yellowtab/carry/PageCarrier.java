@@ -6,6 +6,7 @@ import app.yellowtab.input.PdfInput;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.Comments;
+import app.yellowtab.model.page.PageLook;
 import app.yellowtab.output.FontReference;
 import app.yellowtab.output.MadeStream;
 import app.yellowtab.output.ObjectGraph;
@@ -16,7 +17,6 @@ import java.io.OutputStream;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.function.IntUnaryOperator;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -58,12 +58,12 @@ public final class PageCarrier {
     /**
      * Takes an open source; at once its form fields are given what they lack to be drawn.
      *
-     * @param leaves gives the place in the file of a page of the source, both counted from 1; 0 for one that is not in the file
+     * @param targets says where its pages stand in the file
      */
-    public PageCarrier(PdfInput input, IntUnaryOperator leaves, Comments comments, MarkSetter setter) {
+    public PageCarrier(PdfInput input, Targets targets, Comments comments, MarkSetter setter) {
         this.input = input;
         this.setter = setter;
-        Destinations destinations = new Destinations(input.document(), input.pages(), leaves);
+        Destinations destinations = new Destinations(input.document(), input.pages(), targets);
         FormAppearances.complete(input.document(), ofFile);
         WholeFile.look(input.document().getDocumentCatalog().getCOSObject(), ofFile);
         this.layers = Layers.of(input.document().getDocumentCatalog().getCOSObject());
@@ -90,11 +90,12 @@ public final class PageCarrier {
      * Makes a page ready.
      *
      * @param page   in the source, counted from 1
+     * @param look   what is done to it
      * @param marks  what is set on it
      * @throws IOException      if it cannot be had; the pages before and after it are not touched by that
      * @throws RuntimeException of any kind, for the same reason
      */
-    public CarriedPage carry(int page, List<Mark> marks, Notes notes) throws IOException {
+    public CarriedPage carry(int page, PageLook look, List<Mark> marks, Notes notes) throws IOException {
         COSDictionary from = input.pages().get(page - 1);
         if (!COSName.PAGE.equals(from.getDictionaryObject(COSName.TYPE))) throw new IOException("the page is no page");
         notes.add(Code.ACTIONS_REMOVED, Actions.countIn(from));
@@ -107,6 +108,9 @@ public final class PageCarrier {
         if (source.getRotation() != 0) to.setInt(COSName.ROTATE, source.getRotation());
         if (from.getFloat("UserUnit", 1) > 0 && from.containsKey("UserUnit")) to.setFloat("UserUnit", from.getFloat("UserUnit", 1));
         if (from.getCOSDictionary(COSName.GROUP) != null) to.setItem(COSName.GROUP, from.getItem(COSName.GROUP));
+        PDRectangle media = new PDRectangle(to.getCOSArray(COSName.MEDIA_BOX));
+        Looks.Done looked = Looks.carryOut(look, to);
+        Looks.move(settled.kept(), looked.onto());
         if (settled.kept().size() > 0) to.setItem(COSName.ANNOTS, settled.kept());
         List<COSStream> contents = PageContents.of(from);
         AtomicBoolean damaged = new AtomicBoolean();
@@ -118,9 +122,9 @@ public final class PageCarrier {
         COSDictionary whole = source.getResources() == null ? new COSDictionary() : source.getResources().getCOSObject();
         UsedResources.Left used = usedResources.of(whole, scan, appearances);
         to.setItem(COSName.RESOURCES, used.resources());
-        if (alone) contents = shutIn(unpacked, to);
+        if (alone) contents = shutIn(unpacked, media, to);
         int unreadable = graph.unreadable();
-        CarriedPage carried = Leaves.close(marks, to, contents, alone ? ContentScan.EMPTY : scan, drawn(settled.drawings(), to.getCOSDictionary(COSName.RESOURCES)), setter, graph);
+        CarriedPage carried = Leaves.close(marks, to, looked.setUp(), contents, alone ? ContentScan.EMPTY : scan, drawn(settled.drawings(), looked.setUp(), to.getCOSDictionary(COSName.RESOURCES)), setter, graph);
         notes.add(Code.PART_LOST, graph.unreadable() - unreadable);
         return used.isFollowed() ? carried : carried.withAllResources();
     }
@@ -146,14 +150,14 @@ public final class PageCarrier {
      * Puts content that not every viewer reads alike into a form of its own (ISO 32000-1:2008, 8.10), with the page's resources: whatever a
      * viewer makes of it ends with the form, and what stands after it is seen.
      *
-     * @param leaf takes the form as its only resource
+     * @param media the page's largest box as it came
+     * @param leaf  takes the form as its only resource
      * @return the content that draws the form
      */
-    private List<COSStream> shutIn(byte[] content, COSDictionary leaf) throws IOException {
+    private List<COSStream> shutIn(byte[] content, PDRectangle media, COSDictionary leaf) throws IOException {
         COSStream form = input.document().getDocument().createCOSStream();
         form.setItem(COSName.TYPE, COSName.XOBJECT);
         form.setItem(COSName.SUBTYPE, COSName.FORM);
-        PDRectangle media = new PDRectangle(leaf.getCOSArray(COSName.MEDIA_BOX));
         form.setItem(COSName.BBOX, new PDRectangle(media.getLowerLeftX() - BLEED_PT, media.getLowerLeftY() - BLEED_PT, media.getWidth() + 2 * BLEED_PT, media.getHeight() + 2 * BLEED_PT));
         form.setItem(COSName.RESOURCES, leaf.getItem(COSName.RESOURCES));
         try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
@@ -164,10 +168,11 @@ public final class PageCarrier {
         return List.of(new MadeStream("/" + Leaves.add(resources, COSName.XOBJECT, form) + " Do"));
     }
 
-    private static String drawn(List<Drawing> drawings, COSDictionary resources) {
-        StringBuilder operators = new StringBuilder();
+    private static String drawn(List<Drawing> drawings, String setUp, COSDictionary resources) {
+        if (drawings.isEmpty()) return "";
+        StringBuilder operators = new StringBuilder(setUp.isEmpty() ? "" : "q\n" + setUp);
         for (Drawing drawing : drawings) operators.append(drawing.operators(Leaves.add(resources, COSName.XOBJECT, drawing.form())));
-        return operators.toString();
+        return operators.append(setUp.isEmpty() ? "" : "Q\n").toString();
     }
 
     private static COSArray copyOf(PDRectangle box) {

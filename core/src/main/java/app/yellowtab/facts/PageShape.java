@@ -3,14 +3,16 @@ package app.yellowtab.facts;
 /**
  * The shape of a page as it came.
  *
- * @param widthPt  of its visible box (ISO 32000-1:2008, 14.11.2), in units of the page, before its turn
+ * @param leftPt   where its visible box begins (ISO 32000-1:2008, 14.11.2), in units of the page, before its turn
+ * @param bottomPt where its visible box begins
+ * @param widthPt  of its visible box
  * @param heightPt of its visible box
  * @param turn     how far it is turned clockwise when it is shown: 0, 90, 180 or 270 degrees
  * @param userUnit how many points one unit of the page is
  */
-public record PageShape(double widthPt, double heightPt, int turn, double userUnit) {
+public record PageShape(double leftPt, double bottomPt, double widthPt, double heightPt, int turn, double userUnit) {
     /** An upright sheet of A4 (ISO 216). */
-    public static final PageShape A4 = new PageShape(210 * 72 / 25.4, 297 * 72 / 25.4, 0, 1);
+    public static final PageShape A4 = new PageShape(0, 0, 210 * 72 / 25.4, 297 * 72 / 25.4, 0, 1);
 
     public PageShape {
         if (!(widthPt > 0 && heightPt > 0)) throw new IllegalArgumentException("a page must have an extent, got " + widthPt + " x " + heightPt);

@@ -21,7 +21,7 @@ public record Finding(Code code, String name, String within, String place, int p
     public enum Code {
         KIND_NOT_READ(true), EMPTY_FILE(true), PASSWORD_NEEDED(true), PASSWORD_AGAIN(true), LOCKED_TO_CERTIFICATE(true), LOCKED_OTHERWISE(true), PASSWORDS_NOT_CHANGED(false), DAMAGED(true), NOT_CONVERTED(true), NOT_TAKEN_OUT(true), NO_PAGES(true),
         NOT_READABLE(true), NO_ROOM(true), FOLDER_NOT_READABLE(true), TOO_LARGE(true), FAILED(true), SOURCE_MISSING(true), SOURCE_STUCK(true),
-        PAGES_MISSING(true), BREAKS_OFF(true), REBUILT(true), FIRST_PICTURE_ONLY(true), PICTURE_MENDED(false), PAGE_LOST(true), PAGE_TOO_MUCH(true), PAGES_TOO_MUCH(true), CHARACTERS_NOT_SHOWN(true), PART_LOST(true), PAGE_WITHOUT_SIZE(false), FIELD_NOT_SHOWN(true),
+        PAGES_MISSING(true), BREAKS_OFF(true), REBUILT(true), FIRST_PICTURE_ONLY(true), PICTURE_MENDED(false), PAGE_LOST(true), PAGE_TOO_MUCH(true), REDACTION_NOT_MADE(true), PAGES_TOO_MUCH(true), CHARACTERS_NOT_SHOWN(true), PART_LOST(true), PAGE_WITHOUT_SIZE(false), FIELD_NOT_SHOWN(true),
         CONVERSION_LOST(true), CHANGES_ACCEPTED(false), CHANGES_SHOWN(false), HIDDEN_LEFT_OUT(true), NOT_FETCHED(true), NESTED_TOO_DEEP(true),
         LINK_DROPPED(false), COMMENTS_KEPT(false), COMMENTS_FLATTENED(false), COMMENTS_DROPPED(false), ACTIONS_REMOVED(false), MEDIA_REMOVED(false),
         FILES_LEFT_OUT(true), HIDDEN_LAYERS(false), SIGNATURES(false), SOURCE_CHANGED(true), TARGET_BUSY(true),

@@ -1,5 +1,6 @@
 package app.yellowtab.ledger;
 
+import app.yellowtab.model.page.PageLook;
 import app.yellowtab.pdf.Typeface;
 import java.nio.file.Path;
 import java.util.List;
@@ -90,12 +91,13 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      * @param kind         "cover", "index", "section", "blank", "divider", "page" or "slip"
      * @param contentPrint of its contents and what they need, without annotations and marks; empty in ledgers of format 1
      * @param pagePrint    of all that it holds and reaches
+     * @param look         what was done to its page
      * @param marks        what is set on it
      * @param from         where its page comes from; empty for a leaf of ours
      * @param links        the places in the file that its links lead to, in order
      * @param allResources whether what it draws could not be followed, so that it may hold more than it shows
      */
-    public record Leaf(int position, Optional<String> number, String label, String kind, String contentPrint, String pagePrint, List<Mark> marks, Optional<From> from,
+    public record Leaf(int position, Optional<String> number, String label, String kind, String contentPrint, String pagePrint, PageLook look, List<Mark> marks, Optional<From> from,
                        List<Integer> links, boolean allResources) {
         public Leaf {
             marks = List.copyOf(marks);

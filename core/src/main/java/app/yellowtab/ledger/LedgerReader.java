@@ -1,7 +1,9 @@
 package app.yellowtab.ledger;
 
-import app.yellowtab.ledger.Ledger.Area;
 import app.yellowtab.mark.Mark;
+import app.yellowtab.model.page.Area;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.Sheet;
 import app.yellowtab.pdf.Typeface;
 import java.io.Closeable;
 import java.io.IOException;
@@ -67,12 +69,22 @@ public final class LedgerReader implements Closeable {
             Optional<Ledger.From> from = node.has("source") ? Optional.of(new Ledger.From(node.required("source").asInt(), node.required("page").asInt())) : Optional.empty();
             return Optional.of(new Ledger.Leaf(first ? node.required("number").asInt() : node.required("places").required(0).required(1).asInt(),
                     Optional.ofNullable(node.get("number")).map(JsonNode::asString), node.required("label").asString(), node.required("kind").asString(),
-                    first ? "" : node.required("contentPrint").asString(), node.required(first ? "fingerprint" : "pagePrint").asString(),
+                    first ? "" : node.required("contentPrint").asString(), node.required(first ? "fingerprint" : "pagePrint").asString(), look(node.path("look")),
                     first ? List.of(number(node)) : each(node.required("marks"), LedgerReader::mark), from, each(node.path("links"), JsonNode::asInt),
                     ALL.equals(node.path("resources").asString(""))));
         } catch (JacksonException | IllegalArgumentException e) {
             throw new IOException("it is no ledger, or a damaged one", e);
         }
+    }
+
+    /** {@return what was done to a page; of what was taken out of it, only how much is known} */
+    private static PageLook look(JsonNode node) {
+        if (node.isMissingNode()) return PageLook.PLAIN;
+        List<Double> crop = each(node.path("crop"), JsonNode::doubleValue);
+        List<Double> sheet = each(node.path("sheet"), JsonNode::doubleValue);
+        return new PageLook(node.required("turns").asInt(), node.required("straightenDegrees").doubleValue(),
+                crop.size() == 4 ? Optional.of(new Area(crop.get(0), crop.get(1), crop.get(2), crop.get(3))) : Optional.empty(),
+                sheet.size() == 2 ? Optional.of(new Sheet(sheet.get(0), sheet.get(1))) : Optional.empty(), node.required("scale").doubleValue(), List.of());
     }
 
     private static Ledger.Mark mark(JsonNode node) {
@@ -84,7 +96,7 @@ public final class LedgerReader implements Closeable {
         JsonNode stamp = leaf.required("stamp");
         float x = stamp.required("x").floatValue();
         float y = stamp.required("y").floatValue();
-        return new Ledger.Mark(Mark.BUNDLE_NUMBER, leaf.required("number").asString(), new Area(x, y, x, y), stamp.required("size").floatValue());
+        return new Ledger.Mark(Mark.BUNDLE_NUMBER, leaf.required("number").asString(), new Ledger.Area(x, y, x, y), stamp.required("size").floatValue());
     }
 
     private Ledger whole() {
@@ -127,8 +139,8 @@ public final class LedgerReader implements Closeable {
         return new Ledger.Row(node.required("text").asString(), node.required("pages").asString(), node.required("to").asInt(), area(node.required("area")));
     }
 
-    private static Area area(JsonNode sides) {
-        return new Area(sides.required(0).floatValue(), sides.required(1).floatValue(), sides.required(2).floatValue(), sides.required(3).floatValue());
+    private static Ledger.Area area(JsonNode sides) {
+        return new Ledger.Area(sides.required(0).floatValue(), sides.required(1).floatValue(), sides.required(2).floatValue(), sides.required(3).floatValue());
     }
 
     private static Ledger.Font font(JsonNode node) {

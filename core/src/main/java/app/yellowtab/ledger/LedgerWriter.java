@@ -1,6 +1,7 @@
 package app.yellowtab.ledger;
 
 import app.yellowtab.ledger.Ledger.Area;
+import app.yellowtab.model.page.PageLook;
 import java.io.Closeable;
 import java.io.OutputStream;
 import java.util.List;
@@ -77,6 +78,23 @@ public final class LedgerWriter implements Closeable {
         json.writeEndArray();
     }
 
+    private void look(PageLook look) {
+        json.writeObjectPropertyStart("look");
+        json.writeNumberProperty("turns", look.turns());
+        json.writeNumberProperty("straightenDegrees", look.straightenDegrees());
+        look.crop().ifPresent(crop -> numbers("crop", crop.leftMm(), crop.topMm(), crop.widthMm(), crop.heightMm()));
+        look.sheet().ifPresent(sheet -> numbers("sheet", sheet.widthMm(), sheet.heightMm()));
+        json.writeNumberProperty("scale", look.scale());
+        json.writeNumberProperty("redactions", look.redactions().size());
+        json.writeEndObject();
+    }
+
+    private void numbers(String name, double... values) {
+        json.writeArrayPropertyStart(name);
+        for (double value : values) json.writeNumber(value);
+        json.writeEndArray();
+    }
+
     /** Adds the next leaf. */
     public void add(Ledger.Leaf leaf) {
         newLine();
@@ -96,6 +114,7 @@ public final class LedgerWriter implements Closeable {
         });
         json.writeStringProperty("contentPrint", leaf.contentPrint());
         json.writeStringProperty("pagePrint", leaf.pagePrint());
+        if (!leaf.look().isPlain()) look(leaf.look());
         json.writeArrayPropertyStart("marks");
         for (Ledger.Mark mark : leaf.marks()) {
             json.writeStartObject();

@@ -7,7 +7,10 @@ import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
 import app.yellowtab.model.page.BlankLook;
 import app.yellowtab.model.page.BlankPages;
+import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.PageView;
 import app.yellowtab.model.page.ReservedPages;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
@@ -178,11 +181,17 @@ public final class Planner {
             for (SourceBookmark own : source.bookmarks()) {
                 if (own.page() < run.first() || own.page() > run.last() || own.level() > bundle.fromSources().bookmarkLevels()) continue;
                 previous = Math.min(level + own.level(), previous + 1);
-                bookmarks.add(new PlannedBookmark(previous, own.title(), new Target(own.page() + offset, own.look().view()), own.look()));
+                bookmarks.add(new PlannedBookmark(previous, own.title(), new Target(own.page() + offset, view(own, source, run.look())), own.look()));
             }
             for (int n = 1; n <= run.pageCount(); n++) {
                 add(Optional.of(run.key(n)), new Content.SourcePage(document.id(), run.source(), run.first() + n - 1, run.look()));
             }
+        }
+
+        /** {@return the view that shows the same of a page with its look; the top of it where the page's shape is not known} */
+        private static String view(SourceBookmark own, Source source, PageLook look) {
+            if (look.isPlain() || own.look().view().isEmpty()) return own.look().view();
+            return source.about().pages().shape(own.page()).map(shape -> PageView.moved(own.look().view(), LookedPage.onto(shape, look))).orElse("");
         }
 
         private void place(Document document, BlankPages run) {

@@ -2,6 +2,10 @@ package app.yellowtab.desktop.reader;
 
 import app.yellowtab.assemble.LeafPreview;
 import app.yellowtab.desktop.work.Pictures;
+import app.yellowtab.mark.Mark;
+import app.yellowtab.model.Comments;
+import app.yellowtab.model.source.ConversionKey;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
@@ -13,11 +17,16 @@ import java.util.function.Consumer;
 /** Pictures of leaves as they will be produced. */
 final class PagePictures {
     /**
-     * What a picture shows.
+     * What a picture shows: whatever changes it is in here.
      *
-     * @param words what is set on cover and index pages, which change while their leaf does not
+     * @param content  what the leaf is of
+     * @param marks    what is set on it
+     * @param words    what else is set on it: on cover and index pages, which change while their content does not
+     * @param comments what becomes of a source's comments
+     * @param file     which file its page is of: the source's own, or which conversion of it
+     * @param unlocked how often passwords have been given by now, which may open what was locked
      */
-    private record Key(Leaf leaf, int widthPx, Object words) {}
+    record Key(Content content, List<Mark> marks, Object words, Comments comments, String file, int unlocked, int widthPx) {}
 
     private final SourceFiles sources;
     private final Pictures<Key> pictures;
@@ -28,13 +37,18 @@ final class PagePictures {
         this.pictures = new Pictures<>(background, fxThread);
     }
 
-    /** Asks for a picture; called on the JavaFX thread, as is {@code show}. */
-    void ask(Plan plan, int index, int widthPx, Consumer<Pictures.Result> show) {
-        pictures.ask(key(plan, plan.leaf(index), widthPx), () -> LeafPreview.draw(plan, sources, index, widthPx), show);
+    /**
+     * Asks for a picture; called on the JavaFX thread, as is {@code show}.
+     *
+     * @param index    the leaf's place in the plan, counted from 0
+     * @param unlocked how often passwords have been given
+     */
+    void ask(Plan plan, int index, int unlocked, int widthPx, Consumer<Pictures.Result> show) {
+        pictures.ask(key(plan, plan.leaf(index), unlocked, widthPx), () -> LeafPreview.draw(plan, sources, index, widthPx), show);
     }
 
-    private static Key key(Plan plan, Leaf leaf, int widthPx) {
-        return new Key(leaf, widthPx, switch (leaf.content()) {
+    Key key(Plan plan, Leaf leaf, int unlocked, int widthPx) {
+        Object words = switch (leaf.content()) {
             case Content.Cover cover -> plan.coverSheets().get(cover.sheet());
             case Content.IndexSheet index -> List.of(plan.headingLines(), plan.indexSheets().get(index.sheet()));
             case Content.SectionTitle s -> "";
@@ -42,6 +56,12 @@ final class PagePictures {
             case Content.Divider d -> "";
             case Content.Slip s -> "";
             case Content.SourcePage s -> "";
-        });
+        };
+        String file = leaf.content() instanceof Content.SourcePage page ? fileOf(sources.source(page.source())) : "";
+        return new Key(leaf.content(), plan.marksOn(leaf), words, plan.comments(), file, unlocked, widthPx);
+    }
+
+    private static String fileOf(Source source) {
+        return source.conversion().map(ConversionKey::value).orElse(source.sha256());
     }
 }

@@ -114,7 +114,7 @@ public final class Reader extends VBox {
         showNumber();
         of.setText(Words.of("reader.of", plan.lastNumber()));
         what.setText(describe(plan, leaf));
-        pictures.ask(plan, leaf.index(), WIDTH_PX, this::show);
+        pictures.ask(plan, leaf.index(), workspace.unlockingsProperty().get(), WIDTH_PX, this::show);
     }
 
     private Leaf read() {
