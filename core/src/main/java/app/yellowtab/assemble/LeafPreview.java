@@ -1,7 +1,7 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
-import app.yellowtab.carry.Notes;
+import app.yellowtab.carry.Changes;
 import app.yellowtab.carry.PageCarrier;
 import app.yellowtab.carry.Targets;
 import app.yellowtab.finding.Finding.Code;
@@ -70,7 +70,7 @@ public final class LeafPreview {
             CarriedPage carried;
             try {
                 PageCarrier carrier = input.whole(() -> new PageCarrier(input, Targets.NONE, plan.comments(), bundle.markSetter()));
-                carried = input.page(() -> carrier.carry(wanted.page(), wanted.look(), plan.marksOn(leaf), new Notes()));
+                carried = input.page(() -> carrier.carry(wanted.page(), wanted.look(), plan.marksOn(leaf), new Changes()));
             } catch (IOException | RuntimeException | Error e) {
                 LoggerFactory.getLogger(LeafPreview.class).warn("page lost: {} {}", wanted.source(), wanted.page(), e);
                 own.slip(leaf, String.valueOf(sources.original(wanted.source()).getFileName()), wanted.page(), slip -> bundle.add(1, slip));

@@ -73,10 +73,10 @@ final class LedgerParts {
         };
     }
 
-    static Ledger.Leaf leaf(Leaf leaf, int position, CarriedPage page, String kind, Map<SourceId, Integer> places) {
+    static Ledger.Page leaf(Leaf leaf, int position, CarriedPage page, String kind, Map<SourceId, Integer> places) {
         Optional<Ledger.From> from = leaf.content() instanceof Content.SourcePage source
                 ? Optional.of(new Ledger.From(Objects.requireNonNull(places.get(source.source())), source.page())) : Optional.empty();
-        return new Ledger.Leaf(position, leaf.number().map(PageNumber::shown), leaf.label(), kind, page.contentPrint(), page.pagePrint(), leaf.content() instanceof Content.SourcePage source ? source.look() : PageLook.PLAIN,
+        return new Ledger.Page(position, leaf.number().map(PageNumber::shown), leaf.label(), kind, page.contentPrint(), page.pagePrint(), leaf.content() instanceof Content.SourcePage source ? source.look() : PageLook.PLAIN,
                 page.marks().stream().map(LedgerParts::mark).toList(), from, page.links(), page.allResources());
     }
 

@@ -1,7 +1,7 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
-import app.yellowtab.carry.Notes;
+import app.yellowtab.carry.Changes;
 import app.yellowtab.carry.PageCarrier;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
@@ -35,7 +35,7 @@ final class ReadySource implements Closeable {
     private final SourceRun run;
     private final SourceFiles sources;
     private final List<Optional<CarriedPage>> pages = new ArrayList<>();
-    private final List<Notes> notes = new ArrayList<>();
+    private final List<Changes> notes = new ArrayList<>();
     private final SourceSessions sessions;
     private volatile @Nullable PdfInput input;
     private SourceSessions.@Nullable Lent lent;
@@ -44,7 +44,7 @@ final class ReadySource implements Closeable {
     private volatile boolean isAtPages;
     private volatile long steps;
     private boolean isWhole;
-    private Notes ofFile = new Notes();
+    private Changes ofFile = new Changes();
     private final BitSet tooMuch = new BitSet();
 
     ReadySource(SourceRun run, SourceFiles sources, SourceSessions sessions) {
@@ -97,7 +97,7 @@ final class ReadySource implements Closeable {
     }
 
     private void carry(Content.SourcePage wanted, List<Mark> marks, PageCarrier by) {
-        Notes found = new Notes();
+        Changes found = new Changes();
         try {
             pages.add(Optional.of(Objects.requireNonNull(input).page(() -> by.carry(wanted.page(), wanted.look(), marks, found))));
             notes.add(found);
@@ -130,7 +130,7 @@ final class ReadySource implements Closeable {
 
     private void lose(Throwable why) {
         pages.add(Optional.empty());
-        notes.add(new Notes());
+        notes.add(new Changes());
         if (why instanceof TooMuchException || why instanceof OutOfMemoryError) tooMuch.set(pages.size() - 1);
     }
 
@@ -149,12 +149,12 @@ final class ReadySource implements Closeable {
     }
 
     /** {@return what happened to the things of the n-th leaf} */
-    Notes notes(int n) {
-        return n < notes.size() ? notes.get(n) : new Notes();
+    Changes notes(int n) {
+        return n < notes.size() ? notes.get(n) : new Changes();
     }
 
     /** {@return what of the file as a whole was left behind} */
-    Notes ofFile() {
+    Changes ofFile() {
         return ofFile;
     }
 

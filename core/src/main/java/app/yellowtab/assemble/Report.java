@@ -1,6 +1,6 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.carry.Notes;
+import app.yellowtab.carry.Changes;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import java.nio.file.Path;
@@ -29,13 +29,13 @@ final class Report {
     }
 
     /** Takes what concerns a file as a whole; it counts once, however often it is said. */
-    void add(Path file, Notes notes) {
+    void add(Path file, Changes notes) {
         notes.counts().forEach((code, count) -> pages(file, code).put(0, count));
         notes.names().forEach((code, names) -> named.computeIfAbsent(file, f -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new LinkedHashSet<>()).addAll(names));
     }
 
     /** Takes what happened to the things of one page, counted from 1. */
-    void add(Path file, int page, Notes notes) {
+    void add(Path file, int page, Changes notes) {
         notes.counts().forEach((code, count) -> pages(file, code).merge(page, count, Integer::sum));
     }
 

@@ -48,7 +48,7 @@ final class Annotations {
     /** What is left of a page's annotations, and what of them is to be drawn on the page instead. */
     record Settled(COSArray kept, List<Drawing> drawings) {}
 
-    Settled settle(COSDictionary page, Notes notes) {
+    Settled settle(COSDictionary page, Changes notes) {
         Settled settled = new Settled(new COSArray(), new ArrayList<>());
         COSArray all = page.getCOSArray(COSName.ANNOTS);
         Map<COSBase, COSObject> copies = new IdentityHashMap<>();
@@ -87,7 +87,7 @@ final class Annotations {
     }
 
     /** {@return whether it stays an annotation} */
-    private boolean settle(COSDictionary annotation, String kind, List<Drawing> drawings, Notes notes) {
+    private boolean settle(COSDictionary annotation, String kind, List<Drawing> drawings, Changes notes) {
         if (layers.isHidden(annotation.getDictionaryObject(COSName.OC))) {
             notes.add(Code.HIDDEN_LAYERS);
             return false;
@@ -118,7 +118,7 @@ final class Annotations {
         return COSName.SIG.equals(asked.getCOSName(COSName.FT)) && (widget.containsKey(COSName.V) || asked.containsKey(COSName.V));
     }
 
-    private boolean settleComment(COSDictionary annotation, String kind, List<Drawing> drawings, Notes notes) {
+    private boolean settleComment(COSDictionary annotation, String kind, List<Drawing> drawings, Changes notes) {
         for (COSName name : List.of(COSName.A, FILE_ACTION, COSName.DEST)) annotation.removeItem(name);
         boolean popup = kind.equals("Popup");
         switch (comments) {
@@ -149,7 +149,7 @@ final class Annotations {
         return Drawing.of(annotation);
     }
 
-    private void settleAction(COSDictionary annotation, String kind, Notes notes) {
+    private void settleAction(COSDictionary annotation, String kind, Changes notes) {
         COSDictionary action = annotation.getDictionaryObject(COSName.A) instanceof COSDictionary dictionary ? dictionary : null;
         COSBase wanted = annotation.getDictionaryObject(COSName.DEST);
         if (wanted == null && Actions.kind(action).equals("GoTo") && action != null) wanted = action.getDictionaryObject(COSName.D);

@@ -51,10 +51,10 @@ final class FormAppearances {
     private final PDDocument document;
     private final PDAcroForm form;
     private final boolean all;
-    private final Notes notes;
+    private final Changes notes;
     private final Map<Typeface, COSName> ownFonts = new EnumMap<>(Typeface.class);
 
-    private FormAppearances(PDDocument document, PDAcroForm form, Notes notes) {
+    private FormAppearances(PDDocument document, PDAcroForm form, Changes notes) {
         this.document = document;
         this.form = form;
         this.all = form.getNeedAppearances();
@@ -66,7 +66,7 @@ final class FormAppearances {
      *
      * @param notes takes the names of those whose values cannot be shown
      */
-    static void complete(PDDocument document, Notes notes) {
+    static void complete(PDDocument document, Changes notes) {
         try {
             PDAcroForm form = document.getDocumentCatalog().getAcroForm(null);
             if (form == null) return;

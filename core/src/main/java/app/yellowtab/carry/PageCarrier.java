@@ -53,7 +53,7 @@ public final class PageCarrier {
     private final LayerRemover remover;
     private final Annotations annotations;
     private final UsedResources usedResources = new UsedResources();
-    private final Notes ofFile = new Notes();
+    private final Changes ofFile = new Changes();
 
     /**
      * Takes an open source; at once its form fields are given what they lack to be drawn.
@@ -82,7 +82,7 @@ public final class PageCarrier {
     }
 
     /** {@return what of the file as a whole was left behind} */
-    public Notes ofFile() {
+    public Changes ofFile() {
         return ofFile;
     }
 
@@ -95,7 +95,7 @@ public final class PageCarrier {
      * @throws IOException      if it cannot be had; the pages before and after it are not touched by that
      * @throws RuntimeException of any kind, for the same reason
      */
-    public CarriedPage carry(int page, PageLook look, List<Mark> marks, Notes notes) throws IOException {
+    public CarriedPage carry(int page, PageLook look, List<Mark> marks, Changes notes) throws IOException {
         COSDictionary from = input.pages().get(page - 1);
         if (!COSName.PAGE.equals(from.getDictionaryObject(COSName.TYPE))) throw new IOException("the page is no page");
         notes.add(Code.ACTIONS_REMOVED, Actions.countIn(from));

@@ -23,7 +23,7 @@ final class WholeFile {
     private WholeFile() {}
 
     /** Takes note of what is left behind. */
-    static void look(COSDictionary catalog, Notes notes) {
+    static void look(COSDictionary catalog, Changes notes) {
         COSDictionary names = catalog.getCOSDictionary(COSName.NAMES);
         COSDictionary form = catalog.getCOSDictionary(COSName.ACRO_FORM);
         int acting = Actions.countIn(catalog);

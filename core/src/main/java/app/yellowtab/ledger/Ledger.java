@@ -97,9 +97,9 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      * @param links        the places in the file that its links lead to, in order
      * @param allResources whether what it draws could not be followed, so that it may hold more than it shows
      */
-    public record Leaf(int position, Optional<String> number, String label, String kind, String contentPrint, String pagePrint, PageLook look, List<Mark> marks, Optional<From> from,
+    public record Page(int position, Optional<String> number, String label, String kind, String contentPrint, String pagePrint, PageLook look, List<Mark> marks, Optional<From> from,
                        List<Integer> links, boolean allResources) {
-        public Leaf {
+        public Page {
             marks = List.copyOf(marks);
             links = List.copyOf(links);
         }

@@ -61,13 +61,13 @@ public final class LedgerReader implements Closeable {
     }
 
     /** {@return the next leaf, or empty after the last} */
-    public Optional<Ledger.Leaf> next() throws IOException {
+    public Optional<Ledger.Page> next() throws IOException {
         try {
             if (json.nextToken() != JsonToken.START_OBJECT) return Optional.empty();
             JsonNode node = json.readValueAsTree();
             boolean first = node.has("stamp");
             Optional<Ledger.From> from = node.has("source") ? Optional.of(new Ledger.From(node.required("source").asInt(), node.required("page").asInt())) : Optional.empty();
-            return Optional.of(new Ledger.Leaf(first ? node.required("number").asInt() : node.required("places").required(0).required(1).asInt(),
+            return Optional.of(new Ledger.Page(first ? node.required("number").asInt() : node.required("places").required(0).required(1).asInt(),
                     Optional.ofNullable(node.get("number")).map(JsonNode::asString), node.required("label").asString(), node.required("kind").asString(),
                     first ? "" : node.required("contentPrint").asString(), node.required(first ? "fingerprint" : "pagePrint").asString(), look(node.path("look")),
                     first ? List.of(number(node)) : each(node.required("marks"), LedgerReader::mark), from, each(node.path("links"), JsonNode::asInt),

@@ -96,7 +96,7 @@ public final class LedgerWriter implements Closeable {
     }
 
     /** Adds the next leaf. */
-    public void add(Ledger.Leaf leaf) {
+    public void add(Ledger.Page leaf) {
         newLine();
         json.writeStartObject();
         json.writeArrayPropertyStart("places");

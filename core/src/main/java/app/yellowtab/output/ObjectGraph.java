@@ -88,13 +88,13 @@ public final class ObjectGraph {
      */
     public Reach reach(COSDictionary root) throws IOException {
         List<Reached> fresh = new ArrayList<>();
-        Deque<Place> open = new ArrayDeque<>();
+        Deque<Visit> open = new ArrayDeque<>();
         boolean whole = false;
         try {
             Reached top = read(root);
-            open.push(new Place(top));
+            open.push(new Visit(top));
             while (true) {
-                Place place = open.element();
+                Visit place = open.element();
                 if (place.next < place.object.gapCount()) {
                     enter(place.object, place.next++, open);
                 } else {
@@ -121,14 +121,14 @@ public final class ObjectGraph {
         return new Reached(object, text.copy(), gaps);
     }
 
-    private void enter(Reached parent, int gap, Deque<Place> open) throws IOException {
+    private void enter(Reached parent, int gap, Deque<Visit> open) throws IOException {
         COSBase child = parent.target(gap);
         if (child instanceof ObjectNumber || child instanceof FontReference) return;
         Reached known = reached.get(child);
         if (known == null) {
             known = read(child);
             reached.put(child, known);
-            open.push(new Place(known));
+            open.push(new Visit(known));
         } else {
             parent.isCyclic |= known.isOpen || known.isCyclic;
         }
@@ -217,11 +217,11 @@ public final class ObjectGraph {
     }
 
     /** An object under way, and which of its gaps comes next. */
-    private static final class Place {
+    private static final class Visit {
         private final Reached object;
         private int next;
 
-        Place(Reached object) {
+        Visit(Reached object) {
             this.object = object;
         }
     }

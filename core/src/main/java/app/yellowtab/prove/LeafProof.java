@@ -65,7 +65,7 @@ final class LeafProof {
     }
 
     /** Proves the page that stands where a leaf should. */
-    void prove(Ledger.Leaf leaf) {
+    void prove(Ledger.Page leaf) {
         try {
             input.page(() -> {
                 proveWithin(leaf);
@@ -77,7 +77,7 @@ final class LeafProof {
         }
     }
 
-    private void proveWithin(Ledger.Leaf leaf) throws IOException {
+    private void proveWithin(Ledger.Page leaf) throws IOException {
         COSObject object = input.document().getDocument().getObjectFromPool(new COSObjectKey(pages.object(leaf.position()), 0));
         if (!(object.getObject() instanceof COSDictionary dictionary)
                 || !COSName.PAGE.equals(dictionary.getCOSName(COSName.TYPE)) || dictionary.containsKey(COSName.KIDS)) {
@@ -104,7 +104,7 @@ final class LeafProof {
     }
 
     /** @param found the letters of each mark on the page */
-    private void marks(Ledger.Leaf leaf, List<List<Letter>> found) {
+    private void marks(Ledger.Page leaf, List<List<Letter>> found) {
         for (int i = 0; i < Math.max(found.size(), leaf.marks().size()); i++) {
             String words = i < found.size() ? found.get(i).stream().map(Letter::text).collect(Collectors.joining()) : "nothing";
             if (i >= leaf.marks().size() || !words.equals(leaf.marks().get(i).words())) {
@@ -121,7 +121,7 @@ final class LeafProof {
                 && Math.abs(first.y() - mark.box().bottom()) < TOLERANCE_PT && Math.abs(first.sizePt() - mark.sizePt()) < TOLERANCE_PT;
     }
 
-    private void rows(Ledger.Leaf leaf, COSDictionary page) throws IOException {
+    private void rows(Ledger.Page leaf, COSDictionary page) throws IOException {
         List<Ledger.Row> expected = rows.getOrDefault(leaf.position(), List.of());
         if (expected.isEmpty()) return;
         List<Letter> letters = text.withoutMarks(page);
@@ -184,7 +184,7 @@ final class LeafProof {
         return false;
     }
 
-    private void report(Ledger.Leaf leaf, Code code, String detail) {
+    private void report(Ledger.Page leaf, Code code, String detail) {
         findings.add(new Finding(code, file, leaf.position(), detail));
     }
 }

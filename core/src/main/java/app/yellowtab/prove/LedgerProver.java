@@ -97,8 +97,8 @@ final class LedgerProver implements Prover {
         boolean prove(Path ledgerFile, List<Finding> findings) throws IOException {
             int read = 0;
             try (LedgerReader reader = LedgerReader.leaves(ledgerFile)) {
-                for (List<Ledger.Leaf> next; !(next = next(reader)).isEmpty(); ) {
-                    List<Ledger.Leaf> leaves = next;
+                for (List<Ledger.Page> next; !(next = next(reader)).isEmpty(); ) {
+                    List<Ledger.Page> leaves = next;
                     read = leaves.getLast().position();
                     underway.add(new Stretch(read, threads.submit(() -> prove(leaves))));
                     if (underway.size() > THREADS && !finish(findings)) return false;
@@ -109,10 +109,10 @@ final class LedgerProver implements Prover {
             return true;
         }
 
-        private List<Ledger.Leaf> next(LedgerReader reader) throws IOException {
-            List<Ledger.Leaf> leaves = new ArrayList<>();
+        private List<Ledger.Page> next(LedgerReader reader) throws IOException {
+            List<Ledger.Page> leaves = new ArrayList<>();
             while (leaves.size() < STRETCH) {
-                Optional<Ledger.Leaf> leaf = reader.next();
+                Optional<Ledger.Page> leaf = reader.next();
                 if (leaf.isEmpty()) break;
                 links += leaf.get().links().size();
                 leaves.add(leaf.get());
@@ -120,10 +120,10 @@ final class LedgerProver implements Prover {
             return leaves;
         }
 
-        private List<Finding> prove(List<Ledger.Leaf> leaves) throws IOException {
+        private List<Finding> prove(List<Ledger.Page> leaves) throws IOException {
             try (PdfInput input = PdfInput.open(bundle, List.of())) {
                 LeafProof proof = new LeafProof(bundle, input, pages, new OwnFonts(ledger.fonts()), rows);
-                for (Ledger.Leaf leaf : leaves) {
+                for (Ledger.Page leaf : leaves) {
                     if (stop.getAsBoolean()) return List.of();
                     if (leaf.position() <= pages.count()) proof.prove(leaf);
                 }

@@ -67,7 +67,7 @@ final class WholeProof {
         PDPageLabels labels = input.document().getDocumentCatalog().getPageLabels();
         String[] shown = labels == null ? new String[0] : labels.getLabelsByPageIndices();
         try (LedgerReader leaves = LedgerReader.leaves(ledgerFile)) {
-            for (Optional<Ledger.Leaf> leaf; (leaf = leaves.next()).isPresent(); ) {
+            for (Optional<Ledger.Page> leaf; (leaf = leaves.next()).isPresent(); ) {
                 int position = leaf.get().position();
                 String label = position <= shown.length ? shown[position - 1] : "none";
                 if (position <= pages.count() && !label.equals(leaf.get().label())) report(Code.PROOF_LABEL, position, label);

@@ -55,12 +55,12 @@ final class IntakeRun {
     }
 
     /** What came of a file and of those inside it. */
-    private record Outcome(List<Source> sources, List<Document> documents, List<Section> sections, List<Finding> findings) {
-        private static Outcome empty() {
-            return new Outcome(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+    private record Gathered(List<Source> sources, List<Document> documents, List<Section> sections, List<Finding> findings) {
+        private static Gathered empty() {
+            return new Gathered(new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         }
 
-        private void add(Outcome other) {
+        private void add(Gathered other) {
             sources.addAll(other.sources());
             documents.addAll(other.documents());
             sections.addAll(other.sections());
@@ -69,12 +69,12 @@ final class IntakeRun {
     }
 
     /** A folder whose files are being read. */
-    private record Pending(String name, List<Future<Outcome>> files, List<Pending> folders) {}
+    private record Pending(String name, List<Future<Gathered>> files, List<Pending> folders) {}
 
     Taken run(FoundFolder found) {
         total = found.fileCount();
         try {
-            Outcome all = collect(start(found));
+            Gathered all = collect(start(found));
             return new Taken(all.sources(), new Contents(all.documents(), all.sections()), all.findings());
         } finally {
             readers.shutdown();
@@ -83,30 +83,30 @@ final class IntakeRun {
     }
 
     private Pending start(FoundFolder folder) {
-        List<Future<Outcome>> files = new ArrayList<>();
+        List<Future<Gathered>> files = new ArrayList<>();
         for (Path file : folder.files()) files.add(readers.submit(() -> readWhole(file, 0)));
         return new Pending(folder.name(), files, folder.folders().stream().map(this::start).toList());
     }
 
-    private Outcome collect(Pending folder) {
-        Outcome all = Outcome.empty();
-        for (Future<Outcome> file : folder.files()) all.add(result(file));
+    private Gathered collect(Pending folder) {
+        Gathered all = Gathered.empty();
+        for (Future<Gathered> file : folder.files()) all.add(result(file));
         for (Pending inner : folder.folders()) addSection(all, inner.name(), collect(inner));
         return all;
     }
 
-    private static Outcome result(Future<Outcome> file) {
+    private static Gathered result(Future<Gathered> file) {
         try {
             return file.get();
         } catch (ExecutionException e) {
             throw new IllegalStateException("a reader catches all", e.getCause());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            return Outcome.empty();
+            return Gathered.empty();
         }
     }
 
-    private static void addSection(Outcome all, String name, Outcome inner) {
+    private static void addSection(Gathered all, String name, Gathered inner) {
         all.sources().addAll(inner.sources());
         all.findings().addAll(inner.findings());
         Contents contents = new Contents(inner.documents(), inner.sections());
@@ -114,8 +114,8 @@ final class IntakeRun {
     }
 
     /** Reads a file and what lies inside it, on the thread of a reader. Whatever goes wrong with it, the others are read. */
-    private Outcome readWhole(Path file, int depth) {
-        Outcome outcome = Outcome.empty();
+    private Gathered readWhole(Path file, int depth) {
+        Gathered outcome = Gathered.empty();
         try {
             read(file, depth, outcome);
         } catch (RuntimeException | Error e) {
@@ -125,7 +125,7 @@ final class IntakeRun {
         return outcome;
     }
 
-    private void read(Path file, int depth, Outcome outcome) {
+    private void read(Path file, int depth, Gathered outcome) {
         if (stop.getAsBoolean()) return;
         report(Intake.nameOf(file));
         switch (intake.read(file)) {
@@ -144,7 +144,7 @@ final class IntakeRun {
         }
     }
 
-    private void readArchive(Path file, int depth, Outcome outcome) {
+    private void readArchive(Path file, int depth, Gathered outcome) {
         if (isTooDeep(file, depth, outcome)) return;
         try {
             Path folder = newWorkFolder();
@@ -153,7 +153,7 @@ final class IntakeRun {
             FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst();
             found = new FoundFolder(Intake.nameOf(file).replaceFirst("\\.[A-Za-z0-9]{1,4}$", ""), found.files(), found.folders());
             expect(found.fileCount());
-            Outcome inside = readAll(found, depth + 1);
+            Gathered inside = readAll(found, depth + 1);
             inside.findings().replaceAll(finding -> finding.within(Intake.nameOf(file)));
             addSection(outcome, found.name(), inside);
         } catch (IOException e) {
@@ -162,22 +162,22 @@ final class IntakeRun {
         }
     }
 
-    private Outcome readAll(FoundFolder folder, int depth) {
-        Outcome all = Outcome.empty();
+    private Gathered readAll(FoundFolder folder, int depth) {
+        Gathered all = Gathered.empty();
         for (Path file : folder.files()) all.add(readWhole(file, depth));
         for (FoundFolder inner : folder.folders()) addSection(all, inner.name(), readAll(inner, depth));
         return all;
     }
 
     /** What came with a mail or lies in a PDF follows it, and is known to belong to it. */
-    private void readAttachments(Path file, Source source, Optional<EntryId> owner, int depth, Outcome outcome) {
+    private void readAttachments(Path file, Source source, Optional<EntryId> owner, int depth, Gathered outcome) {
         if (isTooDeep(file, depth, outcome)) return;
         try {
             Path folder = newWorkFolder();
             List<Path> inside = insides.attachments(file, source.kind(), passwords, folder);
             expect(inside.size());
             for (Path attachment : inside) {
-                Outcome one = readWhole(attachment, depth + 1);
+                Gathered one = readWhole(attachment, depth + 1);
                 one.findings().replaceAll(finding -> finding.within(source.fileName()));
                 one.sources().replaceAll(taken -> taken.about().attachedTo().isEmpty() ? taken.withAbout(taken.about().withAttachedTo(source.id().value())) : taken);
                 one.documents().replaceAll(document -> document.belongsTo().isEmpty() ? document.withBelongsTo(owner) : document);
@@ -191,7 +191,7 @@ final class IntakeRun {
         }
     }
 
-    private boolean isTooDeep(Path file, int depth, Outcome outcome) {
+    private boolean isTooDeep(Path file, int depth, Gathered outcome) {
         if (depth < DEEPEST) return false;
         outcome.findings().add(Finding.of(Code.NESTED_TOO_DEEP, file, String.valueOf(DEEPEST)));
         return true;

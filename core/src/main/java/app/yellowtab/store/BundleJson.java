@@ -62,6 +62,8 @@ final class BundleJson {
     /** @param facts the key of what is known of each source's pages */
     static ObjectNode write(Bundle bundle, Map<PageFacts, String> facts) {
         ObjectNode root = MAPPER.createObjectNode().put("format", FORMAT);
+        // Abilities that a program must have so as not to misread it; a bundle of today needs none beyond its format.
+        root.putArray("needs");
         root.setAll((ObjectNode) MAPPER.valueToTree(bundle));
         for (int i = 0; i < bundle.sources().size(); i++) {
             ((ObjectNode) root.path("sources").path(i)).put("facts", Objects.requireNonNull(facts.get(bundle.sources().get(i).about().pages())));

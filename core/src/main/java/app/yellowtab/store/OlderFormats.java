@@ -45,6 +45,7 @@ final class OlderFormats {
         fill(root, "fromSources", BundleJson.MAPPER.valueToTree(FromSources.STANDARD));
         fill(root, "reading", BundleJson.MAPPER.valueToTree(Reading.STANDARD));
         if (root.get("reading") instanceof ObjectNode reading) fill(reading, "zone", BundleJson.MAPPER.nullNode());
+        fill(root, "needs", BundleJson.MAPPER.createArrayNode());
         fill(root, "setAside", BundleJson.MAPPER.createArrayNode());
         ObjectNode contents = BundleJson.MAPPER.createObjectNode();
         move(root, contents);

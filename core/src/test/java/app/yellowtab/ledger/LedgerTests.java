@@ -40,10 +40,10 @@ class LedgerTests {
         }
     }
 
-    private List<Ledger.Leaf> leaves() throws IOException {
-        List<Ledger.Leaf> all = new ArrayList<>();
+    private List<Ledger.Page> leaves() throws IOException {
+        List<Ledger.Page> all = new ArrayList<>();
         try (LedgerReader reader = LedgerReader.leaves(Ledger.beside(target))) {
-            for (Optional<Ledger.Leaf> leaf; (leaf = reader.next()).isPresent(); ) all.add(leaf.get());
+            for (Optional<Ledger.Page> leaf; (leaf = reader.next()).isPresent(); ) all.add(leaf.get());
         }
         return all;
     }
@@ -54,7 +54,7 @@ class LedgerTests {
         assertThat(ledger.pages()).isEqualTo(6);
         assertThat(leaves()).extracting(leaf -> leaf.position() + " " + leaf.number().orElse("-") + " " + leaf.label() + " " + leaf.kind() + " " + leaf.from().map(from -> from.source() + " " + from.page()).orElse("ours"))
                 .containsExactly("1 1 1 cover ours", "2 2 2 index ours", "3 3 3 page 0 1", "4 4 4 page 0 2", "5 5 5 section ours", "6 6 6 page 1 1");
-        assertThat(leaves()).extracting(Ledger.Leaf::pagePrint).doesNotHaveDuplicates();
+        assertThat(leaves()).extracting(Ledger.Page::pagePrint).doesNotHaveDuplicates();
         assertThat(ledger.sources().get(1)).isEqualTo(new Ledger.SourceFile("P.pdf", Fingerprint.of(folder.resolve("matter/A - Letters/P.pdf")), 1));
         assertThat(leaves().get(1).links()).containsExactly(3, 5, 6);
         assertThat(ledger.index().getFirst().rows()).extracting(Ledger.Row::to).containsExactly(3, 5, 6);

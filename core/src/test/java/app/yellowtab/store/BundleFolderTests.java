@@ -242,6 +242,15 @@ class BundleFolderTests {
     }
 
     @Test
+    void aBundleThatNeedsMoreThanThisProgramCanIsLeftAlone() throws IOException {
+        create(bundle);
+        String more = Files.readString(file).replaceFirst("\"needs\" : \\[ *]", "\"needs\" : [ \"bates series\" ]");
+        Files.writeString(file, more);
+        assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("saved by a newer Yellow Tab (format 3, bates series)");
+        assertThat(file).hasContent(more);
+    }
+
+    @Test
     void whatPagesAreLikeLiesBesideAndIsFoundAgain() throws IOException {
         Path lease = Pdfs.write(temp, "lease", 3, document -> document.getPage(2).setRotation(270));
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {

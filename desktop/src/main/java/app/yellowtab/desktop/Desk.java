@@ -272,7 +272,7 @@ final class Desk implements StartView.Actions {
     }
 
     private static Recents.Recent recent(Workspace workspace, boolean isOpen) {
-        return new Recents.Recent(workspace.folder().path(), nameOf(workspace), workspace.stageProperty().get().name(), workspace.leafProperty().get() + 1, isOpen);
+        return new Recents.Recent(workspace.folder().path(), nameOf(workspace), workspace.stageProperty().get().name(), workspace.leaf() + 1, isOpen);
     }
 
     private static String nameOf(Workspace workspace) {

@@ -28,11 +28,11 @@ final class Rail extends VBox {
 
     Rail(Workspace workspace, Runnable leave, Runnable help) {
         ToggleButton gather = stage(workspace, Stage.GATHER, Feather.INBOX, Shortcut.STAGE_GATHER,
-                workspace.bundleProperty().map(bundle -> String.valueOf(bundle.sources().size())));
+                workspace.stateProperty().map(state -> String.valueOf(state.bundle().sources().size())));
         ToggleButton arrange = stage(workspace, Stage.ARRANGE, Feather.LIST, Shortcut.STAGE_ARRANGE,
-                workspace.planProperty().map(plan -> String.valueOf(plan.documentCount())));
+                workspace.stateProperty().map(state -> String.valueOf(state.plan().documentCount())));
         ToggleButton produce = stage(workspace, Stage.PRODUCE, Feather.FILE_TEXT, Shortcut.STAGE_PRODUCE,
-                workspace.planProperty().map(plan -> String.valueOf(plan.pageCount())));
+                workspace.stateProperty().map(state -> String.valueOf(state.plan().pageCount())));
         Region spring = new Region();
         VBox.setVgrow(spring, Priority.ALWAYS);
         getChildren().addAll(Controls.iconButton(Feather.HOME, "rail.leave", leave), gather, arrange, produce, spring,

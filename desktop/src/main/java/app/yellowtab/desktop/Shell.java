@@ -135,7 +135,7 @@ final class Shell extends StackPane {
             case NEXT_LEAF, PREVIOUS_LEAF -> {
                 // A list that can be paged through keeps these keys for itself.
                 if (isPaged(getScene().getFocusOwner())) return false;
-                workspace.goTo(workspace.leafProperty().get() + (shortcut == Shortcut.NEXT_LEAF ? 1 : -1));
+                workspace.goTo(workspace.leaf() + (shortcut == Shortcut.NEXT_LEAF ? 1 : -1));
             }
             case UNDO -> {
                 if (typing) return false;

@@ -50,7 +50,7 @@ final class StatusBar extends HBox {
         getStyleClass().add(Styles.STATUS);
         getChildren().addAll(facts, saved, work, Controls.spring(), findings, produce);
         subscriptions = Subscription.combine(
-                workspace.planProperty().subscribe(plan -> facts.setText(Words.of("status.facts", plan.pageCount(),
+                workspace.onPlan(plan -> facts.setText(Words.of("status.facts", plan.pageCount(),
                         plan.documentCount(), sizeOfSources()))),
                 workspace.saveStateProperty().subscribe(this::showSaved),
                 workspace.stageProperty().subscribe(stage -> Controls.show(produce, stage != Stage.PRODUCE)));

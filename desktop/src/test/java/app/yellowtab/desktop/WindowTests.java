@@ -204,7 +204,7 @@ class WindowTests {
         ListView<Finding> list = robot.lookup("#proof-findings").queryListView();
         assertThat(list.getItems()).extracting(Finding::page).containsOnly(5);
         robot.clickOn("Page 5: what it shows is not what was produced.");
-        until(() -> workspace().leafProperty().get() == 4);
+        until(() -> workspace().leaf() == 4);
     }
 
     private static List<String> signs(FxRobot robot) {
@@ -259,11 +259,11 @@ class WindowTests {
         until(() -> robot.lookup("#leaf-what").queryAs(Label.class).getText().equals("R, page 1 of 1"));
         Bounds edge = robot.lookup("#fore-edge").query().localToScreen(robot.lookup("#fore-edge").query().getLayoutBounds());
         robot.clickOn(edge.getMinX() + 15, edge.getMaxY() - 20);
-        until(() -> workspace().leafProperty().get() == workspace().plan().pageCount() - 1);
+        until(() -> workspace().leaf() == workspace().plan().pageCount() - 1);
         robot.clickOn(edge.getMinX() + 15, edge.getMinY() + 20);
         until(() -> robot.lookup("#leaf-what").queryAs(Label.class).getText().equals("Cover"));
         robot.push(KeyCode.DOWN);
-        until(() -> workspace().leafProperty().get() == 1);
+        until(() -> workspace().leaf() == 1);
     }
 
     @Test
@@ -279,7 +279,7 @@ class WindowTests {
         Node page = robot.lookup(".page").query();
         robot.interact(() -> page.fireEvent(new ScrollEvent(ScrollEvent.SCROLL, 0, 0, 0, 0, false, false, false, false, false, false, 40, 0, 40, 0,
                 ScrollEvent.HorizontalTextScrollUnits.NONE, 0, ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null)));
-        assertThat(workspace().leafProperty().get()).as("the page that is read").isEqualTo(0);
+        assertThat(workspace().leaf()).as("the page that is read").isEqualTo(0);
     }
 
     @Test
@@ -309,7 +309,7 @@ class WindowTests {
         });
         until(() -> desk.workspace().isPresent());
         assertThat(order()).isEqualTo("Letters(P Q R) Plans()");
-        assertThat(workspace().leafProperty().get()).isEqualTo(4);
+        assertThat(workspace().leaf()).isEqualTo(4);
         assertThat(robot.lookup("#produce-start").tryQuery()).isPresent();
     }
 

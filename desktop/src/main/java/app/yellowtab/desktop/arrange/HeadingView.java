@@ -52,7 +52,7 @@ final class HeadingView extends StackPane {
         form = form();
         Controls.show(form, false);
         getChildren().addAll(shown, form);
-        subscription = workspace.bundleProperty().subscribe(bundle -> show(bundle.heading()));
+        subscription = workspace.onBundle(bundle -> show(bundle.heading()));
     }
 
     void dispose() {

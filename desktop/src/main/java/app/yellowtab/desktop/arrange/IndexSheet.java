@@ -60,7 +60,7 @@ final class IndexSheet extends VBox {
         VBox.setVgrow(paper, Priority.ALWAYS);
         getChildren().addAll(tools(), paper);
         getStyleClass().add(Styles.INDEX_SHEET);
-        subscription = Subscription.combine(workspace.planProperty().subscribe(this::show),
+        subscription = Subscription.combine(workspace.onPlan(this::show),
                 arrangement.selectedProperty().subscribe(this::showSelected),
                 arrangement.editingProperty().subscribe(editing -> {
                     if (editing.isEmpty()) focusRows();

@@ -68,7 +68,7 @@ final class Tray extends VBox {
         setOnDragOver(this::onDragOver);
         setOnDragDropped(this::onDragDropped);
         setOnDragExited(event -> pseudoClassStateChanged(Styles.DROP_INTO, false));
-        subscription = workspace.bundleProperty().subscribe(bundle -> {
+        subscription = workspace.onBundle(bundle -> {
             List<InTray> tray = workspace.placement().tray();
             if (tray == shown) return;
             shown = tray;

@@ -83,7 +83,7 @@ final class Gathering {
     Gathering(Workspace workspace, Intakes intakes) {
         this.workspace = workspace;
         this.intakes = intakes;
-        subscription = Subscription.combine(workspace.bundleProperty().subscribe(bundle -> refreshSoon()), filter.subscribe(now -> refreshSoon()),
+        subscription = Subscription.combine(workspace.onBundle(bundle -> refreshSoon()), filter.subscribe(now -> refreshSoon()),
                 order.subscribe(now -> refreshSoon()), search.subscribe(now -> refreshSoon()), intakes.comingProperty().subscribe(now -> refreshSoon()), workspace.unlockingsProperty().subscribe(count -> lookForClosed()));
     }
 

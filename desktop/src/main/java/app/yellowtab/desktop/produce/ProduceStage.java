@@ -68,7 +68,7 @@ public final class ProduceStage extends StackPane {
         scroll.setContent(room);
         scroll.setFitToWidth(true);
         getChildren().add(scroll);
-        subscription = Subscription.combine(workspace.planProperty().subscribe(this::show),
+        subscription = Subscription.combine(workspace.onPlan(this::show),
                 sceneProperty().subscribe(scene -> show(workspace.plan())), production.stateProperty().subscribe(this::show), target.textProperty().subscribe(text -> showReplaced()),
                 result.heightProperty().subscribe(this::showEnd));
     }

@@ -38,9 +38,9 @@ public final class ForeEdge extends Control {
         addEventHandler(MouseEvent.MOUSE_PRESSED, event -> goTo(event.getY()));
         addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> goTo(event.getY()));
         addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
-        subscription = Subscription.combine(workspace.planProperty().subscribe(plan -> requestLayout()),
-                workspace.leafProperty().subscribe(leaf -> {
-                    setAccessibleText(Words.of("edge.at", workspace.plan().leaf(Math.min(leaf.intValue(), workspace.plan().pageCount() - 1)).label()));
+        subscription = Subscription.combine(workspace.onPlan(plan -> requestLayout()),
+                workspace.onLeaf(leaf -> {
+                    setAccessibleText(Words.of("edge.at", workspace.plan().leaf(leaf).label()));
                     requestLayout();
                 }));
     }
@@ -70,7 +70,7 @@ public final class ForeEdge extends Control {
             default -> 0;
         };
         if (step == 0 || event.isAltDown()) return;
-        workspace.goTo(workspace.leafProperty().get() + step);
+        workspace.goTo(workspace.leaf() + step);
         event.consume();
     }
 
@@ -113,7 +113,7 @@ public final class ForeEdge extends Control {
             Scale scale = edge.scale();
             if (plan != drawn || scale.perLeaf != drawnPerLeaf) draw(plan, scale, x, y + height);
             double thick = Math.max(4, scale.perLeaf);
-            double at = scale.y(edge.workspace.leafProperty().get()) + scale.perLeaf / 2 - thick / 2;
+            double at = scale.y(edge.workspace.leaf()) + scale.perLeaf / 2 - thick / 2;
             frame.resizeRelocate(x - 3, snapPositionY(at), PAPER + 6, snapSizeY(thick));
         }
 

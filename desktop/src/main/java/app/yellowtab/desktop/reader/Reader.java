@@ -78,8 +78,8 @@ public final class Reader extends VBox {
         what.setMaxWidth(Double.MAX_VALUE);
         getChildren().addAll(head, what, remark, paper);
         getStyleClass().add(Styles.READER);
-        subscription = Subscription.combine(workspace.planProperty().subscribe(plan -> show()),
-                workspace.leafProperty().subscribe(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()));
+        subscription = Subscription.combine(workspace.onPlan(plan -> show()),
+                workspace.onLeaf(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()));
     }
 
     /** Puts the keyboard in the number field. */
@@ -94,7 +94,7 @@ public final class Reader extends VBox {
     }
 
     private void step(int leaves) {
-        workspace.goTo(workspace.leafProperty().get() + leaves);
+        workspace.goTo(workspace.leaf() + leaves);
     }
 
     private void goToTyped() {
@@ -118,7 +118,7 @@ public final class Reader extends VBox {
     }
 
     private Leaf read() {
-        return workspace.plan().leaf(Math.min(workspace.leafProperty().get(), workspace.plan().pageCount() - 1));
+        return workspace.plan().leaf(workspace.leaf());
     }
 
     private void show(Pictures.Result result) {

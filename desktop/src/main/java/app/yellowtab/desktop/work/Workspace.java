@@ -16,8 +16,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.WeakHashMap;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.IntegerProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -25,10 +26,10 @@ import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleIntegerProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import javafx.util.Subscription;
 
 /** The open bundle as every view sees it: the bundle, its plan, where one is reading, and what wants a look. */
 public final class Workspace {
@@ -36,13 +37,11 @@ public final class Workspace {
     private final History history;
     private final Autosave autosave;
     private final Jobs jobs;
-    private final ReadOnlyObjectWrapper<Bundle> bundle;
-    private final ReadOnlyObjectWrapper<Plan> plan;
+    private final ReadOnlyObjectWrapper<State> state;
     private Placement placement;
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper(this, "undoable");
     private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper(this, "redoable");
     private final ReadOnlyIntegerWrapper unlockings = new ReadOnlyIntegerWrapper(this, "unlockings");
-    private final IntegerProperty leaf = new SimpleIntegerProperty(this, "leaf", 0);
     private final ObjectProperty<Stage> stage = new SimpleObjectProperty<>(this, "stage", Stage.GATHER);
     private final Map<Object, List<Source>> arriving = new LinkedHashMap<>();
     private final Set<Object> finished = Collections.newSetFromMap(new WeakHashMap<>());
@@ -54,10 +53,9 @@ public final class Workspace {
         this.history = new History(opened);
         this.autosave = autosave;
         this.jobs = jobs;
-        this.bundle = new ReadOnlyObjectWrapper<>(this, "bundle", opened);
+        this.state = new ReadOnlyObjectWrapper<>(this, "state", new State(opened, planned, 0));
         if (!opened.sources().isEmpty()) stage.set(Stage.ARRANGE);
         this.placement = Placement.of(opened);
-        this.plan = new ReadOnlyObjectWrapper<>(this, "plan", planned);
     }
 
     /** Takes passwords to try on locked files from now on. */
@@ -79,21 +77,45 @@ public final class Workspace {
         return jobs;
     }
 
-    public ReadOnlyObjectProperty<Bundle> bundleProperty() {
-        return bundle.getReadOnlyProperty();
+    /** {@return all that is shown} */
+    public ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    /** Shows the bundle, now and whenever it is another one. */
+    public Subscription onBundle(Consumer<Bundle> show) {
+        return on(State::bundle, show);
+    }
+
+    /** Shows the plan, now and whenever it is another one. */
+    public Subscription onPlan(Consumer<Plan> show) {
+        return on(State::plan, show);
+    }
+
+    /** Shows the leaf that is read, by its index in the plan, now and whenever it is another one. */
+    public Subscription onLeaf(Consumer<Integer> show) {
+        return on(State::leaf, show);
+    }
+
+    private <T> Subscription on(Function<State, T> part, Consumer<T> show) {
+        show.accept(part.apply(state.get()));
+        return state.getReadOnlyProperty().subscribe((before, now) -> {
+            T shown = part.apply(now);
+            if (shown instanceof Integer ? !shown.equals(part.apply(before)) : shown != part.apply(before)) show.accept(shown);
+        });
     }
 
     public Bundle bundle() {
-        return bundle.get();
-    }
-
-    /** {@return the plan of the bundle; always of the one that {@link #bundle()} gives} */
-    public ReadOnlyObjectProperty<Plan> planProperty() {
-        return plan.getReadOnlyProperty();
+        return state.get().bundle();
     }
 
     public Plan plan() {
-        return plan.get();
+        return state.get().plan();
+    }
+
+    /** {@return the index in the plan of the leaf that is read, counted from 0; set by {@link #goTo}} */
+    public int leaf() {
+        return state.get().leaf();
     }
 
     /** {@return which sources have a place in the bundle that {@link #bundle()} gives} */
@@ -113,11 +135,6 @@ public final class Workspace {
         return autosave.stateProperty();
     }
 
-    /** {@return the index in the plan of the leaf that is read, counted from 0; set by {@link #goTo}} */
-    public IntegerProperty leafProperty() {
-        return leaf;
-    }
-
     public ObjectProperty<Stage> stageProperty() {
         return stage;
     }
@@ -129,7 +146,7 @@ public final class Workspace {
 
     /** Goes to a leaf by its index in the plan, counted from 0, or to the nearest there is. */
     public void goTo(int index) {
-        leaf.set(Math.clamp(index, 0, plan().pageCount() - 1));
+        state.set(state.get().withLeaf(Math.clamp(index, 0, plan().pageCount() - 1)));
     }
 
     /** Goes to the leaf that bears a number; where figures are beyond the last, to the last. */
@@ -190,15 +207,13 @@ public final class Workspace {
 
     private void show() {
         Bundle present = history.present();
-        Leaf read = plan().leaf(Math.min(leaf.get(), plan().pageCount() - 1));
+        Leaf read = plan().leaf(leaf());
         folder.know(present.sources());
         Plan next = Planner.plan(present, plan());
         placement = placement.in(present);
-        bundle.set(present);
-        plan.set(next);
+        state.set(new State(present, next, Math.min(followed(read, next), next.pageCount() - 1)));
         undoable.set(history.canUndo());
         redoable.set(history.canRedo());
-        goTo(followed(read, next));
         autosave.save(withArriving());
     }
 

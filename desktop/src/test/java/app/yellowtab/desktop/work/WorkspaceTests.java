@@ -22,6 +22,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Set;
+import javafx.util.Subscription;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -81,23 +82,36 @@ class WorkspaceTests {
     void thePageThatIsReadIsFollowedWhereItGoes() {
         workspace.goTo(7);    // the second page of b
         moveUp("b");
-        assertThat(workspace.leafProperty().get()).isEqualTo(6);
+        assertThat(workspace.leaf()).isEqualTo(6);
         workspace.undo();
-        assertThat(workspace.leafProperty().get()).isEqualTo(7);
+        assertThat(workspace.leaf()).isEqualTo(7);
         workspace.edit(bundle -> Edits.takeOut(bundle, Set.of(new EntryId("A"), new EntryId("x"))));
-        assertThat(workspace.leafProperty().get()).as("gone, so the nearest there is").isEqualTo(1);
+        assertThat(workspace.leaf()).as("gone, so the nearest there is").isEqualTo(1);
     }
 
     @Test
     void numbersOutsideTheBundleLeadToItsEnds() {
         workspace.goTo(5000);
-        assertThat(workspace.leafProperty().get()).isEqualTo(8);
+        assertThat(workspace.leaf()).isEqualTo(8);
         workspace.goTo(-3);
-        assertThat(workspace.leafProperty().get()).isEqualTo(0);
+        assertThat(workspace.leaf()).isEqualTo(0);
         workspace.goToNumber("5000");
-        assertThat(workspace.plan().leaf(workspace.leafProperty().get()).label()).isEqualTo("9");
+        assertThat(workspace.plan().leaf(workspace.leaf()).label()).isEqualTo("9");
         workspace.goToNumber(" 4 ");
-        assertThat(workspace.plan().leaf(workspace.leafProperty().get()).label()).isEqualTo("4");
+        assertThat(workspace.plan().leaf(workspace.leaf()).label()).isEqualTo("4");
+    }
+
+    @Test
+    void nobodyEverSeesABundleWithThePlanOfAnother() {
+        List<String> seen = new ArrayList<>();
+        Runnable look = () -> seen.add(workspace.plan().documentCount() + " of " + workspace.bundle().contents().allDocuments().size() + ", " + (workspace.leaf() < workspace.plan().pageCount()));
+        workspace.goTo(8);
+        Subscription shown = Subscription.combine(workspace.onBundle(bundle -> look.run()), workspace.onPlan(plan -> look.run()), workspace.onLeaf(leaf -> look.run()));
+        workspace.edit(bundle -> Edits.takeOut(bundle, Set.of(new EntryId("A"))));
+        workspace.undo();
+        shown.unsubscribe();
+        workspace.redo();
+        assertThat(seen).hasSizeGreaterThanOrEqualTo(7).containsOnly("3 of 3, true", "1 of 1, true");
     }
 
     @Test
