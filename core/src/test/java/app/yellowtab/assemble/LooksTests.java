@@ -70,7 +70,7 @@ class LooksTests extends OneSource {
         PageFrame frame = PageFrame.of(on);
         try (PDPageContentStream content = new PDPageContentStream(document, on)) {
             content.transform(frame.fromReader());
-            content.transform(Matrix.getRotateInstance(Math.toRadians(degrees), (float) (frame.widthPt() / 2), (float) (frame.heightPt() / 2)));
+            content.transform(Matrix.getRotateInstance(Math.toRadians(degrees), frame.widthPt() / 2, frame.heightPt() / 2));
             content.transform(Matrix.getTranslateInstance(-frame.widthPt() / 2, -frame.heightPt() / 2));
             content.addRect((float) (30 * MM), (float) (frame.heightPt() - 50 * MM), (float) (100 * MM), (float) (10 * MM));
             content.fill();
@@ -200,7 +200,7 @@ class LooksTests extends OneSource {
             link.setDestination(destination);
             document.getPage(0).setAnnotations(List.of(link, frame));
             try (PDPageContentStream content = new PDPageContentStream(document, document.getPage(0))) {
-                content.setLineWidth(0);
+                content.setLineWidth(0);    // in place of the words that the page had
             }
         });
         assertThat(Files.readString(Ledger.beside(target))).contains("\"look\":{\"turns\":1,\"straightenDegrees\":3.0,\"crop\":[10.0,10.0,190.0,270.0],\"sheet\":[420.0,420.0],\"scale\":0.8,\"redactions\":0}");
