@@ -59,7 +59,7 @@ final class ReadAhead implements Closeable {
     ReadAhead(Plan plan, Output output, SourceFiles sources, MarkSetter setter, BooleanSupplier stop, Duration limit) {
         this.plan = plan;
         this.sources = sources;
-        this.sessions = new SourceSessions(sources);
+        this.sessions = new SourceSessions(sources, output.leaves());
         this.output = output;
         this.lookup = new LeafLookup(plan, output);
         this.setter = setter;

@@ -1,19 +1,22 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.input.PdfInput;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Leaf;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayDeque;
-import java.util.Deque;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
-import java.util.Iterator;
+import java.util.List;
 import java.util.Map;
 import org.slf4j.LoggerFactory;
 
@@ -23,28 +26,42 @@ import org.slf4j.LoggerFactory;
  * thread at a time.
  */
 final class SourceSessions implements Closeable {
-    /** So many files are kept open that nobody reads at the moment. */
-    private static final int MOST_IDLE = 4;
+    /**
+     * So many files are kept open that nobody reads at the moment, and of no more pages and bytes in all than this, but for one: what
+     * was read of them is in the memory. Chosen by us, by what the table of pages and the names of a long text take.
+     */
+    private static final int MOST_IDLE = 32;
+    private static final long MOST_IDLE_PAGES = Runtime.getRuntime().maxMemory() >> 16;
+    private static final long MOST_IDLE_BYTES = Runtime.getRuntime().maxMemory() / 6;
+    /** Of larger files only a part is in the memory. */
+    private static final long WHOLE_UP_TO = 12L << 20;
     /** After so many pages a file is opened anew, so that what is remembered of it does not grow with its pages. */
     private static final int MOST_PAGES = 400;
 
     private final SourceFiles sources;
     private final Map<SourceId, Stand> begun = new HashMap<>();
-    /** The oldest first. */
-    private final Deque<Lent> idle = new ArrayDeque<>();
+    private final List<Lent> idle = new ArrayList<>();
+    /** How many stretches of each source's pages are still to come. */
+    private final Map<SourceId, Integer> stretches = new HashMap<>();
     private boolean closed;
 
-    SourceSessions(SourceFiles sources) {
+    /** @param leaves all that will be written */
+    SourceSessions(SourceFiles sources, List<Leaf> leaves) {
         this.sources = sources;
+        int at = 0;
+        for (SourceRun run; (run = SourceRun.next(leaves, at)) != null; ) {
+            stretches.merge(run.source(), 1, Integer::sum);
+            while (leaves.get(at) != run.leaves().getFirst()) at++;
+            at += run.leaves().size();
+        }
     }
 
     /**
      * An open source.
      *
-     * @param isNew whether it was opened for this, and not before
-     * @param read  how many pages were read of it by now
+     * @param read how many pages were read of it by now
      */
-    record Lent(SourceId source, PdfInput input, boolean isNew, int read) {}
+    record Lent(SourceId source, PdfInput input, int read) {}
 
     /** What is true of a source from the moment on that it was first opened for this production. */
     private record Stand(long bytes, long changedAt) {}
@@ -86,26 +103,38 @@ final class SourceSessions implements Closeable {
     /** {@return a source, opened; to be given back or closed} */
     Lent borrow(SourceId id) throws IOException {
         synchronized (idle) {
-            for (Iterator<Lent> known = idle.descendingIterator(); known.hasNext(); ) {
-                Lent lent = known.next();
-                if (!lent.source().equals(id)) continue;
-                known.remove();
-                return new Lent(id, lent.input(), false, lent.read());
-            }
+            for (int i = 0; i < idle.size(); i++) if (idle.get(i).source().equals(id)) return idle.remove(i);
         }
-        return new Lent(id, sources.open(id), true, 0);
+        return new Lent(id, sources.open(id), 0);
     }
 
     /** Takes a source back that was read without a fault. */
     void giveBack(Lent lent, int pages) throws IOException {
-        Lent oldest = null;
+        List<Lent> done = new ArrayList<>();
         synchronized (idle) {
             int read = lent.read() + pages;
-            if (closed || read >= MOST_PAGES) oldest = lent;
-            else idle.add(new Lent(lent.source(), lent.input(), false, read));
-            if (idle.size() > MOST_IDLE) oldest = idle.remove();
+            boolean isLast = stretches.merge(lent.source(), -1, Integer::sum) <= 0;
+            if (closed || isLast || read >= MOST_PAGES) done.add(lent);
+            else idle.add(new Lent(lent.source(), lent.input(), read));
+            while (idle.size() > 1 && isTooMuch()) {
+                // A file of few pages is soon opened again.
+                Lent least = Collections.min(idle, Comparator.comparingInt(one -> sources.source(one.source()).pageCount()));
+                idle.remove(least);
+                done.add(least);
+            }
         }
-        if (oldest != null) oldest.input().close();
+        for (Lent over : done) over.input().close();
+    }
+
+    private boolean isTooMuch() {
+        long bytes = 0;
+        long pages = 0;
+        for (Lent lent : idle) {
+            Source source = sources.source(lent.source());
+            bytes += Math.min(source.bytes(), WHOLE_UP_TO);
+            pages += source.pageCount();
+        }
+        return idle.size() > MOST_IDLE || pages > MOST_IDLE_PAGES || bytes > MOST_IDLE_BYTES;
     }
 
     @Override
