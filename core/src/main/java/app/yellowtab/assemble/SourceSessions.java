@@ -31,7 +31,7 @@ final class SourceSessions implements Closeable {
      * was read of them is in the memory. Chosen by us, by what the table of pages and the names of a long text take.
      */
     private static final int MOST_IDLE = 32;
-    private static final long MOST_IDLE_PAGES = Runtime.getRuntime().maxMemory() >> 16;
+    private static final long MOST_IDLE_PAGES = Runtime.getRuntime().maxMemory() >> 15;
     private static final long MOST_IDLE_BYTES = Runtime.getRuntime().maxMemory() / 6;
     /** Of larger files only a part is in the memory. */
     private static final long WHOLE_UP_TO = 12L << 20;
