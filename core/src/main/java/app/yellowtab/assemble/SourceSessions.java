@@ -37,6 +37,8 @@ final class SourceSessions implements Closeable {
     private static final long WHOLE_UP_TO = 12L << 20;
     /** After so many pages a file is opened anew, so that what is remembered of it does not grow with its pages. */
     private static final int MOST_PAGES = 400;
+    /** Each use counts as so many pages: what it does with the file as a whole counts for what a file may ask for. */
+    private static final int PAGES_A_USE = 4;
 
     private final SourceFiles sources;
     private final Map<SourceId, Stand> begun = new HashMap<>();
@@ -59,7 +61,7 @@ final class SourceSessions implements Closeable {
     /**
      * An open source.
      *
-     * @param read how many pages were read of it by now
+     * @param read how many pages were read of it by now, its uses included
      */
     record Lent(SourceId source, PdfInput input, int read) {}
 
@@ -112,7 +114,7 @@ final class SourceSessions implements Closeable {
     void giveBack(Lent lent, int pages) throws IOException {
         List<Lent> done = new ArrayList<>();
         synchronized (idle) {
-            int read = lent.read() + pages;
+            int read = lent.read() + pages + PAGES_A_USE;
             boolean isLast = stretches.merge(lent.source(), -1, Integer::sum) <= 0;
             if (closed || isLast || read >= MOST_PAGES) done.add(lent);
             else idle.add(new Lent(lent.source(), lent.input(), read));

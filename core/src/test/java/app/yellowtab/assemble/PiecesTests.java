@@ -1,10 +1,14 @@
 package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.atMost;
+import static org.mockito.Mockito.spy;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
 
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
-import app.yellowtab.input.PdfInput;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Contents;
@@ -13,18 +17,15 @@ import app.yellowtab.model.FromSources;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.Prover;
-import app.yellowtab.source.SourceFiles;
+import app.yellowtab.source.InPlace;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -105,56 +106,11 @@ class PiecesTests extends OneSource {
         int[][] pieces = new int[60][];
         for (int i = 0; i < pieces.length; i++) pieces[i] = new int[] {i % 3 + 1, i % 3 + 1};
         Plan plan = plan(Comments.KEPT, pieces);
-        AtomicInteger checked = new AtomicInteger();
-        AtomicInteger opened = new AtomicInteger();
-        SourceFiles counting = new Counting(checked, opened);
-        Outcome.Written written = (Outcome.Written) Assembler.standard().assemble(plan, counting, target, Progress.NONE, () -> false);
+        InPlace watched = spy(place);
+        Outcome.Written written = (Outcome.Written) Assembler.standard().assemble(plan, watched, target, Progress.NONE, () -> false);
         assertThat(written.findings()).extracting(Finding::code).doesNotContain(Code.PAGE_LOST);
-        assertThat(checked).hasValue(1);
-        assertThat(opened.get()).as("times opened, for 60 documents").isLessThan(10);
+        verify(watched, times(1)).isUnchanged(any(), any(), any());
+        verify(watched, atMost(9)).open(any());
         assertThat(Pdfs.pages(target).subList(plan.pageCount() - 60, plan.pageCount())).allMatch(page -> page.matches("S-[123] \\d+"));
-    }
-
-    /** Counts how often a source is checked and opened. */
-    private final class Counting implements SourceFiles {
-        private final AtomicInteger checked;
-        private final AtomicInteger opened;
-
-        Counting(AtomicInteger checked, AtomicInteger opened) {
-            this.checked = checked;
-            this.opened = opened;
-        }
-
-        @Override
-        public PdfInput open(SourceId id) throws IOException {
-            opened.incrementAndGet();
-            return place.open(id);
-        }
-
-        @Override
-        public boolean isUnchanged(SourceId id, PdfInput open, Runnable alive) throws IOException {
-            checked.incrementAndGet();
-            return place.isUnchanged(id, open, alive);
-        }
-
-        @Override
-        public Source source(SourceId id) {
-            return place.source(id);
-        }
-
-        @Override
-        public Path original(SourceId id) {
-            return place.original(id);
-        }
-
-        @Override
-        public Path readable(SourceId id) {
-            return place.readable(id);
-        }
-
-        @Override
-        public boolean isOriginal(Path file) {
-            return place.isOriginal(file);
-        }
     }
 }
