@@ -77,16 +77,25 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
 
     /** {@return the sources that no document of the index takes a page from, in the order they came} */
     public List<Source> unplaced() {
-        return without(usedIn(contents.allDocuments()));
+        Set<SourceId> used = usedIn(contents.allDocuments());
+        return sources.stream().filter(source -> !used.contains(source.id())).toList();
     }
 
     /** {@return what has no place in the index: documents that were taken out, then the files that no document is made of, in the order they came} */
     public List<InTray> tray() {
-        Set<SourceId> used = usedIn(contents.allDocuments());
-        used.addAll(usedIn(setAside));
+        return tray(unplaced());
+    }
+
+    /**
+     * {@return the same}
+     *
+     * @param unplaced what {@link #unplaced} gives, where it is known already
+     */
+    public List<InTray> tray(List<Source> unplaced) {
+        Set<SourceId> used = usedIn(setAside);
         List<InTray> tray = new ArrayList<>();
         for (Document document : setAside) tray.add(new InTray.SetAside(document));
-        for (Source source : without(used)) tray.add(new InTray.File(source));
+        for (Source source : unplaced) if (!used.contains(source.id())) tray.add(new InTray.File(source));
         return tray;
     }
 
@@ -103,10 +112,6 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
             for (Run run : document.runs()) if (run instanceof SourcePages from && from.source().equals(id)) pages.clear(from.first(), from.last() + 1);
         }
         return PageSet.of(pages);
-    }
-
-    private List<Source> without(Set<SourceId> used) {
-        return sources.stream().filter(source -> !used.contains(source.id())).toList();
     }
 
     private static Set<SourceId> usedIn(List<Document> documents) {

@@ -5,10 +5,7 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.InTray;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.model.source.SourceId;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 
 /**
  * Which sources have a place in the bundle. Worked out anew only where a change concerns it: most edits are of titles, and
@@ -20,12 +17,11 @@ import java.util.Set;
  */
 public record Placement(List<Source> unplaced, List<InTray> tray, long placedBytes, List<Source> sources, List<Document> setAside, List<List<Run>> runs) {
     static Placement of(Bundle bundle) {
-        List<List<Run>> runs = runs(bundle);
-        Set<SourceId> used = new HashSet<>();
-        for (Document document : bundle.contents().allDocuments()) used.addAll(document.sources());
+        List<Source> unplaced = bundle.unplaced();
         long bytes = 0;
-        for (Source source : bundle.sources()) if (used.contains(source.id())) bytes += source.bytes();
-        return new Placement(bundle.sources().stream().filter(source -> !used.contains(source.id())).toList(), bundle.tray(), bytes, bundle.sources(), bundle.setAside(), runs);
+        for (Source source : bundle.sources()) bytes += source.bytes();
+        for (Source source : unplaced) bytes -= source.bytes();
+        return new Placement(unplaced, bundle.tray(unplaced), bytes, bundle.sources(), bundle.setAside(), runs(bundle));
     }
 
     /** {@return the placement in a changed bundle; this one where nothing of it has changed} */
