@@ -36,6 +36,9 @@ final class ReadAhead implements Closeable {
     /** Nor are sources ahead that have more pages than this, but for one: a long text takes ten times its bytes when it is open. */
     private static final int MOST_PAGES = 2000;
 
+    /** Nor is one source open so often that its tables of pages have more entries than this in all. */
+    private static final long MOST_SIDE_BY_SIDE = Runtime.getRuntime().maxMemory() >> 16;
+
     /** So many times longer a file may take until it is open. */
     private static final int OPENING = 10;
 
@@ -131,10 +134,11 @@ final class ReadAhead implements Closeable {
         while (ahead.size() < MOST_RUNS) {
             @Nullable SourceRun run = SourceRun.next(output.leaves(), next);
             if (run == null) return;
-            if (!isSourceAhead(run) && !ahead.isEmpty() && !hasRoom(sources.source(run.source()))) return;
+            Source source = sources.source(run.source());
+            if (!ahead.isEmpty() && !(isSourceAhead(run) ? (ahead.size() + 1L) * source.pageCount() <= MOST_SIDE_BY_SIDE : hasRoom(source))) return;
             next = output.position(run.leaves().getLast().index());
-            ReadySource source = new ReadySource(run, sources, sessions);
-            ahead.add(new Underway(source, threads.submit(() -> prepare(source))));
+            ReadySource ready = new ReadySource(run, sources, sessions);
+            ahead.add(new Underway(ready, threads.submit(() -> prepare(ready))));
         }
     }
 
@@ -147,6 +151,7 @@ final class ReadAhead implements Closeable {
         }
     }
 
+    /** {@return whether all that is ahead is of the same source} */
     private boolean isSourceAhead(SourceRun run) {
         return ahead.stream().allMatch(underway -> underway.source.run().source().equals(run.source()));
     }

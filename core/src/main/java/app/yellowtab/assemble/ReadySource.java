@@ -85,6 +85,7 @@ final class ReadySource implements Closeable {
             throw known;
         } catch (IOException | RuntimeException | Error e) {
             LoggerFactory.getLogger(ReadySource.class).warn("source lost: {}", sources.original(id), e);
+            if (first) sessions.leftUnchecked(id);
             run.leaves().forEach(leaf -> lose(e));
             return;
         }
@@ -181,6 +182,9 @@ final class ReadySource implements Closeable {
      */
     void finish() throws IOException {
         SourceSessions.Lent borrowed = lent;
+        if (borrowed != null && isWhole && sessions.takeUnchecked(run.source()) && !sources.isUnchanged(run.source(), borrowed.input(), this::step)) {
+            throw sessions.changed(run.source());
+        }
         if (borrowed != null && isWhole && tooMuch.isEmpty() && pages.stream().allMatch(Optional::isPresent)) {
             lent = null;
             input = null;

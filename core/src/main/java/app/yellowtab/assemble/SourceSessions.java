@@ -16,8 +16,10 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -42,6 +44,7 @@ final class SourceSessions implements Closeable {
 
     private final SourceFiles sources;
     private final Map<SourceId, Stand> begun = new HashMap<>();
+    private final Set<SourceId> unchecked = new HashSet<>();
     private final List<Lent> idle = new ArrayList<>();
     /** How many stretches of each source's pages are still to come. */
     private final Map<SourceId, Integer> stretches = new HashMap<>();
@@ -89,6 +92,20 @@ final class SourceSessions implements Closeable {
         Stand now = stand(id);
         synchronized (begun) {
             if (!now.equals(begun.get(id))) throw changed(id);
+        }
+    }
+
+    /** Tells that a source was to be checked, and could not be. */
+    void leftUnchecked(SourceId id) {
+        synchronized (begun) {
+            unchecked.add(id);
+        }
+    }
+
+    /** {@return whether a source was left unchecked; the caller checks it now} */
+    boolean takeUnchecked(SourceId id) {
+        synchronized (begun) {
+            return unchecked.remove(id);
         }
     }
 

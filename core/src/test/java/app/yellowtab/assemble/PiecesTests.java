@@ -1,8 +1,10 @@
 package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.atMost;
+import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.spy;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
@@ -112,5 +114,14 @@ class PiecesTests extends OneSource {
         verify(watched, times(1)).isUnchanged(any(), any(), any());
         verify(watched, atMost(9)).open(any());
         assertThat(Pdfs.pages(target).subList(plan.pageCount() - 60, plan.pageCount())).allMatch(page -> page.matches("S-[123] \\d+"));
+    }
+
+    @Test
+    void aSourceWhoseCheckFailedIsCheckedByTheNextThatDrawsFromIt() throws IOException {
+        Plan plan = plan(Comments.KEPT, new int[] {1, 1}, new int[] {2, 2}, new int[] {3, 3});
+        InPlace watched = spy(place);
+        doThrow(new IOException("gone for a moment")).doReturn(false).when(watched).isUnchanged(any(), any(), any());
+        assertThatThrownBy(() -> Assembler.standard().assemble(plan, watched, target, Progress.NONE, () -> false)).hasMessageContaining("is not the file any more that was brought in");
+        assertThat(target).doesNotExist();
     }
 }
