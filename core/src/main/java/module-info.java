@@ -50,6 +50,7 @@ module app.yellowtab.core {
     exports app.yellowtab.plan;
     exports app.yellowtab.assemble;
     exports app.yellowtab.ledger;
+    exports app.yellowtab.picture;
     exports app.yellowtab.prove;
     exports app.yellowtab.store;
     exports app.yellowtab.sample;

@@ -4,6 +4,7 @@ module app.yellowtab.desktop {
     requires java.desktop;
     requires javafx.controls;
     requires atlantafx.base;
+    requires com.github.benmanes.caffeine;
     requires org.kordamp.ikonli.core;
     requires org.kordamp.ikonli.javafx;
     requires org.kordamp.ikonli.feather;

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTests {
     /** From the ground up, as architecture.md lists them, with findings and edits set apart; a package may use those before it. */
     private static final List<String> PACKAGES = List.of("finding", "files", "facts", "pdf", "mark", "model", "edit", "input", "output", "content", "carry", "convert", "inspect", "source", "plan", "sheet", "ledger",
-            "assemble", "prove", "store", "sample");
+            "assemble", "picture", "prove", "store", "sample");
     private static final JavaClasses CLASSES = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("app.yellowtab");
 

@@ -69,7 +69,7 @@ final class AssemblyRun implements Closeable {
         this.stop = stop;
         this.identity = begunWith(plan);
         this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), plan.bookmarks(), output::position, plan.markLetters());
-        this.own = new OwnLeaves(plan, output::position, bundle);
+        this.own = new OwnLeaves(plan, plan::marksOn, output::position, bundle);
         this.ahead = new ReadAhead(plan, output, sources, bundle.markSetter(), stop, limit);
         this.sourcePlaces = LedgerParts.sourcePlaces(output);
         this.ledger = new LedgerWriter(ledger, output.size(), LedgerParts.sources(sourcePlaces.keySet(), sources), LedgerParts.index(plan, output),

@@ -3,6 +3,7 @@ package app.yellowtab.assemble;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.carry.Leaves;
 import app.yellowtab.content.ContentScan;
+import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.output.FontReference;
 import app.yellowtab.output.ObjectGraph;
@@ -18,6 +19,7 @@ import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.IntUnaryOperator;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -37,12 +39,18 @@ final class OwnLeaves {
 
     private final Plan plan;
     private final FontSet fonts;
+    private final Function<Leaf, List<Mark>> marks;
     private final IntUnaryOperator positions;
     private final MarkSetter setter;
     private final SheetSetter sheets;
 
-    OwnLeaves(Plan plan, IntUnaryOperator positions, BundleFile bundle) {
+    /**
+     * @param marks     gives what is set on a leaf
+     * @param positions gives the place in the file, counted from 1, of a leaf by its index in the plan
+     */
+    OwnLeaves(Plan plan, Function<Leaf, List<Mark>> marks, IntUnaryOperator positions, BundleFile bundle) {
         this.plan = plan;
+        this.marks = marks;
         this.positions = positions;
         this.fonts = bundle.fonts();
         this.setter = bundle.markSetter();
@@ -85,7 +93,7 @@ final class OwnLeaves {
             if (links.size() > 0) drawn.setItem(COSName.ANNOTS, links);
             List<COSStream> contents = new ArrayList<>();
             for (Iterator<PDStream> streams = page.getContentStreams(); streams.hasNext(); ) contents.add(streams.next().getCOSObject());
-            taker.take(Leaves.close(plan.marksOn(leaf), drawn, "", contents, ContentScan.EMPTY, "", setter, graph));
+            taker.take(Leaves.close(marks.apply(leaf), drawn, new Leaves.Shown("", contents, ContentScan.EMPTY, ""), setter, graph));
         }
     }
 

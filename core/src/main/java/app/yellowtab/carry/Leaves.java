@@ -33,28 +33,39 @@ public final class Leaves {
     private Leaves() {}
 
     /**
-     * Closes a leaf: its content is shut in, so that nothing it leaves open touches the marks, and they are put on top, in a
-     * content stream of their own, the last.
+     * What a leaf shows beneath its marks.
      *
-     * @param marks    what is set on it
-     * @param leaf     with its boxes, its resources (which no other page shares) and its annotations
      * @param setUp    operators that the content is to begin with; may be empty
      * @param contents its content streams
      * @param scan     of their operators, which must be sound
      * @param drawn    further operators to draw before the marks, in the page's own coordinates; may be empty
      */
-    public static CarriedPage close(List<Mark> marks, COSDictionary leaf, String setUp, List<COSStream> contents, ContentScan scan, String drawn,
-                                    MarkSetter setter, ObjectGraph graph) throws IOException {
+    public record Shown(String setUp, List<COSStream> contents, ContentScan scan, String drawn) {
+        /** {@return all of it, shut in, in a new array} */
+        COSArray streams() {
+            COSArray all = new COSArray();
+            all.add(new MadeStream("q\n" + setUp + "q\n".repeat(scan.missingSaves())));
+            contents.forEach(all::add);
+            all.add(new MadeStream("\n" + "Q\n".repeat(scan.openSaves() + 1) + drawn));
+            return all;
+        }
+    }
+
+    /**
+     * Closes a leaf: its content is shut in, so that nothing it leaves open touches the marks, and they are put on top, in a
+     * content stream of their own, the last.
+     *
+     * @param marks    what is set on it
+     * @param leaf     with its boxes, its resources (which no other page shares) and its annotations
+     */
+    public static CarriedPage close(List<Mark> marks, COSDictionary leaf, Shown shown, MarkSetter setter, ObjectGraph graph) throws IOException {
         COSDictionary resources = leaf.getCOSDictionary(COSName.RESOURCES);
         Map<Typeface, String> fonts = new EnumMap<>(Typeface.class);
         for (Mark mark : marks) {
             if (!fonts.containsKey(mark.look().face())) fonts.put(mark.look().face(), add(resources, COSName.FONT, new FontReference(mark.look().face())));
         }
         MarkSetter.Stamp set = setter.set(marks, PageFrame.of(new PDPage(leaf)), face -> Objects.requireNonNull(fonts.get(face)));
-        COSArray all = new COSArray();
-        all.add(new MadeStream("q\n" + setUp + "q\n".repeat(scan.missingSaves())));
-        contents.forEach(all::add);
-        all.add(new MadeStream("\n" + "Q\n".repeat(scan.openSaves() + 1) + drawn));
+        COSArray all = shown.streams();
         all.add(new MadeStream("\n" + set.operators()));
         leaf.setItem(COSName.CONTENTS, all);
         ObjectGraph.Reach reach = graph.reach(leaf);

@@ -96,6 +96,33 @@ public final class PageCarrier {
      * @throws RuntimeException of any kind, for the same reason
      */
     public CarriedPage carry(int page, PageLook look, List<Mark> marks, Changes notes) throws IOException {
+        int unreadable = graph.unreadable();
+        Ready ready = ready(page, look, notes);
+        CarriedPage carried = Leaves.close(marks, ready.leaf, ready.shown, setter, graph);
+        notes.add(Code.PART_LOST, graph.unreadable() - unreadable);
+        return ready.isFollowed ? carried : carried.withAllResources();
+    }
+
+    /**
+     * {@return a page as it is carried, to be drawn while its source is open: the same without marks}
+     *
+     * @throws IOException      as {@link #carry} does
+     * @throws RuntimeException of any kind, for the same reason
+     */
+    public COSDictionary toBeDrawn(int page, PageLook look) throws IOException {
+        Ready ready = ready(page, look, new Changes());
+        ready.leaf.setItem(COSName.CONTENTS, ready.shown.streams());
+        return ready.leaf;
+    }
+
+    /**
+     * A page ready to be closed.
+     *
+     * @param isFollowed whether its content could be followed, so that it holds only what it draws with
+     */
+    private record Ready(COSDictionary leaf, Leaves.Shown shown, boolean isFollowed) {}
+
+    private Ready ready(int page, PageLook look, Changes notes) throws IOException {
         COSDictionary from = input.pages().get(page - 1);
         if (!COSName.PAGE.equals(from.getDictionaryObject(COSName.TYPE))) throw new IOException("the page is no page");
         notes.add(Code.ACTIONS_REMOVED, Actions.countIn(from));
@@ -123,10 +150,8 @@ public final class PageCarrier {
         UsedResources.Left used = usedResources.of(whole, scan, appearances);
         to.setItem(COSName.RESOURCES, used.resources());
         if (alone) contents = shutIn(unpacked, media, to);
-        int unreadable = graph.unreadable();
-        CarriedPage carried = Leaves.close(marks, to, looked.setUp(), contents, alone ? ContentScan.EMPTY : scan, drawn(settled.drawings(), looked.setUp(), to.getCOSDictionary(COSName.RESOURCES)), setter, graph);
-        notes.add(Code.PART_LOST, graph.unreadable() - unreadable);
-        return used.isFollowed() ? carried : carried.withAllResources();
+        String drawn = drawn(settled.drawings(), looked.setUp(), to.getCOSDictionary(COSName.RESOURCES));
+        return new Ready(to, new Leaves.Shown(looked.setUp(), contents, alone ? ContentScan.EMPTY : scan, drawn), used.isFollowed());
     }
 
     /** Sets a page's boxes; {@return whether it had no extent, so that it got the standard sheet's} */

@@ -4,12 +4,9 @@ import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
-import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.nio.file.attribute.FileAttribute;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -65,17 +62,12 @@ public final class WorkFolder {
 
     /** {@return a folder of this program's below another, from which those of dead programs have been swept} */
     static WorkFolder under(Path all) throws IOException {
-        Files.createDirectories(all, forUserOnly(all));
+        Folders.createForUserOnly(all);
         sweep(all);
         Path folder = Files.createTempDirectory(all, ProcessHandle.current().pid() + "-");
         FileChannel lock = FileChannel.open(folder.resolve(LOCK), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
         lock.lock();
         return new WorkFolder(folder, lock);
-    }
-
-    private static FileAttribute<?>[] forUserOnly(Path folder) {
-        boolean posix = FileSystems.getDefault().supportedFileAttributeViews().contains("posix") && !Files.exists(folder);
-        return posix ? new FileAttribute<?>[] {PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------"))} : new FileAttribute<?>[0];
     }
 
     private static void sweep(Path all) throws IOException {

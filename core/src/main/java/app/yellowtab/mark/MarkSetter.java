@@ -24,7 +24,12 @@ public final class MarkSetter {
     /** Opens each mark in the content (ISO 32000-1:2008, 14.8.2.2); a proof finds marks by it. */
     public static final String TAG = "/Artifact<</Type/Pagination/Subtype/Footer>>BDC";
 
+    /** For pages that have no marks. */
+    public static final MarkSetter NONE = new MarkSetter();
+
     private final Map<Typeface, Map<Integer, String>> codes = new HashMap<>();
+
+    private MarkSetter() {}
 
     /**
      * @param fonts   of the bundle, in which all these letters are used from now on
@@ -47,22 +52,27 @@ public final class MarkSetter {
      * seen), its size and its width.
      */
     public record Placed(Mark mark, float x, float y, float sizePt, float widthPt) {
-        /** {@return the place of a mark on a page; on very small pages everything shrinks to fit} */
-        static Placed of(Mark mark, PageFrame frame) {
+        /**
+         * {@return the place of a mark on a page; on very small pages everything shrinks to fit}
+         *
+         * @param pageWidthPt  what is seen of the page, in points
+         * @param pageHeightPt what is seen of the page, in points
+         */
+        public static Placed of(Mark mark, float pageWidthPt, float pageHeightPt) {
             float widthPerPoint = mark.look().face().width(mark.words(), 1);
-            float most = Math.min(frame.widthPt(), frame.heightPt()) / 8;
+            float most = Math.min(pageWidthPt, pageHeightPt) / 8;
             float across = Math.min(Units.mm((float) mark.spot().across()), most);
             float down = Math.min(Units.mm((float) mark.spot().down()), most);
-            float size = Math.min(mark.look().sizePt(), Math.min((frame.widthPt() - 2 * across) / widthPerPoint, frame.heightPt() / 3));
+            float size = Math.min(mark.look().sizePt(), Math.min((pageWidthPt - 2 * across) / widthPerPoint, pageHeightPt / 3));
             float width = widthPerPoint * size;
             float x = switch (mark.spot().column()) {
                 case LEFT -> across;
-                case MIDDLE -> (frame.widthPt() - width) / 2;
-                case RIGHT -> frame.widthPt() - across - width;
+                case MIDDLE -> (pageWidthPt - width) / 2;
+                case RIGHT -> pageWidthPt - across - width;
             };
             float y = switch (mark.spot().row()) {
-                case HEAD -> frame.heightPt() - down - size * HEIGHT_OF_FIGURES;
-                case MIDDLE -> (frame.heightPt() - size * HEIGHT_OF_FIGURES) / 2;
+                case HEAD -> pageHeightPt - down - size * HEIGHT_OF_FIGURES;
+                case MIDDLE -> (pageHeightPt - size * HEIGHT_OF_FIGURES) / 2;
                 case FOOT -> down;
             };
             return new Placed(mark, rounded(x), rounded(y), rounded(size), rounded(width));
@@ -93,7 +103,7 @@ public final class MarkSetter {
         List<Placed> placed = new ArrayList<>(marks.size());
         StringBuilder operators = new StringBuilder();
         for (Mark mark : marks) {
-            Placed place = Placed.of(mark, frame);
+            Placed place = Placed.of(mark, frame.widthPt(), frame.heightPt());
             placed.add(place);
             Matrix at = Matrix.concatenate(frame.fromReader(), Matrix.getTranslateInstance(place.x, place.y));
             operators.append(TAG).append("\nBT\n0 g\n0 Tr\n/").append(fontName.apply(mark.look().face())).append(' ').append(plain(place.sizePt)).append(" Tf\n")

@@ -8,6 +8,7 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.testing.Folder;
+import app.yellowtab.testing.LeafPictures;
 import app.yellowtab.testing.Pdfs;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -95,7 +96,7 @@ class BoundsTests extends OneSource {
         Outcome.Written written = produce();
         assertThat(written.pages()).isEqualTo(4);
         Bundle bundle = Folder.bundle(place, matter);
-        assertThatThrownBy(() -> LeafPreview.draw(Planner.plan(bundle), place, 2, 200)).hasMessageContaining("more work than any honest one");
+        assertThatThrownBy(() -> LeafPictures.draw(Planner.plan(bundle), place, 2, 200)).hasMessageContaining("more work than any honest one");
     }
 
     @Test

@@ -20,6 +20,7 @@ import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.Prover;
 import app.yellowtab.testing.Folder;
+import app.yellowtab.testing.LeafPictures;
 import app.yellowtab.testing.Pdfs;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
@@ -97,7 +98,7 @@ class LooksTests extends OneSource {
                 .withFromSources(new FromSources(comments, 3)));
         Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
-        BufferedImage preview = LeafPreview.draw(plan, place, 2, 595).image();
+        BufferedImage preview = LeafPictures.draw(plan, place, 2, 595).image();
         BufferedImage produced = Pdfs.picture(target, 3, 72);
         assertThat((double) preview.getHeight() / preview.getWidth()).as("the reader shows the same").isCloseTo((double) produced.getHeight() / produced.getWidth(), within(0.01));
     }

@@ -20,4 +20,17 @@ class UserFolderTests {
         assertThat(path("Mac OS X", Map.of())).isEqualTo(Path.of("/home/me/Library/Application Support/Yellow Tab"));
         assertThat(path("Linux", Map.of("YELLOWTAB_HOME", "/mine"))).isEqualTo(Path.of("/mine"));
     }
+
+    @Test
+    void whatCanBeMadeAnewHasAPlaceOfItsOwn() {
+        assertThat(cache("Linux", Map.of())).isEqualTo(Path.of("/home/me/.cache/yellowtab"));
+        assertThat(cache("Linux", Map.of("XDG_CACHE_HOME", "/cache"))).isEqualTo(Path.of("/cache/yellowtab"));
+        assertThat(cache("Windows 11", Map.of("LOCALAPPDATA", "/local"))).isEqualTo(Path.of("/local/Yellow Tab/Cache"));
+        assertThat(cache("Mac OS X", Map.of())).isEqualTo(Path.of("/home/me/Library/Caches/Yellow Tab"));
+        assertThat(cache("Linux", Map.of("YELLOWTAB_HOME", "/mine"))).isEqualTo(Path.of("/mine/cache"));
+    }
+
+    private static Path cache(String system, Map<String, String> environment) {
+        return UserFolder.cache(system, "/home/me", name -> Optional.ofNullable(environment.get(name)));
+    }
 }

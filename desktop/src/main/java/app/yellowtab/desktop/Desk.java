@@ -11,6 +11,7 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
+import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
@@ -48,6 +49,7 @@ final class Desk implements StartView.Actions {
     private final Stage window;
     private final Recents recents;
     private final Path userFolder;
+    private final PictureFiles pictures;
     private final Jobs jobs;
     private final FileDialogs dialogs;
     private final Opener opener;
@@ -63,10 +65,11 @@ final class Desk implements StartView.Actions {
     /** A bundle that was opened, and what is remembered of it. */
     private record Loaded(BundleFolder folder, Bundle bundle, Plan plan, List<String> passwords, Optional<Recents.Recent> recent) {}
 
-    Desk(Stage window, Recents recents, Path userFolder, Jobs jobs, FileDialogs dialogs, Opener opener) {
+    Desk(Stage window, Recents recents, Path userFolder, PictureFiles pictures, Jobs jobs, FileDialogs dialogs, Opener opener) {
         this.window = window;
         this.recents = recents;
         this.userFolder = userFolder;
+        this.pictures = pictures;
         this.jobs = jobs;
         this.dialogs = dialogs;
         this.opener = opener;
@@ -175,7 +178,7 @@ final class Desk implements StartView.Actions {
     }
 
     private void show(Workspace workspace, Autosave autosave, ExecutorService saving) {
-        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), dialogs, opener);
+        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, dialogs, opener);
         open = new OpenBundle(workspace, shell, autosave, saving);
         setRoot(shell, Words.of("app.titled", nameOf(workspace)));
         shell.begin();

@@ -2,6 +2,7 @@ package app.yellowtab.desktop;
 
 import app.yellowtab.desktop.arrange.ArrangeStage;
 import app.yellowtab.desktop.gather.GatherStage;
+import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.produce.ProduceStage;
 import app.yellowtab.desktop.reader.ForeEdge;
 import app.yellowtab.desktop.reader.Reader;
@@ -13,8 +14,11 @@ import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.picture.PageRenderer;
+import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.store.RememberedPasswords;
 import java.util.List;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
@@ -36,6 +40,7 @@ final class Shell extends StackPane {
     private final GatherStage gather;
     private final ArrangeStage arrange;
     private final ProduceStage produce;
+    private final PagePictures pictures;
     private final Reader reader;
     private final ForeEdge foreEdge;
     private final HelpOverlay help = new HelpOverlay();
@@ -44,13 +49,14 @@ final class Shell extends StackPane {
     private final StatusBar status;
     private final Subscription subscription;
 
-    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, FileDialogs dialogs, Opener opener) {
+    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, FileDialogs dialogs, Opener opener) {
         this.workspace = workspace;
+        this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater);
         Intakes intakes = new Intakes(workspace, passwords);
-        this.gather = new GatherStage(workspace, intakes, dialogs);
+        this.gather = new GatherStage(workspace, intakes, dialogs, pictures);
         this.arrange = new ArrangeStage(workspace, intakes, dialogs);
         this.produce = new ProduceStage(workspace, dialogs, opener);
-        this.reader = new Reader(workspace);
+        this.reader = new Reader(workspace, pictures);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, help::toggle);
         this.status = new StatusBar(workspace);
@@ -83,6 +89,7 @@ final class Shell extends StackPane {
         arrange.dispose();
         produce.dispose();
         reader.dispose();
+        pictures.close();
         foreEdge.dispose();
         rail.dispose();
         status.dispose();

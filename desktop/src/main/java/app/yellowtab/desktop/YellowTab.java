@@ -2,9 +2,10 @@ package app.yellowtab.desktop;
 
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.pdf.Typeface;
-import app.yellowtab.store.Recents;
 import app.yellowtab.files.UserFolder;
+import app.yellowtab.pdf.Typeface;
+import app.yellowtab.picture.PictureFiles;
+import app.yellowtab.store.Recents;
 import atlantafx.base.theme.PrimerLight;
 import java.io.IOException;
 import java.io.InputStream;
@@ -32,7 +33,9 @@ public final class YellowTab extends Application {
                 LoggerFactory.getLogger(YellowTab.class).error("unexpected", e));
         FileDialogs dialogs = new SystemDialogs(window);
         Jobs jobs = new Jobs(background, Platform::runLater);
-        Desk desk = new Desk(window, new Recents(user), user, jobs, dialogs,
+        PictureFiles pictures = new PictureFiles(UserFolder.cache().resolve("pictures"), PictureFiles.MOST_BYTES);
+        background.execute(pictures::sweep);
+        Desk desk = new Desk(window, new Recents(user), user, pictures, jobs, dialogs,
                 path -> getHostServices().showDocument(path.toUri().toString()));
         List<String> arguments = getParameters().getRaw();
         if (arguments.isEmpty()) desk.resume();

@@ -7,13 +7,16 @@ import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Document;
+import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.Recents;
@@ -26,6 +29,7 @@ import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executors;
@@ -40,6 +44,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -81,7 +86,7 @@ class WindowTests {
     }
 
     private Desk newDesk() {
-        return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"), jobs, dialogs, opener);
+        return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"), new PictureFiles(temp.resolve("pictures"), PictureFiles.MOST_BYTES), jobs, dialogs, opener);
     }
 
     @AfterEach
@@ -254,7 +259,12 @@ class WindowTests {
         openBundle(robot);
         robot.press(KeyCode.CONTROL).push(KeyCode.G).release(KeyCode.CONTROL).write("6").push(KeyCode.ENTER);
         until(() -> robot.lookup("#leaf-what").queryAs(Label.class).getText().equals("Q, page 2 of 2"));
-        until(() -> robot.lookup(".page .image-view").queryAs(ImageView.class).getImage() != null);
+        PagePane page = robot.lookup(".reader .page").queryAs(PagePane.class);
+        until(() -> page.marksShown().equals(List.of("6")));
+        Image drawn = robot.lookup(".reader .image-view").queryAs(ImageView.class).getImage();
+        robot.interact(() -> workspace().edit(bundle -> Edits.takeOut(bundle, Set.of(bundle.contents().allDocuments().getFirst().id()))));
+        until(() -> page.marksShown().equals(List.of("5")));
+        assertThat(robot.lookup(".reader .image-view").queryAs(ImageView.class).getImage()).as("another number draws nothing anew").isSameAs(drawn);
         robot.push(KeyCode.PAGE_DOWN);
         until(() -> robot.lookup("#leaf-what").queryAs(Label.class).getText().equals("R, page 1 of 1"));
         Bounds edge = robot.lookup("#fore-edge").query().localToScreen(robot.lookup("#fore-edge").query().getLayoutBounds());

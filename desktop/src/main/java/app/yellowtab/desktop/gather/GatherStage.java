@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.gather;
 
+import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
@@ -55,14 +56,14 @@ public final class GatherStage extends HBox {
     private final Subscription subscription;
     private Subscription confirming = Subscription.EMPTY;
 
-    public GatherStage(Workspace workspace, Intakes intakes, FileDialogs dialogs) {
+    public GatherStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures) {
         this.workspace = workspace;
         this.intakes = intakes;
         this.dialogs = dialogs;
         this.gathering = new Gathering(workspace, intakes);
         this.watching = new Watching(workspace, gathering::bringIn);
         this.list = new SourceList(gathering);
-        this.glance = new Glance(gathering, list);
+        this.glance = new Glance(gathering, list, pictures);
         VBox.setVgrow(list, Priority.ALWAYS);
         VBox table = new VBox(10, head(), tools(), offer, watched, list, actions());
         table.getStyleClass().add(Styles.GATHER);

@@ -1,21 +1,20 @@
 package app.yellowtab.desktop.gather;
 
 import app.yellowtab.desktop.gather.Gathering.Row;
+import app.yellowtab.desktop.pages.PagePane;
+import app.yellowtab.desktop.pages.PagePictures;
+import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Pictures;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.model.source.SourceId;
 import app.yellowtab.source.Likeness;
-import app.yellowtab.source.SourcePicture;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -24,10 +23,8 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.PasswordField;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import org.jspecify.annotations.Nullable;
@@ -36,16 +33,14 @@ import org.kordamp.ikonli.feather.Feather;
 /** One source at a glance: its first page, its title and date to be typed over, and all that is known of it. */
 final class Glance extends VBox {
     private static final double PICTURE = 300;
-    private static final int PICTURE_PX = 620;
-
-    /** A page of a source in a state of it. */
-    private record PageKey(SourceId source, int page, Object state) {}
+    private static final int WIDTH_PX = 440;
 
     private final Gathering gathering;
     private final SourceList list;
-    private final ExecutorService drawing = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("glance").factory());
-    private final Pictures<PageKey> pictures = new Pictures<>(drawing, Platform::runLater);
-    private final ImageView picture = new ImageView();
+    private final PagePictures pictures;
+    private final PagePane picture = new PagePane();
+    private final VBox top;
+    private PagePictures.Request request = PagePictures.Request.DONE;
     private final Label pageWords = Controls.label("", Styles.SMALL);
     private final Button previous = Controls.iconButton(Feather.CHEVRON_LEFT, "glance.previous", () -> turn(-1));
     private final Button next = Controls.iconButton(Feather.CHEVRON_RIGHT, "glance.next", () -> turn(1));
@@ -56,21 +51,17 @@ final class Glance extends VBox {
     private int page = 1;
     private boolean waiting;
 
-    Glance(Gathering gathering, SourceList list) {
+    Glance(Gathering gathering, SourceList list, PagePictures pictures) {
         super(8);
         this.gathering = gathering;
         this.list = list;
-        picture.setPreserveRatio(true);
-        picture.setFitWidth(PICTURE);
-        picture.setFitHeight(PICTURE);
-        StackPane frame = new StackPane(picture);
-        frame.getStyleClass().add(Styles.PAGE);
-        frame.setMinHeight(PICTURE + 8);
+        this.pictures = pictures;
+        picture.setMinHeight(PICTURE);
+        picture.setPrefHeight(PICTURE);
         HBox pager = new HBox(6, previous, pageWords, next);
         pager.setAlignment(Pos.CENTER);
-        VBox top = new VBox(4, frame, pager);
-        top.visibleProperty().bind(picture.imageProperty().isNotNull());
-        top.managedProperty().bind(top.visibleProperty());
+        top = new VBox(4, picture, pager);
+        Controls.show(top, false);
         ScrollPane scroll = new ScrollPane(words);
         scroll.setFitToWidth(true);
         scroll.getStyleClass().add(Styles.GLANCE_WORDS);
@@ -84,7 +75,7 @@ final class Glance extends VBox {
 
     void dispose() {
         subscription.unsubscribe();
-        drawing.shutdownNow();
+        request.cancel();
     }
 
     /** Puts the keyboard into the title. */
@@ -115,7 +106,8 @@ final class Glance extends VBox {
         } else {
             typed = null;
             words.getChildren().clear();
-            picture.setImage(null);
+            request.cancel();
+            showPicture(false);
             if (!chosen.isEmpty()) showSeveral(chosen);
         }
     }
@@ -219,11 +211,17 @@ final class Glance extends VBox {
         pageWords.setText(Words.of("glance.page", number, source.pageCount()));
         previous.setDisable(number == 1);
         next.setDisable(number == source.pageCount());
-        pictures.ask(new PageKey(source.id(), number, source.about()), () -> SourcePicture.draw(gathering.workspace().folder(), source.id(), number, PICTURE_PX), result -> {
-            if (shown.isEmpty() || !shown.get().source().id().equals(source.id())) return;
-            picture.setImage(result instanceof Pictures.Result.Picture drawn ? drawn.image() : null);
-            boolean lacks = result instanceof Pictures.Result.Picture drawn && drawn.missing() > 0;
+        request.cancel();
+        request = pictures.request(pictures.renderer().page(source.id(), number, PageLook.PLAIN, gathering.workspace().bundle().fromSources().comments(), WIDTH_PX), Urgency.IN_VIEW, result -> {
+            if (result instanceof PagePictures.Result.Picture drawn) picture.show(drawn, List.of());
+            showPicture(result instanceof PagePictures.Result.Picture);
+            boolean lacks = result instanceof PagePictures.Result.Picture drawn && drawn.missing() > 0;
             pageWords.setText(Words.of(lacks ? "glance.pageLacks" : "glance.page", number, source.pageCount()));
         });
+    }
+
+    private void showPicture(boolean there) {
+        if (!there) picture.clear();
+        Controls.show(top, there);
     }
 }

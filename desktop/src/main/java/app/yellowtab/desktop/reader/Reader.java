@@ -1,7 +1,9 @@
 package app.yellowtab.desktop.reader;
 
+import app.yellowtab.desktop.pages.PagePane;
+import app.yellowtab.desktop.pages.PagePictures;
+import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Pictures;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -10,20 +12,20 @@ import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import javafx.application.Platform;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.image.ImageView;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
+import javafx.util.Duration;
 import javafx.util.Subscription;
 import org.kordamp.ikonli.feather.Feather;
 
@@ -31,23 +33,29 @@ import org.kordamp.ikonli.feather.Feather;
 public final class Reader extends VBox {
     /** Sharp at the width shown, and on displays of up to double density. */
     private static final int WIDTH_PX = 760;
+    /** The pages that one is likely to turn to, by how far they are away; made ready before they are asked for. */
+    private static final int[] NEIGHBOURS = {1, -1, 2};
+    private static final Duration PATIENCE = Duration.millis(250);
 
     private final Workspace workspace;
-    private final ExecutorService drawing = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("draw").factory());
     private final PagePictures pictures;
+    private final List<PagePictures.Request> requests = new ArrayList<>();
+    /** While a page is long in coming, no other stands under its number. */
+    private final PauseTransition late = new PauseTransition(PATIENCE);
     private final TextField number = new TextField();
     private final Label of = new Label();
-    private final ImageView picture = new ImageView();
     private final Label trouble = Controls.paragraph("", Styles.NOTICE);
     private final Label remark = Controls.paragraph("", Styles.NOTICE);
-    private final StackPane paper = new StackPane(picture, trouble);
+    private final PagePane page = new PagePane();
+    private final StackPane paper = new StackPane(page, trouble);
     private final Label what = Controls.paragraph("", Styles.SMALL);
     private final Subscription subscription;
 
-    public Reader(Workspace workspace) {
+    public Reader(Workspace workspace, PagePictures pictures) {
         super(8);
         this.workspace = workspace;
-        this.pictures = new PagePictures(workspace.folder(), drawing, Platform::runLater);
+        this.pictures = pictures;
+        late.setOnFinished(event -> page.clear());
         number.setId("leaf-number");
         number.setPrefColumnCount(4);
         number.setAccessibleText(Words.of("reader.number"));
@@ -59,13 +67,8 @@ public final class Reader extends VBox {
                 Controls.label(Words.of("reader.leaf"), Styles.SMALL), number, of,
                 Controls.iconButton(Feather.CHEVRON_RIGHT, "reader.next", () -> step(1)));
         head.setAlignment(Pos.CENTER);
-        picture.setPreserveRatio(true);
-        picture.setSmooth(true);
-        picture.fitWidthProperty().bind(paper.widthProperty().subtract(2));
-        picture.fitHeightProperty().bind(paper.heightProperty().subtract(2));
         paper.setMinSize(0, 0);
         paper.setAlignment(Pos.TOP_CENTER);
-        paper.getStyleClass().add(Styles.PAGE);
         paper.addEventHandler(ScrollEvent.SCROLL, event -> {
             if (event.getDeltaY() != 0) step(event.getDeltaY() < 0 ? 1 : -1);
         });
@@ -90,7 +93,7 @@ public final class Reader extends VBox {
 
     public void dispose() {
         subscription.unsubscribe();
-        drawing.shutdownNow();
+        withdraw();
     }
 
     private void step(int leaves) {
@@ -114,26 +117,40 @@ public final class Reader extends VBox {
         showNumber();
         of.setText(Words.of("reader.of", plan.lastNumber()));
         what.setText(describe(plan, leaf));
-        pictures.ask(plan, leaf.index(), workspace.unlockingsProperty().get(), WIDTH_PX, this::show);
+        withdraw();
+        late.playFromStart();
+        requests.add(pictures.request(pictures.renderer().leaf(plan, leaf, WIDTH_PX), Urgency.IN_VIEW, result -> show(leaf, result)));
+        for (int near : NEIGHBOURS) {
+            int index = leaf.index() + near;
+            if (index < 0 || index >= plan.pageCount()) continue;
+            requests.add(pictures.request(pictures.renderer().leaf(plan, plan.leaf(index), WIDTH_PX), Urgency.SOON, ready -> { }));
+        }
+    }
+
+    private void withdraw() {
+        requests.forEach(PagePictures.Request::cancel);
+        requests.clear();
+        late.stop();
     }
 
     private Leaf read() {
         return workspace.plan().leaf(workspace.leaf());
     }
 
-    private void show(Pictures.Result result) {
+    private void show(Leaf leaf, PagePictures.Result result) {
+        late.stop();
         switch (result) {
-            case Pictures.Result.Picture drawn -> {
-                picture.setImage(drawn.image());
+            case PagePictures.Result.Picture drawn -> {
+                page.show(drawn, workspace.plan().marksOn(leaf));
                 remark.setText(drawn.missing() > 0 ? Words.of("reader.picturesMissing", drawn.missing()) : "");
             }
-            case Pictures.Result.Failed failed -> {
-                picture.setImage(null);
+            case PagePictures.Result.Failed failed -> {
+                page.clear();
                 remark.setText("");
                 trouble.setText(failed.message().isEmpty() ? Words.of("reader.notDrawn") : failed.message());
             }
         }
-        Controls.show(trouble, result instanceof Pictures.Result.Failed);
+        Controls.show(trouble, result instanceof PagePictures.Result.Failed);
         Controls.show(remark, !remark.getText().isEmpty());
     }
 
