@@ -3,6 +3,7 @@ package app.yellowtab.cli;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Severity;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Reading;
@@ -63,7 +64,7 @@ final class GatherCommand implements Callable<Integer> {
             long read = taken.sources().stream().filter(Source::isRead).count();
             console.end(String.format(Locale.UK, "%s: %,d of %,d %s read, %,d %s,", folder, read, taken.sources().size(), taken.sources().size() == 1 ? "file" : "files", pages, pages == 1 ? "page" : "pages"));
             if (taken.sources().isEmpty()) return NOTHING_GATHERED;
-            return findings.stream().anyMatch(finding -> finding.code().lossy()) ? SOME_LEFT_OUT : DONE;
+            return findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT : DONE;
         }
     }
 

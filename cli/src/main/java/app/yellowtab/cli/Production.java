@@ -4,6 +4,7 @@ import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Severity;
 import app.yellowtab.ledger.LedgerCsv;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Planner;
@@ -70,10 +71,10 @@ final class Production implements AutoCloseable {
     }
 
     private int summary(Outcome.Written written, List<Finding> intake) {
-        long leftOut = intake.stream().filter(finding -> finding.code().lossy()).count();
+        long leftOut = intake.stream().filter(finding -> finding.severity() != Severity.REMARK).count();
         console.end(String.format(Locale.UK, "%s: %,d %s, %,d pages, %,d bytes,%s", written.file(), written.documents(), written.documents() == 1 ? "document" : "documents", written.pages(),
                 written.bytes(), leftOut > 0 ? " " + leftOut + " left out or damaged (named above)," : ""));
-        boolean lossy = leftOut > 0 || written.findings().stream().anyMatch(finding -> finding.code().lossy());
+        boolean lossy = leftOut > 0 || written.findings().stream().anyMatch(finding -> finding.severity() != Severity.REMARK);
         return lossy ? SOME_LEFT_OUT : DONE;
     }
 

@@ -3,6 +3,7 @@ package app.yellowtab.assemble;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerWriter;
 import app.yellowtab.model.CaseHeading;
@@ -109,6 +110,7 @@ final class AssemblyRun implements Closeable {
         try (ReadySource ready = ahead.take()) {
             List<Leaf> leaves = ready.run().leaves();
             Path original = sources.original(ready.run().source());
+            Subject.OfSource source = sources.subject(ready.run().source(), 0);
             for (int i = 0; i < leaves.size(); i++) {
                 if (stop.getAsBoolean()) return ~i;
                 Leaf leaf = leaves.get(i);
@@ -116,13 +118,13 @@ final class AssemblyRun implements Closeable {
                 Optional<CarriedPage> page = ready.page(i);
                 if (page.isPresent()) {
                     add(leaf, page.get(), "page");
-                    report.add(original, wanted, ready.notes(i));
+                    report.add(source, wanted, ready.notes(i));
                 } else {
                     own.slip(leaf, String.valueOf(original.getFileName()), wanted, slip -> add(leaf, slip, "slip"));
-                    report.add(new Finding(ready.lost(i), original, wanted, ""));
+                    report.add(new Finding(ready.lost(i), source.onPage(wanted), ""));
                 }
             }
-            report.add(original, ready.ofFile());
+            report.add(source, ready.ofFile());
             if (ready.needsPdf2()) version = "2.0";
             bundle.settle();
             ready.finish();
@@ -146,7 +148,7 @@ final class AssemblyRun implements Closeable {
         if (ofHeading > 0) report.add(Finding.about(Code.CHARACTERS_NOT_SHOWN, "The heading of the bundle", String.valueOf(ofHeading)));
         for (PlannedEntry entry : plan.entries()) {
             int missing = Typeface.SERIF.missingIn(entry.title());
-            if (missing > 0) report.add(Finding.about(Code.CHARACTERS_NOT_SHOWN, entry.title(), String.valueOf(missing)));
+            if (missing > 0) report.add(new Finding(Code.CHARACTERS_NOT_SHOWN, new Subject.OfEntry(entry.id().value(), entry.title()), String.valueOf(missing)));
         }
     }
 

@@ -62,7 +62,7 @@ final class ReadySource implements Closeable {
         SourceId id = run.source();
         for (int n = 0; n < run.leaves().size(); n++) {
             boolean redacted = !run.page(n).look().redactions().isEmpty();
-            if (redacted) throw new FindingException(new Finding(Code.REDACTION_NOT_MADE, sources.original(id), run.page(n).page(), ""), null);
+            if (redacted) throw new FindingException(new Finding(Code.REDACTION_NOT_MADE, sources.subject(id, run.page(n).page()), ""), null);
         }
         boolean first = sessions.begin(id);
         PageCarrier carrier;
@@ -77,7 +77,7 @@ final class ReadySource implements Closeable {
             if (opened.pages().size() != sources.source(id).pageCount()) opened.pages().verified();
             int planned = sources.source(id).pageCount();
             if (opened.pages().size() != planned) {
-                throw new FindingException(Finding.of(Code.PAGES_MISSING, sources.original(id), opened.pages().size() + " instead of " + planned), null);
+                throw new FindingException(new Finding(Code.PAGES_MISSING, sources.subject(id, 0), opened.pages().size() + " instead of " + planned), null);
             }
             carrier = opened.whole(() -> new PageCarrier(opened, page -> lookup.targetOf(id, page, run.document()), plan.comments(), setter));
             ofFile = carrier.ofFile();

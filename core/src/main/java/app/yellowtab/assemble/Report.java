@@ -3,7 +3,7 @@ package app.yellowtab.assemble;
 import app.yellowtab.carry.Changes;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
-import java.nio.file.Path;
+import app.yellowtab.finding.Subject;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -14,39 +14,38 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
-/** Gathers what happened to sources and their pages: one finding for each kind and file, with its pages. For one thread. */
+/** Gathers what happened to sources and their pages: one finding for each kind and source, with its pages. For one thread. */
 final class Report {
     /** More pages than this are only counted. */
     private static final int MOST_NAMED = 20;
 
     private final List<Finding> single = new ArrayList<>();
-    private final Map<Path, Map<Code, TreeMap<Integer, Integer>>> counted = new LinkedHashMap<>();
-
-    private final Map<Path, Map<Code, Set<String>>> named = new LinkedHashMap<>();
+    private final Map<Subject.OfSource, Map<Code, TreeMap<Integer, Integer>>> counted = new LinkedHashMap<>();
+    private final Map<Subject.OfSource, Map<Code, Set<String>>> named = new LinkedHashMap<>();
 
     void add(Finding finding) {
         single.add(finding);
     }
 
-    /** Takes what concerns a file as a whole; it counts once, however often it is said. */
-    void add(Path file, Changes notes) {
-        notes.counts().forEach((code, count) -> pages(file, code).put(0, count));
-        notes.names().forEach((code, names) -> named.computeIfAbsent(file, f -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new LinkedHashSet<>()).addAll(names));
+    /** Takes what concerns a source as a whole; it counts once, however often it is said. */
+    void add(Subject.OfSource source, Changes notes) {
+        notes.counts().forEach((code, count) -> pages(source, code).put(0, count));
+        notes.names().forEach((code, names) -> named.computeIfAbsent(source, s -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new LinkedHashSet<>()).addAll(names));
     }
 
     /** Takes what happened to the things of one page, counted from 1. */
-    void add(Path file, int page, Changes notes) {
-        notes.counts().forEach((code, count) -> pages(file, code).merge(page, count, Integer::sum));
+    void add(Subject.OfSource source, int page, Changes notes) {
+        notes.counts().forEach((code, count) -> pages(source, code).merge(page, count, Integer::sum));
     }
 
-    private TreeMap<Integer, Integer> pages(Path file, Code code) {
-        return counted.computeIfAbsent(file, f -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new TreeMap<>());
+    private TreeMap<Integer, Integer> pages(Subject.OfSource source, Code code) {
+        return counted.computeIfAbsent(source, s -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new TreeMap<>());
     }
 
     List<Finding> findings() {
         List<Finding> all = new ArrayList<>(single);
-        counted.forEach((file, codes) -> codes.forEach((code, pages) -> all.add(new Finding(code, file, pages.firstKey(), words(pages)))));
-        named.forEach((file, codes) -> codes.forEach((code, names) -> all.add(Finding.of(code, file, listed(List.copyOf(names))))));
+        counted.forEach((source, codes) -> codes.forEach((code, pages) -> all.add(new Finding(code, source.onPage(pages.firstKey()), words(pages)))));
+        named.forEach((source, codes) -> codes.forEach((code, names) -> all.add(new Finding(code, source, listed(List.copyOf(names))))));
         return all;
     }
 

@@ -110,12 +110,12 @@ final class SourceSessions implements Closeable {
     }
 
     FindingException changed(SourceId id) {
-        return new FindingException(Finding.of(Code.SOURCE_CHANGED, sources.original(id)), null);
+        return new FindingException(new Finding(Code.SOURCE_CHANGED, sources.subject(id, 0), ""), null);
     }
 
     private Stand stand(SourceId id) throws IOException {
         Path file = sources.original(id);
-        if (!Files.exists(file)) throw new FindingException(Finding.of(Code.SOURCE_MISSING, file), null);
+        if (!Files.exists(file)) throw new FindingException(new Finding(Code.SOURCE_MISSING, sources.subject(id, 0), ""), null);
         return new Stand(Files.size(file), Files.getLastModifiedTime(file).toMillis());
     }
 

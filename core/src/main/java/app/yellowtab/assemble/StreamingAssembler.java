@@ -5,6 +5,7 @@ import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Output;
@@ -126,7 +127,7 @@ final class StreamingAssembler implements Assembler {
     }
 
     private static FindingException failure(Code code, Path file, String detail, @Nullable Throwable cause) {
-        return new FindingException(Finding.of(code, file, detail), cause);
+        return new FindingException(new Finding(code, Subject.OfProduced.of(file, 0), detail), cause);
     }
 
     /** Opens a draft for writing. */

@@ -3,6 +3,7 @@ package app.yellowtab.assemble;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Subject;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
@@ -30,7 +31,7 @@ final class TargetLock {
     static Outcome holding(Path target, Work work) throws IOException {
         Path file = target.toAbsolutePath().resolveSibling(".yellowtab-" + target.getFileName() + ".lock");
         try (FileChannel channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
-            if (isTaken(channel)) throw new FindingException(Finding.of(Code.TARGET_BUSY, target), null);
+            if (isTaken(channel)) throw new FindingException(new Finding(Code.TARGET_BUSY, Subject.OfProduced.of(target, 0), ""), null);
             try {
                 return work.run();
             } finally {

@@ -1,5 +1,9 @@
 package app.yellowtab.finding;
 
+import static app.yellowtab.finding.Severity.LOSS;
+import static app.yellowtab.finding.Severity.OBSTACLE;
+import static app.yellowtab.finding.Severity.REMARK;
+
 import java.nio.file.Path;
 import java.text.MessageFormat;
 import java.util.Locale;
@@ -7,76 +11,76 @@ import java.util.Objects;
 import java.util.ResourceBundle;
 
 /**
- * Something about a file that the user must know: data, to be listed, counted and worded.
+ * Something that the user must know: data, to be listed, counted and worded.
  *
- * @param code   what it is
- * @param name   of the file it is about, or of whatever else it is
- * @param within  the files that it was taken out of; empty for none
- * @param place  its whole path
- * @param page   the page it is about, counted from 1; 0 for the whole file
- * @param detail a further word for the message, such as the kind of the file; empty for none
+ * @param code    what it is
+ * @param subject what it is about
+ * @param detail  a further word for the message, such as the kind of the file; empty for none
  */
-public record Finding(Code code, String name, String within, String place, int page, String detail) {
-    /** What can be found. {@code lossy} ones mean that something of the file is not in the bundle. */
+public record Finding(Code code, Subject subject, String detail) {
+    /** What can be found. */
     public enum Code {
-        KIND_NOT_READ(true), EMPTY_FILE(true), PASSWORD_NEEDED(true), PASSWORD_AGAIN(true), LOCKED_TO_CERTIFICATE(true), LOCKED_OTHERWISE(true), PASSWORDS_NOT_CHANGED(false), DAMAGED(true), NOT_CONVERTED(true), NOT_TAKEN_OUT(true), NO_PAGES(true),
-        NOT_READABLE(true), NO_ROOM(true), FOLDER_NOT_READABLE(true), TOO_LARGE(true), FAILED(true), SOURCE_MISSING(true), SOURCE_STUCK(true),
-        PAGES_MISSING(true), BREAKS_OFF(true), REBUILT(true), FIRST_PICTURE_ONLY(true), PICTURE_MENDED(false), PAGE_LOST(true), PAGE_TOO_MUCH(true), REDACTION_NOT_MADE(true), PAGES_TOO_MUCH(true), CHARACTERS_NOT_SHOWN(true), PART_LOST(true), PAGE_WITHOUT_SIZE(false), FIELD_NOT_SHOWN(true),
-        CONVERSION_LOST(true), CHANGES_ACCEPTED(false), CHANGES_SHOWN(false), HIDDEN_LEFT_OUT(true), NOT_FETCHED(true), NESTED_TOO_DEEP(true),
-        LINK_DROPPED(false), COMMENTS_KEPT(false), COMMENTS_FLATTENED(false), COMMENTS_DROPPED(false), ACTIONS_REMOVED(false), MEDIA_REMOVED(false),
-        FILES_LEFT_OUT(true), HIDDEN_LAYERS(false), SIGNATURES(false), SOURCE_CHANGED(true), TARGET_BUSY(true),
-        TARGET_NOT_WRITABLE(true), TARGET_IS_SOURCE(true), NO_SPACE(true), NOTHING_TO_PRODUCE(true),
-        PROOF_COUNT(true), PROOF_OTHER_FILE(true), PROOF_LABEL(true), PROOF_BOOKMARK(true), PROOF_FONT(true), PROOF_ACTION_OF_FILE(true), PROOF_NUMBER(true),
-        PROOF_PLACE(true), PROOF_ROW(true), PROOF_ROW_NUMBER(true), PROOF_ROW_LINK(true), PROOF_LINKS(true), PROOF_PAGE(true), PROOF_CONTENT(true), PROOF_ACTION(true),
-        PROOF_UNREADABLE(true), PROOF_NO_BUNDLE(true), PROOF_NO_PDF(true), LEDGER_MISSING(true), LEDGER_DAMAGED(true),
-        BUNDLE_MISSING(true), BUNDLE_DAMAGED(true), BUNDLE_NEWER(true), BUNDLE_IN_USE(true), BUNDLE_NOT_SAVED(true);
+        KIND_NOT_READ(LOSS), EMPTY_FILE(LOSS), PASSWORD_NEEDED(LOSS), PASSWORD_AGAIN(OBSTACLE), LOCKED_TO_CERTIFICATE(LOSS), LOCKED_OTHERWISE(LOSS),
+        PASSWORDS_NOT_CHANGED(REMARK), DAMAGED(LOSS), NOT_CONVERTED(LOSS), NOT_TAKEN_OUT(LOSS), NO_PAGES(LOSS), NOT_READABLE(LOSS), NO_ROOM(LOSS),
+        FOLDER_NOT_READABLE(LOSS), TOO_LARGE(LOSS), FAILED(LOSS), SOURCE_MISSING(OBSTACLE), SOURCE_STUCK(OBSTACLE), PAGES_MISSING(OBSTACLE),
+        BREAKS_OFF(LOSS), REBUILT(LOSS), FIRST_PICTURE_ONLY(LOSS), PICTURE_MENDED(REMARK), PAGE_LOST(LOSS), PAGE_TOO_MUCH(LOSS),
+        REDACTION_NOT_MADE(OBSTACLE), PAGES_TOO_MUCH(LOSS), CHARACTERS_NOT_SHOWN(LOSS), PART_LOST(LOSS), PAGE_WITHOUT_SIZE(REMARK),
+        FIELD_NOT_SHOWN(LOSS), CONVERSION_LOST(LOSS), CHANGES_ACCEPTED(REMARK), CHANGES_SHOWN(REMARK), HIDDEN_LEFT_OUT(LOSS), NOT_FETCHED(LOSS),
+        NESTED_TOO_DEEP(LOSS), LINK_DROPPED(REMARK), COMMENTS_KEPT(REMARK), COMMENTS_FLATTENED(REMARK), COMMENTS_DROPPED(REMARK),
+        ACTIONS_REMOVED(REMARK), MEDIA_REMOVED(REMARK), FILES_LEFT_OUT(LOSS), HIDDEN_LAYERS(REMARK), SIGNATURES(REMARK), SOURCE_CHANGED(OBSTACLE),
+        TARGET_BUSY(OBSTACLE), TARGET_NOT_WRITABLE(OBSTACLE), TARGET_IS_SOURCE(OBSTACLE), NO_SPACE(OBSTACLE), NOTHING_TO_PRODUCE(OBSTACLE),
+        PROOF_COUNT(LOSS), PROOF_OTHER_FILE(LOSS), PROOF_LABEL(LOSS), PROOF_BOOKMARK(LOSS), PROOF_FONT(LOSS), PROOF_ACTION_OF_FILE(LOSS),
+        PROOF_NUMBER(LOSS), PROOF_PLACE(LOSS), PROOF_ROW(LOSS), PROOF_ROW_NUMBER(LOSS), PROOF_ROW_LINK(LOSS), PROOF_LINKS(LOSS), PROOF_PAGE(LOSS),
+        PROOF_CONTENT(LOSS), PROOF_ACTION(LOSS), PROOF_UNREADABLE(LOSS), PROOF_NO_BUNDLE(OBSTACLE), PROOF_NO_PDF(OBSTACLE), LEDGER_MISSING(OBSTACLE),
+        LEDGER_DAMAGED(OBSTACLE), BUNDLE_MISSING(OBSTACLE), BUNDLE_DAMAGED(OBSTACLE), BUNDLE_NEWER(OBSTACLE), BUNDLE_IN_USE(OBSTACLE),
+        BUNDLE_NOT_SAVED(OBSTACLE);
 
-        private final boolean lossy;
+        private final Severity severity;
 
-        Code(boolean lossy) {
-            this.lossy = lossy;
+        Code(Severity severity) {
+            this.severity = severity;
         }
 
-        public boolean lossy() {
-            return lossy;
+        public Severity severity() {
+            return severity;
         }
     }
 
     public Finding {
         Objects.requireNonNull(code, "code");
-        Objects.requireNonNull(name, "name");
-        Objects.requireNonNull(within, "within");
-        Objects.requireNonNull(place, "place");
+        Objects.requireNonNull(subject, "subject");
         Objects.requireNonNull(detail, "detail");
-        if (page < 0) throw new IllegalArgumentException("a finding's page must be >= 0, got " + page);
     }
 
-    public Finding(Code code, Path file, int page, String detail) {
-        this(code, file.getFileName() == null ? file.toString() : file.getFileName().toString(), "", file.toString(), page, detail);
-    }
-
+    /** {@return a finding about a file that was to be read} */
     public static Finding of(Code code, Path file) {
-        return new Finding(code, file, 0, "");
+        return of(code, file, "");
     }
 
+    /** {@return a finding about a file that was to be read} */
     public static Finding of(Code code, Path file, String detail) {
-        return new Finding(code, file, 0, detail);
+        return new Finding(code, Subject.OfFile.of(file, 0), detail);
     }
 
-    /** {@return a finding about something that is no file, such as a title} */
+    /** {@return a finding about something that is no file, such as the heading} */
     public static Finding about(Code code, String name, String detail) {
-        return new Finding(code, name, "", name, 0, detail);
+        return new Finding(code, new Subject.OfThing(name), detail);
+    }
+
+    public Severity severity() {
+        return code.severity();
     }
 
     /** {@return the same of a file that was taken out of another} */
     public Finding within(String container) {
-        return new Finding(code, name, within.isEmpty() ? container : within + ", in " + container, place, page, detail);
+        Subject.OfFile inner = subject instanceof Subject.OfFile file ? file : new Subject.OfFile(subject.name(), "", subject.place(), subject.page());
+        return new Finding(code, new Subject.OfFile(inner.name(), inner.within().isEmpty() ? container : inner.within() + ", in " + container, inner.place(), inner.page()), detail);
     }
 
-    /** {@return one or two sentences: the file, what is the matter, and what can be done} */
+    /** {@return one or two sentences: what it is about, what is the matter, and what can be done} */
     public String message() {
         ResourceBundle words = ResourceBundle.getBundle("app.yellowtab.finding.findings", Locale.ROOT);
-        return new MessageFormat(words.getString(code.name()), Locale.ROOT)
-                .format(new Object[] {within.isEmpty() ? name : name + " (in " + within + ")", page, detail, place});
+        String name = subject instanceof Subject.OfFile file && !file.within().isEmpty() ? file.name() + " (in " + file.within() + ")" : subject.name();
+        return new MessageFormat(words.getString(code.name()), Locale.ROOT).format(new Object[] {name, subject.page(), detail, subject.place()});
     }
 }

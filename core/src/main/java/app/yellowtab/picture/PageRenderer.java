@@ -119,7 +119,7 @@ public final class PageRenderer implements Closeable {
     }
 
     private Drawn draw(SourceId id, int page, PageLook look, Comments comments, int widthPx) throws IOException {
-        if (!look.redactions().isEmpty()) throw new FindingException(new Finding(Code.REDACTION_NOT_MADE, sources.original(id), page, ""), null);
+        if (!look.redactions().isEmpty()) throw new FindingException(new Finding(Code.REDACTION_NOT_MADE, sources.subject(id, page), ""), null);
         Source source = sources.source(id);
         OpenSources.Lent lent = open.borrow(id, comments);
         boolean isSound = false;

@@ -1,5 +1,6 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.finding.Subject;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkLook;
 import app.yellowtab.mark.Spot;
@@ -68,6 +69,18 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
             if (leaf.number().isPresent() && !leaf.number().get().isPlain()) leaf.label().codePoints().forEach(letters::add);
         }
         return Map.of(MarkLook.NUMBER.face(), letters);
+    }
+
+    /** {@return the leaf to look at for a finding: the page that it is about, or the first one; empty where it is about no leaf} */
+    public Optional<Leaf> leafOf(Subject subject) {
+        return switch (subject) {
+            case Subject.OfSource source -> leaves.stream().filter(leaf -> leaf.content() instanceof Content.SourcePage shown
+                    && shown.source().value().equals(source.id()) && (source.page() == 0 || shown.page() == source.page())).findFirst();
+            case Subject.OfEntry listed -> entry(new EntryId(listed.id())).map(entry -> leaf(entry.span().first()));
+            case Subject.OfProduced produced -> produced.page() >= 1 && produced.page() <= leaves.size() ? Optional.of(leaf(produced.page() - 1)) : Optional.empty();
+            case Subject.OfFile file -> Optional.empty();
+            case Subject.OfThing thing -> Optional.empty();
+        };
     }
 
     /** {@return the section or document with an id} */

@@ -6,6 +6,7 @@ import app.yellowtab.carry.PageContents;
 import app.yellowtab.content.ContentScan;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.output.ObjectGraph;
@@ -185,6 +186,6 @@ final class LeafProof {
     }
 
     private void report(Ledger.Page leaf, Code code, String detail) {
-        findings.add(new Finding(code, file, leaf.position(), detail));
+        findings.add(new Finding(code, Subject.OfProduced.of(file, leaf.position()), detail));
     }
 }

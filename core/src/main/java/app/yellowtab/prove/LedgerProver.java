@@ -1,9 +1,10 @@
 package app.yellowtab.prove;
 
 import app.yellowtab.assemble.Progress;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerReader;
@@ -37,8 +38,8 @@ final class LedgerProver implements Prover {
     @Override
     public Optional<Proof> prove(Path bundle, Progress progress, BooleanSupplier stop) throws FindingException {
         Path ledgerFile = Ledger.beside(bundle);
-        if (!Files.isReadable(bundle)) throw new FindingException(Finding.of(Code.PROOF_NO_BUNDLE, bundle), null);
-        if (!Files.isReadable(ledgerFile)) throw new FindingException(Finding.of(Code.LEDGER_MISSING, bundle, String.valueOf(ledgerFile.getFileName())), null);
+        if (!Files.isReadable(bundle)) throw new FindingException(new Finding(Code.PROOF_NO_BUNDLE, Subject.OfProduced.of(bundle, 0), ""), null);
+        if (!Files.isReadable(ledgerFile)) throw new FindingException(new Finding(Code.LEDGER_MISSING, Subject.OfProduced.of(bundle, 0), String.valueOf(ledgerFile.getFileName())), null);
         Ledger ledger = read(ledgerFile);
         PageTable pages;
         List<Finding> findings;
@@ -46,11 +47,11 @@ final class LedgerProver implements Prover {
             pages = PageTable.of(input);
             findings = new ArrayList<>(new WholeProof(bundle, ledger, input, pages).prove(ledgerFile));
         } catch (IOException | RuntimeException | StackOverflowError e) {
-            throw new FindingException(Finding.of(Code.PROOF_NO_PDF, bundle, String.valueOf(e.getMessage())), e);
+            throw new FindingException(new Finding(Code.PROOF_NO_PDF, Subject.OfProduced.of(bundle, 0), String.valueOf(e.getMessage())), e);
         }
         try (Leaves leaves = new Leaves(bundle, ledger, pages, progress, stop)) {
             if (!leaves.prove(ledgerFile, findings)) return Optional.empty();
-            findings.sort(Comparator.comparingInt(Finding::page));
+            findings.sort(Comparator.comparingInt(finding -> finding.subject().page()));
             int rows = ledger.index().stream().mapToInt(page -> page.rows().size()).sum();
             return Optional.of(new Proof(bundle, ledger.pages(), rows, ledger.bookmarks().size(), leaves.links, findings));
         } catch (IOException e) {

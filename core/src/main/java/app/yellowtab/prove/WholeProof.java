@@ -1,7 +1,8 @@
 package app.yellowtab.prove;
 
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerReader;
@@ -116,6 +117,6 @@ final class WholeProof {
     }
 
     private void report(Code code, int page, String detail) {
-        findings.add(new Finding(code, file, page, detail));
+        findings.add(new Finding(code, Subject.OfProduced.of(file, page), detail));
     }
 }

@@ -3,6 +3,7 @@ package app.yellowtab.source;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
@@ -24,6 +25,15 @@ public interface SourceFiles {
     /** {@return the file as it was brought in; it need not exist any more} */
     Path original(SourceId id);
 
+    /**
+     * {@return a source as the subject of a finding}
+     *
+     * @param page counted from 1; 0 for the whole source
+     */
+    default Subject.OfSource subject(SourceId id, int page) {
+        return Subject.OfSource.of(id.value(), original(id), page);
+    }
+
     /** {@return the PDF with the source's pages: the original itself, or what it was converted to} */
     Path readable(SourceId id) throws IOException;
 
@@ -43,13 +53,12 @@ public interface SourceFiles {
      * @throws IOException      if it cannot be made out
      */
     default PdfInput open(SourceId id) throws IOException {
-        Path original = original(id);
         Path file = readable(id);
-        if (!Files.exists(file)) throw new FindingException(Finding.of(Code.SOURCE_MISSING, original), null);
+        if (!Files.exists(file)) throw new FindingException(new Finding(Code.SOURCE_MISSING, subject(id, 0), ""), null);
         try {
             return PdfInput.open(file, passwords());
         } catch (InvalidPasswordException locked) {
-            throw new FindingException(Finding.of(Code.PASSWORD_AGAIN, original), locked);
+            throw new FindingException(new Finding(Code.PASSWORD_AGAIN, subject(id, 0), ""), locked);
         }
     }
 
@@ -63,7 +72,7 @@ public interface SourceFiles {
     default boolean isUnchanged(SourceId id, PdfInput open, Runnable alive) throws IOException {
         Source source = source(id);
         Path original = original(id);
-        if (!Files.exists(original)) throw new FindingException(Finding.of(Code.SOURCE_MISSING, original), null);
+        if (!Files.exists(original)) throw new FindingException(new Finding(Code.SOURCE_MISSING, subject(id, 0), ""), null);
         if (source.checksum().isEmpty()) return Fingerprint.of(original).equals(source.sha256());
         return source.checksum().equals(original.equals(readable(id)) ? open.checksum() : Fingerprint.checksum(original, alive));
     }

@@ -26,7 +26,7 @@ class FindingTests {
     @ParameterizedTest
     @EnumSource(Code.class)
     void everyMessageIsWholeAndNamesItsFileWhereItHasOne(Code code) {
-        String message = new Finding(code, Path.of("case", "letter.pdf"), 1412, "detail").message();
+        String message = new Finding(code, Subject.OfSource.of("s1", Path.of("case", "letter.pdf"), 1412), "detail").message();
         assertThat(message).doesNotContain("{", "}").endsWith(".").hasSizeGreaterThan(20);
         if (message.contains("letter")) assertThat(message).doesNotContain("1,412");
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.SourceId;
 import java.nio.file.Path;
@@ -44,7 +45,7 @@ class ModelTests {
     @ParameterizedTest
     @EnumSource
     void everyFindingNamesItsFileAndIsASentence(Finding.Code code) {
-        String message = new Finding(code, Path.of("/case/lease.pdf"), 1412, "detail").message();
+        String message = new Finding(code, Subject.OfSource.of("s1", Path.of("/case/lease.pdf"), 1412), "detail").message();
         assertThat(message).endsWith(".").doesNotContain("{", "1,412");
         boolean listedUnderItsFile = code.name().startsWith("PROOF_") && message.contains("age 1412");
         if (!listedUnderItsFile) assertThat(message).contains("lease.pdf");

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.edit.Edits;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.EntryId;
@@ -15,6 +16,7 @@ import app.yellowtab.model.Separators;
 import app.yellowtab.model.source.BookmarkLook;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceBookmark;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -56,6 +58,18 @@ class PlannerTests {
     void theIndexSaysWhereEverythingIs() {
         assertThat(rows(Planner.plan(start))).containsExactly("1 x 3", "A First 5-10", "2 a 6", "A.1 Inner 7-10", "3 b 8",
                 "B Empty 11-11", "C Last 12-14", "4 c 13", "5 d 14");
+    }
+
+    @Test
+    void whatIsFoundLeadsToItsPage() {
+        Plan plan = Planner.plan(start);
+        Path file = Path.of("x.pdf");
+        assertThat(plan.leafOf(Subject.OfSource.of("b", file, 2))).map(Leaf::label).contains("9");
+        assertThat(plan.leafOf(Subject.OfSource.of("b", file, 0))).as("the whole source").map(Leaf::label).contains("8");
+        assertThat(plan.leafOf(new Subject.OfEntry("d", "d"))).map(Leaf::label).contains("14");
+        assertThat(plan.leafOf(Subject.OfProduced.of(file, 5))).map(Leaf::label).contains("5");
+        assertThat(List.of(Subject.OfProduced.of(file, 0), Subject.OfProduced.of(file, 15), Subject.OfSource.of("z", file, 1), new Subject.OfThing("heading"))).allSatisfy(
+                nowhere -> assertThat(plan.leafOf(nowhere)).isEmpty());
     }
 
     @Test

@@ -131,7 +131,7 @@ class ProverTests {
         assertThat(proof.holds()).isFalse();
         assertThat(proof.findings()).anySatisfy(finding -> {
             assertThat(finding.code()).isEqualTo(damage.code);
-            assertThat(finding.page()).isEqualTo(damage.page);
+            assertThat(finding.subject().page()).isEqualTo(damage.page);
             assertThat(finding.message()).doesNotContain("{").isNotBlank();
         });
         assertThat(proof.summary()).startsWith("Not proved");

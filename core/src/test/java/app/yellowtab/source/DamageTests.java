@@ -101,7 +101,7 @@ class DamageTests extends TakingIn {
         Files.delete(gone);
         Intake.Taken taken = new Intake(place).bringIn(found, Intake.Progress.NONE, () -> false);
         assertThat(taken.sources()).extracting(Source::fileName).containsExactly("1 first.pdf", "3 last.pdf");
-        assertThat(taken.findings()).extracting(f -> f.code() + " " + f.name()).containsExactly("NOT_READABLE 2 gone.pdf");
+        assertThat(taken.findings()).extracting(f -> f.code() + " " + f.subject().name()).containsExactly("NOT_READABLE 2 gone.pdf");
     }
 
     @Test

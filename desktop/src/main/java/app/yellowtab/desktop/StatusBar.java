@@ -8,6 +8,7 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.Finding;
+import java.util.Comparator;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.geometry.Side;
@@ -107,7 +108,7 @@ final class StatusBar extends HBox {
 
     private void showFindings() {
         ContextMenu menu = new ContextMenu();
-        for (Finding finding : workspace.findings()) {
+        for (Finding finding : workspace.findings().sorted(Comparator.comparing(Finding::severity).reversed())) {
             Label message = Controls.paragraph(finding.message(), Styles.NOTICE);
             message.setPrefWidth(520);
             menu.getItems().add(new CustomMenuItem(message, false));

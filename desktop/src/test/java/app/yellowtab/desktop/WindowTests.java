@@ -207,7 +207,7 @@ class WindowTests {
         robot.clickOn("#produce-prove");
         until(() -> signs(robot).stream().anyMatch(sign -> sign.endsWith("wrong with this file. Do not send it out; produce it again.")));
         ListView<Finding> list = robot.lookup("#proof-findings").queryListView();
-        assertThat(list.getItems()).extracting(Finding::page).containsOnly(5);
+        assertThat(list.getItems()).extracting(finding -> finding.subject().page()).containsOnly(5);
         robot.clickOn("Page 5: what it shows is not what was produced.");
         until(() -> workspace().leaf() == 4);
     }

@@ -10,6 +10,7 @@ import app.yellowtab.facts.Origin;
 import app.yellowtab.files.Folders;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Severity;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.DateReader;
@@ -183,7 +184,7 @@ final class Gathering {
     private Row.Known known(Source source, boolean placed) {
         List<Likeness.Like> likes = source.about().alikeAccepted() ? List.of() : alike.getOrDefault(source.id(), List.of());
         boolean look = !source.isRead() || !likes.isEmpty() || source.about().pages().repaired() || source.about().pages().hiddenLayers() > 0
-                || source.about().notes().stream().map(Note::code).anyMatch(Code::lossy);
+                || source.about().notes().stream().anyMatch(note -> note.code().severity() != Severity.REMARK);
         return new Row.Known(source, false, placed, look || isLocked(source), isLocked(source), likes);
     }
 

@@ -9,11 +9,13 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.prove.Prover;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.application.Platform;
@@ -172,6 +174,19 @@ public final class ProduceStage extends StackPane {
                 new HBox(8, Controls.button("produce.openFile", () -> opener.open(outcome.file())),
                         Controls.button("produce.openFolder", () -> opener.open(outcome.file().toAbsolutePath().getParent())),
                         offered.button()), offered);
-        for (Finding finding : outcome.findings()) result.getChildren().add(Controls.paragraph(finding.message(), Styles.NOTICE));
+        outcome.findings().stream().sorted(Comparator.comparing(Finding::severity).reversed()).forEach(finding -> result.getChildren().add(finding(finding)));
+    }
+
+    /** {@return what was found, with a way to the page that it is about} */
+    private Region finding(Finding finding) {
+        Label message = Controls.paragraph(finding.message(), Styles.NOTICE);
+        Optional<Leaf> leaf = workspace.plan().leafOf(finding.subject());
+        if (leaf.isEmpty()) return message;
+        Button show = Controls.button("produce.showPage", () -> workspace.plan().leafOf(finding.subject()).ifPresent(now -> workspace.goTo(now.index())));
+        show.getStyleClass().add(Styles.QUIET);
+        show.setMinWidth(USE_PREF_SIZE);
+        HBox.setHgrow(message, Priority.ALWAYS);
+        message.setMaxWidth(Double.MAX_VALUE);
+        return new HBox(8, message, show);
     }
 }

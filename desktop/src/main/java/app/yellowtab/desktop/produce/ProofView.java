@@ -78,7 +78,7 @@ final class ProofView extends VBox {
 
     private void goToSelected(ListView<Finding> list) {
         @Nullable Finding chosen = list.getSelectionModel().getSelectedItem();
-        if (chosen != null && chosen.page() > 0) workspace.goTo(chosen.page() - 1);
+        if (chosen != null) workspace.plan().leafOf(chosen.subject()).ifPresent(leaf -> workspace.goTo(leaf.index()));
     }
 
     private static final class FindingCell extends ListCell<Finding> {
