@@ -44,7 +44,6 @@ module app.yellowtab.core {
     opens app.yellowtab.store to tools.jackson.databind;
     exports app.yellowtab.edit;
     exports app.yellowtab.pdf to app.yellowtab.desktop;
-    exports app.yellowtab.input to app.yellowtab.desktop;
     exports app.yellowtab.convert;
     exports app.yellowtab.source;
     exports app.yellowtab.plan;

@@ -1,7 +1,7 @@
 package app.yellowtab.bench;
 
 import app.yellowtab.assemble.Assembler;
-import app.yellowtab.assemble.Progress;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Plan;
@@ -78,7 +78,7 @@ final class AssembleBench {
     }
 
     private static Plan plan(List<Path> files, InPlace place) {
-        Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Progress.NONE, () -> false);
+        Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
         place.know(taken.sources());
         return Planner.plan(Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents()));
     }

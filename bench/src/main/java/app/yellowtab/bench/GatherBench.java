@@ -49,7 +49,7 @@ final class GatherBench {
 
     private static void gather(List<Path> files) throws IOException {
         try (InPlace place = new InPlace()) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
             if (taken.contents().allDocuments().size() != files.size()) throw new IllegalStateException("not all files were read: " + taken.findings());
         }
     }

@@ -45,7 +45,7 @@ final class PicturesBench {
         List<Path> files = corpus.write();
         Path cache = folder.resolve("pictures");
         try (InPlace place = new InPlace()) {
-            List<Source> sources = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Progress.NONE, () -> false).sources();
+            List<Source> sources = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();
             place.know(sources);
             List<Double> plain = new ArrayList<>();
             List<Double> cold = new ArrayList<>();

@@ -1,7 +1,7 @@
 package app.yellowtab.bench;
 
 import app.yellowtab.assemble.Assembler;
-import app.yellowtab.assemble.Progress;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
@@ -39,7 +39,7 @@ final class PiecesBench {
     /** Measures, and prints medians and their ratio. */
     void run() throws IOException {
         try (InPlace place = new InPlace()) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.know(taken.sources());
             Source batch = taken.sources().getFirst();
             Plan whole = plan(batch, 1);

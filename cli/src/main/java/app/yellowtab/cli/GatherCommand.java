@@ -75,7 +75,7 @@ final class GatherCommand implements Callable<Integer> {
     }
 
     /** Saves what has come in each second, so that a program that is killed has lost no more. */
-    private static final class Keeping implements Intake.Progress {
+    private static final class Keeping implements Intake.Listener {
         private static final long OFTEN_NANOS = 1_000_000_000;
 
         private final BundleFolder place;

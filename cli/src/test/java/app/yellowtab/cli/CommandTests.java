@@ -147,7 +147,7 @@ class CommandTests {
     void aSavedBundleIsBuilt() throws IOException {
         Path folder = temp.resolve("saved");
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(matter), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(matter), new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.save(Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle("Saved")).withSources(taken.sources()).withContents(taken.contents()));
         }
         assertThat(run("build", folder, "-o", target)).isZero();

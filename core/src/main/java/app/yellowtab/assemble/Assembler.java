@@ -1,5 +1,6 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;

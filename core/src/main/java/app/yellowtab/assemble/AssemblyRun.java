@@ -1,5 +1,6 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.finding.Progress;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;

@@ -1,6 +1,6 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.carry.Targets;
+import app.yellowtab.carry.part.Targets;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;

@@ -1,7 +1,7 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
-import app.yellowtab.carry.Leaves;
+import app.yellowtab.carry.LeafCloser;
 import app.yellowtab.content.ContentScan;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkSetter;
@@ -93,7 +93,7 @@ final class OwnLeaves {
             if (links.size() > 0) drawn.setItem(COSName.ANNOTS, links);
             List<COSStream> contents = new ArrayList<>();
             for (Iterator<PDStream> streams = page.getContentStreams(); streams.hasNext(); ) contents.add(streams.next().getCOSObject());
-            taker.take(Leaves.close(marks.apply(leaf), drawn, new Leaves.Shown("", contents, ContentScan.EMPTY, ""), setter, graph));
+            taker.take(LeafCloser.close(marks.apply(leaf), drawn, new LeafCloser.Shown("", contents, ContentScan.EMPTY, ""), setter, graph));
         }
     }
 

@@ -1,8 +1,8 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
-import app.yellowtab.carry.Changes;
 import app.yellowtab.carry.PageCarrier;
+import app.yellowtab.carry.part.Changes;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;

@@ -1,8 +1,8 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.carry.Changes;
-import app.yellowtab.finding.Finding;
+import app.yellowtab.carry.part.Changes;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Subject;
 import java.util.ArrayList;
 import java.util.EnumMap;

@@ -1,5 +1,6 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.finding.Progress;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding.Code;

@@ -1,5 +1,9 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.carry.part.Actions;
+import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.Destinations;
+import app.yellowtab.carry.part.Layers;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Comments;
 import java.io.IOException;

@@ -1,5 +1,6 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.carry.part.Changes;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;

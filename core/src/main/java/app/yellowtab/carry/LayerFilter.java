@@ -1,5 +1,8 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.carry.part.Layers;
+import app.yellowtab.carry.part.PageContents;
+import app.yellowtab.carry.part.TextAdvance;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayDeque;

@@ -1,5 +1,8 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.Layers;
+import app.yellowtab.carry.part.PageContents;
 import app.yellowtab.input.Allowance;
 import java.io.IOException;
 import java.io.OutputStream;

@@ -1,5 +1,11 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.carry.part.Actions;
+import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.Destinations;
+import app.yellowtab.carry.part.Layers;
+import app.yellowtab.carry.part.PageContents;
+import app.yellowtab.carry.part.Targets;
 import app.yellowtab.content.ContentScan;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.PdfInput;
@@ -98,7 +104,7 @@ public final class PageCarrier {
     public CarriedPage carry(int page, PageLook look, List<Mark> marks, Changes notes) throws IOException {
         int unreadable = graph.unreadable();
         Ready ready = ready(page, look, notes);
-        CarriedPage carried = Leaves.close(marks, ready.leaf, ready.shown, setter, graph);
+        CarriedPage carried = LeafCloser.close(marks, ready.leaf, ready.shown, setter, graph);
         notes.add(Code.PART_LOST, graph.unreadable() - unreadable);
         return ready.isFollowed ? carried : carried.withAllResources();
     }
@@ -120,7 +126,7 @@ public final class PageCarrier {
      *
      * @param isFollowed whether its content could be followed, so that it holds only what it draws with
      */
-    private record Ready(COSDictionary leaf, Leaves.Shown shown, boolean isFollowed) {}
+    private record Ready(COSDictionary leaf, LeafCloser.Shown shown, boolean isFollowed) {}
 
     private Ready ready(int page, PageLook look, Changes notes) throws IOException {
         COSDictionary from = input.pages().get(page - 1);
@@ -151,7 +157,7 @@ public final class PageCarrier {
         to.setItem(COSName.RESOURCES, used.resources());
         if (alone) contents = shutIn(unpacked, media, to);
         String drawn = drawn(settled.drawings(), looked.setUp(), to.getCOSDictionary(COSName.RESOURCES));
-        return new Ready(to, new Leaves.Shown(looked.setUp(), contents, alone ? ContentScan.EMPTY : scan, drawn), used.isFollowed());
+        return new Ready(to, new LeafCloser.Shown(looked.setUp(), contents, alone ? ContentScan.EMPTY : scan, drawn), used.isFollowed());
     }
 
     /** Sets a page's boxes; {@return whether it had no extent, so that it got the standard sheet's} */
@@ -190,13 +196,13 @@ public final class PageCarrier {
         }
         COSDictionary resources = new COSDictionary();
         leaf.setItem(COSName.RESOURCES, resources);
-        return List.of(new MadeStream("/" + Leaves.add(resources, COSName.XOBJECT, form) + " Do"));
+        return List.of(new MadeStream("/" + LeafCloser.add(resources, COSName.XOBJECT, form) + " Do"));
     }
 
     private static String drawn(List<Drawing> drawings, String setUp, COSDictionary resources) {
         if (drawings.isEmpty()) return "";
         StringBuilder operators = new StringBuilder(setUp.isEmpty() ? "" : "q\n" + setUp);
-        for (Drawing drawing : drawings) operators.append(drawing.operators(Leaves.add(resources, COSName.XOBJECT, drawing.form())));
+        for (Drawing drawing : drawings) operators.append(drawing.operators(LeafCloser.add(resources, COSName.XOBJECT, drawing.form())));
         return operators.append(setUp.isEmpty() ? "" : "Q\n").toString();
     }
 

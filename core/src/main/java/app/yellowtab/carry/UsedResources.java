@@ -1,5 +1,7 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.PageContents;
 import app.yellowtab.content.ContentScan;
 import app.yellowtab.content.ResourceName;
 import java.io.IOException;

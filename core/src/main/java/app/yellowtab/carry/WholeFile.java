@@ -1,5 +1,7 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.carry.part.Actions;
+import app.yellowtab.carry.part.Changes;
 import app.yellowtab.finding.Finding.Code;
 import java.util.ArrayDeque;
 import java.util.Collections;

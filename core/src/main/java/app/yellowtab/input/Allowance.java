@@ -41,7 +41,7 @@ public final class Allowance {
     }
 
     /** @param length of the file in bytes */
-    static Allowance ofFile(long length) {
+    public static Allowance ofFile(long length) {
         return new Allowance(null, FILE_BYTES + length * FILE_BYTES_A_BYTE, 10 * PAGE_OPERATORS + length / 1000 * FILE_OPERATORS_A_PAGE_OF_WORK, System.nanoTime() + AGES);
     }
 
@@ -51,12 +51,12 @@ public final class Allowance {
     }
 
     /** {@return the same, and no more time than given: for what is only to be seen} */
-    Allowance ofPageToSee(Duration time) {
+    public Allowance ofPageToSee(Duration time) {
         return new Allowance(this, PAGE_BYTES, PAGE_OPERATORS, System.nanoTime() + time.toNanos());
     }
 
     /** Does something on this allowance. */
-    <T> T on(ScopedValue.CallableOp<T, IOException> work) throws IOException {
+    public <T> T on(ScopedValue.CallableOp<T, IOException> work) throws IOException {
         return ScopedValue.where(CURRENT, this).call(work);
     }
 

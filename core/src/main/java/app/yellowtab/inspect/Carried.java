@@ -1,6 +1,6 @@
 package app.yellowtab.inspect;
 
-import app.yellowtab.carry.Actions;
+import app.yellowtab.carry.part.Actions;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.IdentityHashMap;

@@ -97,7 +97,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         private final BitSet searchable = new BitSet();
         private final BitSet damaged = new BitSet();
         private final BitSet excessive = new BitSet();
-        private final Series series = new Series();
+        private final PrintedNumbers series = new PrintedNumbers();
         private final Set<COSBase> fontsSeen = Collections.newSetFromMap(new IdentityHashMap<>());
         private final Set<String> fontsMissing = new TreeSet<>();
         private final ByteArrayOutputStream prints = new ByteArrayOutputStream();
@@ -155,7 +155,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
             if (scan.pictureShare >= SCAN_SHARE && scan.visibleCodes <= FEW_LETTERS) scanned.set(number);
             if (scan.readableCodes > 0) searchable.set(number);
             prints.writeBytes(scan.print());
-            List<Words.Line> lines = Words.lines(scan.pieces);
+            List<TextLines.Line> lines = TextLines.lines(scan.pieces);
             series.add(number, lines.stream().filter(line -> line.y() < height * EDGE || line.y() > height * (1 - EDGE)).toList(), height / 2);
             if (number == 1) lines.stream().limit(MOST_FIRST_LINES).forEach(line -> firstPage.add(new FirstLine(line.text(), line.y() / height, line.sizePt())));
             fonts(resources);

@@ -44,7 +44,7 @@ final class PageScan {
 
     private final double areaPt;
 
-    final List<Words.Piece> pieces = new ArrayList<>();
+    final List<TextLines.Piece> pieces = new ArrayList<>();
     int visibleCodes;
     int readableCodes;
     double pictureShare;
@@ -196,7 +196,7 @@ final class PageScan {
         boolean atEdge = start.getY() < edgePt || start.getY() > heightPt - edgePt;
         if (upright && (everything || atEdge)) {
             String words = font.read(codes);
-            if (!words.isEmpty()) pieces.add(new Words.Piece(start.getX(), start.getY(), end.getX(), Math.abs(top.getY() - start.getY()), words));
+            if (!words.isEmpty()) pieces.add(new TextLines.Piece(start.getX(), start.getY(), end.getX(), Math.abs(top.getY() - start.getY()), words));
         }
     }
 

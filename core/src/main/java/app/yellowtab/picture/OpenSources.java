@@ -1,9 +1,7 @@
 package app.yellowtab.picture;
 
 import app.yellowtab.carry.PageCarrier;
-import app.yellowtab.carry.Targets;
-import app.yellowtab.input.BoundedRenderer;
-import app.yellowtab.input.DrawnPage;
+import app.yellowtab.carry.part.Targets;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.Comments;

@@ -1,11 +1,9 @@
 package app.yellowtab.picture;
 
-import app.yellowtab.assemble.OwnLeafPicture;
+import app.yellowtab.assemble.OwnLeafFile;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
-import app.yellowtab.input.BoundedRenderer;
-import app.yellowtab.input.DrawnPage;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.ConversionKey;
@@ -19,7 +17,9 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
+import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -59,7 +59,7 @@ public final class PageRenderer implements Closeable {
     public Order leaf(Plan plan, Leaf leaf, int widthPx) {
         if (!(leaf.content() instanceof Content.SourcePage page)) {
             return new Order(new PictureKey(new PictureKey.Shown.Own(leaf.content(), words(plan, leaf.content())), widthPx),
-                    () -> new Drawn(OwnLeafPicture.draw(plan, leaf, widthPx), false));
+                    () -> drawn(OwnLeafFile.of(plan, leaf), widthPx));
         }
         return new Order(key(page.source(), page.page(), page.look(), plan.comments(), widthPx), () -> {
             try {
@@ -67,7 +67,7 @@ public final class PageRenderer implements Closeable {
             } catch (LostPageException lost) {
                 LoggerFactory.getLogger(PageRenderer.class).warn("page lost: {} {}", page.source(), page.page(), lost);
                 String name = String.valueOf(sources.original(page.source()).getFileName());
-                return new Drawn(OwnLeafPicture.slip(plan, leaf, name, page.page(), widthPx), false);
+                return drawn(OwnLeafFile.slip(plan, leaf, name, page.page()), widthPx);
             }
         });
     }
@@ -85,6 +85,12 @@ public final class PageRenderer implements Closeable {
         Source source = sources.source(id);
         String file = source.conversion().map(ConversionKey::value).orElse(source.sha256());
         return new PictureKey(new PictureKey.Shown.OfSource(file, page, look, comments), widthPx);
+    }
+
+    private static Drawn drawn(byte[] ours, int widthPx) throws IOException {
+        try (PDDocument document = Loader.loadPDF(ours)) {
+            return new Drawn(BoundedRenderer.within(ours.length, () -> new BoundedRenderer(document).draw(0, widthPx)), false);
+        }
     }
 
     private static Object words(Plan plan, Content content) {

@@ -2,7 +2,6 @@ package app.yellowtab.picture;
 
 import app.yellowtab.files.Drafts;
 import app.yellowtab.files.Folders;
-import app.yellowtab.input.DrawnPage;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
 import java.io.BufferedInputStream;

@@ -205,8 +205,7 @@ public final class Planner {
 
         private void place(Document document, ReservedPages run) {
             for (int n = 1; n <= run.count(); n++) {
-                String which = run.count() == 1 ? "This page is" : "Page " + n + " of " + run.count() + " that are";
-                add(Optional.of(run.key(n)), new Content.Slip(document.id(), List.of(document.title(), which + " kept free for this document, which is still to come.")));
+                add(Optional.of(run.key(n)), new Content.Slip(document.id(), SlipWords.reserved(document.title(), n, run.count())));
             }
         }
 

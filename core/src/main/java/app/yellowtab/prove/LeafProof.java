@@ -1,8 +1,8 @@
 package app.yellowtab.prove;
 
-import app.yellowtab.carry.Actions;
-import app.yellowtab.carry.Leaves;
-import app.yellowtab.carry.PageContents;
+import app.yellowtab.carry.LeafCloser;
+import app.yellowtab.carry.part.Actions;
+import app.yellowtab.carry.part.PageContents;
 import app.yellowtab.content.ContentScan;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
@@ -89,7 +89,7 @@ final class LeafProof {
         alone.removeItem(COSName.PARENT);
         ObjectGraph.Reach reach = graph.reach(alone);
         String fingerprint = graph.fingerprintOf(reach);
-        String contentPrint = graph.fingerprintOf(graph.reach(Leaves.content(dictionary, item -> fonts.faceOf(item).isPresent())));
+        String contentPrint = graph.fingerprintOf(graph.reach(LeafCloser.content(dictionary, item -> fonts.faceOf(item).isPresent())));
         marks(leaf, text.marks(dictionary));
         rows(leaf, dictionary);
         List<Integer> links = links(dictionary);

@@ -1,6 +1,6 @@
 package app.yellowtab.prove;
 
-import app.yellowtab.assemble.Progress;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;

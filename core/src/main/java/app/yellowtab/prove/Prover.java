@@ -1,6 +1,6 @@
 package app.yellowtab.prove;
 
-import app.yellowtab.assemble.Progress;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.FindingException;
 import java.nio.file.Path;
 import java.util.Optional;

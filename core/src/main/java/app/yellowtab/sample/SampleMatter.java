@@ -92,7 +92,7 @@ public final class SampleMatter {
      */
     public static Bundle bundle(Path files, Depot depot) {
         FoundFolder found = FoundFolder.of(List.of(files), new ArrayList<>()).folders().getFirst();
-        Intake.Taken taken = new Intake(depot).bringIn(found, Intake.Progress.NONE, () -> false);
+        Intake.Taken taken = new Intake(depot).bringIn(found, Intake.Listener.NONE, () -> false);
         return begun().withSources(taken.sources()).withContents(indexed(taken.contents()));
     }
 

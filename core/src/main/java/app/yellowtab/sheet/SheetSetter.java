@@ -11,6 +11,7 @@ import app.yellowtab.plan.CoverPart;
 import app.yellowtab.plan.CoverSetter;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.SlipWords;
 import java.io.IOException;
 import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -67,7 +68,7 @@ public final class SheetSetter {
      */
     public void slip(PDDocument document, PDPage page, String fileName, int number) throws IOException {
         try (Canvas canvas = new Canvas(document, page, fonts)) {
-            slip(canvas, List.of("This page could not be read", "Page " + number + " of " + fileName + " is damaged."));
+            slip(canvas, SlipWords.lost(fileName, number));
         }
     }
 

@@ -11,8 +11,8 @@ import app.yellowtab.facts.PageFacts;
 import app.yellowtab.facts.PageSet;
 import app.yellowtab.facts.Way;
 import app.yellowtab.finding.DiskFull;
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.OtherLockException;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.FileEnd;
@@ -24,6 +24,7 @@ import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.model.source.SourceKind;
+import app.yellowtab.plan.SlipWords;
 import java.io.EOFException;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -32,7 +33,6 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.UnaryOperator;
@@ -87,7 +87,7 @@ public final class Intake {
      * @param progress is told of each file
      * @param stop     asked before each file; what was brought in by then is returned
      */
-    public Taken bringIn(FoundFolder found, Progress progress, BooleanSupplier stop) {
+    public Taken bringIn(FoundFolder found, Listener progress, BooleanSupplier stop) {
         return new IntakeRun(this, threads, depot, passwords, progress, stop).run(found);
     }
 
@@ -107,9 +107,9 @@ public final class Intake {
 
     /** Is told how far an intake is. Called on several threads, one at a time. */
     @FunctionalInterface
-    public interface Progress {
+    public interface Listener {
         /** Hears nothing. */
-        Progress NONE = (done, total, name) -> { };
+        Listener NONE = (done, total, name) -> { };
 
         /**
          * Hears of a file that is about to be read.
@@ -267,23 +267,13 @@ public final class Intake {
     private Result keepUnread(Path file, String name, SourceKind kind, Depot.Kept kept, Finding trouble) throws IOException {
         NameReading named = NameReading.ofFile(name, reading.monthFirst());
         About about = new About(Way.SLIP, Optional.of(Note.of(trouble)), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, modified(file), Optional.empty(), false, PageFacts.UNKNOWN);
-        List<String> lines = slip(name, kept.bytes(), kept.fingerprint().sha256());
+        List<String> lines = SlipWords.unread(name, kept.bytes(), kept.fingerprint().sha256());
         Source source = new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), 1, List.of(),
                 named.title(), named.date(), about, Optional.of(Converter.slipKey(lines)));
         Path draft = depot.conversionDraft();
         Converter.writeSlip(draft, lines);
         depot.keepConversion(draft, Converter.slipKey(lines));
         return new Result.Kept(source, List.of(trouble));
-    }
-
-    /** {@return what the page says that stands for an unread file} */
-    public static List<String> slip(Source source) {
-        return slip(source.fileName(), source.bytes(), source.sha256());
-    }
-
-    private static List<String> slip(String fileName, long bytes, String sha256) {
-        return List.of(fileName, "This page stands for a file that has no pages of its own in this bundle.",
-                String.format(Locale.ROOT, "%,d bytes. Its fingerprint (SHA-256) begins %s.", bytes, sha256.substring(0, Math.min(16, sha256.length()))));
     }
 
     /** The first day in a table is one of its values, and no date of the table. */

@@ -31,7 +31,7 @@ final class IntakeRun {
     private final Intake intake;
     private final Depot depot;
     private final List<String> passwords;
-    private final Intake.Progress progress;
+    private final Intake.Listener progress;
     private final BooleanSupplier stop;
     private final ExecutorService readers;
     private final Insides insides = new Insides();
@@ -39,7 +39,7 @@ final class IntakeRun {
     private int done;
     private int total;
 
-    IntakeRun(Intake intake, int threads, Depot depot, List<String> passwords, Intake.Progress progress, BooleanSupplier stop) {
+    IntakeRun(Intake intake, int threads, Depot depot, List<String> passwords, Intake.Listener progress, BooleanSupplier stop) {
         this.readers = Executors.newFixedThreadPool(threads, IntakeRun::thread);
         this.intake = intake;
         this.depot = depot;

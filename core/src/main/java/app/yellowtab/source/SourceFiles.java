@@ -62,6 +62,18 @@ public interface SourceFiles {
         }
     }
 
+    /** {@return whether a source is locked, and none of the passwords opens it} */
+    default boolean isShut(SourceId id) {
+        try {
+            open(id).close();
+            return false;
+        } catch (FindingException refused) {
+            return refused.finding().code() == Code.PASSWORD_AGAIN;
+        } catch (IOException damaged) {
+            return false;
+        }
+    }
+
     /**
      * {@return whether a source's original is still the file that was brought in, byte for byte}
      *

@@ -5,8 +5,8 @@ import app.yellowtab.facts.PageFacts;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.model.Bundle;
@@ -14,10 +14,10 @@ import app.yellowtab.model.Reading;
 import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.SlipWords;
 import app.yellowtab.source.Conversions;
 import app.yellowtab.source.Depot;
 import app.yellowtab.source.Fingerprint;
-import app.yellowtab.source.Intake;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;
@@ -249,7 +249,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         Path draft = conversionDraft();
         try {
             if (source.isRead()) Converter.convert(original, original, source.kind(), draft, passwords, reading, new ArrayList<>());
-            else Converter.writeSlip(draft, Intake.slip(source));
+            else Converter.writeSlip(draft, SlipWords.unread(source));
             try (PdfInput input = PdfInput.open(draft, List.of())) {
                 int pages = input.pages().verified().size();
                 if (pages != source.pageCount()) throw new FindingException(Finding.of(Code.PAGES_MISSING, original, pages + " instead of " + source.pageCount()), null);

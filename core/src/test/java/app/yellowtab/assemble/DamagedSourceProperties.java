@@ -3,6 +3,7 @@ package app.yellowtab.assemble;
 import static java.nio.file.StandardCopyOption.REPLACE_EXISTING;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Plan;

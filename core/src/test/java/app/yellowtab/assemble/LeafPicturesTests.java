@@ -2,6 +2,7 @@ package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.finding.Progress;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.InPlace;

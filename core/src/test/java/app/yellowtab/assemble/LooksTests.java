@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.yellowtab.finding.Progress;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.model.Bundle;

@@ -2,6 +2,7 @@ package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.finding.Progress;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;

@@ -3,7 +3,7 @@ package app.yellowtab.ledger;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.assemble.Assembler;
-import app.yellowtab.assemble.Progress;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.InPlace;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
-import app.yellowtab.assemble.Progress;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceKind;

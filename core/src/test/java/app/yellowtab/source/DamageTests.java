@@ -99,7 +99,7 @@ class DamageTests extends TakingIn {
         Path last = Pdfs.write(folder, "3 last", 1);
         FoundFolder found = FoundFolder.of(List.of(first, gone, last), new ArrayList<>());
         Files.delete(gone);
-        Intake.Taken taken = new Intake(place).bringIn(found, Intake.Progress.NONE, () -> false);
+        Intake.Taken taken = new Intake(place).bringIn(found, Intake.Listener.NONE, () -> false);
         assertThat(taken.sources()).extracting(Source::fileName).containsExactly("1 first.pdf", "3 last.pdf");
         assertThat(taken.findings()).extracting(f -> f.code() + " " + f.subject().name()).containsExactly("NOT_READABLE 2 gone.pdf");
     }

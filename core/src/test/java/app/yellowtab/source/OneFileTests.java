@@ -68,7 +68,7 @@ class OneFileTests extends TakingIn {
         Depot depot = Mockito.spy(place);
         Mockito.doThrow(new NoClassDefFoundError("a/class/of/nobody")).when(depot).keep(odd);
         List<Finding> findings = new ArrayList<>();
-        Intake.Taken taken = new Intake(depot).bringIn(FoundFolder.of(List.of(first, odd, last), findings), Intake.Progress.NONE, () -> false);
+        Intake.Taken taken = new Intake(depot).bringIn(FoundFolder.of(List.of(first, odd, last), findings), Intake.Listener.NONE, () -> false);
         assertThat(taken.sources()).extracting(Source::fileName).containsExactly("1 first.pdf", "3 last.pdf");
         assertThat(taken.findings()).singleElement().satisfies(finding -> assertThat(finding.message()).startsWith("2 odd.pdf was left out").contains("NoClassDefFoundError"));
     }

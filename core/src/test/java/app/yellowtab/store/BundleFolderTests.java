@@ -196,7 +196,7 @@ class BundleFolderTests {
         Path first = Pdfs.write(Files.createDirectories(temp.resolve("1")), "lease", 1);
         Path second = Pdfs.write(Files.createDirectories(temp.resolve("2")), "lease", 2);
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(first, second), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(first, second), new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.know(taken.sources());
             assertThat(taken.sources()).extracting(Source::storedName).containsExactlyInAnyOrder("lease.pdf", "lease (2).pdf");
             Path kept = place.original(taken.sources().get(1).id());
@@ -213,7 +213,7 @@ class BundleFolderTests {
     void aFileThatCannotBeReadIsKeptAndAPageThatNamesItStandsForIt() throws IOException {
         Path damaged = Files.writeString(temp.resolve("damaged.pdf"), "%PDF-1.7 nothing");
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(damaged), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(damaged), new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.save(Bundle.EMPTY.withSources(taken.sources()));
             Source source = taken.sources().getFirst();
             assertThat(place.original(source.id())).hasSameBinaryContentAs(damaged);
@@ -227,7 +227,7 @@ class BundleFolderTests {
     void aConversionThatIsMadeAnewAndHasOtherPagesIsRefused() throws IOException {
         Path letter = Files.writeString(temp.resolve("letter.txt"), "one page");
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Source taken = new Intake(place).bringIn(FoundFolder.of(List.of(letter), new ArrayList<>()), Intake.Progress.NONE, () -> false).sources().getFirst();
+            Source taken = new Intake(place).bringIn(FoundFolder.of(List.of(letter), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
             Source longer = new Source(taken.id(), taken.fileName(), taken.storedName(), taken.kind(), taken.bytes(), taken.sha256(), taken.checksum(), 2, List.of(),
                     taken.proposedTitle(), taken.proposedDate(), taken.about(), taken.conversion());
             place.know(List.of(taken));
@@ -254,7 +254,7 @@ class BundleFolderTests {
     void whatPagesAreLikeLiesBesideAndIsFoundAgain() throws IOException {
         Path lease = Pdfs.write(temp, "lease", 3, document -> document.getPage(2).setRotation(270));
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            place.save(Bundle.EMPTY.withSources(new Intake(place).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Progress.NONE, () -> false).sources()));
+            place.save(Bundle.EMPTY.withSources(new Intake(place).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources()));
         }
         assertThat(Files.readString(file)).doesNotContain("prints", "widthPt");
         Source again = reopened().sources().getFirst();
@@ -275,7 +275,7 @@ class BundleFolderTests {
         Path letter = Files.writeString(temp.resolve("letter.txt"), "one page");
         Path copy = Files.copy(letter, temp.resolve("copy.txt"));
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            List<Source> taken = new Intake(place).bringIn(FoundFolder.of(List.of(letter, copy), new ArrayList<>()), Intake.Progress.NONE, () -> false).sources();
+            List<Source> taken = new Intake(place).bringIn(FoundFolder.of(List.of(letter, copy), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();
             assertThat(taken).extracting(Source::conversion).containsOnly(taken.getFirst().conversion());
             assertThat(folder.resolve("converted")).isDirectoryNotContaining(file -> !file.toString().endsWith(".pdf")).isDirectoryContaining("glob:**.pdf");
         }
@@ -286,7 +286,7 @@ class BundleFolderTests {
         Path lease = Pdfs.write(temp, "lease", 1);
         Depot full = mock(Depot.class);
         when(full.keep(any())).thenThrow(new IOException("No space left on device"));
-        Intake.Taken taken = new Intake(full).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+        Intake.Taken taken = new Intake(full).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
         assertThat(taken.findings()).extracting(Finding::message)
                 .containsExactly("lease.pdf was left out: there is no room on the disk for a copy of it. Free some space, then add it again.");
     }
@@ -296,7 +296,7 @@ class BundleFolderTests {
         Path text = Files.writeString(temp.resolve("note.txt"), "hello\n");
         Bundle saved;
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(text), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(text), new ArrayList<>()), Intake.Listener.NONE, () -> false);
             saved = Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents());
             place.save(saved);
         }
@@ -363,9 +363,9 @@ class BundleFolderTests {
         Path lease = Pdfs.write(temp, "lease", 1);
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
             Intake intake = new Intake(place);
-            Intake.Taken taken = intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            Intake.Taken taken = intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.save(Bundle.EMPTY.withSources(taken.sources()));
-            intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
         }
         Path originals = folder.resolve("originals");
         Files.createFile(originals.resolve("begun.pdf"));
@@ -384,7 +384,7 @@ class BundleFolderTests {
     void copiesThatTheStateBeforeNamesStay() throws IOException {
         Path lease = Pdfs.write(temp, "lease", 1);
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Progress.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.save(Bundle.EMPTY.withSources(taken.sources()));
         }
         reopened();

@@ -16,7 +16,7 @@ public final class IntakeOfFiles {
     public static void main(String[] arguments) throws IOException {
         try (InPlace place = new InPlace()) {
             FoundFolder found = FoundFolder.of(List.of(Path.of(arguments[0])), new ArrayList<>()).folders().getFirst();
-            Intake.Taken taken = new Intake(place).bringIn(found, Intake.Progress.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(found, Intake.Listener.NONE, () -> false);
             taken.sources().forEach(source -> System.out.println("SOURCE " + source.fileName() + " " + (source.isRead() ? source.pageCount() : source.about().trouble().orElseThrow().code())));
         }
     }

@@ -67,7 +67,7 @@ final class SampleMaking {
         FoundFolder one = name.isEmpty() ? new FoundFolder("", all.files(), List.of())
                 : new FoundFolder("", List.of(), all.folders().stream().filter(inner -> inner.name().equals(name)).toList());
         if (isThere(one, workspace.bundle())) return;
-        Intake.Taken taken = Intake.besideWindow(workspace.folder(), List.of(), workspace.bundle().reading()).bringIn(one, Intake.Progress.NONE, () -> false);
+        Intake.Taken taken = Intake.besideWindow(workspace.folder(), List.of(), workspace.bundle().reading()).bringIn(one, Intake.Listener.NONE, () -> false);
         workspace.jobs().later(() -> {
             workspace.folder().know(taken.sources());
             workspace.edit(SampleMatter.adding(taken));

@@ -9,7 +9,6 @@ import app.yellowtab.facts.Note;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.files.Folders;
 import app.yellowtab.finding.Finding.Code;
-import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
@@ -128,22 +127,11 @@ final class Gathering {
     private void lookForClosed() {
         List<Source> locked = workspace.bundle().sources().stream().filter(source -> source.about().pages().locked()).toList();
         if (locked.isEmpty()) return;
-        workspace.jobs().quietly(() -> locked.stream().filter(this::isClosed).map(Source::id).collect(Collectors.toSet()), found -> {
+        workspace.jobs().quietly(() -> locked.stream().map(Source::id).filter(workspace.folder()::isShut).collect(Collectors.toSet()), found -> {
             if (found.equals(closed)) return;
             closed = found;
             refreshSoon();
         });
-    }
-
-    private boolean isClosed(Source source) {
-        try {
-            workspace.folder().open(source.id()).close();
-            return false;
-        } catch (FindingException refused) {
-            return refused.finding().code() == Code.PASSWORD_AGAIN;
-        } catch (IOException damaged) {
-            return false;
-        }
     }
 
     /** Tries a password on sources that wait for one; {@code wrong} is run if it opens none of them. */

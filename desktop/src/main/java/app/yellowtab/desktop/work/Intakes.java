@@ -200,8 +200,8 @@ public final class Intakes {
             show.accept(List.copyOf(list));
         }
 
-        private Intake.Progress reporting(Consumer<Jobs.State> progress) {
-            return new Intake.Progress() {
+        private Intake.Listener reporting(Consumer<Jobs.State> progress) {
+            return new Intake.Listener() {
                 @Override
                 public void report(int done, int total, String name) {
                     progress.accept(new Jobs.State(Words.of("intake.state", done + 1, total, name), (double) done / total));

@@ -48,7 +48,7 @@ class FactWordsTests {
     }
 
     private Source read(Path file) {
-        return new Intake(folder).bringIn(FoundFolder.of(List.of(file), new ArrayList<>()), Intake.Progress.NONE, () -> false).sources().getFirst();
+        return new Intake(folder).bringIn(FoundFolder.of(List.of(file), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
     }
 
     private String line(Path file) {

@@ -11,7 +11,7 @@ import static org.mockito.Mockito.when;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
-import app.yellowtab.assemble.Progress;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;

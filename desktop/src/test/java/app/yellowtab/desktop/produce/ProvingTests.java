@@ -8,7 +8,7 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import app.yellowtab.assemble.Progress;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;

@@ -1,4 +1,4 @@
-package app.yellowtab.carry;
+package app.yellowtab.carry.part;
 
 import app.yellowtab.model.page.PageLook;
 import java.util.Optional;

@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.regex.Pattern;
 
 /** Puts pieces of text, as a page shows them, back into lines. */
-final class Words {
+final class TextLines {
     private static final Pattern SPACES = Pattern.compile("\\s+");
 
-    private Words() {}
+    private TextLines() {}
 
     /**
      * A piece of shown text.

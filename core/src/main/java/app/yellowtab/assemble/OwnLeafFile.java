@@ -1,7 +1,5 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.input.BoundedRenderer;
-import app.yellowtab.input.DrawnPage;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
@@ -12,31 +10,24 @@ import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
 import java.util.List;
 import java.util.Map;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.pdmodel.PDDocument;
 
-/** Draws single leaves that are ours as they will be produced, but for their marks: each is written as a bundle of one, and that is drawn. Stateless. */
-public final class OwnLeafPicture {
-    private OwnLeafPicture() {}
+/** Single leaves that are ours, each as a PDF of its own, as they will be produced but for their marks. Stateless. */
+public final class OwnLeafFile {
+    private OwnLeafFile() {}
 
-    /**
-     * Draws a leaf that is ours.
-     *
-     * @param widthPx the width of the picture in pixels; its height follows from the page
-     */
-    public static DrawnPage draw(Plan plan, Leaf leaf, int widthPx) throws IOException {
-        return draw(plan, leaf, widthPx, OwnLeaves::draw);
+    /** {@return a PDF of one page, a leaf that is ours} */
+    public static byte[] of(Plan plan, Leaf leaf) throws IOException {
+        return make(plan, leaf, OwnLeaves::draw);
     }
 
     /**
-     * Draws the slip that stands for a page of a source that cannot be had.
+     * {@return a PDF of one page, the slip that stands for a page of a source that cannot be had}
      *
      * @param fileName of the source
      * @param page     the page in it, counted from 1
-     * @param widthPx  the width of the picture in pixels; its height follows from the page
      */
-    public static DrawnPage slip(Plan plan, Leaf leaf, String fileName, int page, int widthPx) throws IOException {
-        return draw(plan, leaf, widthPx, (own, its, taker) -> own.slip(its, fileName, page, taker));
+    public static byte[] slip(Plan plan, Leaf leaf, String fileName, int page) throws IOException {
+        return make(plan, leaf, (own, its, taker) -> own.slip(its, fileName, page, taker));
     }
 
     /** Has a leaf drawn. */
@@ -45,17 +36,14 @@ public final class OwnLeafPicture {
         void make(OwnLeaves own, Leaf leaf, OwnLeaves.Taker taker) throws IOException;
     }
 
-    private static DrawnPage draw(Plan plan, Leaf leaf, int widthPx, Maker maker) throws IOException {
+    private static byte[] make(Plan plan, Leaf leaf, Maker maker) throws IOException {
         Memory memory = new Memory();
         try (BundleFile bundle = new BundleFile(memory, List.of(""), List.of(), any -> 1, Map.of())) {
             maker.make(new OwnLeaves(plan, any -> List.of(), any -> 1, bundle), leaf, drawn -> bundle.add(1, drawn));
             bundle.writeFonts();
             bundle.finish(plan.heading(), "1.7", new byte[16]);
         }
-        byte[] alone = memory.bytes.toByteArray();
-        try (PDDocument document = Loader.loadPDF(alone)) {
-            return BoundedRenderer.within(alone.length, () -> new BoundedRenderer(document).draw(0, widthPx));
-        }
+        return memory.bytes.toByteArray();
     }
 
     /** A draft in memory. */

@@ -9,7 +9,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Recognises page numbers that a file carries already: figures at the same edge that run on from page to page. */
-final class Series {
+final class PrintedNumbers {
     /** "12", "- 12 -", "Page 12 of 80", "p. 12", "12/80", "TH-000123". */
     private static final Pattern NUMBER = Pattern.compile("^[\\s\\-–—|\\[(]*(?:(?:page|pg|p)\\.?\\s*)?(?<prefix>[A-Za-z]{1,8}[-_ .]{0,2}|)0*(?<number>\\d{1,7})(?:\\s*(?:of|/)\\s*\\d{1,6})?[\\s\\-–—|\\])]*$",
             Pattern.CASE_INSENSITIVE);
@@ -35,9 +35,9 @@ final class Series {
      * @param lines  at the edges, a line broken at its wide gaps
      * @param middle the height that divides head from foot
      */
-    void add(int page, List<Words.Line> lines, double middle) {
+    void add(int page, List<TextLines.Line> lines, double middle) {
         pages = Math.max(pages, page);
-        for (Words.Line line : lines) {
+        for (TextLines.Line line : lines) {
             if (line.text().length() > LONGEST) continue;
             Matcher number = NUMBER.matcher(line.text());
             if (!number.matches()) continue;

@@ -1,4 +1,4 @@
-package app.yellowtab.carry;
+package app.yellowtab.carry.part;
 
 import app.yellowtab.input.NamedDestinations;
 import app.yellowtab.input.PageList;
@@ -19,24 +19,24 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.slf4j.LoggerFactory;
 
 /** Where links of a source lead in the bundle (ISO 32000-1:2008, 12.3.2). For one thread. */
-final class Destinations {
+public final class Destinations {
     private final NamedDestinations names;
     private final PageList pages;
     private final Targets targets;
 
-    Destinations(PDDocument document, PageList pages, Targets targets) {
+    public Destinations(PDDocument document, PageList pages, Targets targets) {
         this.names = new NamedDestinations(document);
         this.pages = pages;
         this.targets = targets;
     }
 
     /** {@return whether something, a reference or a dictionary, is a page of the source} */
-    boolean isPage(COSBase item) {
+    public boolean isPage(COSBase item) {
         return pages.numberOf(item) > 0;
     }
 
     /** {@return the leaf that a page of the source has become} */
-    Optional<ObjectNumber> leaf(COSBase page) {
+    public Optional<ObjectNumber> leaf(COSBase page) {
         return targets.of(pages.numberOf(page)).map(target -> new ObjectNumber(target.position()));
     }
 
@@ -44,7 +44,7 @@ final class Destinations {
      * {@return the explicit destination in the bundle, or empty if the page is not in it} Named destinations lose their
      * name: two sources may use the same one.
      */
-    Optional<COSArray> resolve(COSBase wanted) {
+    public Optional<COSArray> resolve(COSBase wanted) {
         try {
             return names.explicit(wanted).flatMap(this::inBundle);
         } catch (RuntimeException | StackOverflowError senseless) {

@@ -1,4 +1,4 @@
-package app.yellowtab.input;
+package app.yellowtab.picture;
 
 import java.awt.image.BufferedImage;
 

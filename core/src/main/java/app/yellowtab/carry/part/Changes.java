@@ -1,4 +1,4 @@
-package app.yellowtab.carry;
+package app.yellowtab.carry.part;
 
 import app.yellowtab.finding.Finding.Code;
 import java.util.EnumMap;
@@ -11,16 +11,16 @@ public final class Changes {
     private final Map<Code, Set<String>> names = new EnumMap<>(Code.class);
     private final Map<Code, Integer> counts = new EnumMap<>(Code.class);
 
-    void add(Code code) {
+    public void add(Code code) {
         add(code, 1);
     }
 
-    void add(Code code, int count) {
+    public void add(Code code, int count) {
         if (count > 0) counts.merge(code, count, Integer::sum);
     }
 
     /** Takes note of something that has a name. */
-    void add(Code code, String name) {
+    public void add(Code code, String name) {
         names.computeIfAbsent(code, c -> new LinkedHashSet<>()).add(name);
     }
 

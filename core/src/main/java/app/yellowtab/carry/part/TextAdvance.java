@@ -1,4 +1,4 @@
-package app.yellowtab.carry;
+package app.yellowtab.carry.part;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
@@ -24,19 +24,19 @@ import org.slf4j.LoggerFactory;
  * Follows the text state of a content stream (ISO 32000-1:2008, 9.3), so that text which is taken out can leave its width
  * behind, and what follows it on the line stays where it was. For one thread.
  */
-final class TextAdvance {
+public final class TextAdvance {
     private final PDResources resources;
     private final Deque<State> saved = new ArrayDeque<>();
     private State state = new State(null, 1, 0, 0);
 
     private record State(@Nullable COSName font, float size, float letterSpace, float wordSpace) {}
 
-    TextAdvance(COSDictionary resources) {
+    public TextAdvance(COSDictionary resources) {
         this.resources = new PDResources(resources);
     }
 
     /** Takes note of an operator that may change the state. */
-    void follow(String operator, List<Object> operands) {
+    public void follow(String operator, List<Object> operands) {
         switch (operator) {
             case OperatorName.SAVE -> saved.push(state);
             case OperatorName.RESTORE -> state = saved.isEmpty() ? state : saved.pop();
@@ -55,7 +55,7 @@ final class TextAdvance {
     }
 
     /** {@return the operand of {@code TJ} that moves as far as showing a text would; empty where that cannot be known} */
-    Optional<COSArray> insteadOf(Object shown) {
+    public Optional<COSArray> insteadOf(Object shown) {
         try {
             PDFont font = state.font == null ? null : resources.getFont(state.font);
             if (font == null || font.isVertical() || state.size == 0) return Optional.empty();

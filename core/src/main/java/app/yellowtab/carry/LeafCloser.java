@@ -24,13 +24,13 @@ import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDPage;
 
 /** The last steps that every leaf takes, whether it comes from a source or is ours. */
-public final class Leaves {
+public final class LeafCloser {
     private static final String NAME = "YellowTab";
     /** How many streams stand before a page's own contents, and how many after them. */
     private static final int PUT_BEFORE = 1;
     private static final int PUT_AFTER = 2;
 
-    private Leaves() {}
+    private LeafCloser() {}
 
     /**
      * What a leaf shows beneath its marks.

@@ -1,4 +1,4 @@
-package app.yellowtab.carry;
+package app.yellowtab.carry.part;
 
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.input.RawBytes;

@@ -1,5 +1,7 @@
-package app.yellowtab.input;
+package app.yellowtab.picture;
 
+import app.yellowtab.input.Allowance;
+import app.yellowtab.input.TooMuchException;
 import app.yellowtab.pdf.PageFrame;
 import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
@@ -17,7 +19,7 @@ import org.apache.pdfbox.rendering.PageDrawer;
 import org.apache.pdfbox.rendering.PageDrawerParameters;
 
 /** Draws pages within the bounds of an {@link Allowance}, and knows whether a picture could not be drawn. For one thread. */
-public final class BoundedRenderer extends PDFRenderer {
+final class BoundedRenderer extends PDFRenderer {
     /** Nobody waits longer for a picture of a page; chosen by us. */
     private static final Duration MOST_TIME = Duration.ofSeconds(20);
 
@@ -29,7 +31,7 @@ public final class BoundedRenderer extends PDFRenderer {
 
     private int picturesMissing;
 
-    public BoundedRenderer(PDDocument document) {
+    BoundedRenderer(PDDocument document) {
         super(document);
         setSubsamplingAllowed(true);
         setRenderingHints(HINTS);
@@ -41,7 +43,7 @@ public final class BoundedRenderer extends PDFRenderer {
      * @param page    counted from 0
      * @param widthPx the width of the picture, in pixels; a page that is more than four times as high as wide is drawn narrower
      */
-    public DrawnPage draw(int page, int widthPx) throws IOException {
+    DrawnPage draw(int page, int widthPx) throws IOException {
         picturesMissing = 0;
         PageFrame frame = PageFrame.of(document.getPage(page));
         float scale = Math.min(widthPx / frame.widthPt(), MOST_HEIGHT * widthPx / frame.heightPt());
@@ -50,7 +52,7 @@ public final class BoundedRenderer extends PDFRenderer {
     }
 
     /** Does something for a page of a file of so many bytes; {@return what comes of it} */
-    public static <T> T within(long fileBytes, ScopedValue.CallableOp<T, IOException> work) throws IOException {
+    static <T> T within(long fileBytes, ScopedValue.CallableOp<T, IOException> work) throws IOException {
         return Allowance.ofFile(fileBytes).ofPageToSee(MOST_TIME).on(work);
     }
 

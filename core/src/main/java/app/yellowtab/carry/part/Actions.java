@@ -1,4 +1,4 @@
-package app.yellowtab.carry;
+package app.yellowtab.carry.part;
 
 import java.util.Set;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -14,7 +14,7 @@ public final class Actions {
     private Actions() {}
 
     /** {@return the kind of an action, such as "URI"; empty where there is none} */
-    static String kind(@Nullable COSDictionary action) {
+    public static String kind(@Nullable COSDictionary action) {
         String kind = action == null ? null : action.getNameAsString(COSName.S);
         return kind == null ? "" : kind;
     }
@@ -27,7 +27,7 @@ public final class Actions {
     }
 
     /** {@return how many actions a dictionary carries that run by themselves or are its own and not allowed} */
-    static int countIn(COSDictionary dictionary) {
+    public static int countIn(COSDictionary dictionary) {
         COSDictionary own = dictionary.getDictionaryObject(COSName.A) instanceof COSDictionary action ? action : null;
         COSDictionary additional = dictionary.getDictionaryObject(COSName.AA) instanceof COSDictionary several ? several : null;
         return (own != null && isForbidden(own) ? 1 : 0) + (additional == null ? 0 : additional.size());

@@ -1,4 +1,4 @@
-package app.yellowtab.carry;
+package app.yellowtab.carry.part;
 
 import java.util.Collections;
 import java.util.IdentityHashMap;
@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * Which layers of a document are hidden when it is opened (optional content, ISO 32000-1:2008, 8.11): on the screen, or on
  * paper. What either would not show is hidden here.
  */
-final class Layers {
+public final class Layers {
     private static final COSName USAGE = COSName.getPDFName("Usage");
     private static final COSName EVENT = COSName.getPDFName("Event");
     private static final COSName CATEGORY = COSName.getPDFName("Category");
@@ -32,7 +32,7 @@ final class Layers {
     }
 
     /** Reads the default configuration (8.11.4.3) of a document's catalog. */
-    static Layers of(COSDictionary catalog) {
+    public static Layers of(COSDictionary catalog) {
         COSDictionary properties = catalog.getCOSDictionary(COSName.OCPROPERTIES);
         COSArray all = properties == null ? null : properties.getCOSArray(COSName.OCGS);
         if (properties == null || all == null || all.size() == 0) return new Layers(false);
@@ -83,12 +83,12 @@ final class Layers {
     }
 
     /** {@return whether the document has any layers} */
-    boolean any() {
+    public boolean any() {
         return any;
     }
 
     /** {@return whether what belongs to a group or to a membership dictionary (8.11.2.2) is hidden} */
-    boolean isHidden(@Nullable COSBase layer) {
+    public boolean isHidden(@Nullable COSBase layer) {
         if (!(layer instanceof COSDictionary dictionary)) return false;
         if (!MEMBERSHIP.equals(dictionary.getDictionaryObject(COSName.TYPE))) return hidden.contains(dictionary);
         COSArray expression = dictionary.getCOSArray(VISIBILITY_EXPRESSION);
