@@ -34,11 +34,14 @@ module app.yellowtab.core {
     exports app.yellowtab.files;
     exports app.yellowtab.facts;
     exports app.yellowtab.model;
+    exports app.yellowtab.model.number;
     exports app.yellowtab.model.page;
     exports app.yellowtab.model.source;
     exports app.yellowtab.mark;
     opens app.yellowtab.facts to tools.jackson.databind;
     opens app.yellowtab.model to tools.jackson.databind;
+    opens app.yellowtab.mark to tools.jackson.databind;
+    opens app.yellowtab.model.number to tools.jackson.databind;
     opens app.yellowtab.model.page to tools.jackson.databind;
     opens app.yellowtab.model.source to tools.jackson.databind;
     opens app.yellowtab.store to tools.jackson.databind;

@@ -1,6 +1,7 @@
 package app.yellowtab.model;
 
 import app.yellowtab.facts.PageSet;
+import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
@@ -25,10 +26,11 @@ import java.util.Set;
  * @param sources  everything that was brought in, in the order it came
  * @param contents the documents outside of any section, then the sections
  * @param setAside documents that were taken out of the index and lie in the tray as they were
+ * @param numbering the numbers that pages bear beside the bundle's own
  */
-public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, Reading reading, List<Source> sources, Contents contents, List<Document> setAside) {
+public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, Reading reading, List<Source> sources, Contents contents, List<Document> setAside, Numbering numbering) {
     /** A bundle with nothing in it. */
-    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, Reading.STANDARD, List.of(), Contents.EMPTY, List.of());
+    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, Reading.STANDARD, List.of(), Contents.EMPTY, List.of(), Numbering.NONE);
 
     public Bundle {
         Objects.requireNonNull(heading, "heading");
@@ -36,36 +38,37 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
         Objects.requireNonNull(fromSources, "fromSources");
         Objects.requireNonNull(reading, "reading");
         Objects.requireNonNull(contents, "contents");
+        Objects.requireNonNull(numbering, "numbering");
         sources = List.copyOf(sources);
         setAside = List.copyOf(setAside);
     }
 
     public Bundle withHeading(CaseHeading newHeading) {
-        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, reading, sources, contents, setAside);
+        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, reading, sources, contents, setAside, numbering);
     }
 
     public Bundle withLayout(Layout newLayout) {
-        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, reading, sources, contents, setAside);
+        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, reading, sources, contents, setAside, numbering);
     }
 
     public Bundle withFromSources(FromSources newFromSources) {
-        return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, reading, sources, contents, setAside);
+        return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, reading, sources, contents, setAside, numbering);
     }
 
     public Bundle withReading(Reading newReading) {
-        return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents, setAside);
+        return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents, setAside, numbering);
     }
 
     public Bundle withSources(List<Source> newSources) {
-        return newSources.equals(sources) ? this : new Bundle(heading, layout, fromSources, reading, newSources, contents, setAside);
+        return newSources.equals(sources) ? this : new Bundle(heading, layout, fromSources, reading, newSources, contents, setAside, numbering);
     }
 
     public Bundle withContents(Contents newContents) {
-        return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, reading, sources, newContents, setAside);
+        return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, reading, sources, newContents, setAside, numbering);
     }
 
     public Bundle withSetAside(List<Document> newSetAside) {
-        return newSetAside.equals(setAside) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, newSetAside);
+        return newSetAside.equals(setAside) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, newSetAside, numbering);
     }
 
     /** {@return the sources by their id} */

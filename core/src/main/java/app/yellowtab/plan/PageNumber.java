@@ -1,5 +1,6 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.mark.NumberStyle;
 import java.util.Objects;
 
 /**

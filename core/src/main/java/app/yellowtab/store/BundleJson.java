@@ -5,6 +5,7 @@ import app.yellowtab.facts.PageFacts;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.BlankPages;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.ReservedPages;
@@ -123,6 +124,7 @@ final class BundleJson {
         add(module, SourceId.class, SourceId::value, SourceId::new);
         add(module, ConversionKey.class, ConversionKey::value, ConversionKey::new);
         add(module, RunId.class, RunId::value, RunId::new);
+        add(module, SeriesId.class, SeriesId::value, SeriesId::new);
         add(module, DocumentDate.class, DateCode::write, DateCode::read);
         return module;
     }

@@ -3,6 +3,7 @@ package app.yellowtab.store;
 import app.yellowtab.facts.About;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.source.BookmarkLook;
 import java.util.List;
@@ -38,6 +39,7 @@ final class OlderFormats {
         }
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));
+        fill(root, "numbering", BundleJson.MAPPER.valueToTree(Numbering.NONE));
     }
 
     private static void bundle(ObjectNode root) {

@@ -2,6 +2,7 @@ package app.yellowtab.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.mark.NumberStyle;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;

@@ -14,6 +14,7 @@ import app.yellowtab.model.EntryId;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
 import app.yellowtab.model.page.Run;
@@ -39,7 +40,7 @@ class PlannerProperties {
     @Provide
     Arbitrary<Bundle> bundles() {
         return Combinators.combine(contents(3), Arbitraries.of(true, false), Arbitraries.of(Separators.class))
-                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of()));
+                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of(), Numbering.NONE));
     }
 
     private Arbitrary<Contents> contents(int levels) {

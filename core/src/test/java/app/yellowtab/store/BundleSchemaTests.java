@@ -9,9 +9,21 @@ import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PrintedSeries;
 import app.yellowtab.facts.ShapedPages;
 import app.yellowtab.facts.SheetSize;
+import app.yellowtab.mark.MarkLook;
+import app.yellowtab.mark.NumberStyle;
+import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.DateReader;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.number.GivenNumber;
+import app.yellowtab.model.number.MarkMove;
+import app.yellowtab.model.number.Numbering;
+import app.yellowtab.model.number.Series;
+import app.yellowtab.model.number.SeriesId;
+import app.yellowtab.model.number.ServedNumber;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.RunId;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.testing.Bundles;
 import com.networknt.schema.Schema;
@@ -66,6 +78,21 @@ class BundleSchemaTests {
             Bundle dated = Edits.changeDocument(bundle, new EntryId("b"), document -> document.withDate(DateReader.read(date).orElseThrow()));
             assertThat(schema.validate(write(dated))).isEmpty();
         }
+    }
+
+    @Test
+    void numbersThatPagesWereGivenAreKept() throws IOException {
+        SeriesId series = new SeriesId("bates");
+        PageKey page = new PageKey(new RunId("r"), 3);
+        Numbering numbering = new Numbering(List.of(new Series(series, NumberStyle.FIGURES, "TH-000101", Spot.STANDARD, MarkLook.NUMBER, List.of(new EntryId("x")), List.of(new SourceId("x")))),
+                List.of(new MarkMove(page, series, new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 4.5, 3))), List.of(new GivenNumber(series, new SourceId("x"), 2, GivenNumber.Half.LEFT, "TH-000102")),
+                List.of(new ServedNumber(page, "45A")));
+        Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(), bundle.contents(), bundle.setAside(), numbering);
+        JsonNode written = write(numbered);
+        assertThat(schema.validate(written)).isEmpty();
+        assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).numbering()).isEqualTo(numbering);
+        String text = BundleJson.MAPPER.writeValueAsString(written);
+        assertThat(schema.validate(BundleJson.MAPPER.readTree(text.replace("\"half\":\"left\"", "\"half\":\"upper\"")))).isNotEmpty();
     }
 
     @ParameterizedTest

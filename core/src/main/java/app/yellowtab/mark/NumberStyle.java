@@ -1,4 +1,4 @@
-package app.yellowtab.plan;
+package app.yellowtab.mark;
 
 import java.util.Locale;
 
