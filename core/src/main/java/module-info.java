@@ -7,6 +7,7 @@ module app.yellowtab.core {
     requires org.apache.tika.core;
     requires com.drew.metadata;
     requires com.dynatrace.hash4j;
+    requires re2j;    // an automatic module, by its file
     requires org.apache.poi.poi;
     requires org.apache.poi.ooxml;
     requires org.apache.poi.scratchpad;
@@ -34,6 +35,7 @@ module app.yellowtab.core {
     exports app.yellowtab.files;
     exports app.yellowtab.facts;
     exports app.yellowtab.model;
+    exports app.yellowtab.model.cut;
     exports app.yellowtab.model.number;
     exports app.yellowtab.model.page;
     exports app.yellowtab.model.source;
@@ -46,6 +48,7 @@ module app.yellowtab.core {
     opens app.yellowtab.model.source to tools.jackson.databind;
     opens app.yellowtab.store to tools.jackson.databind;
     exports app.yellowtab.edit;
+    exports app.yellowtab.cut;
     exports app.yellowtab.pdf to app.yellowtab.desktop;
     exports app.yellowtab.convert;
     exports app.yellowtab.source;
@@ -54,6 +57,7 @@ module app.yellowtab.core {
     exports app.yellowtab.ledger;
     exports app.yellowtab.picture;
     exports app.yellowtab.prove;
+    exports app.yellowtab.deliver;
     exports app.yellowtab.store;
     exports app.yellowtab.sample;
 }

@@ -60,19 +60,20 @@ final class AssemblyRun implements Closeable {
      * Begins an assembly.
      *
      * @param fileName of the bundle, as the ledger names it
+     * @param sessions the sources; not closed by this
      * @param limit how long nothing may come from a source before it is given up
      */
-    AssemblyRun(Plan plan, Output output, String fileName, SourceFiles sources, Progress progress, BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
+    AssemblyRun(Plan plan, Output output, String fileName, SourceSessions sessions, Progress progress, BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
             throws IOException {
         this.plan = plan;
         this.output = output;
-        this.sources = sources;
+        this.sources = sessions.sources();
         this.progress = progress;
         this.stop = stop;
         this.identity = begunWith(plan);
         this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), plan.bookmarks(), output::position, plan.markLetters());
         this.own = new OwnLeaves(plan, plan::marksOn, output::position, bundle);
-        this.ahead = new ReadAhead(plan, output, sources, bundle.markSetter(), stop, limit);
+        this.ahead = new ReadAhead(plan, output, sessions, bundle.markSetter(), stop, limit);
         this.sourcePlaces = LedgerParts.sourcePlaces(output);
         this.ledger = new LedgerWriter(ledger, output.size(), LedgerParts.sources(sourcePlaces.keySet(), sources), LedgerParts.index(plan, output),
                 LedgerParts.bookmarks(plan, output));

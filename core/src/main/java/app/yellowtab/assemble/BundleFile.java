@@ -119,10 +119,15 @@ final class BundleFile implements Closeable {
         writePageTree();
         if (!bookmarks.isEmpty()) new OutlineWriter(bookmarks, positions, outline).write(writer);
         writer.write(catalog, "<</Type/Catalog/Pages " + levels.getLast() + " 0 R" + (version.equals("1.7") ? "" : "/Version/" + version)
-                + "/PageLabels<</Nums[" + PageLabels.of(labels) + "]>>" + (bookmarks.isEmpty() ? "" : "/Outlines " + outline + " 0 R/PageMode/UseOutlines")
+                + (isLabelled() ? "/PageLabels<</Nums[" + PageLabels.of(labels) + "]>>" : "") + (bookmarks.isEmpty() ? "" : "/Outlines " + outline + " 0 R/PageMode/UseOutlines")
                 + "/OpenAction[1 0 R/XYZ null null null]/Lang(en-GB)>>");
         writer.write(information, ObjectGraph.plain().reach(properties(heading)));
         return writer.finish(catalog, information, identity);
+    }
+
+    /** {@return whether any page is called by something else than its place} */
+    private boolean isLabelled() {
+        return labels.stream().anyMatch(label -> !label.isEmpty());
     }
 
     private static COSDictionary properties(CaseHeading heading) {

@@ -58,11 +58,14 @@ final class ReadAhead implements Closeable {
     private final Deque<Underway> ahead = new ArrayDeque<>();
     private int next;
 
-    /** @param limit how long nothing may come from a source before it is given up */
-    ReadAhead(Plan plan, Output output, SourceFiles sources, MarkSetter setter, BooleanSupplier stop, Duration limit) {
+    /**
+     * @param sessions the sources; not closed by this
+     * @param limit    how long nothing may come from a source before it is given up
+     */
+    ReadAhead(Plan plan, Output output, SourceSessions sessions, MarkSetter setter, BooleanSupplier stop, Duration limit) {
         this.plan = plan;
-        this.sources = sources;
-        this.sessions = new SourceSessions(sources, output.leaves());
+        this.sources = sessions.sources();
+        this.sessions = sessions;
         this.output = output;
         this.lookup = new LeafLookup(plan, output);
         this.setter = setter;
@@ -118,7 +121,7 @@ final class ReadAhead implements Closeable {
         LoggerFactory.getLogger(ReadAhead.class).warn("nothing comes from {}", original);
         stuck.source.cancel();
         if (stuck.source.isAtPages()) return new ReadySource(stuck.source.run(), sources, sessions);
-        throw new FindingException(Finding.of(Code.SOURCE_STUCK, original, String.valueOf(limit.toSeconds())), null);
+        throw new FindingException(new Finding(Code.SOURCE_STUCK, sources.subject(stuck.source.run().source(), 0), String.valueOf(limit.toSeconds())), null);
     }
 
     private static boolean isDone(Future<?> work) throws ExecutionException, InterruptedException {
@@ -173,7 +176,6 @@ final class ReadAhead implements Closeable {
     public void close() throws IOException {
         ahead.forEach(underway -> underway.source.cancel());
         threads.shutdown();
-        sessions.close();
         try {
             // What has not ended by then closes its source itself when it does.
             if (threads.awaitTermination(5, TimeUnit.SECONDS)) {

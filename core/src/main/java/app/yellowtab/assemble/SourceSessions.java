@@ -50,15 +50,23 @@ final class SourceSessions implements Closeable {
     private final Map<SourceId, Integer> stretches = new HashMap<>();
     private boolean closed;
 
-    /** @param leaves all that will be written */
-    SourceSessions(SourceFiles sources, List<Leaf> leaves) {
+    /** @param files the leaves of each file that will be written */
+    SourceSessions(SourceFiles sources, List<List<Leaf>> files) {
         this.sources = sources;
+        files.forEach(this::count);
+    }
+
+    private void count(List<Leaf> leaves) {
         int at = 0;
         for (SourceRun run; (run = SourceRun.next(leaves, at)) != null; ) {
             stretches.merge(run.source(), 1, Integer::sum);
             while (leaves.get(at) != run.leaves().getFirst()) at++;
             at += run.leaves().size();
         }
+    }
+
+    SourceFiles sources() {
+        return sources;
     }
 
     /**

@@ -22,10 +22,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.LoggerFactory;
 import tools.jackson.core.JacksonException;
 
 /** Drafts bundle and ledger beside the target, and moves them into place. Stateless; each assembly is an {@link AssemblyRun}. */
@@ -73,9 +73,9 @@ final class StreamingAssembler implements Assembler {
     }
 
     private Outcome draftAndMove(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop) throws IOException {
-        try (Draft pdfDraft = new Draft(target); Draft ledgerDraft = new Draft(target)) {
-            Outcome outcome = write(plan, output, sources, target, progress, stop, pdfDraft.path, ledgerDraft.path);
-            if (outcome instanceof Outcome.Written) moveBoth(pdfDraft.path, ledgerDraft.path, target);
+        try (Draft pdfDraft = Draft.beside(target); Draft ledgerDraft = Draft.beside(target)) {
+            Outcome outcome = write(plan, output, sources, target, progress, stop, pdfDraft.path(), ledgerDraft.path());
+            if (outcome instanceof Outcome.Written) moveBoth(pdfDraft.path(), ledgerDraft.path(), target);
             return outcome;
         }
     }
@@ -83,13 +83,13 @@ final class StreamingAssembler implements Assembler {
     /** The old ledger goes out of the way first, so that no file that is held open elsewhere leaves a bundle beside another's ledger. */
     private void moveBoth(Path pdfDraft, Path ledgerDraft, Path target) throws IOException {
         Path ledger = Ledger.beside(target);
-        try (Draft aside = new Draft(target)) {
+        try (Draft aside = Draft.beside(target)) {
             boolean isThere = Files.exists(ledger);
-            if (isThere) mover.move(ledger, aside.path);
+            if (isThere) mover.move(ledger, aside.path());
             try {
                 mover.move(pdfDraft, target);
             } catch (IOException refused) {
-                if (isThere) moveIntoPlace(aside.path, ledger);
+                if (isThere) moveIntoPlace(aside.path(), ledger);
                 throw refused;
             }
             mover.move(ledgerDraft, ledger);
@@ -99,7 +99,8 @@ final class StreamingAssembler implements Assembler {
     private Outcome write(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop, Path pdfDraft, Path ledgerDraft)
             throws IOException {
         try (DraftFile pdf = opener.open(pdfDraft); OutputStream ledger = new BufferedOutputStream(Files.newOutputStream(ledgerDraft), 1 << 16);
-             AssemblyRun run = new AssemblyRun(plan, output, String.valueOf(target.getFileName()), sources, progress, stop, pdf, ledger, limit)) {
+             SourceSessions sessions = new SourceSessions(sources, List.of(output.leaves()));
+             AssemblyRun run = new AssemblyRun(plan, output, String.valueOf(target.getFileName()), sessions, progress, stop, pdf, ledger, limit)) {
             Optional<Outcome.Stopped> stopped = run.write();
             if (stopped.isPresent()) return stopped.get();
             return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft), run.findings());
@@ -141,23 +142,5 @@ final class StreamingAssembler implements Assembler {
     @FunctionalInterface
     interface Mover {
         void move(Path draft, Path target) throws IOException;
-    }
-
-    /** A draft beside its target; what is still there when it is closed is deleted. */
-    private static final class Draft implements AutoCloseable {
-        private final Path path;
-
-        Draft(Path target) throws IOException {
-            path = Drafts.beside(target);
-        }
-
-        @Override
-        public void close() {
-            try {
-                Files.deleteIfExists(path);
-            } catch (IOException e) {
-                LoggerFactory.getLogger(StreamingAssembler.class).warn("draft not deleted: {}", path, e);
-            }
-        }
     }
 }

@@ -1,5 +1,6 @@
 package app.yellowtab.ledger;
 
+import app.yellowtab.files.CsvLine;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding.Code;
@@ -58,14 +59,8 @@ public final class LedgerCsv {
     private static String line(Ledger.Page leaf, Ledger ledger) {
         Ledger.SourceFile source = leaf.from().map(from -> ledger.sources().get(from.source())).orElse(new Ledger.SourceFile("", "", 0));
         Optional<Ledger.Mark> number = leaf.marks().stream().filter(mark -> mark.series().equals(Mark.BUNDLE_NUMBER)).findFirst();
-        return String.format(Locale.ROOT, "%d,%s,%s,%s,%s,%s,%s,%s,%s\r\n", leaf.position(), quoted(leaf.number().orElse("")), quoted(leaf.label()), leaf.kind(), quoted(source.file()),
+        return String.format(Locale.ROOT, "%d,%s,%s,%s,%s,%s,%s,%s,%s\r\n", leaf.position(), CsvLine.quoted(leaf.number().orElse("")), CsvLine.quoted(leaf.label()), leaf.kind(), CsvLine.quoted(source.file()),
                 source.sha256(), leaf.from().map(from -> String.valueOf(from.page())).orElse(""), leaf.pagePrint(),
                 number.map(mark -> String.format(Locale.ROOT, "%.2f,%.2f,%.2f", mark.box().left(), mark.box().bottom(), mark.sizePt())).orElse(",,"));
-    }
-
-    /** A name that begins like a formula is kept from being taken for one by the spreadsheet. */
-    private static String quoted(String value) {
-        String safe = !value.isEmpty() && "=+-@\t\r".indexOf(value.charAt(0)) >= 0 ? "'" + value : value;
-        return safe.chars().anyMatch(letter -> ",\"\r\n".indexOf(letter) >= 0) ? '"' + safe.replace("\"", "\"\"") + '"' : safe;
     }
 }

@@ -61,6 +61,12 @@ public final class Planner {
         return n < 26 ? last : letter(n / 26 - 1) + last;
     }
 
+    /** {@return the view that shows the same of a page with its look; the top of it where the page's shape is not known} */
+    static String view(SourceBookmark own, Source source, PageLook look) {
+        if (look.isPlain() || own.look().view().isEmpty()) return own.look().view();
+        return source.about().pages().shape(own.page()).map(shape -> PageView.moved(own.look().view(), LookedPage.onto(shape, look))).orElse("");
+    }
+
     /** The planning of one bundle. */
     private static final class Planning {
         private final Bundle bundle;
@@ -186,12 +192,6 @@ public final class Planner {
             for (int n = 1; n <= run.pageCount(); n++) {
                 add(Optional.of(run.key(n)), new Content.SourcePage(document.id(), run.source(), run.first() + n - 1, run.look()));
             }
-        }
-
-        /** {@return the view that shows the same of a page with its look; the top of it where the page's shape is not known} */
-        private static String view(SourceBookmark own, Source source, PageLook look) {
-            if (look.isPlain() || own.look().view().isEmpty()) return own.look().view();
-            return source.about().pages().shape(own.page()).map(shape -> PageView.moved(own.look().view(), LookedPage.onto(shape, look))).orElse("");
         }
 
         private void place(Document document, BlankPages run) {

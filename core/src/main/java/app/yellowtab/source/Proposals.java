@@ -1,16 +1,15 @@
 package app.yellowtab.source;
 
 import app.yellowtab.convert.mail.Mail;
+import app.yellowtab.cut.LetterDate;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.inspect.Inspection;
 import app.yellowtab.inspect.Inspection.FirstLine;
-import app.yellowtab.model.DateReader;
 import app.yellowtab.model.DocumentDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -25,11 +24,7 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
     private static final Pattern SAYS_NOTHING = Pattern.compile("(?i)(scan|img|image|photo|dsc|dscn|pict?|doc|document|file|untitled|unbenannt|new|print|fax|page|attachment|forwarded message|without a name|output|copy|microsoft word)?"
             + "[\\s_\\-.()#]*[\\dT:_\\-.\\s()x]*");
     private static final Pattern PROGRAM_TITLE = Pattern.compile("(?i)(microsoft (word|excel|powerpoint)|untitled|document\\s*\\d*|slide\\s*\\d*|powerpoint presentation|[^ ]+\\.(docx?|xlsx?|pptx?|rtf|odt|pdf|indd|qxd))( - .*)?.*");
-    private static final Pattern DATE_IN_LINE = Pattern.compile("(?<![\\d/.-])(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day,?\\s+)?(?<date>" + DateReader.DATE_OR_RANGE + ")(?![\\d/])", Pattern.CASE_INSENSITIVE);
-    private static final Pattern YEAR = Pattern.compile("(?:19|20)\\d\\d");
-    private static final Pattern DATED = Pattern.compile("(?i)\\b(dated?|signed|made)\\b.{0,20}$|^\\W*$|^\\W*date\\W*$");
     private static final Pattern REPLY = Pattern.compile("(?i)^((re|fwd?|aw|wg)\\s*:\\s*)+");
-    private static final double HEAD = 0.55;
     private static final int LONGEST_TITLE = 120;
 
     /** {@return the proposals for a mail} */
@@ -61,7 +56,7 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
             }
         }
         if (name.date() != DocumentDate.NOT_GIVEN) return new Proposals(shortened(title), titleFrom, name.date(), Origin.FILE_NAME);
-        Optional<DocumentDate> date = dateOf(inspection.firstPage(), monthFirst);
+        Optional<DocumentDate> date = LetterDate.of(inspection.firstPage().stream().map(line -> new LetterDate.Line(line.text(), line.heightShare())).toList(), monthFirst);
         return new Proposals(shortened(title), titleFrom, date.orElse(DocumentDate.NOT_GIVEN), date.isPresent() ? Origin.FIRST_PAGE : Origin.FILE_NAME);
     }
 
@@ -71,27 +66,6 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
                 && line.text().length() <= LONGEST_TITLE).toList();
         double usual = lines.stream().mapToDouble(FirstLine::sizePt).sorted().skip(lines.size() / 2).findFirst().orElse(0);
         return upper.stream().filter(line -> line.sizePt() > usual * 1.12).max(Comparator.comparingDouble(FirstLine::sizePt)).map(FirstLine::text);
-    }
-
-    /**
-     * {@return the date of a letter's head: the only day named in the upper half, or one that stands by itself or behind
-     * "dated"} Days that are merely spoken of further down are no date of the document.
-     */
-    private static Optional<DocumentDate> dateOf(List<FirstLine> lines, boolean monthFirst) {
-        Optional<DocumentDate> found = Optional.empty();
-        for (FirstLine line : lines) {
-            // Most lines name no year; trying every form of a date at every letter of them would take most of an intake's time.
-            if (!YEAR.matcher(line.text()).find()) continue;
-            Matcher date = DATE_IN_LINE.matcher(line.text());
-            while (date.find()) {
-                Optional<DocumentDate> read = DateReader.read(date.group("date"), monthFirst);
-                if (read.isEmpty() || !(read.get() instanceof DocumentDate.Day)) continue;
-                boolean alone = DATED.matcher(line.text().substring(0, date.start())).find() && line.text().length() - date.end() < 12;
-                if (alone) return read;
-                if (line.heightShare() > HEAD && found.isEmpty() && line.text().length() < 60) found = read;
-            }
-        }
-        return found;
     }
 
     private static String shortened(String title) {

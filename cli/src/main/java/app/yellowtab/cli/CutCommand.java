@@ -1,0 +1,142 @@
+package app.yellowtab.cli;
+
+import app.yellowtab.cut.BatchPage;
+import app.yellowtab.cut.Cutter;
+import app.yellowtab.cut.Cutting;
+import app.yellowtab.cut.PieceNames;
+import app.yellowtab.cut.Reason;
+import app.yellowtab.deliver.PieceFiles;
+import app.yellowtab.files.FileNames;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Severity;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Reading;
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.CutRules;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.source.BatchPages;
+import app.yellowtab.source.FoundFolder;
+import app.yellowtab.source.InPlace;
+import app.yellowtab.source.Intake;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+/** From batches to their pieces. */
+@Command(name = "cut", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
+        description = {"Cuts batches, files that hold several documents, into a file for each document.",
+            "Each batch gets a folder of its own with its pieces and cuts.csv, which says what became of every page. The batches themselves are not touched."})
+final class CutCommand implements Callable<Integer> {
+    private static final int DONE = 0;
+    private static final int NOTHING_CUT = 1;
+    private static final int SOME_LEFT_OUT = 3;
+
+    @Parameters(arity = "1..*", paramLabel = "FILE", description = "The batches.")
+    private List<Path> files = List.of();
+    @Option(names = {"-o", "--output"}, paramLabel = "FOLDER", description = "Where the folders with the pieces are made.")
+    private @Nullable Path output;
+    @Option(names = "--list", description = "Shows the pieces, and writes nothing.")
+    private boolean list;
+    @Mixin
+    private CutOptions options = new CutOptions();
+    @Mixin
+    private ReadingOptions reading = new ReadingOptions();
+    @Spec
+    private CommandSpec spec = CommandSpec.create();
+
+    /** A batch, and how it is cut. */
+    private record Cut(Source batch, Cutting cutting, List<PieceNames.Named> names) {}
+
+    @Override
+    public Integer call() throws IOException {
+        if (output == null && !list) throw new ParameterException(spec.commandLine(), "Say where to, with -o FOLDER, or look first, with --list.");
+        CutRules rules = options.rules();
+        List<Finding> findings = new ArrayList<>();
+        try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr()); InPlace place = new InPlace(reading.passwords())) {
+            FoundFolder found = FoundFolder.of(files, findings);
+            Intake.Taken taken = new Intake(place, reading.passwords(), reading.over(Reading.STANDARD))
+                    .bringIn(found, (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
+            place.know(taken.sources());
+            findings.addAll(taken.findings());
+            FileNames folders = new FileNames();
+            int done = 0;
+            for (Source batch : taken.sources()) {
+                if (!batch.isRead() || console.isStopped()) continue;
+                try {
+                    Cut cut = cut(batch, rules, place, console);
+                    if (list) show(cut);
+                    else findings.addAll(write(cut, folders, place, console));
+                    done++;
+                } catch (FindingException failure) {
+                    findings.add(failure.finding());
+                }
+            }
+            findings.forEach(finding -> console.say(finding.message()));
+            if (done == 0) return NOTHING_CUT;
+            return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT : DONE;
+        }
+    }
+
+    private Cut cut(Source batch, CutRules rules, InPlace place, Console console) throws IOException {
+        List<BatchPage> pages = BatchPages.read(place, batch.id(), (page, of) -> console.show(batch.fileName() + ": reading page " + page + " of " + of), console::isStopped);
+        try {
+            Cutting cutting = Cutter.cut(pages, rules, options.hand(pages.size()));
+            if (needsWords(rules) && pages.stream().allMatch(page -> page.text().isEmpty())) console.say(batch.fileName() + " has no words that could be found: its pages are pictures. Cut it by pages, sizes or blank sheets, or have its words recognised first.");
+            return new Cut(batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), reading.over(Reading.STANDARD).monthFirst()));
+        } catch (IllegalArgumentException wrong) {
+            throw new ParameterException(spec.commandLine(), batch.fileName() + ": " + wrong.getMessage() + ".");
+        }
+    }
+
+    private static boolean needsWords(CutRules rules) {
+        return rules.rules().stream().anyMatch(rule -> switch (rule) {
+            case CutRule.WordsFound w -> true;
+            case CutRule.ValueChanges v -> true;
+            case CutRule.NumberingRestarts n -> true;
+            default -> false;
+        });
+    }
+
+    private void show(Cut cut) {
+        var out = spec.commandLine().getOut();
+        out.println(summary(cut));
+        for (int i = 0; i < cut.names.size(); i++) {
+            Cutting.Piece piece = cut.cutting.pieces().get(i);
+            out.printf(Locale.UK, "%5d  %s %s  %s  [%s]%n", i + 1, piece.pages().size() == 1 ? "page" : "pages", PieceFiles.stretches(piece.pages()), cut.names.get(i).words(),
+                    piece.reasons().stream().map(Reason::words).collect(Collectors.joining("; ")));
+        }
+        cut.cutting.dropped().forEach(dropped -> out.printf(Locale.UK, "    –  page %d is dropped  [%s]%n", dropped.page(), dropped.reason().words()));
+        out.flush();
+    }
+
+    private static String summary(Cut cut) {
+        int pieces = cut.cutting.pieces().size();
+        int dropped = cut.cutting.dropped().size();
+        return String.format(Locale.UK, "%s: %,d %s, %,d %s%s", cut.batch.fileName(), cut.batch.pageCount(), cut.batch.pageCount() == 1 ? "page" : "pages", pieces, pieces == 1 ? "piece" : "pieces",
+                dropped == 0 ? "" : ", " + dropped + " dropped");
+    }
+
+    private List<Finding> write(Cut cut, FileNames folders, InPlace place, Console console) throws FindingException {
+        String name = cut.batch.fileName();
+        int dot = name.lastIndexOf('.');
+        Path folder = Objects.requireNonNull(output).resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
+        PieceFiles.Written written = new PieceFiles(place, cut.batch, cut.cutting, cut.names, Bundle.EMPTY.fromSources().comments())
+                .write(folder, (page, of) -> console.show(name + ": writing page " + page + " of " + of), console::isStopped);
+        console.end(summary(cut) + ", in " + folder + (written.isWhole() ? "," : ", stopped after " + written.pieces() + " of them,"));
+        return written.findings();
+    }
+}

@@ -1,0 +1,127 @@
+package app.yellowtab.cli;
+
+import app.yellowtab.cut.ByHand;
+import app.yellowtab.cut.PageRanges;
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.CutRules;
+import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.page.Area;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+import picocli.CommandLine.Spec.Target;
+
+/** By which rules batches are cut, and what the pieces are called. */
+final class CutOptions {
+    @Option(names = "--every", paramLabel = "N", description = "Cuts after every N pages.")
+    private @Nullable Integer every;
+    @Option(names = "--ranges", paramLabel = "R", description = "Takes these pages, such as \"9-12, 13-29, 40-, 5\"; each stretch is a piece. Stands beside no other rule.")
+    private @Nullable String ranges;
+    @Option(names = "--rest", description = "With --ranges: keeps the pages that are not named as one more piece; otherwise they are dropped.")
+    private boolean rest;
+    @Option(names = "--odd-even", description = "Takes the odd pages as one piece and the even ones as another. Stands beside no other rule.")
+    private boolean oddEven;
+    @Option(names = "--bookmarks", paramLabel = "LEVEL", description = "Cuts before pages that bookmarks down to this level lead to.")
+    private @Nullable Integer bookmarks;
+    @Option(names = "--blanks", description = "Cuts at blank sheets, and drops them.")
+    private boolean blanks;
+    @Option(names = "--words", paramLabel = "TEXT", description = "Cuts before pages with these words.")
+    private @Nullable String words;
+    @Option(names = "--pattern", description = "Reads --words as a regular expression.")
+    private boolean pattern;
+    @Option(names = "--after", description = "Cuts behind the pages with --words.")
+    private boolean after;
+    @Option(names = "--area", paramLabel = "LEFT,TOP,WIDTH,HEIGHT", description = "Where --words stand, in millimetres from the upper left of what is seen of the page.")
+    private @Nullable String area;
+    @Option(names = "--value-after", paramLabel = "WORDS", description = "Cuts where the value behind these words changes, such as \"Invoice no.\".")
+    private @Nullable String valueAfter;
+    @Option(names = "--value-in", paramLabel = "LEFT,TOP,WIDTH,HEIGHT", description = "Cuts where the words in this area change.")
+    private @Nullable String valueIn;
+    @Option(names = "--restarts", description = "Cuts where printed page numbers begin again.")
+    private boolean restarts;
+    @Option(names = "--size-changes", description = "Cuts where pages have another size, or lie the other way.")
+    private boolean sizeChanges;
+    @Option(names = "--at-least", paramLabel = "N", description = "Makes no piece of fewer pages; otherwise 1.")
+    private int atLeast = 1;
+    @Option(names = "--drop", paramLabel = "PAGES", description = "Drops these pages, such as \"1, 7-8\".")
+    private @Nullable String drop;
+    @Option(names = "--name", paramLabel = "PART", description = {"A part of the pieces' names; may be given several times:", "bookmark, file, number:3 (of so many digits), date, after:WORDS, in:AREA, text:WORDS.",
+        "Otherwise what is cut by, or the file's name and a number."})
+    private List<String> names = List.of();
+    @Spec(Target.MIXEE)
+    private CommandSpec spec = CommandSpec.create();
+
+    CutRules rules() {
+        List<CutRule> rules = new ArrayList<>();
+        try {
+            if (every != null) rules.add(new CutRule.EveryPages(every, 1));
+            if (ranges != null) rules.add(new CutRule.Ranges(ranges, rest));
+            if (oddEven) rules.add(new CutRule.OddAndEven(false));
+            if (bookmarks != null) rules.add(new CutRule.Bookmarks(bookmarks));
+            if (blanks) rules.add(new CutRule.BlankSheets(true));
+            if (words != null) rules.add(new CutRule.WordsFound(words, pattern, false, true, Optional.ofNullable(area).map(typed -> area("--area", typed)), after));
+            if (valueAfter != null) rules.add(new CutRule.ValueChanges(new ValuePlace.AfterWords(valueAfter, "")));
+            if (valueIn != null) rules.add(new CutRule.ValueChanges(new ValuePlace.InArea(area("--value-in", valueIn))));
+            if (restarts) rules.add(new CutRule.NumberingRestarts());
+            if (sizeChanges) rules.add(new CutRule.SizeChanges());
+            if (words == null && (pattern || after || area != null)) throw new IllegalArgumentException("--pattern, --after and --area go with --words");
+            if (ranges == null && rest) throw new IllegalArgumentException("--rest goes with --ranges");
+            if (rules.isEmpty()) throw new IllegalArgumentException("Say how to cut, such as --every 10 or --bookmarks 1; see --help");
+            return new CutRules(rules, atLeast, names.stream().map(this::part).toList());
+        } catch (IllegalArgumentException wrong) {
+            throw new ParameterException(spec.commandLine(), wrong.getMessage() + ".");
+        }
+    }
+
+    /** {@return what is dropped of a batch of so many pages} */
+    ByHand hand(int pages) {
+        if (drop == null) return ByHand.NONE;
+        PageRanges read = PageRanges.read(drop, pages);
+        read.mistake().ifPresent(mistake -> {
+            throw new ParameterException(spec.commandLine(), "--drop: in “" + drop + "”, at letter " + (mistake.at() + 1) + ", should stand " + mistake.expected() + ".");
+        });
+        Map<Integer, Boolean> drops = new TreeMap<>();
+        for (PageRanges.Range range : read.ranges()) for (int page = range.first(); page <= range.last(); page++) drops.put(page, true);
+        return new ByHand(Map.of(), drops);
+    }
+
+    private NamePart part(String typed) {
+        int colon = typed.indexOf(':');
+        String kind = (colon < 0 ? typed : typed.substring(0, colon)).strip().toLowerCase(Locale.ROOT);
+        String rest = colon < 0 ? "" : typed.substring(colon + 1);
+        return switch (kind) {
+            case "bookmark" -> new NamePart.Bookmark();
+            case "file" -> new NamePart.FileName();
+            case "date" -> new NamePart.FirstDate();
+            case "number" -> new NamePart.Number(rest.isEmpty() ? 1 : number(typed, rest), 1);
+            case "after" -> new NamePart.Value(new ValuePlace.AfterWords(rest, ""));
+            case "in" -> new NamePart.Value(new ValuePlace.InArea(area("--name in:", rest)));
+            case "text" -> new NamePart.Typed(rest);
+            default -> throw new IllegalArgumentException("--name: " + typed + " is no part of a name; there are bookmark, file, number:3, date, after:WORDS, in:AREA and text:WORDS");
+        };
+    }
+
+    private static int number(String typed, String digits) {
+        if (!digits.strip().matches("[1-9]")) throw new IllegalArgumentException("--name: in " + typed + " should stand how many digits, 1 to 9");
+        return Integer.parseInt(digits.strip());
+    }
+
+    private static Area area(String option, String typed) {
+        String[] sides = typed.split(",", -1);
+        try {
+            if (sides.length == 4) return new Area(Double.parseDouble(sides[0]), Double.parseDouble(sides[1]), Double.parseDouble(sides[2]), Double.parseDouble(sides[3]));
+        } catch (NumberFormatException noNumber) {
+            // Said below, as for too many or too few.
+        }
+        throw new IllegalArgumentException(option + " " + typed + " is no area; write it as LEFT,TOP,WIDTH,HEIGHT in millimetres, such as 10,10,80,20");
+    }
+}

@@ -1,0 +1,132 @@
+package app.yellowtab.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts.FontName;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+/** A clerk with a week's post and a terminal. */
+class CutCommandTests {
+    @TempDir
+    private Path temp;
+    private Path post;
+    private Path to;
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    @BeforeEach
+    void scan() throws IOException {
+        to = temp.resolve("cut");
+        post = Pdfs.write(temp, "post of the week", 6, document -> {
+            String[][] words = {{"Invoice no. TH-1", "1 of 2"}, {"Invoice no. TH-1", "2 of 2"}, {"Invoice no. TH-2", "1 of 1"}, {"Invoice no. TH-3", "1 of 2"}, {"Invoice no. TH-3", "2 of 2"}, {}};
+            for (int i = 0; i < words.length; i++) say(document, document.getPage(i), words[i]);
+        });
+    }
+
+    private static void say(PDDocument document, PDPage page, String... lines) {
+        try (var content = new PDPageContentStream(document, page, PDPageContentStream.AppendMode.OVERWRITE, true)) {
+            for (int i = 0; i < lines.length; i++) {
+                content.beginText();
+                content.setFont(new PDType1Font(FontName.HELVETICA), 12);
+                content.newLineAtOffset(72, 700 - 40 * i);
+                content.showText(lines[i]);
+                content.endText();
+            }
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private int run(Object... arguments) {
+        CommandLine line = Main.commandLine();
+        line.setOut(new PrintWriter(out, true));
+        line.setErr(new PrintWriter(err, true));
+        return line.execute(Stream.concat(Stream.of("cut"), Stream.of(arguments).map(Object::toString)).toArray(String[]::new));
+    }
+
+    private List<String> written() throws IOException {
+        try (Stream<Path> files = Files.walk(to)) {
+            return files.filter(Files::isRegularFile).map(file -> to.relativize(file).toString()).sorted().toList();
+        }
+    }
+
+    @Test
+    void theListShowsThePiecesAndWritesNothing() {
+        assertThat(run(post, "--value-after", "invoice no.", "--blanks", "--list")).isZero();
+        assertThat(out.toString().replace("\r", "")).isEqualTo("""
+                post of the week.pdf: 6 pages, 3 pieces, 1 dropped
+                    1  pages 1-2  TH-1  [“TH-1” begins]
+                    2  page 3  TH-2  [“TH-2” begins]
+                    3  pages 4-5  TH-3  [“TH-3” begins]
+                    –  page 6 is dropped  [it is blank]
+                """);
+        assertThat(to).doesNotExist();
+    }
+
+    @Test
+    void thePiecesAreFilesNamedAsWanted() throws IOException {
+        assertThat(run(post, "-o", to, "--restarts", "--blanks", "--name", "number:2", "--name", "text:Invoice", "--name", "after:Invoice no.")).isZero();
+        assertThat(written()).containsExactly("post of the week/01 Invoice TH-1.pdf", "post of the week/02 Invoice TH-2.pdf", "post of the week/03 Invoice TH-3.pdf", "post of the week/cuts.csv");
+        assertThat(Pdfs.pageCount(to.resolve("post of the week/01 Invoice TH-1.pdf"))).isEqualTo(2);
+        assertThat(out.toString()).startsWith("post of the week.pdf: 6 pages, 3 pieces, 1 dropped, in ");
+        assertThat(run(post, "-o", to, "--every", "2")).as("there are pieces already").isEqualTo(1);
+        assertThat(err.toString()).contains("there are files in it already");
+        assertThat(written()).hasSize(4);
+    }
+
+    @Test
+    void rangesDropsAndAreas() throws IOException {
+        assertThat(run(post, "-o", to, "--ranges", "4-, 1", "--drop", "6")).isZero();
+        assertThat(Files.readString(to.resolve("post of the week/cuts.csv"))).contains("4-5", "it was not named", "by hand");
+        assertThat(run(post, "--list", "--words", "1 OF", "--area", "0,50,210,30")).isZero();
+        assertThat(out.toString()).contains("3 pieces", "pages 1-2", "page 3", "pages 4-6", "“1 of” is on it");
+    }
+
+    @Test
+    void whatIsWrongIsSaidAtItsPlace() {
+        assertThat(run(post, "--list")).isEqualTo(2);
+        assertThat(err.toString()).contains("Say how to cut, such as --every 10");
+        assertThat(run(post, "--every", "2")).isEqualTo(2);
+        assertThat(err.toString()).contains("Say where to, with -o FOLDER");
+        assertThat(run(post, "--list", "--ranges", "1-3, x")).isEqualTo(2);
+        assertThat(err.toString()).contains("in “1-3, x”, at letter 6, should stand a page");
+        assertThat(run(post, "--list", "--words", "(", "--pattern")).isEqualTo(2);
+        assertThat(err.toString()).contains("“(” is no pattern");
+        assertThat(run(post, "--list", "--words", "x", "--area", "1,2,3")).isEqualTo(2);
+        assertThat(err.toString()).contains("write it as LEFT,TOP,WIDTH,HEIGHT in millimetres");
+        assertThat(run(post, "--list", "--every", "0")).isEqualTo(2);
+        assertThat(run(post, "--list", "--every", "2", "--ranges", "1")).isEqualTo(2);
+        assertThat(err.toString()).contains("stand beside no other rule");
+        assertThat(run(post, "--list", "--every", "2", "--name", "colour")).isEqualTo(2);
+        assertThat(err.toString()).contains("colour is no part of a name");
+        assertThat(run(temp.resolve("none.pdf"), "--list", "--every", "2")).isEqualTo(1);
+        assertThat(err.toString()).contains("none.pdf");
+    }
+
+    @Test
+    void aBatchWithoutWordsIsPointedOut() throws IOException {
+        Path scans = Pdfs.write(temp, "scans", 2, document -> {
+            for (PDPage page : document.getPages()) {
+                page.setContents(List.of());
+                Pdfs.picture(document, page, 90);
+            }
+        });
+        assertThat(run(scans, "--list", "--restarts")).isZero();
+        assertThat(err.toString()).contains("scans.pdf has no words that could be found");
+    }
+}

@@ -1,0 +1,70 @@
+package app.yellowtab.assemble;
+
+import app.yellowtab.finding.DiskFull;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Progress;
+import app.yellowtab.finding.Subject;
+import app.yellowtab.output.DraftFile;
+import app.yellowtab.plan.Output;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.source.SourceFiles;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import org.jspecify.annotations.Nullable;
+
+/** Writes documents as files of their own, without a ledger. Each source is opened and checked once for all of them. For one thread. */
+public final class PieceWriter implements Closeable {
+    private static final Duration LIMIT = Duration.ofSeconds(90);
+
+    private final SourceSessions sessions;
+
+    /** @param pieces all that will be written, in order */
+    public PieceWriter(SourceFiles sources, List<Plan> pieces) {
+        this.sessions = new SourceSessions(sources, pieces.stream().map(Plan::leaves).toList());
+    }
+
+    /**
+     * Writes a piece: whole, or not at all.
+     *
+     * @param target the PDF to write; must not be there yet
+     * @throws FindingException if a source is gone or unreadable, or the file cannot be written
+     */
+    public Outcome write(Plan piece, Path target, Progress progress, BooleanSupplier stop) throws FindingException {
+        if (Files.exists(target)) throw failure(Code.TARGET_NOT_WRITABLE, target, "there is such a file already", null);
+        try (Draft draft = Draft.beside(target)) {
+            Optional<Outcome.Stopped> stopped;
+            List<Finding> findings;
+            try (DraftFile pdf = DraftFile.open(draft.path());
+                 AssemblyRun run = new AssemblyRun(piece, Output.screen(piece), String.valueOf(target.getFileName()), sessions, progress, stop, pdf, OutputStream.nullOutputStream(), LIMIT)) {
+                stopped = run.write();
+                findings = run.findings();
+            }
+            if (stopped.isPresent()) return stopped.get();
+            long bytes = Files.size(draft.path());
+            Files.move(draft.path(), target);
+            return new Outcome.Written(target, piece.documentCount(), piece.pageCount(), bytes, findings);
+        } catch (FindingException known) {
+            throw known;
+        } catch (IOException e) {
+            throw failure(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE, target, String.valueOf(e.getMessage()), e);
+        }
+    }
+
+    private static FindingException failure(Code code, Path target, String detail, @Nullable Throwable cause) {
+        return new FindingException(new Finding(code, Subject.OfProduced.of(target, 0), detail), cause);
+    }
+
+    @Override
+    public void close() {
+        sessions.close();
+    }
+}

@@ -1,0 +1,83 @@
+package app.yellowtab.facts;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The words of a page as they are seen, in the order in which they are read, and where each stands. Kept close together, since
+ * a batch has thousands of pages. Immutable.
+ */
+public final class PageText {
+    /** A page without words. */
+    public static final PageText NONE = new PageText(List.of());
+    private static final int SIDES = 4;
+
+    /** Words have spaces between them, and lines end with a line feed. */
+    private final String text;
+    /** Of each word: left, top, width and height. */
+    private final float[] sides;
+
+    /**
+     * A word and where it stands, in millimetres from the upper left of what is seen of the page as it came.
+     *
+     * @param text without white space; never empty
+     */
+    public record Word(String text, float leftMm, float topMm, float widthMm, float heightMm) {
+        public Word {
+            if (text.isEmpty() || text.chars().anyMatch(c -> c == ' ' || c == '\n')) throw new IllegalArgumentException("a word must be one, got \"" + text + "\"");
+        }
+
+        /** {@return how far its end is from the left} */
+        public float rightMm() {
+            return leftMm + widthMm;
+        }
+    }
+
+    /** @param lines without empty ones */
+    public PageText(List<List<Word>> lines) {
+        StringBuilder all = new StringBuilder();
+        sides = new float[SIDES * lines.stream().mapToInt(List::size).sum()];
+        int at = 0;
+        for (List<Word> line : lines) {
+            if (line.isEmpty()) throw new IllegalArgumentException("a line must have words");
+            for (int i = 0; i < line.size(); i++) {
+                Word word = line.get(i);
+                all.append(word.text()).append(i + 1 < line.size() ? ' ' : '\n');
+                sides[at++] = word.leftMm();
+                sides[at++] = word.topMm();
+                sides[at++] = word.widthMm();
+                sides[at++] = word.heightMm();
+            }
+        }
+        text = all.toString();
+    }
+
+    public boolean isEmpty() {
+        return text.isEmpty();
+    }
+
+    /** {@return all words, with spaces between them; a line feed ends each line} */
+    public String text() {
+        return text;
+    }
+
+    /** {@return the words of each line} */
+    public List<List<Word>> lines() {
+        List<List<Word>> lines = new ArrayList<>();
+        List<Word> line = new ArrayList<>();
+        int begin = 0;
+        int at = 0;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c != ' ' && c != '\n') continue;
+            line.add(new Word(text.substring(begin, i), sides[at], sides[at + 1], sides[at + 2], sides[at + 3]));
+            at += SIDES;
+            begin = i + 1;
+            if (c == '\n') {
+                lines.add(List.copyOf(line));
+                line.clear();
+            }
+        }
+        return lines;
+    }
+}

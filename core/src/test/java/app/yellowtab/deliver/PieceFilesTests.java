@@ -1,0 +1,182 @@
+package app.yellowtab.deliver;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.yellowtab.cut.BatchPage;
+import app.yellowtab.cut.ByHand;
+import app.yellowtab.cut.Cutter;
+import app.yellowtab.cut.Cutting;
+import app.yellowtab.cut.PieceNames;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Progress;
+import app.yellowtab.model.Comments;
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.CutRules;
+import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.source.BatchPages;
+import app.yellowtab.source.InPlace;
+import app.yellowtab.testing.Folder;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageFitDestination;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A batch on the disk becomes files on the disk. */
+class PieceFilesTests {
+    @TempDir
+    private Path temp;
+    private Path matter;
+    private Path folder;
+    private InPlace place;
+
+    @BeforeEach
+    void begin() throws IOException {
+        matter = Files.createDirectories(temp.resolve("matter"));
+        folder = temp.resolve("out").resolve("post");
+        place = new InPlace();
+    }
+
+    @AfterEach
+    void end() throws IOException {
+        place.close();
+    }
+
+    /** A batch of five pages "post-1" to "post-5"; bookmarks "One" on 1, "Part" in it on 2, "Two" on 3; links from 1 to 2 and to 4. */
+    private void batch() throws IOException {
+        Pdfs.write(matter, "post", 5, document -> {
+            PDDocumentOutline outline = new PDDocumentOutline();
+            document.getDocumentCatalog().setDocumentOutline(outline);
+            PDOutlineItem one = bookmark("One", document.getPage(0));
+            one.addLast(bookmark("Part", document.getPage(1)));
+            outline.addLast(one);
+            outline.addLast(bookmark("Two", document.getPage(2)));
+            document.getPage(0).setAnnotations(List.of(link(document.getPage(1)), link(document.getPage(3))));
+        });
+    }
+
+    private static PDOutlineItem bookmark(String title, PDPage page) {
+        PDOutlineItem item = new PDOutlineItem();
+        item.setTitle(title);
+        item.setDestination(page);
+        return item;
+    }
+
+    private static PDAnnotationLink link(PDPage page) {
+        PDAnnotationLink link = new PDAnnotationLink();
+        PDPageFitDestination there = new PDPageFitDestination();
+        there.setPage(page);
+        link.setDestination(there);
+        link.setRectangle(new PDRectangle(10, 10, 50, 50));
+        return link;
+    }
+
+    private PieceFiles pieces(CutRules rules, ByHand hand) throws IOException {
+        Source batch = Folder.bundle(place, matter).sources().getFirst();
+        List<BatchPage> pages = BatchPages.read(place, batch.id(), Progress.NONE, () -> false);
+        Cutting cutting = Cutter.cut(pages, rules, hand);
+        return new PieceFiles(place, batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), Comments.KEPT);
+    }
+
+    private List<String> names() throws IOException {
+        try (Stream<Path> files = Files.list(folder)) {
+            return files.map(file -> String.valueOf(file.getFileName())).sorted().toList();
+        }
+    }
+
+    @Test
+    void eachPieceIsAFileWithItsBookmarksAndLinksAndNothingOfTheOthers() throws IOException {
+        batch();
+        PieceFiles.Written written = pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of()), new ByHand(Map.of(), Map.of(5, true))).write(folder, Progress.NONE, () -> false);
+        assertThat(names()).containsExactly("One.pdf", "Two.pdf", "cuts.csv");
+        assertThat(written.isWhole()).isTrue();
+        Path one = folder.resolve("One.pdf");
+        assertThat(Pdfs.pages(one)).containsExactly("post-1", "post-2");
+        assertThat(Pdfs.pages(folder.resolve("Two.pdf"))).containsExactly("post-3", "post-4");
+        assertThat(Pdfs.bookmarks(one)).containsExactly("One > 1", "  Part > 2");
+        assertThat(Pdfs.linkTargets(one, 1)).as("the link that leads out is taken off").containsExactly(2);
+        assertThat(written.findings()).extracting(Finding::code).containsExactly(Code.LINK_DROPPED);
+        assertNothingOf(folder.resolve("Two.pdf"), "post-1", "post-2", "post-5", "One", "Part");
+        try (PDDocument document = Loader.loadPDF(one.toFile())) {
+            assertThat(document.getDocumentInformation().getTitle()).isEqualTo("One");
+            assertThat(document.getDocumentCatalog().getPageLabels()).as("a viewer counts from 1").isNull();
+        }
+        assertThat(Files.readAllLines(folder.resolve("cuts.csv")).stream().map(line -> line.replaceAll(",\\d{3,},", ",N,"))).containsExactly("batch,piece,file,pages,page count,title,date,bytes,cut because",
+                "post.pdf,1,One.pdf,1-2,2,One,,N,bookmark “One”", "post.pdf,2,Two.pdf,3-4,2,Two,,N,bookmark “Two”", "post.pdf,,,5,1,,,,dropped: by hand");
+    }
+
+    private static void assertNothingOf(Path file, String... words) throws IOException {
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            for (var key : document.getDocument().getXrefTable().keySet()) {
+                var object = document.getDocument().getObjectFromPool(key).getObject();
+                String all = String.valueOf(object);
+                if (object instanceof COSStream stream) all += new String(stream.createInputStream().readAllBytes(), StandardCharsets.ISO_8859_1);
+                assertThat(all).doesNotContain(words);
+            }
+        }
+    }
+
+    @Test
+    void piecesOutOfOrderAndNamesThatAreAlike() throws IOException {
+        batch();
+        pieces(new CutRules(List.of(new CutRule.Ranges("4-5, 2, 1-2", false)), 1, List.of(new NamePart.Typed("a/b"))), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        assertThat(names()).containsExactly("a b (2).pdf", "a b (3).pdf", "a b.pdf", "cuts.csv");
+        assertThat(Pdfs.pages(folder.resolve("a b.pdf"))).containsExactly("post-4", "post-5");
+        assertThat(Pdfs.pages(folder.resolve("a b (2).pdf"))).containsExactly("post-2");
+        assertThat(Pdfs.pages(folder.resolve("a b (3).pdf"))).containsExactly("post-1", "post-2");
+        assertThat(Pdfs.bookmarks(folder.resolve("a b (2).pdf"))).as("one that is deeper stands at the top there").containsExactly("Part > 1");
+    }
+
+    @Test
+    void aBatchOfManyPiecesIsOpenedOnceAndCheckedOnce() throws IOException {
+        Pdfs.write(matter, "post", 30);
+        pieces(new CutRules(List.of(new CutRule.EveryPages(1, 1)), 1, List.of()), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        assertThat(names()).hasSize(31).contains("post 001.pdf", "post 030.pdf");
+        assertThat(Pdfs.pages(folder.resolve("post 030.pdf"))).containsExactly("post-30");
+    }
+
+    @Test
+    void nothingIsWrittenOverAndAStopLeavesWhatIsWhole() throws IOException {
+        batch();
+        Files.createDirectories(folder);
+        Files.writeString(folder.resolve("mine.txt"), "mine");
+        PieceFiles pieces = pieces(new CutRules(List.of(new CutRule.EveryPages(2, 1)), 1, List.of()), ByHand.NONE);
+        assertThatThrownBy(() -> pieces.write(folder, Progress.NONE, () -> false)).isInstanceOf(FindingException.class).hasMessageContaining("there are files in it already");
+        assertThat(names()).containsExactly("mine.txt");
+        Files.delete(folder.resolve("mine.txt"));
+        int[] seen = {0};
+        PieceFiles.Written written = pieces.write(folder, (done, total) -> seen[0] = done, () -> seen[0] >= 2);
+        assertThat(written.isWhole()).isFalse();
+        assertThat(names()).containsExactly("cuts.csv", "post 001.pdf");
+        assertThat(Files.readAllLines(folder.resolve("cuts.csv"))).hasSize(2);
+    }
+
+    @Test
+    void aBatchThatHasGoneSaysSo() throws IOException {
+        batch();
+        PieceFiles pieces = pieces(new CutRules(List.of(new CutRule.EveryPages(2, 1)), 1, List.of()), ByHand.NONE);
+        Files.delete(matter.resolve("post.pdf"));
+        assertThatThrownBy(() -> pieces.write(folder, Progress.NONE, () -> false)).isInstanceOf(FindingException.class).hasMessageContaining("post.pdf is no longer where it was");
+        assertThat(names()).as("no half file").containsExactly("cuts.csv");
+    }
+}
