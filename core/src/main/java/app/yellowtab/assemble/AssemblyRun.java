@@ -51,7 +51,7 @@ final class AssemblyRun implements Closeable {
     private final ReadAhead ahead;
     private final LedgerWriter ledger;
     private final Map<SourceId, Integer> sourcePlaces;
-    private final Report report = new Report();
+    private final Report report;
     private final MessageDigest identity;
     private final String fileName;
     private String version = "1.7";
@@ -61,13 +61,15 @@ final class AssemblyRun implements Closeable {
      *
      * @param fileName of the bundle, as the ledger names it
      * @param sessions the sources; not closed by this
+     * @param report   takes what must be known of them
      * @param limit how long nothing may come from a source before it is given up
      */
-    AssemblyRun(Plan plan, Output output, String fileName, SourceSessions sessions, Progress progress, BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
+    AssemblyRun(Plan plan, Output output, String fileName, SourceSessions sessions, Report report, Progress progress, BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
             throws IOException {
         this.plan = plan;
         this.output = output;
         this.sources = sessions.sources();
+        this.report = report;
         this.progress = progress;
         this.stop = stop;
         this.identity = begunWith(plan);
@@ -78,10 +80,6 @@ final class AssemblyRun implements Closeable {
         this.ledger = new LedgerWriter(ledger, output.size(), LedgerParts.sources(sourcePlaces.keySet(), sources), LedgerParts.index(plan, output),
                 LedgerParts.bookmarks(plan, output));
         this.fileName = fileName;
-    }
-
-    List<Finding> findings() {
-        return report.findings();
     }
 
     /** Writes the bundle and its ledger; {@return where it was stopped, or empty when it was not} */

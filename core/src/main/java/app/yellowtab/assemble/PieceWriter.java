@@ -26,6 +26,7 @@ public final class PieceWriter implements Closeable {
     private static final Duration LIMIT = Duration.ofSeconds(90);
 
     private final SourceSessions sessions;
+    private final Report report = new Report();
 
     /** @param pieces all that will be written, in order */
     public PieceWriter(SourceFiles sources, List<Plan> pieces) {
@@ -36,27 +37,31 @@ public final class PieceWriter implements Closeable {
      * Writes a piece: whole, or not at all.
      *
      * @param target the PDF to write; must not be there yet
+     * @return what was written; what must be known of sources and pages is in {@link #findings}
      * @throws FindingException if a source is gone or unreadable, or the file cannot be written
      */
     public Outcome write(Plan piece, Path target, Progress progress, BooleanSupplier stop) throws FindingException {
         if (Files.exists(target)) throw failure(Code.TARGET_NOT_WRITABLE, target, "there is such a file already", null);
         try (Draft draft = Draft.beside(target)) {
             Optional<Outcome.Stopped> stopped;
-            List<Finding> findings;
             try (DraftFile pdf = DraftFile.open(draft.path());
-                 AssemblyRun run = new AssemblyRun(piece, Output.screen(piece), String.valueOf(target.getFileName()), sessions, progress, stop, pdf, OutputStream.nullOutputStream(), LIMIT)) {
+                 AssemblyRun run = new AssemblyRun(piece, Output.screen(piece), String.valueOf(target.getFileName()), sessions, report, progress, stop, pdf, OutputStream.nullOutputStream(), LIMIT)) {
                 stopped = run.write();
-                findings = run.findings();
             }
             if (stopped.isPresent()) return stopped.get();
             long bytes = Files.size(draft.path());
             Files.move(draft.path(), target);
-            return new Outcome.Written(target, piece.documentCount(), piece.pageCount(), bytes, findings);
+            return new Outcome.Written(target, piece.documentCount(), piece.pageCount(), bytes, List.of());
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {
             throw failure(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE, target, String.valueOf(e.getMessage()), e);
         }
+    }
+
+    /** {@return what must be known of the sources and pages of all pieces written by now, each once} */
+    public List<Finding> findings() {
+        return report.findings();
     }
 
     private static FindingException failure(Code code, Path target, String detail, @Nullable Throwable cause) {

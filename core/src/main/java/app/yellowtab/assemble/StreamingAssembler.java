@@ -98,12 +98,13 @@ final class StreamingAssembler implements Assembler {
 
     private Outcome write(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop, Path pdfDraft, Path ledgerDraft)
             throws IOException {
+        Report report = new Report();
         try (DraftFile pdf = opener.open(pdfDraft); OutputStream ledger = new BufferedOutputStream(Files.newOutputStream(ledgerDraft), 1 << 16);
              SourceSessions sessions = new SourceSessions(sources, List.of(output.leaves()));
-             AssemblyRun run = new AssemblyRun(plan, output, String.valueOf(target.getFileName()), sessions, progress, stop, pdf, ledger, limit)) {
+             AssemblyRun run = new AssemblyRun(plan, output, String.valueOf(target.getFileName()), sessions, report, progress, stop, pdf, ledger, limit)) {
             Optional<Outcome.Stopped> stopped = run.write();
             if (stopped.isPresent()) return stopped.get();
-            return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft), run.findings());
+            return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft), report.findings());
         }
     }
 

@@ -8,6 +8,7 @@ import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -59,7 +60,7 @@ public final class PieceNames {
         List<String> missing = new ArrayList<>();
         for (NamePart part : parts) {
             Optional<String> said = switch (part) {
-                case NamePart.Bookmark b -> page.bookmarks().stream().findFirst().map(BatchPage.Bookmark::title);
+                case NamePart.Bookmark b -> page.bookmarks().stream().min(Comparator.comparingInt(BatchPage.Bookmark::level)).map(BatchPage.Bookmark::title);
                 case NamePart.Value value -> TextFinder.value(page.text(), value.place());
                 case NamePart.FileName f -> Optional.of(stem(fileName));
                 case NamePart.Number number -> Optional.of(String.format(Locale.ROOT, "%0" + number.digits() + "d", number.start() + piece));

@@ -87,6 +87,7 @@ public final class PieceFiles {
         List<Outcome.Written> written = new ArrayList<>();
         int pages = 0;
         boolean stopped = false;
+        List<Finding> findings = List.of();
         try (PieceWriter writer = new PieceWriter(sources, plans)) {
             for (int i = 0; i < plans.size() && !stopped; i++) {
                 int before = pages;
@@ -96,10 +97,10 @@ public final class PieceFiles {
                 else stopped = true;
                 pages += plans.get(i).pageCount();
             }
+            findings = writer.findings();
         } finally {
             table(folder, written);
         }
-        List<Finding> findings = written.stream().flatMap(one -> one.findings().stream()).toList();
         return new Written(folder, written.size(), written.stream().mapToInt(Outcome.Written::pages).sum(), written.stream().mapToLong(Outcome.Written::bytes).sum(), !stopped, findings);
     }
 

@@ -278,7 +278,7 @@ class FaithfulPagesTests extends OneSource {
     void aLinkToNowhereIsTakenOffAndReported() throws IOException {
         Outcome.Written written = produce(1, document -> link(document.getPage(0)).setDestination(new PDNamedDestination("lost")));
         assertThat(Pdfs.linkTargets(target, 3)).isEmpty();
-        assertThat(written.findings()).extracting(Finding::message).containsExactly("S.pdf: links to pages that are not in the bundle, or to other files, were taken off (1, on page 1). "
+        assertThat(written.findings()).extracting(Finding::message).containsExactly("S.pdf: links to pages that did not come along, or to other files, were taken off (1, on page 1). "
                 + "Their words are still there; nothing needs to be done unless readers should follow them.");
     }
 

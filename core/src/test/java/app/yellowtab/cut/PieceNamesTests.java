@@ -37,6 +37,13 @@ class PieceNamesTests {
     }
 
     @Test
+    void ofSeveralBookmarksTheOutermostNamesThePiece() {
+        List<BatchPage> marked = List.of(page(Pages.WIDTH, Pages.HEIGHT, List.of(new BatchPage.Bookmark(3, "1.2.3"), new BatchPage.Bookmark(1, "2"), new BatchPage.Bookmark(1, "3"))));
+        CutRules rules = new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of());
+        assertThat(PieceNames.of(marked, Cutter.cut(marked, rules, ByHand.NONE), rules, "x.pdf", false)).extracting(PieceNames.Named::words).containsExactly("2");
+    }
+
+    @Test
     void theDateOfTheFirstPageIsTheDocuments() {
         assertThat(names()).extracting(PieceNames.Named::date).containsExactly(new DocumentDate.Day(LocalDate.of(2031, 3, 4)), DocumentDate.NOT_GIVEN, DocumentDate.NOT_GIVEN);
     }

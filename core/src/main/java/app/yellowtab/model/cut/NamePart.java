@@ -4,7 +4,7 @@ import java.util.Objects;
 
 /** A part of the names of pieces. */
 public sealed interface NamePart {
-    /** The title of the bookmark that leads to the piece's first page. */
+    /** The title of the bookmark that leads to the piece's first page; the outermost, where several do. */
     record Bookmark() implements NamePart {}
 
     /** A value on the piece's first page. */
