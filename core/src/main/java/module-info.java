@@ -43,6 +43,7 @@ module app.yellowtab.core {
     opens app.yellowtab.facts to tools.jackson.databind;
     opens app.yellowtab.model to tools.jackson.databind;
     opens app.yellowtab.mark to tools.jackson.databind;
+    opens app.yellowtab.model.cut to tools.jackson.databind;
     opens app.yellowtab.model.number to tools.jackson.databind;
     opens app.yellowtab.model.page to tools.jackson.databind;
     opens app.yellowtab.model.source to tools.jackson.databind;

@@ -77,7 +77,7 @@ final class AssembleCommand implements Callable<Integer> {
             Intake.Taken taken = new Intake(place, intake.passwords(), intake.over(Reading.STANDARD)).bringIn(found, production::reading, production::isStopped);
             place.know(taken.sources());
             findings.addAll(taken.findings());
-            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD), intake.over(Reading.STANDARD), taken.sources(), taken.contents(), List.of(), Numbering.NONE);
+            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD), intake.over(Reading.STANDARD), taken.sources(), taken.contents(), List.of(), Numbering.NONE, List.of());
             return production.produce(bundle, place, output, options.csv(), findings);
         }
     }

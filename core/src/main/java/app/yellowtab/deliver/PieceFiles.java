@@ -5,6 +5,7 @@ import app.yellowtab.assemble.PieceWriter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.Cutting.Piece;
 import app.yellowtab.cut.PieceNames.Named;
+import app.yellowtab.cut.Pieces;
 import app.yellowtab.cut.Reason;
 import app.yellowtab.files.CsvLine;
 import app.yellowtab.files.FileNames;
@@ -16,11 +17,7 @@ import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.page.PageLook;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.RunId;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.PiecePlanner;
 import app.yellowtab.plan.Plan;
@@ -31,7 +28,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -81,7 +77,7 @@ public final class PieceFiles {
     public Written write(Path folder, Progress progress, BooleanSupplier stop) throws FindingException {
         begin(folder);
         List<Plan> plans = new ArrayList<>();
-        for (int i = 0; i < names.size(); i++) plans.add(PiecePlanner.plan(document(i), Map.of(batch.id(), batch), comments, Integer.MAX_VALUE));
+        for (Document piece : Pieces.documents(Batch.of(batch), cutting, names)) plans.add(PiecePlanner.plan(piece, Map.of(batch.id(), batch), comments, Integer.MAX_VALUE));
         FileNames fileNames = new FileNames();
         fileNames.take(TABLE);
         List<Outcome.Written> written = new ArrayList<>();
@@ -120,16 +116,6 @@ public final class PieceFiles {
     private static FindingException failure(Path target, String detail, @Nullable IOException cause) {
         Code code = cause != null && DiskFull.is(cause, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE;
         return new FindingException(new Finding(code, Subject.OfProduced.of(target, 0), detail), cause);
-    }
-
-    private Document document(int piece) {
-        RunId run = RunId.fresh();
-        List<Run> runs = new ArrayList<>();
-        for (int page : cutting.pieces().get(piece).pages()) {
-            if (!runs.isEmpty() && runs.getLast() instanceof SourcePages before && before.last() + 1 == page) runs.set(runs.size() - 1, before.part(before.first(), page));
-            else runs.add(new SourcePages(run, batch.id(), page, page, PageLook.PLAIN));
-        }
-        return new Document(EntryId.fresh(), names.get(piece).words(), "", names.get(piece).date(), true, Optional.empty(), runs);
     }
 
     private void table(Path folder, List<Outcome.Written> written) throws FindingException {

@@ -6,7 +6,6 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.InTray;
 import app.yellowtab.model.Section;
-import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
@@ -98,11 +97,12 @@ public final class Edits {
             if (source != null) after.put(id, change.apply(source));
         });
         Bundle replaced = bundle.withSources(bundle.sources().stream().map(source -> after.getOrDefault(source.id(), source)).toList());
-        return replaced.withContents(replaced.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> document.withRuns(document.runs().stream()
+        Bundle cut = replaced.withBatches(replaced.batches().stream().map(batch -> batch.withRuns(batch.runs().stream().map(run -> adjusted(run, before, after)).toList())).toList());
+        return cut.withContents(cut.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> document.withRuns(document.runs().stream()
                 .map(run -> run instanceof SourcePages pages ? adjusted(pages, before, after) : run).toList())).toList())));
     }
 
-    private static Run adjusted(SourcePages run, Map<SourceId, Source> before, Map<SourceId, Source> after) {
+    private static SourcePages adjusted(SourcePages run, Map<SourceId, Source> before, Map<SourceId, Source> after) {
         Source old = before.get(run.source());
         Source now = after.get(run.source());
         boolean whole = old != null && now != null && run.first() == 1 && run.last() == old.pageCount();
@@ -180,7 +180,7 @@ public final class Edits {
         return left.withSetAside(aside);
     }
 
-    private static Bundle without(Bundle bundle, Set<EntryId> ids) {
+    static Bundle without(Bundle bundle, Set<EntryId> ids) {
         return bundle.withContents(bundle.contents().mapAll(here -> new Contents(
                 here.documents().stream().filter(document -> !ids.contains(document.id())).toList(),
                 here.sections().stream().filter(section -> !ids.contains(section.id())).toList())));

@@ -1,6 +1,7 @@
 package app.yellowtab.model;
 
 import app.yellowtab.facts.PageSet;
+import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
@@ -27,10 +28,11 @@ import java.util.Set;
  * @param contents the documents outside of any section, then the sections
  * @param setAside documents that were taken out of the index and lie in the tray as they were
  * @param numbering the numbers that pages bear beside the bundle's own
+ * @param batches  sources that hold several documents, and how they are cut
  */
-public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, Reading reading, List<Source> sources, Contents contents, List<Document> setAside, Numbering numbering) {
+public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, Reading reading, List<Source> sources, Contents contents, List<Document> setAside, Numbering numbering, List<Batch> batches) {
     /** A bundle with nothing in it. */
-    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, Reading.STANDARD, List.of(), Contents.EMPTY, List.of(), Numbering.NONE);
+    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, Reading.STANDARD, List.of(), Contents.EMPTY, List.of(), Numbering.NONE, List.of());
 
     public Bundle {
         Objects.requireNonNull(heading, "heading");
@@ -41,34 +43,44 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
         Objects.requireNonNull(numbering, "numbering");
         sources = List.copyOf(sources);
         setAside = List.copyOf(setAside);
+        batches = List.copyOf(batches);
     }
 
     public Bundle withHeading(CaseHeading newHeading) {
-        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, reading, sources, contents, setAside, numbering);
+        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, reading, sources, contents, setAside, numbering, batches);
     }
 
     public Bundle withLayout(Layout newLayout) {
-        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, reading, sources, contents, setAside, numbering);
+        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, reading, sources, contents, setAside, numbering, batches);
     }
 
     public Bundle withFromSources(FromSources newFromSources) {
-        return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, reading, sources, contents, setAside, numbering);
+        return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, reading, sources, contents, setAside, numbering, batches);
     }
 
     public Bundle withReading(Reading newReading) {
-        return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents, setAside, numbering);
+        return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents, setAside, numbering, batches);
     }
 
+    /** {@return the same with other sources; how one was cut that is not among them is forgotten} */
     public Bundle withSources(List<Source> newSources) {
-        return newSources.equals(sources) ? this : new Bundle(heading, layout, fromSources, reading, newSources, contents, setAside, numbering);
+        if (newSources.equals(sources)) return this;
+        Set<SourceId> there = new HashSet<>();
+        for (Source source : newSources) there.add(source.id());
+        List<Batch> left = batches.stream().filter(batch -> batch.runs().stream().allMatch(run -> there.contains(run.source()))).toList();
+        return new Bundle(heading, layout, fromSources, reading, newSources, contents, setAside, numbering, left);
+    }
+
+    public Bundle withBatches(List<Batch> newBatches) {
+        return newBatches.equals(batches) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside, numbering, newBatches);
     }
 
     public Bundle withContents(Contents newContents) {
-        return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, reading, sources, newContents, setAside, numbering);
+        return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, reading, sources, newContents, setAside, numbering, batches);
     }
 
     public Bundle withSetAside(List<Document> newSetAside) {
-        return newSetAside.equals(setAside) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, newSetAside, numbering);
+        return newSetAside.equals(setAside) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, newSetAside, numbering, batches);
     }
 
     /** {@return the sources by their id} */

@@ -6,6 +6,7 @@ import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.page.SourcePages;
@@ -45,6 +46,14 @@ final class BundleBounds {
         bounds.contents(bundle.contents(), 1);
         bounds.belonging();
         for (Document document : bundle.setAside()) bounds.document(document);
+        for (Batch batch : bundle.batches()) bounds.batch(batch);
+    }
+
+    private void batch(Batch batch) {
+        for (SourcePages run : batch.runs()) {
+            refuse(!sources.containsKey(run.source().value()), "\"source\" of the batch \"" + shown(batch.id().value()) + "\" is none of the sources");
+            refuse(run.last() > MOST_PAGES_OF_ONE, "\"last\" of the batch \"" + shown(batch.id().value()) + "\" is " + run.last());
+        }
     }
 
     private static void refuse(boolean wrong, String what) {

@@ -5,6 +5,10 @@ import app.yellowtab.facts.PageFacts;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.cut.BatchId;
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.BlankPages;
 import app.yellowtab.model.page.PageLook;
@@ -54,7 +58,7 @@ final class BundleJson {
             .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT).disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES).enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .changeDefaultVisibility(visible -> visible.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
-            .addMixIn(Run.class, AnyRun.class).addMixIn(SourcePages.class, OfSource.class).addMixIn(About.class, BesideBundle.class).addModule(words()).build();
+            .addMixIn(Run.class, AnyRun.class).addMixIn(CutRule.class, AnyCutRule.class).addMixIn(ValuePlace.class, AnyValuePlace.class).addMixIn(NamePart.class, AnyNamePart.class).addMixIn(SourcePages.class, OfSource.class).addMixIn(About.class, BesideBundle.class).addModule(words()).build();
 
     private static final int LONGEST_SHOWN = 60;
 
@@ -125,6 +129,7 @@ final class BundleJson {
         add(module, ConversionKey.class, ConversionKey::value, ConversionKey::new);
         add(module, RunId.class, RunId::value, RunId::new);
         add(module, SeriesId.class, SeriesId::value, SeriesId::new);
+        add(module, BatchId.class, BatchId::value, BatchId::new);
         add(module, DocumentDate.class, DateCode::write, DateCode::read);
         return module;
     }
@@ -139,6 +144,27 @@ final class BundleJson {
     @JsonSubTypes({@JsonSubTypes.Type(value = SourcePages.class, name = "source"), @JsonSubTypes.Type(value = BlankPages.class, name = "blank"),
         @JsonSubTypes.Type(value = ReservedPages.class, name = "reserved")})
     private interface AnyRun {}
+
+    /** The rules by which batches are cut, told apart by a word. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({@JsonSubTypes.Type(value = CutRule.EveryPages.class, name = "every_pages"), @JsonSubTypes.Type(value = CutRule.Ranges.class, name = "ranges"),
+        @JsonSubTypes.Type(value = CutRule.OddAndEven.class, name = "odd_and_even"), @JsonSubTypes.Type(value = CutRule.Bookmarks.class, name = "bookmarks"),
+        @JsonSubTypes.Type(value = CutRule.BlankSheets.class, name = "blank_sheets"), @JsonSubTypes.Type(value = CutRule.WordsFound.class, name = "words"),
+        @JsonSubTypes.Type(value = CutRule.ValueChanges.class, name = "value"), @JsonSubTypes.Type(value = CutRule.NumberingRestarts.class, name = "numbering"),
+        @JsonSubTypes.Type(value = CutRule.SizeChanges.class, name = "size")})
+    private interface AnyCutRule {}
+
+    /** Where values stand, told apart by a word. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({@JsonSubTypes.Type(value = ValuePlace.InArea.class, name = "area"), @JsonSubTypes.Type(value = ValuePlace.AfterWords.class, name = "after")})
+    private interface AnyValuePlace {}
+
+    /** The parts of names, told apart by a word. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({@JsonSubTypes.Type(value = NamePart.Bookmark.class, name = "bookmark"), @JsonSubTypes.Type(value = NamePart.Value.class, name = "value"),
+        @JsonSubTypes.Type(value = NamePart.FileName.class, name = "file_name"), @JsonSubTypes.Type(value = NamePart.Number.class, name = "number"),
+        @JsonSubTypes.Type(value = NamePart.FirstDate.class, name = "date"), @JsonSubTypes.Type(value = NamePart.Typed.class, name = "typed")})
+    private interface AnyNamePart {}
 
     /** Most pages are as they came, and nothing is said of them. */
     private interface OfSource {

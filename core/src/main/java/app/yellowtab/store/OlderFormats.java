@@ -40,6 +40,11 @@ final class OlderFormats {
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));
         fill(root, "numbering", BundleJson.MAPPER.valueToTree(Numbering.NONE));
+        fill(root, "batches", BundleJson.MAPPER.createArrayNode());
+        for (JsonNode batch : root.path("batches")) {
+            documents(batch.path("made"));
+            for (JsonNode run : batch.path("runs")) if (run instanceof ObjectNode object) fill(object, "look", BundleJson.plainLook());
+        }
     }
 
     private static void bundle(ObjectNode root) {

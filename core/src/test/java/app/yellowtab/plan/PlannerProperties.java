@@ -40,7 +40,7 @@ class PlannerProperties {
     @Provide
     Arbitrary<Bundle> bundles() {
         return Combinators.combine(contents(3), Arbitraries.of(true, false), Arbitraries.of(Separators.class))
-                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of(), Numbering.NONE));
+                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of(), Numbering.NONE, List.of()));
     }
 
     private Arbitrary<Contents> contents(int levels) {

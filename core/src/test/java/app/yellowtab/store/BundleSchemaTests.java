@@ -2,6 +2,7 @@ package app.yellowtab.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.edit.CutEdits;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.facts.PageSet;
@@ -15,14 +16,20 @@ import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.DateReader;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.CutRules;
+import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.MarkMove;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.number.ServedNumber;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.RunId;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.testing.Bundles;
@@ -87,12 +94,29 @@ class BundleSchemaTests {
         Numbering numbering = new Numbering(List.of(new Series(series, NumberStyle.FIGURES, "TH-000101", Spot.STANDARD, MarkLook.NUMBER, List.of(new EntryId("x")), List.of(new SourceId("x")))),
                 List.of(new MarkMove(page, series, new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 4.5, 3))), List.of(new GivenNumber(series, new SourceId("x"), 2, GivenNumber.Half.LEFT, "TH-000102")),
                 List.of(new ServedNumber(page, "45A")));
-        Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(), bundle.contents(), bundle.setAside(), numbering);
+        Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(), bundle.contents(), bundle.setAside(), numbering, List.of());
         JsonNode written = write(numbered);
         assertThat(schema.validate(written)).isEmpty();
         assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).numbering()).isEqualTo(numbering);
         String text = BundleJson.MAPPER.writeValueAsString(written);
         assertThat(schema.validate(BundleJson.MAPPER.readTree(text.replace("\"half\":\"left\"", "\"half\":\"upper\"")))).isNotEmpty();
+    }
+
+    @Test
+    void howABatchIsCutIsKept() throws IOException {
+        Area area = new Area(10, 20, 30.5, 40);
+        List<CutRule> all = List.of(new CutRule.EveryPages(3, 2), new CutRule.Bookmarks(2), new CutRule.BlankSheets(true), new CutRule.WordsFound("1 of", true, true, false, Optional.of(area), true),
+                new CutRule.ValueChanges(new ValuePlace.AfterWords("no.", "/")), new CutRule.ValueChanges(new ValuePlace.InArea(area)), new CutRule.NumberingRestarts(), new CutRule.SizeChanges());
+        List<NamePart> parts = List.of(new NamePart.Bookmark(), new NamePart.Value(new ValuePlace.InArea(area)), new NamePart.FileName(), new NamePart.Number(3, 1), new NamePart.FirstDate(), new NamePart.Typed("x"));
+        Source source = bundle.sources().getFirst();
+        Bundle cut = CutEdits.change(bundle, source, batch -> batch.withRules(new CutRules(all, 2, parts), List.of(new CutRule.Ranges("1-", true), new CutRule.OddAndEven(true)))
+                .withCut(batch.keys().get(1), true).withDrop(batch.keys().get(0), false).withName(batch.keys().get(0), "Letter").withMade(bundle.contents().documents()));
+        JsonNode written = write(cut);
+        assertThat(schema.validate(written)).isEmpty();
+        Bundle read = BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN));
+        assertThat(read.batches()).isEqualTo(cut.batches());
+        BundleBounds.check(read);
+        assertThat(schema.validate(BundleJson.MAPPER.readTree(BundleJson.MAPPER.writeValueAsString(written).replace("\"kind\":\"bookmarks\"", "\"kind\":\"moon\"")))).isNotEmpty();
     }
 
     @ParameterizedTest

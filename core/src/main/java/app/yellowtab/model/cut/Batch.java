@@ -1,0 +1,91 @@
+package app.yellowtab.model.cut;
+
+import app.yellowtab.model.Document;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.source.Source;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+
+/**
+ * A file that holds several documents, and how it is cut into them.
+ *
+ * @param runs    its pages, in order; at least one
+ * @param rules   those that are followed
+ * @param resting rules that are switched off, as they were filled in
+ * @param cuts    by hand
+ * @param drops   by hand
+ * @param names   that were typed
+ * @param made    the documents that were made of it last, as they were made
+ */
+public record Batch(BatchId id, List<SourcePages> runs, CutRules rules, List<CutRule> resting, List<HandCut> cuts, List<HandDrop> drops, List<PieceName> names, List<Document> made) {
+    public Batch {
+        Objects.requireNonNull(id, "id");
+        Objects.requireNonNull(rules, "rules");
+        runs = List.copyOf(runs);
+        resting = List.copyOf(resting);
+        cuts = List.copyOf(cuts);
+        drops = List.copyOf(drops);
+        names = List.copyOf(names);
+        made = List.copyOf(made);
+        if (runs.isEmpty()) throw new IllegalArgumentException("a batch needs pages");
+    }
+
+    /** {@return a source as a batch, not cut yet} */
+    public static Batch of(Source source) {
+        return new Batch(BatchId.fresh(), List.of(SourcePages.of(source.id(), 1, source.pageCount())), CutRules.NONE, List.of(), List.of(), List.of(), List.of(), List.of());
+    }
+
+    /** {@return which page each is, in order} */
+    public List<PageKey> keys() {
+        List<PageKey> keys = new ArrayList<>();
+        for (SourcePages run : runs) for (int n = 1; n <= run.pageCount(); n++) keys.add(run.key(n));
+        return keys;
+    }
+
+    /** {@return the place of each page in the batch, counted from 1} */
+    public Map<PageKey, Integer> places() {
+        Map<PageKey, Integer> places = new HashMap<>();
+        for (PageKey key : keys()) places.put(key, places.size() + 1);
+        return places;
+    }
+
+    public Batch withRuns(List<SourcePages> newRuns) {
+        return new Batch(id, newRuns, rules, resting, cuts, drops, names, made);
+    }
+
+    public Batch withRules(CutRules newRules, List<CutRule> newResting) {
+        return new Batch(id, runs, newRules, newResting, cuts, drops, names, made);
+    }
+
+    /** {@return the same with a cut before a page, or none, as the hand has it} */
+    public Batch withCut(PageKey before, boolean there) {
+        List<HandCut> all = new ArrayList<>(cuts);
+        all.removeIf(cut -> cut.before().equals(before));
+        all.add(new HandCut(before, there));
+        return new Batch(id, runs, rules, resting, all, drops, names, made);
+    }
+
+    /** {@return the same with a page dropped, or kept, as the hand has it} */
+    public Batch withDrop(PageKey page, boolean dropped) {
+        List<HandDrop> all = new ArrayList<>(drops);
+        all.removeIf(drop -> drop.page().equals(page));
+        all.add(new HandDrop(page, dropped));
+        return new Batch(id, runs, rules, resting, cuts, all, names, made);
+    }
+
+    /** {@return the same with a name for the piece that begins with a page; a blank one lets the rules name it} */
+    public Batch withName(PageKey first, String words) {
+        List<PieceName> all = new ArrayList<>(names);
+        all.removeIf(name -> name.first().equals(first));
+        if (!words.isBlank()) all.add(new PieceName(first, words.strip()));
+        return new Batch(id, runs, rules, resting, cuts, drops, all, made);
+    }
+
+    public Batch withMade(List<Document> documents) {
+        return new Batch(id, runs, rules, resting, cuts, drops, names, documents);
+    }
+}
