@@ -29,13 +29,15 @@ final class Rail extends VBox {
     Rail(Workspace workspace, Runnable leave, Runnable help) {
         ToggleButton gather = stage(workspace, Stage.GATHER, Feather.INBOX, Shortcut.STAGE_GATHER,
                 workspace.stateProperty().map(state -> String.valueOf(state.bundle().sources().size())));
+        ToggleButton cut = stage(workspace, Stage.CUT, Feather.SCISSORS, Shortcut.STAGE_CUT,
+                workspace.stateProperty().map(state -> String.valueOf(state.bundle().sources().stream().filter(source -> source.isRead() && source.pageCount() > 1).count())));
         ToggleButton arrange = stage(workspace, Stage.ARRANGE, Feather.LIST, Shortcut.STAGE_ARRANGE,
                 workspace.stateProperty().map(state -> String.valueOf(state.plan().documentCount())));
         ToggleButton produce = stage(workspace, Stage.PRODUCE, Feather.FILE_TEXT, Shortcut.STAGE_PRODUCE,
                 workspace.stateProperty().map(state -> String.valueOf(state.plan().pageCount())));
         Region spring = new Region();
         VBox.setVgrow(spring, Priority.ALWAYS);
-        getChildren().addAll(Controls.iconButton(Feather.HOME, "rail.leave", leave), gather, arrange, produce, spring,
+        getChildren().addAll(Controls.iconButton(Feather.HOME, "rail.leave", leave), gather, cut, arrange, produce, spring,
                 Controls.iconButton(Feather.HELP_CIRCLE, "rail.help", help));
         getStyleClass().add(Styles.RAIL);
     }

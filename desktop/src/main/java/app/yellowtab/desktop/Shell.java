@@ -1,6 +1,7 @@
 package app.yellowtab.desktop;
 
 import app.yellowtab.desktop.arrange.ArrangeStage;
+import app.yellowtab.desktop.cut.CutStage;
 import app.yellowtab.desktop.gather.GatherStage;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.produce.ProduceStage;
@@ -38,6 +39,7 @@ import org.jspecify.annotations.Nullable;
 final class Shell extends StackPane {
     private final Workspace workspace;
     private final GatherStage gather;
+    private final CutStage cut;
     private final ArrangeStage arrange;
     private final ProduceStage produce;
     private final PagePictures pictures;
@@ -54,6 +56,7 @@ final class Shell extends StackPane {
         this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater);
         Intakes intakes = new Intakes(workspace, passwords);
         this.gather = new GatherStage(workspace, intakes, dialogs, pictures);
+        this.cut = new CutStage(workspace, pictures);
         this.arrange = new ArrangeStage(workspace, intakes, dialogs);
         this.produce = new ProduceStage(workspace, dialogs, opener);
         this.reader = new Reader(workspace, pictures);
@@ -78,6 +81,7 @@ final class Shell extends StackPane {
     void begin() {
         switch (workspace.stageProperty().get()) {
             case GATHER -> gather.begin();
+            case CUT -> cut.begin();
             case ARRANGE -> arrange.begin();
             case PRODUCE -> produce.begin();
         }
@@ -86,6 +90,7 @@ final class Shell extends StackPane {
     void dispose() {
         subscription.unsubscribe();
         gather.dispose();
+        cut.dispose();
         arrange.dispose();
         produce.dispose();
         reader.dispose();
@@ -108,13 +113,15 @@ final class Shell extends StackPane {
     private void showStage(Stage stage) {
         Node shown = switch (stage) {
             case GATHER -> gather;
+            case CUT -> cut;
             case ARRANGE -> arrange;
             case PRODUCE -> produce;
         };
         middle.getChildren().setAll(shown);
-        // What is gathered has a page of its own to look at, and no number yet.
-        Controls.show(foreEdge, stage != Stage.GATHER);
-        Controls.show(reader, stage != Stage.GATHER);
+        // What is gathered and cut has pages of its own to look at, and no number yet.
+        boolean isPlanned = stage != Stage.GATHER && stage != Stage.CUT;
+        Controls.show(foreEdge, isPlanned);
+        Controls.show(reader, isPlanned);
         begin();
     }
 
@@ -132,16 +139,17 @@ final class Shell extends StackPane {
     private boolean run(Shortcut shortcut, boolean typing) {
         switch (shortcut) {
             case STAGE_GATHER -> workspace.stageProperty().set(Stage.GATHER);
+            case STAGE_CUT -> workspace.stageProperty().set(Stage.CUT);
             case STAGE_ARRANGE -> workspace.stageProperty().set(Stage.ARRANGE);
             case STAGE_PRODUCE -> workspace.stageProperty().set(Stage.PRODUCE);
             case GO_TO -> {
-                if (workspace.stageProperty().get() == Stage.GATHER) return false;
+                if (!reader.isVisible()) return false;
                 reader.askForNumber();
             }
             case HELP -> help.toggle();
             case NEXT_LEAF, PREVIOUS_LEAF -> {
                 // A list that can be paged through keeps these keys for itself.
-                if (isPaged(getScene().getFocusOwner())) return false;
+                if (!reader.isVisible() || isPaged(getScene().getFocusOwner())) return false;
                 workspace.goTo(workspace.leaf() + (shortcut == Shortcut.NEXT_LEAF ? 1 : -1));
             }
             case UNDO -> {
@@ -155,6 +163,7 @@ final class Shell extends StackPane {
             default -> {
                 return switch (workspace.stageProperty().get()) {
                     case GATHER -> gather.run(shortcut, typing);
+                    case CUT -> cut.run(shortcut, typing);
                     case ARRANGE -> arrange.run(shortcut, typing);
                     case PRODUCE -> false;
                 };

@@ -2,25 +2,18 @@ package app.yellowtab.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.pages.PagePane;
-import app.yellowtab.desktop.work.FileDialogs;
-import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.desktop.work.Opener;
+import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Document;
-import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.store.BundleFolder;
-import app.yellowtab.store.Recents;
-import app.yellowtab.testing.Bundles;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;
 import java.io.IOException;
@@ -30,12 +23,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
-import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
@@ -54,61 +42,18 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
 import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.condition.DisabledIf;
-import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
-import org.testfx.framework.junit5.ApplicationExtension;
 import org.testfx.framework.junit5.Start;
 import org.testfx.util.WaitForAsyncUtils;
 
-/** A user at the real window: mouse, keyboard, and the PDF that comes of it. */
-@DisabledIf(value = "noDisplay", disabledReason = "there is no display; ./yellowtab test starts one")
-@ExtendWith(ApplicationExtension.class)
-class WindowTests {
-    @TempDir
-    private Path temp;
-    private final FileDialogs dialogs = mock(FileDialogs.class);
-    private final Opener opener = mock(Opener.class);
-    private final Jobs jobs = new Jobs(Executors.newCachedThreadPool(Thread.ofPlatform().daemon().factory()), Platform::runLater);
-    private Stage window;
-    private Desk desk;
+/** A user at the real window, and the PDF that comes of it. */
+class WindowTests extends AtTheWindow {
     private Workspace before;
 
     @Start
-    void start(Stage stage) throws IOException {
-        YellowTab.dress();
-        window = stage;
-        desk = newDesk();
-        stage.show();
-    }
-
-    private Desk newDesk() {
-        return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"), new PictureFiles(temp.resolve("pictures"), PictureFiles.MOST_BYTES), jobs, dialogs, opener);
-    }
-
-    @AfterEach
-    void close(FxRobot robot) {
-        robot.interact(() -> window.hide());
-    }
-
-    static boolean noDisplay() {
-        return System.getProperty("os.name").equals("Linux") && System.getenv("DISPLAY") == null;
-    }
-
-    private Workspace workspace() {
-        return desk.workspace().orElseThrow();
-    }
-
-    private void until(Callable<Boolean> condition) {
-        try {
-            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
-            WaitForAsyncUtils.waitForFxEvents();
-        } catch (TimeoutException e) {
-            throw new AssertionError("never came true; the index is " + desk.workspace().map(w -> Bundles.order(w.bundle())), e);
-        }
+    void begin(Stage stage) throws IOException {
+        start(stage);
     }
 
     /** Opens a bundle with section A (P, Q of 2 pages, R), section B (empty), and T in the tray. */
@@ -131,10 +76,6 @@ class WindowTests {
         until(() -> order().equals("Letters(P Q R)"));
         robot.clickOn("#sheet-addSection").write("Plans").push(KeyCode.ENTER);
         until(() -> order().equals("Letters(P Q R) Plans()"));
-    }
-
-    private String order() {
-        return Bundles.order(workspace().bundle());
     }
 
     private ListCell<?> row(FxRobot robot, String title) {
@@ -309,7 +250,7 @@ class WindowTests {
     void afterClosingOneGoesOnWhereOneWas(FxRobot robot) throws IOException {
         openBundle(robot);
         robot.interact(() -> workspace().goTo(4));
-        robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT3).release(KeyCode.CONTROL);
+        robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT4).release(KeyCode.CONTROL);
         until(() -> workspace().saveStateProperty().get() instanceof Autosave.State.Saved);
         robot.interact(() -> {
             window.hide();

@@ -5,11 +5,12 @@ import javafx.scene.input.KeyEvent;
 
 /** Every key that does something beyond typing. The help page is made from this table, and the views bind from it. */
 public enum Shortcut {
-    STAGE_GATHER("Shortcut+1"), STAGE_ARRANGE("Shortcut+2"), STAGE_PRODUCE("Shortcut+3"),
+    STAGE_GATHER("Shortcut+1"), STAGE_CUT("Shortcut+2"), STAGE_ARRANGE("Shortcut+3"), STAGE_PRODUCE("Shortcut+4"),
     UNDO("Shortcut+Z"), REDO("Shortcut+Shift+Z"), REDO_TOO("Shortcut+Y"),
     ADD_FILES("Shortcut+O"), ADD_FOLDER("Shortcut+Shift+O"), PASTE("Shortcut+V"), PUT_IN_INDEX("Enter"),
     NEW_SECTION("Shortcut+Shift+N"), RENAME("F2"), TAKE_OUT("Delete"), SELECT_ALL("Shortcut+A"),
     MOVE_UP("Alt+Up"), MOVE_DOWN("Alt+Down"), NEST("Alt+Right"), UN_NEST("Alt+Left"),
+    SET_CUT("Space"), NEXT_CUT("N"), PREVIOUS_CUT("P"), SHOW_LARGE("Enter"),
     GO_TO("Shortcut+G"), NEXT_LEAF("Page Down"), PREVIOUS_LEAF("Page Up"),
     HELP("F1");
 

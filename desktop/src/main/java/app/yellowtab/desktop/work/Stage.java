@@ -2,5 +2,5 @@ package app.yellowtab.desktop.work;
 
 /** A stage of the work; each is one screen. */
 public enum Stage {
-    GATHER, ARRANGE, PRODUCE
+    GATHER, CUT, ARRANGE, PRODUCE
 }

@@ -49,13 +49,27 @@ public final class Styles {
     public static final String GLANCE_WORDS = "glance-words";
     public static final String FACT = "fact";
     public static final String OVERLAY = "overlay";
+    public static final String LIGHT_TABLE = "light-table";
+    public static final String PAGE_TILE = "page-tile";
+    public static final String CUT_TAB = "cut-tab";
+    public static final String CUT_RULES = "cut-rules";
+    public static final String CUT_WORK = "cut-work";
+    public static final String LARGE_PAGE = "large-page";
+    public static final String RULE = "rule";
+    public static final String SENTENCE = "sentence";
+    public static final String CHIP = "chip";
 
     /** Every name, for the test that the style sheet knows them all. */
     public static final List<String> ALL = List.of(RAIL, RAIL_BUTTON, STATUS, MAIN_ACTION, QUIET, TITLE, SMALL, TRAY, TRAY_LIST,
             DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
             NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES, HEADING_TITLE, HEADING_FORM,
-            GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT);
+            GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT, LIGHT_TABLE, PAGE_TILE, CUT_TAB, CUT_RULES, CUT_WORK, LARGE_PAGE, RULE, SENTENCE, CHIP);
 
+    public static final PseudoClass ODD_PIECE = PseudoClass.getPseudoClass("odd-piece");
+    public static final PseudoClass EVEN_PIECE = PseudoClass.getPseudoClass("even-piece");
+    public static final PseudoClass FADED = PseudoClass.getPseudoClass("faded");
+    public static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    public static final PseudoClass BY_HAND = PseudoClass.getPseudoClass("by-hand");
     public static final PseudoClass SECTION = PseudoClass.getPseudoClass("section");
     public static final PseudoClass HIDDEN = PseudoClass.getPseudoClass("unlisted");
     public static final PseudoClass DROP_ABOVE = PseudoClass.getPseudoClass("drop-above");

@@ -1,0 +1,368 @@
+package app.yellowtab.desktop.cut;
+
+import app.yellowtab.cut.Cutting;
+import app.yellowtab.cut.Reason;
+import app.yellowtab.desktop.cut.CutDesk.Row;
+import app.yellowtab.desktop.cut.CutDesk.Shown;
+import app.yellowtab.desktop.pages.LightTable;
+import app.yellowtab.desktop.pages.PagePane;
+import app.yellowtab.desktop.pages.PagePictures;
+import app.yellowtab.desktop.pages.PagePictures.Urgency;
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.Place;
+import app.yellowtab.model.Section;
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.source.SourceId;
+import app.yellowtab.picture.PageRenderer;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.collections.FXCollections;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import javafx.util.Subscription;
+import org.jspecify.annotations.Nullable;
+import org.kordamp.ikonli.feather.Feather;
+
+/** A batch on a light table: the batches on the left, the rules on the right, what comes of it below. */
+public final class CutStage extends HBox {
+    private static final int LARGE_PX = 800;
+
+    private final Workspace workspace;
+    private final PagePictures pictures;
+    private final CutDesk desk;
+    private final ListView<Row> batches = new ListView<>();
+    private final LightTable table;
+    private final RuleSentences rules;
+    private final NameParts names;
+    private final Label summary = Controls.label("", Styles.FORM_LABEL);
+    private final Label lacking = Controls.label("", Styles.SMALL);
+    private final Label trouble = Controls.paragraph("", Styles.NOTICE);
+    private final ChoiceBox<Optional<Section>> where = new ChoiceBox<>();
+    private final Button make = Controls.button("cut.make", this::makeDocuments);
+    private final TextField name = new TextField();
+    private final PagePane large = new PagePane();
+    private final TextArea words = new TextArea();
+    private final HBox largeView = new HBox(12);
+    private final VBox emptyView = new VBox(8);
+    private final VBox work = new VBox(8);
+    private final VBox side;
+    private final Subscription subscription;
+    private PagePictures.Request largeRequest = PagePictures.Request.DONE;
+    private boolean choosing;
+
+    public CutStage(Workspace workspace, PagePictures pictures) {
+        this.workspace = workspace;
+        this.pictures = pictures;
+        this.desk = new CutDesk(workspace);
+        this.table = new LightTable(pictures);
+        this.rules = new RuleSentences(desk);
+        this.names = new NameParts(desk);
+        setId("cut-stage");
+        side = new VBox(10, Controls.label(Words.of("cut.rules"), Styles.TITLE), scrolled(new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names)));
+        side.getStyleClass().add(Styles.CUT_RULES);
+        StackPane middle = new StackPane(work(), emptyView);
+        HBox.setHgrow(middle, Priority.ALWAYS);
+        middle.setMinSize(0, 0);
+        getChildren().addAll(left(), middle, side);
+        emptyView.setAlignment(Pos.CENTER);
+        emptyView.getChildren().addAll(Controls.label(Words.of("cut.empty.title"), Styles.EMPTY_TITLE), Controls.paragraph(Words.of("cut.empty.text"), Styles.EMPTY_TEXT));
+        subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), workspace.onBundle(bundle -> showPlaces()));
+    }
+
+    private static ScrollPane scrolled(VBox content) {
+        ScrollPane scroll = new ScrollPane(content);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add(Styles.GLANCE_WORDS);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        return scroll;
+    }
+
+    private VBox left() {
+        batches.setId("batches");
+        batches.getStyleClass().add(Styles.TRAY_LIST);
+        batches.setCellFactory(list -> new BatchCell());
+        VBox.setVgrow(batches, Priority.ALWAYS);
+        batches.getSelectionModel().selectedItemProperty().subscribe(row -> {
+            if (!choosing && row != null) desk.choose(row.source().id());
+        });
+        VBox left = new VBox(10, Controls.label(Words.of("cut.batches"), Styles.FORM_LABEL), batches);
+        left.getStyleClass().add(Styles.TRAY);
+        return left;
+    }
+
+    private VBox work() {
+        HBox head = new HBox(6, Controls.iconButton(Feather.ROTATE_CCW, "sheet.undo", workspace::undo), Controls.iconButton(Feather.ROTATE_CW, "sheet.redo", workspace::redo), Controls.spring(),
+                Controls.iconButton(Feather.MINUS, "cut.smaller", () -> table.resizeBy(0.8)), Controls.iconButton(Feather.PLUS, "cut.larger", () -> table.resizeBy(1.25)));
+        head.getChildren().getFirst().disableProperty().bind(workspace.undoableProperty().not());
+        head.getChildren().get(1).disableProperty().bind(workspace.redoableProperty().not());
+        head.setAlignment(Pos.CENTER_LEFT);
+        table.onOpened(this::openLarge);
+        name.setId("piece-name");
+        name.setAccessibleText(Words.of("cut.pieceName"));
+        name.setOnAction(event -> endNaming(true));
+        name.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE) endNaming(false);
+        });
+        name.focusedProperty().subscribe(focused -> {
+            if (!focused && name.isVisible()) endNaming(true);
+        });
+        Controls.show(name, false);
+        words.setEditable(false);
+        words.setWrapText(true);
+        words.setPrefColumnCount(20);
+        HBox.setHgrow(large, Priority.ALWAYS);
+        largeView.setId("large-page");
+        largeView.getChildren().addAll(large, words);
+        largeView.getStyleClass().add(Styles.LARGE_PAGE);
+        largeView.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            boolean turns = event.getCode() == KeyCode.LEFT || event.getCode() == KeyCode.RIGHT;
+            if (event.getCode() == KeyCode.ESCAPE) closeLarge();
+            else if (turns && !words.isFocused()) goTo(table.currentProperty().get() + (event.getCode() == KeyCode.LEFT ? -1 : 1));
+            else return;
+            event.consume();
+        });
+        Controls.show(largeView, false);
+        StackPane pages = new StackPane(table, largeView);
+        pages.setMinSize(0, 0);
+        VBox.setVgrow(pages, Priority.ALWAYS);
+        make.getStyleClass().add(Styles.MAIN_ACTION);
+        where.setId("cut-where");
+        where.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(@Nullable Optional<Section> section) {
+                return section == null ? "" : section.map(Section::title).map(title -> Words.of("cut.where.section", title)).orElse(Words.of("cut.where.tray"));
+            }
+
+            @Override
+            public Optional<Section> fromString(String text) {
+                return Optional.empty();
+            }
+        });
+        make.setMinWidth(USE_PREF_SIZE);
+        where.setMinWidth(120);
+        HBox foot = new HBox(10, new VBox(1, summary, lacking), Controls.spring(), where, make);
+        foot.setAlignment(Pos.CENTER_LEFT);
+        Controls.show(trouble, false);
+        work.getChildren().addAll(head, pages, name, trouble, foot);
+        work.getStyleClass().add(Styles.CUT_WORK);
+        return work;
+    }
+
+    /** Puts the keyboard where work begins. */
+    public void begin() {
+        if (desk.chosen().isEmpty() && !batches.getItems().isEmpty()) batches.getSelectionModel().selectFirst();
+        if (batches.getItems().isEmpty()) batches.requestFocus();
+        else table.requestFocus();
+    }
+
+    public void dispose() {
+        subscription.unsubscribe();
+        largeRequest.cancel();
+        table.dispose();
+        desk.dispose();
+    }
+
+    private void showRows(List<Row> rows) {
+        choosing = true;
+        batches.getItems().setAll(rows);
+        Optional<SourceId> chosen = desk.chosen();
+        rows.stream().filter(row -> chosen.equals(Optional.of(row.source().id()))).findFirst().ifPresent(batches.getSelectionModel()::select);
+        choosing = false;
+        boolean empty = rows.isEmpty();
+        Controls.show(emptyView, empty);
+        Controls.show(work, !empty);
+        Controls.show(side, !empty);
+    }
+
+    private void showPlaces() {
+        Optional<Section> before = where.getValue() == null ? Optional.empty() : where.getValue();
+        List<Optional<Section>> places = new ArrayList<>(List.of(Optional.empty()));
+        workspace.bundle().contents().sections().forEach(section -> places.add(Optional.of(section)));
+        where.setItems(FXCollections.observableArrayList(places));
+        where.setValue(before.flatMap(old -> workspace.bundle().contents().sections().stream().filter(section -> section.id().equals(old.id())).findFirst()));
+    }
+
+    private void show(Optional<Shown> now) {
+        make.setDisable(now.isEmpty() || !now.get().trouble().isEmpty() || now.get().cutting().pieces().isEmpty());
+        if (now.isEmpty()) return;
+        Shown shown = now.get();
+        table.show(new Pages(shown));
+        rules.show(shown);
+        names.show(shown);
+        int pieces = shown.cutting().pieces().size();
+        int dropped = shown.cutting().dropped().size();
+        long nameless = shown.names().stream().filter(named -> !named.missing().isEmpty()).count();
+        summary.setText(Words.of("cut.summary", pieces, shown.pages().size() - dropped, shown.pages().size(), dropped));
+        lacking.setText(Words.of("cut.lacking", nameless));
+        Controls.show(lacking, nameless > 0);
+        make.setText(Words.of("cut.make", pieces));
+        boolean wordless = shown.isRead() && needsWords(shown) && shown.pages().stream().allMatch(page -> page.text().isEmpty());
+        trouble.setText(!shown.trouble().isEmpty() ? shown.trouble() : wordless ? Words.of("cut.wordless", shown.source().fileName()) : "");
+        Controls.show(trouble, !trouble.getText().isEmpty());
+        if (!shown.trouble().isEmpty()) shown.batch().rules().rules().stream().map(RuleKind::of).filter(kind -> kind == RuleKind.RANGES || kind == RuleKind.WORDS).forEach(rules::markWrong);
+        if (largeView.isVisible()) showLarge(shown);
+    }
+
+    private static boolean needsWords(Shown shown) {
+        return shown.batch().rules().rules().stream().anyMatch(rule -> rule instanceof CutRule.WordsFound || rule instanceof CutRule.ValueChanges || rule instanceof CutRule.NumberingRestarts);
+    }
+
+    private void makeDocuments() {
+        desk.makeDocuments(Optional.ofNullable(where.getValue()).flatMap(section -> section).map(section -> new Place(Optional.of(section.id()), Integer.MAX_VALUE)));
+    }
+
+    /** {@return whether keys meant something here} */
+    public boolean run(Shortcut shortcut, boolean typing) {
+        if (shortcut == Shortcut.SHOW_LARGE && largeView.isVisible()) {
+            closeLarge();
+            return true;
+        }
+        if (typing || !table.hasKeyboard() && !largeView.isVisible()) return false;
+        int page = table.currentProperty().get();
+        switch (shortcut) {
+            case SET_CUT -> desk.toggleCut(page);
+            case TAKE_OUT -> desk.toggleDrop(page);
+            case NEXT_CUT -> goTo(desk.cutFrom(page, true));
+            case PREVIOUS_CUT -> goTo(desk.cutFrom(page, false));
+            case RENAME -> beginNaming(page);
+            case SHOW_LARGE -> openLarge();
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void goTo(int page) {
+        table.goTo(page);
+        desk.shownProperty().get().filter(shown -> largeView.isVisible()).ifPresent(this::showLarge);
+    }
+
+    private void beginNaming(int page) {
+        desk.shownProperty().get().ifPresent(shown -> shown.pieceOf(page).ifPresent(piece -> {
+            name.setUserData(piece);
+            name.setText(shown.names().get(piece).words());
+            Controls.show(name, true);
+            name.requestFocus();
+            name.selectAll();
+        }));
+    }
+
+    private void endNaming(boolean take) {
+        if (!name.isVisible()) return;
+        Controls.show(name, false);
+        if (take && name.getUserData() instanceof Integer piece) desk.name(piece, name.getText());
+        table.requestFocus();
+    }
+
+    private void openLarge() {
+        desk.shownProperty().get().ifPresent(shown -> {
+            Controls.show(largeView, true);
+            table.setVisible(false);
+            largeView.setFocusTraversable(true);
+            largeView.requestFocus();
+            showLarge(shown);
+        });
+    }
+
+    private void closeLarge() {
+        Controls.show(largeView, false);
+        table.setVisible(true);
+        table.requestFocus();
+    }
+
+    private void showLarge(Shown shown) {
+        int page = table.currentProperty().get();
+        largeRequest.cancel();
+        largeRequest = pictures.request(new Pages(shown).order(page, LARGE_PX), Urgency.IN_VIEW, result -> {
+            if (result instanceof PagePictures.Result.Picture drawn) large.show(drawn, List.of());
+            else large.clear();
+        });
+        String text = shown.pages().get(page - 1).text().text();
+        words.setText(text.isEmpty() ? Words.of(shown.isRead() ? "cut.noWords" : "cut.notRead") : text);
+    }
+
+    /** A batch as the table shows it. */
+    private final class Pages implements LightTable.Model {
+        private final Shown shown;
+        private final int[] pieces;
+
+        Pages(Shown shown) {
+            this.shown = shown;
+            pieces = new int[shown.pages().size() + 1];
+            Arrays.fill(pieces, -1);
+            for (int i = shown.cutting().pieces().size() - 1; i >= 0; i--) for (int page : shown.cutting().pieces().get(i).pages()) pieces[page] = i;
+        }
+
+        @Override
+        public int pageCount() {
+            return shown.pages().size();
+        }
+
+        @Override
+        public PageRenderer.Order order(int page, int widthPx) {
+            SourcePages its = CutDesk.page(shown.batch(), page);
+            return pictures.renderer().page(its.source(), its.first(), PageLook.PLAIN, workspace.bundle().fromSources().comments(), widthPx);
+        }
+
+        @Override
+        public Optional<LightTable.Tab> tab(int page) {
+            int piece = pieces[page];
+            if (piece < 0 || shown.cutting().pieces().get(piece).first() != page) return Optional.empty();
+            Cutting.Piece its = shown.cutting().pieces().get(piece);
+            String why = its.reasons().stream().map(Reason::words).collect(Collectors.joining("; "));
+            String range = its.pages().size() == 1 ? String.valueOf(page) : page + "–" + its.pages().getLast();
+            return Optional.of(new LightTable.Tab(Words.of("cut.tab", shown.names().get(piece).words(), range), Words.of("cut.tab.why", why), its.reasons().contains(Reason.HAND)));
+        }
+
+        @Override
+        public int piece(int page) {
+            return pieces[page];
+        }
+
+        @Override
+        public Optional<String> faded(int page) {
+            return pieces[page] >= 0 ? Optional.empty() : shown.dropped(page);
+        }
+    }
+
+    private static final class BatchCell extends ListCell<Row> {
+        BatchCell() {
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(@Nullable Row row, boolean empty) {
+            super.updateItem(row, empty);
+            if (empty || row == null) {
+                setGraphic(null);
+                return;
+            }
+            Label file = new Label(row.source().fileName());
+            setGraphic(new VBox(1, file, Controls.label(Words.of("cut.batch", row.source().pageCount(), row.made()), Styles.SMALL)));
+        }
+    }
+}

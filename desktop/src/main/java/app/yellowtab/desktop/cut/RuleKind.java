@@ -1,0 +1,36 @@
+package app.yellowtab.desktop.cut;
+
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.ValuePlace;
+import java.util.Optional;
+
+/** The kinds of rule that a user can switch on, each as it stands before anything is filled in. */
+enum RuleKind {
+    EVERY(new CutRule.EveryPages(10, 1)), BOOKMARKS(new CutRule.Bookmarks(1)), BLANKS(new CutRule.BlankSheets(true)),
+    WORDS(new CutRule.WordsFound("1 of", false, false, true, Optional.empty(), false)), VALUE(new CutRule.ValueChanges(new ValuePlace.AfterWords("No.", ""))),
+    NUMBERING(new CutRule.NumberingRestarts()), SIZES(new CutRule.SizeChanges()), RANGES(new CutRule.Ranges("1-", true)), SIDES(new CutRule.OddAndEven(false));
+
+    private final CutRule usual;
+
+    RuleKind(CutRule usual) {
+        this.usual = usual;
+    }
+
+    CutRule usual() {
+        return usual;
+    }
+
+    static RuleKind of(CutRule rule) {
+        return switch (rule) {
+            case CutRule.EveryPages r -> EVERY;
+            case CutRule.Bookmarks r -> BOOKMARKS;
+            case CutRule.BlankSheets r -> BLANKS;
+            case CutRule.WordsFound r -> WORDS;
+            case CutRule.ValueChanges r -> VALUE;
+            case CutRule.NumberingRestarts r -> NUMBERING;
+            case CutRule.SizeChanges r -> SIZES;
+            case CutRule.Ranges r -> RANGES;
+            case CutRule.OddAndEven r -> SIDES;
+        };
+    }
+}

@@ -1,0 +1,78 @@
+package app.yellowtab.desktop;
+
+import static org.mockito.Mockito.mock;
+
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Opener;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.picture.PictureFiles;
+import app.yellowtab.store.Recents;
+import app.yellowtab.testing.Bundles;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.condition.DisabledIf;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationExtension;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A user at the real window: mouse and keyboard. */
+@DisabledIf(value = "noDisplay", disabledReason = "there is no display; ./yellowtab test starts one")
+@ExtendWith(ApplicationExtension.class)
+abstract class AtTheWindow {
+    @TempDir
+    Path temp;
+    final FileDialogs dialogs = mock(FileDialogs.class);
+    final Opener opener = mock(Opener.class);
+    final Jobs jobs = new Jobs(Executors.newCachedThreadPool(Thread.ofPlatform().daemon().factory()), Platform::runLater);
+    Stage window;
+    Desk desk;
+
+    /** To be called by what each test begins with: the extension looks for that in the class itself. */
+    void start(Stage stage) throws IOException {
+        YellowTab.dress();
+        window = stage;
+        desk = newDesk();
+        stage.show();
+    }
+
+    Desk newDesk() {
+        return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"), new PictureFiles(temp.resolve("pictures"), PictureFiles.MOST_BYTES), jobs, dialogs, opener);
+    }
+
+    @AfterEach
+    void close(FxRobot robot) {
+        robot.interact(() -> window.hide());
+    }
+
+    static boolean noDisplay() {
+        return System.getProperty("os.name").equals("Linux") && System.getenv("DISPLAY") == null;
+    }
+
+    Workspace workspace() {
+        return desk.workspace().orElseThrow();
+    }
+
+    void until(Callable<Boolean> condition) {
+        try {
+            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
+            WaitForAsyncUtils.waitForFxEvents();
+        } catch (TimeoutException e) {
+            throw new AssertionError("never came true; the index is " + desk.workspace().map(w -> Bundles.order(w.bundle())), e);
+        }
+    }
+
+    /** {@return the index in few words} */
+    String order() {
+        return Bundles.order(workspace().bundle());
+    }
+}

@@ -1,0 +1,167 @@
+package app.yellowtab.desktop.cut;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.desktop.cut.CutDesk.Shown;
+import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.Intakes;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Place;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.Section;
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.store.BundleFolder;
+import app.yellowtab.store.RememberedPasswords;
+import app.yellowtab.testing.Bundles;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A batch on the table: pages say "post-1", "post-2" and so on. */
+class CutDeskTests {
+    @TempDir
+    private Path temp;
+    private BundleFolder folder;
+    private Workspace workspace;
+    private CutDesk desk;
+
+    @BeforeEach
+    void open() throws IOException {
+        folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))).bringIn(List.of(Pdfs.write(temp, "letter", 1), Pdfs.write(temp, "two", 2), Pdfs.write(temp, "post", 6)));
+        desk = new CutDesk(workspace);
+    }
+
+    @AfterEach
+    void close() {
+        desk.dispose();
+        folder.close();
+    }
+
+    private SourceId source(String name) {
+        return workspace.bundle().sources().stream().filter(source -> source.fileName().equals(name)).findFirst().orElseThrow().id();
+    }
+
+    private Shown shown() {
+        return desk.shownProperty().get().orElseThrow();
+    }
+
+    private String pieces() {
+        StringBuilder all = new StringBuilder();
+        for (int i = 0; i < shown().names().size(); i++) all.append(all.isEmpty() ? "" : ", ").append(shown().names().get(i).words()).append(' ').append(shown().cutting().pieces().get(i).pages());
+        return all.toString();
+    }
+
+    @Test
+    void filesOfOnePageAreNoBatches() {
+        assertThat(desk.rowsProperty().get()).extracting(row -> row.source().fileName()).containsExactly("two.pdf", "post.pdf");
+        assertThat(desk.shownProperty().get()).isEmpty();
+    }
+
+    @Test
+    void aRuleShowsAtOnceIsUndoneInOneStepAndKeepsWhatWasFilledIn() {
+        desk.choose(source("post.pdf"));
+        assertThat(pieces()).isEqualTo("post 001 [1, 2, 3, 4, 5, 6]");
+        desk.set(new CutRule.EveryPages(4, 1), true);
+        assertThat(pieces()).isEqualTo("post 001 [1, 2, 3, 4], post 002 [5, 6]");
+        workspace.undo();
+        assertThat(pieces()).isEqualTo("post 001 [1, 2, 3, 4, 5, 6]");
+        workspace.redo();
+        desk.set(desk.rule(RuleKind.EVERY), false);
+        assertThat(desk.isOn(RuleKind.EVERY)).isFalse();
+        assertThat(desk.rule(RuleKind.EVERY)).isEqualTo(new CutRule.EveryPages(4, 1));
+    }
+
+    @Test
+    void wordsAreReadWhenABatchComesOnTheTable() {
+        desk.choose(source("post.pdf"));
+        assertThat(shown().isRead()).isTrue();
+        desk.set(new CutRule.ValueChanges(new ValuePlace.AfterWords("post", "")), true);
+        desk.setNameParts(List.of(new NamePart.Typed("No."), new NamePart.Value(new ValuePlace.AfterWords("post", ""))));
+        assertThat(pieces()).startsWith("No. 1 [1], No. 2 [2], ");
+    }
+
+    @Test
+    void whatStandsAloneSwitchesTheOthersOff() {
+        desk.choose(source("post.pdf"));
+        desk.set(new CutRule.EveryPages(2, 1), true);
+        desk.set(new CutRule.Ranges("5-6, 1", false), true);
+        assertThat(pieces()).isEqualTo("post 001 [5, 6], post 002 [1]");
+        assertThat(desk.isOn(RuleKind.EVERY)).isFalse();
+        desk.set(desk.rule(RuleKind.EVERY), true);
+        assertThat(desk.isOn(RuleKind.RANGES)).isFalse();
+        assertThat(desk.rule(RuleKind.RANGES)).isEqualTo(new CutRule.Ranges("5-6, 1", false));
+    }
+
+    @Test
+    void aRuleThatCannotBeFollowedSaysWhyAndCutsNothing() {
+        desk.choose(source("post.pdf"));
+        desk.set(new CutRule.Ranges("1-9", true), true);
+        assertThat(shown().trouble()).contains("should stand a page up to 6");
+        desk.makeDocuments(Optional.empty());
+        assertThat(workspace.bundle().setAside()).isEmpty();
+    }
+
+    @Test
+    void theHandCutsDropsNamesAndSteps() {
+        desk.choose(source("post.pdf"));
+        desk.toggleCut(3);
+        desk.toggleCut(5);
+        desk.toggleDrop(4);
+        desk.name(1, "Letter of claim");
+        assertThat(pieces()).isEqualTo("post 001 [1, 2], Letter of claim [3], post 003 [5, 6]");
+        assertThat(shown().dropped(4)).contains("by hand");
+        assertThat(desk.cutFrom(1, true)).isEqualTo(3);
+        assertThat(desk.cutFrom(5, true)).isEqualTo(5);
+        assertThat(desk.cutFrom(5, false)).isEqualTo(3);
+        desk.toggleCut(3);
+        desk.toggleDrop(4);
+        desk.set(new CutRule.EveryPages(2, 1), true);
+        assertThat(pieces()).as("no cut before 3, whatever the rule says").isEqualTo("post 001 [1, 2, 3, 4], post 002 [5, 6]");
+        desk.toggleCut(1);
+        assertThat(shown().cutting().pieces()).hasSize(2);
+    }
+
+    @Test
+    void piecesBecomeDocumentsAndAreReplacedWhenTheBatchIsCutAgain() {
+        Section section = Section.titled("Letters");
+        workspace.edit(bundle -> Edits.insertSections(bundle, List.of(section), new Place(Optional.empty(), 0)));
+        desk.choose(source("post.pdf"));
+        desk.set(new CutRule.EveryPages(3, 1), true);
+        desk.makeDocuments(Optional.of(new Place(Optional.of(section.id()), Integer.MAX_VALUE)));
+        assertThat(Bundles.order(workspace.bundle())).isEqualTo("Letters(post 001 post 002)");
+        assertThat(desk.rowsProperty().get().get(1).made()).isEqualTo(2);
+        desk.set(new CutRule.EveryPages(2, 1), true);
+        desk.makeDocuments(Optional.empty());
+        assertThat(Bundles.order(workspace.bundle())).isEqualTo("Letters()");
+        assertThat(workspace.bundle().setAside()).extracting(Document::title).containsExactly("post 001", "post 002", "post 003");
+        workspace.undo();
+        workspace.undo();
+        workspace.undo();
+        assertThat(Bundles.order(workspace.bundle())).isEqualTo("Letters()");
+        assertThat(workspace.bundle().setAside()).isEmpty();
+    }
+
+    @Test
+    void aSourceThatGoesLeavesTheTable() {
+        desk.choose(source("post.pdf"));
+        workspace.edit(bundle -> Edits.removeSources(bundle, Set.of(source("post.pdf"))));
+        assertThat(desk.shownProperty().get()).isEmpty();
+        assertThat(desk.rowsProperty().get()).hasSize(1);
+    }
+}
