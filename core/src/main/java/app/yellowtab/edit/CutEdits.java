@@ -15,6 +15,9 @@ import java.util.function.UnaryOperator;
 
 /** The edits of batches. */
 public final class CutEdits {
+    /** A file of so many pages may well hold several documents. */
+    private static final int LONG = 12;
+
     private CutEdits() {}
 
     /** {@return the batch that a source is, cut as it was last; one that is not cut yet if it never was} */
@@ -24,6 +27,20 @@ public final class CutEdits {
 
     private static Optional<Batch> find(Bundle bundle, SourceId source) {
         return bundle.batches().stream().filter(batch -> batch.runs().stream().anyMatch(run -> run.source().equals(source))).findFirst();
+    }
+
+    /** {@return the sources that look like batches and that nothing is made of yet, neither by cutting nor by putting them in the index} */
+    public static List<Source> waiting(Bundle bundle) {
+        Set<SourceId> used = new HashSet<>();
+        bundle.contents().allDocuments().forEach(document -> used.addAll(document.sources()));
+        bundle.setAside().forEach(document -> used.addAll(document.sources()));
+        return bundle.sources().stream().filter(source -> looksLikeBatch(source) && !used.contains(source.id())).toList();
+    }
+
+    private static boolean looksLikeBatch(Source source) {
+        boolean scanned = source.about().pages().scanned().count() * 2 > source.pageCount();
+        boolean marked = source.bookmarks().stream().filter(mark -> mark.level() == 1).count() > 2;
+        return source.isRead() && source.pageCount() >= LONG && (scanned || marked);
     }
 
     /** {@return the bundle with a source cut another way} */

@@ -107,7 +107,10 @@ public final class SampleMatter {
 
     private static void writeContent(SampleFile file, Path target) throws IOException {
         switch (file.path().substring(file.path().lastIndexOf('.') + 1).toLowerCase(Locale.ROOT)) {
-            case "pdf" -> SamplePdf.write(file, target);
+            case "pdf" -> {
+                if (file.has("batch")) SampleBatch.write(file, target);
+                else SamplePdf.write(file, target);
+            }
             case "jpg" -> SamplePictures.photo(file, target);
             case "png" -> SamplePictures.chart(target);
             case "gif", "bmp" -> SamplePictures.drawing(file, target);

@@ -4,6 +4,7 @@ import static app.yellowtab.testing.Bundles.bundle;
 import static app.yellowtab.testing.Bundles.document;
 import static app.yellowtab.testing.Bundles.order;
 import static app.yellowtab.testing.Bundles.section;
+import static app.yellowtab.testing.Bundles.source;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
@@ -11,6 +12,9 @@ import app.yellowtab.cut.BatchPage;
 import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.Pieces;
+import app.yellowtab.facts.About;
+import app.yellowtab.facts.PageFacts;
+import app.yellowtab.facts.PageSet;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
@@ -91,6 +95,17 @@ class CutEditsTests {
         List<PageKey> batch = CutEdits.batchOf(ruled, post).keys();
         assertThat(keys).contains(batch.get(0), batch.get(1), batch.get(2), batch.get(3));
         assertThat(made.get(1).runs()).extracting(run -> ((SourcePages) run).first()).containsExactly(3, 4);
+    }
+
+    @Test
+    void aLongScanWaitsUntilSomethingIsMadeOfIt() {
+        Source plain = source("scan", 20);
+        PageFacts scanned = new PageFacts(List.of(), List.of(), new PageSet("1-15"), PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
+        About about = plain.about();
+        Source scan = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(), about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, scanned));
+        Bundle bundle = start.withSources(List.of(post, scan));
+        assertThat(CutEdits.waiting(bundle)).containsExactly(scan);
+        assertThat(CutEdits.waiting(Edits.putInIndex(bundle, List.of("scan"), new Place(Optional.empty(), 0)))).isEmpty();
     }
 
     @Test

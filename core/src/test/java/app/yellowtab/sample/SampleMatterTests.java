@@ -4,16 +4,25 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
+import app.yellowtab.cut.BatchPage;
+import app.yellowtab.cut.ByHand;
+import app.yellowtab.cut.Cutter;
+import app.yellowtab.cut.Cutting;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
+import app.yellowtab.source.BatchPages;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.InPlace;
+import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -58,11 +67,26 @@ class SampleMatterTests {
     }
 
     @Test
+    void theBatchIsCutByWhatItsPagesSay() throws IOException {
+        Path batch = Files.createDirectories(temp.resolve("batch"));
+        Files.copy(files.resolve("To be sorted/Invoices and weighbridge slips, October 2030.pdf"), batch.resolve("post.pdf"));
+        try (InPlace place = new InPlace()) {
+            SourceId source = Folder.bundle(place, batch).sources().getFirst().id();
+            List<BatchPage> pages = BatchPages.read(place, source, Progress.NONE, () -> false);
+            assertThat(pages).hasSize(60);
+            Cutting byNumbers = Cutter.cut(pages, new CutRules(List.of(new CutRule.NumberingRestarts(), new CutRule.BlankSheets(true)), 1, List.of()), ByHand.NONE);
+            Cutting byMarks = Cutter.cut(pages, new CutRules(List.of(new CutRule.Bookmarks(1), new CutRule.BlankSheets(true)), 1, List.of()), ByHand.NONE);
+            assertThat(byNumbers.pieces()).hasSizeGreaterThan(25).extracting(Cutting.Piece::pages).isEqualTo(byMarks.pieces().stream().map(Cutting.Piece::pages).toList());
+            assertThat(byNumbers.dropped()).hasSizeGreaterThan(4);
+        }
+    }
+
+    @Test
     void producedEveryNumberLinkAndBookmarkIsRight() throws IOException {
         try (InPlace place = new InPlace()) {
             Bundle bundle = SampleMatter.bundle(files, place);
             place.know(bundle.sources());
-            assertThat(bundle.tray()).hasSize(33);
+            assertThat(bundle.tray()).hasSize(34);
             assertThat(EnumSet.complementOf(EnumSet.copyOf(bundle.sources().stream().map(Source::kind).toList()))).containsExactly(SourceKind.WEBP, SourceKind.JP2, SourceKind.DOC, SourceKind.PPT);
             assertThat(bundle.sources().stream().filter(source -> !source.isRead()).map(Source::fileName)).containsExactly("Camera at the loading bay.mov", "Terms offered, confidential.pdf");
             assertThat(bundle.sources().stream().filter(source -> source.isRead() && source.kind().isOffice()).filter(source -> source.about().pages().searchable().count() < source.pageCount()))

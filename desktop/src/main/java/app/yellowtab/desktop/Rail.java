@@ -6,6 +6,7 @@ import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.CutEdits;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -30,7 +31,7 @@ final class Rail extends VBox {
         ToggleButton gather = stage(workspace, Stage.GATHER, Feather.INBOX, Shortcut.STAGE_GATHER,
                 workspace.stateProperty().map(state -> String.valueOf(state.bundle().sources().size())));
         ToggleButton cut = stage(workspace, Stage.CUT, Feather.SCISSORS, Shortcut.STAGE_CUT,
-                workspace.stateProperty().map(state -> String.valueOf(state.bundle().sources().stream().filter(source -> source.isRead() && source.pageCount() > 1).count())));
+                workspace.stateProperty().map(state -> String.valueOf(CutEdits.waiting(state.bundle()).size())));
         ToggleButton arrange = stage(workspace, Stage.ARRANGE, Feather.LIST, Shortcut.STAGE_ARRANGE,
                 workspace.stateProperty().map(state -> String.valueOf(state.plan().documentCount())));
         ToggleButton produce = stage(workspace, Stage.PRODUCE, Feather.FILE_TEXT, Shortcut.STAGE_PRODUCE,

@@ -14,7 +14,6 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -30,7 +29,7 @@ class CutWindowTests extends AtTheWindow {
     }
 
     private static List<String> tabs(FxRobot robot) {
-        return robot.lookup(".cut-tab").queryAllAs(Label.class).stream().filter(Label::isVisible).map(Labeled::getText).toList();
+        return robot.lookup(".cut-tab").queryAllAs(Label.class).stream().filter(Label::isVisible).map(tab -> tab.getText() + "   " + ((Label) tab.getGraphic()).getText()).toList();
     }
 
     private void openBatch(FxRobot robot) throws IOException {

@@ -34,6 +34,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -43,8 +44,6 @@ import javafx.util.Subscription;
 final class CutDesk {
     /** The words of so many batches stay known. */
     private static final int MOST_READ = 4;
-    /** A file of so many pages may well hold several documents. */
-    private static final int LONG = 12;
 
     /**
      * A batch in the list.
@@ -95,7 +94,7 @@ final class CutDesk {
         reading.values().forEach(Jobs.Job::stop);
     }
 
-    /** {@return the sources that may be cut, those that look like batches first} */
+    /** {@return the sources that may be cut, those that look like batches and wait to be cut first} */
     ReadOnlyObjectProperty<List<Row>> rowsProperty() {
         return rows.getReadOnlyProperty();
     }
@@ -120,7 +119,8 @@ final class CutDesk {
 
     private void show() {
         Bundle bundle = workspace.bundle();
-        rows.set(bundle.sources().stream().filter(source -> source.isRead() && source.pageCount() > 1).sorted(Comparator.comparing((Source source) -> !looksLikeBatch(source)))
+        Set<SourceId> waiting = CutEdits.waiting(bundle).stream().map(Source::id).collect(Collectors.toSet());
+        rows.set(bundle.sources().stream().filter(source -> source.isRead() && source.pageCount() > 1).sorted(Comparator.comparing((Source source) -> !waiting.contains(source.id())))
                 .map(source -> new Row(source, CutEdits.unchanged(bundle, CutEdits.batchOf(bundle, source)).size())).toList());
         Optional<Source> source = chosen.flatMap(id -> rows.get().stream().map(Row::source).filter(one -> one.id().equals(id)).findFirst());
         if (source.isEmpty()) {
@@ -130,12 +130,6 @@ final class CutDesk {
             return;
         }
         cut(source.get(), bundle);
-    }
-
-    private static boolean looksLikeBatch(Source source) {
-        boolean scanned = source.about().pages().scanned().count() * 2 > source.pageCount();
-        boolean marked = source.bookmarks().stream().filter(mark -> mark.level() == 1).count() > 2;
-        return source.pageCount() >= LONG && (scanned || marked);
     }
 
     /** Cuts in the background; of several that are under way only the last is shown. */

@@ -35,6 +35,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -163,6 +164,7 @@ public final class CutStage extends HBox {
         });
         make.setMinWidth(USE_PREF_SIZE);
         where.setMinWidth(120);
+        where.setPrefWidth(190);
         HBox foot = new HBox(10, new VBox(1, summary, lacking), Controls.spring(), where, make);
         foot.setAlignment(Pos.CENTER_LEFT);
         Controls.show(trouble, false);
@@ -335,7 +337,7 @@ public final class CutStage extends HBox {
             Cutting.Piece its = shown.cutting().pieces().get(piece);
             String why = its.reasons().stream().map(Reason::words).collect(Collectors.joining("; "));
             String range = its.pages().size() == 1 ? String.valueOf(page) : page + "–" + its.pages().getLast();
-            return Optional.of(new LightTable.Tab(Words.of("cut.tab", shown.names().get(piece).words(), range), Words.of("cut.tab.why", why), its.reasons().contains(Reason.HAND)));
+            return Optional.of(new LightTable.Tab(shown.names().get(piece).words(), range, Words.of("cut.tab.why", why), its.reasons().contains(Reason.HAND)));
         }
 
         @Override
@@ -359,9 +361,11 @@ public final class CutStage extends HBox {
             super.updateItem(row, empty);
             if (empty || row == null) {
                 setGraphic(null);
+                setTooltip(null);
                 return;
             }
             Label file = new Label(row.source().fileName());
+            setTooltip(new Tooltip(row.source().fileName()));
             setGraphic(new VBox(1, file, Controls.label(Words.of("cut.batch", row.source().pageCount(), row.made()), Styles.SMALL)));
         }
     }

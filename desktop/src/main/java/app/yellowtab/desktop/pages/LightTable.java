@@ -14,6 +14,7 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.collections.FXCollections;
 import javafx.scene.AccessibleRole;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -65,10 +66,11 @@ public final class LightTable extends Region {
      * A tab.
      *
      * @param words    on it
+     * @param pages    of its piece, in few words
      * @param why      it stands there
      * @param isByHand whether a hand has put it there
      */
-    public record Tab(String words, String why, boolean isByHand) {}
+    public record Tab(String words, String pages, String why, boolean isByHand) {}
 
     private final PagePictures pictures;
     private final ListView<Integer> rows = new ListView<>();
@@ -252,6 +254,12 @@ public final class LightTable extends Region {
             label.getStyleClass().add(Styles.CUT_TAB);
             label.pseudoClassStateChanged(Styles.BY_HAND, stands.get().isByHand());
             label.setTextOverrun(OverrunStyle.ELLIPSIS);
+            Label range = new Label(stands.get().pages());
+            range.setMinWidth(USE_PREF_SIZE);
+            label.setGraphic(range);
+            label.setContentDisplay(ContentDisplay.RIGHT);
+            label.setGraphicTextGap(8);
+            label.setAccessibleText(stands.get().words() + ", " + stands.get().pages() + ". " + stands.get().why());
             label.setTooltip(new Tooltip(stands.get().why()));
             label.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> press(page, event));
             label.setMinHeight(TAB - 2);

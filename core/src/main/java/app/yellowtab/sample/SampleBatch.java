@@ -1,0 +1,104 @@
+package app.yellowtab.sample;
+
+import app.yellowtab.pdf.Canvas;
+import app.yellowtab.pdf.FontSet;
+import app.yellowtab.pdf.Typeface;
+import app.yellowtab.pdf.Units;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Locale;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageFitDestination;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
+
+/** Sets the batch of the sample matter: invoices and weighbridge slips printed one after the other, with blank backs. */
+final class SampleBatch {
+    private static final int PAGES = 60;
+    private static final int FIRST_INVOICE = 412;
+    private static final int FIRST_SLIP = 2291;
+    private static final int[] LENGTHS = {3, 1, 2, 1, 1, 4, 1, 2};
+    private static final String[] GOODS = {"Cold storage, bins, chamber 3", "Controlled air, bins", "Handling in and out, bins", "Fan motor, half share", "Readings printed on request"};
+
+    private final PDDocument document = new PDDocument();
+    private final FontSet fonts = FontSet.forSaving(document);
+    private final PDDocumentOutline outline = new PDDocumentOutline();
+
+    private SampleBatch() {}
+
+    static void write(SampleFile file, Path target) throws IOException {
+        SampleBatch batch = new SampleBatch();
+        batch.fill();
+        batch.document.getDocumentCatalog().setDocumentOutline(batch.outline);
+        batch.document.setDocumentId((long) file.path().hashCode());
+        batch.document.save(target.toFile());
+        batch.document.close();
+    }
+
+    private void fill() throws IOException {
+        int invoice = FIRST_INVOICE;
+        int slip = FIRST_SLIP;
+        for (int n = 0; document.getNumberOfPages() < PAGES; n++) {
+            int length = Math.min(LENGTHS[n % LENGTHS.length], PAGES - document.getNumberOfPages());
+            String day = (1 + n % 28) + " October 2030";
+            if (length == 1) slip(slip++, day);
+            else invoice(invoice++, day, length);
+            if (n % 5 == 4 && document.getNumberOfPages() < PAGES) document.addPage(new PDPage(PDRectangle.A4));
+        }
+    }
+
+    private Canvas newPage(String bookmark) throws IOException {
+        PDPage page = new PDPage(PDRectangle.A4);
+        document.addPage(page);
+        if (!bookmark.isEmpty()) {
+            PDOutlineItem item = new PDOutlineItem();
+            PDPageFitDestination there = new PDPageFitDestination();
+            there.setPage(page);
+            item.setTitle(bookmark);
+            item.setDestination(there);
+            outline.addLast(item);
+        }
+        return new Canvas(document, page, fonts);
+    }
+
+    private void slip(int number, String day) throws IOException {
+        try (Canvas canvas = newPage("Weighbridge slip " + number)) {
+            float left = Units.mm(30);
+            float y = Units.mm(260);
+            canvas.left("Weighbridge at Upper Sedge", Typeface.SANS_BOLD, 18, left, y);
+            String[] lines = {"Slip no. WS-" + number, "Date: " + day, "Vehicle: trailer " + (number % 4 + 1), "Full: " + (14_000 + number % 97 * 10) + " kg", "Empty: " + (6_200 + number % 13 * 10) + " kg",
+                "Fruit: Bramley, " + (20 + number % 9) + " bins", "1 of 1"};
+            for (String line : lines) {
+                y -= 30;
+                canvas.left(line, Typeface.SERIF, 14, left, y);
+            }
+        }
+    }
+
+    private void invoice(int number, String day, int pages) throws IOException {
+        for (int page = 1; page <= pages; page++) {
+            try (Canvas canvas = newPage(page == 1 ? "Invoice BC-" + number : "")) {
+                float left = Units.mm(25);
+                float right = Units.mm(185);
+                float y = Units.mm(270);
+                canvas.left("Brightwick Cold Stores Ltd", Typeface.SANS_BOLD, 16, left, y);
+                canvas.right("Page " + page + " of " + pages, Typeface.SANS, 10, right, y);
+                canvas.rule(left, right, y - 8, 1);
+                y -= 40;
+                canvas.left("Invoice no. BC-" + number, Typeface.SERIF_BOLD, 13, left, y);
+                if (page == 1) canvas.right(day, Typeface.SERIF, 12, right, y);
+                y -= 20;
+                canvas.left("To Tarn Hollow Orchards Ltd, Tarn Hollow Farm, Upper Sedge", Typeface.SERIF, 12, left, y);
+                for (int line = 0; line < 14; line++) {
+                    y -= 26;
+                    int bins = 10 + (number * 7 + page * 5 + line * 3) % 90;
+                    canvas.left(GOODS[(number + page + line) % GOODS.length], Typeface.SERIF, 12, left, y);
+                    canvas.right(bins + "    " + String.format(Locale.UK, "£%,.2f", bins * 4.1), Typeface.SERIF, 12, right, y);
+                }
+                if (page == pages) canvas.right("Due within 30 days", Typeface.SERIF_ITALIC, 12, right, y - 40);
+            }
+        }
+    }
+}
