@@ -10,12 +10,15 @@ import app.yellowtab.model.Document;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
+import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
@@ -28,8 +31,14 @@ class CutWindowTests extends AtTheWindow {
         start(stage);
     }
 
+    /** {@return the tabs, in the order of the pages} */
     private static List<String> tabs(FxRobot robot) {
-        return robot.lookup(".cut-tab").queryAllAs(Label.class).stream().filter(Label::isVisible).map(tab -> tab.getText() + "   " + ((Label) tab.getGraphic()).getText()).toList();
+        return robot.lookup(".cut-tab").queryAllAs(Label.class).stream().filter(Label::isVisible).sorted(Comparator.comparing(tab -> pages(tab).replaceAll("\u2013.*", ""), Comparator.comparingInt(Integer::parseInt)))
+                .map(tab -> tab.getText() + "   " + pages(tab)).toList();
+    }
+
+    private static String pages(Label tab) {
+        return ((Label) tab.getGraphic()).getText();
     }
 
     private void openBatch(FxRobot robot) throws IOException {
@@ -83,5 +92,20 @@ class CutWindowTests extends AtTheWindow {
         until(() -> robot.lookup("#large-page .text-area").queryAs(TextArea.class).getText().strip().equals("post-3"));
         robot.push(KeyCode.ESCAPE);
         until(() -> !robot.lookup("#large-page").query().isVisible());
+    }
+
+    @Test
+    void anAreaDrawnOnThePageCutsAndNames(FxRobot robot) throws IOException {
+        openBatch(robot);
+        robot.push(KeyCode.ENTER);
+        PagePane large = robot.lookup("#large-page .page").queryAs(PagePane.class);
+        until(large::isShowing);
+        until(() -> robot.lookup("#large-page .text-area").queryAs(TextArea.class).getText().strip().equals("post-1"));
+        Bounds page = large.localToScreen(large.getLayoutBounds());
+        robot.drag(page.getMinX() + 5, page.getMinY() + 3, MouseButton.PRIMARY).dropTo(page.getMaxX() - 5, page.getMinY() + page.getWidth() * 1.3);
+        until(() -> robot.lookup("#area-words").queryAs(Label.class).getText().equals("In the area stands \u201Cpost-1\u201D"));
+        robot.clickOn("#cut-area-value");
+        robot.clickOn("#cut-area-name").push(KeyCode.ESCAPE);
+        until(() -> tabs(robot).equals(List.of("post-1   1", "post-2   2", "post-3   3", "post-4   4", "post-5   5", "post-6   6")));
     }
 }

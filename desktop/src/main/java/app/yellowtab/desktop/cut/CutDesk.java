@@ -17,6 +17,8 @@ import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.ConversionKey;
@@ -220,6 +222,39 @@ final class CutDesk {
             }
             (on ? rules : resting).add(rule);
             return batch.withRules(new CutRules(rules, batch.rules().leastPages(), batch.rules().name()), resting);
+        });
+    }
+
+    /** {@return the areas that the rules and the names look at} */
+    List<Area> areas() {
+        List<Area> areas = new ArrayList<>();
+        shown.get().ifPresent(now -> {
+            for (CutRule rule : now.batch().rules().rules()) {
+                if (rule instanceof CutRule.WordsFound words) words.area().ifPresent(areas::add);
+                if (rule instanceof CutRule.ValueChanges value && value.place() instanceof ValuePlace.InArea in) areas.add(in.area());
+            }
+            for (NamePart part : now.batch().rules().name()) if (part instanceof NamePart.Value value && value.place() instanceof ValuePlace.InArea in) areas.add(in.area());
+        });
+        return areas.stream().distinct().toList();
+    }
+
+    /** Cuts where the words in an area change. */
+    void cutByValueIn(Area area) {
+        set(new CutRule.ValueChanges(new ValuePlace.InArea(area)), true);
+    }
+
+    /** Looks for the words of the rule of words in an area only; anywhere for none. */
+    void lookForWordsIn(Optional<Area> area) {
+        CutRule.WordsFound old = (CutRule.WordsFound) rule(RuleKind.WORDS);
+        set(new CutRule.WordsFound(old.words(), old.isPattern(), old.caseMatters(), old.spacesMatter(), area, old.after()), true);
+    }
+
+    /** Names the pieces by the words in an area, behind the parts that there are. */
+    void nameByWordsIn(Area area) {
+        shown.get().ifPresent(now -> {
+            List<NamePart> parts = new ArrayList<>(now.batch().rules().name());
+            parts.add(new NamePart.Value(new ValuePlace.InArea(area)));
+            setNameParts(parts);
         });
     }
 

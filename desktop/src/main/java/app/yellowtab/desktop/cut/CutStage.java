@@ -2,6 +2,7 @@ package app.yellowtab.desktop.cut;
 
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.Reason;
+import app.yellowtab.cut.TextFinder;
 import app.yellowtab.desktop.cut.CutDesk.Row;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.pages.LightTable;
@@ -16,6 +17,7 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Place;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.SourceId;
@@ -50,6 +52,8 @@ import org.kordamp.ikonli.feather.Feather;
 /** A batch on a light table: the batches on the left, the rules on the right, what comes of it below. */
 public final class CutStage extends HBox {
     private static final int LARGE_PX = 800;
+    /** How wide the words of a page are shown, in pixels. */
+    private static final double BESIDE = 250;
 
     private final Workspace workspace;
     private final PagePictures pictures;
@@ -71,6 +75,9 @@ public final class CutStage extends HBox {
     private final VBox work = new VBox(8);
     private final VBox side;
     private final Subscription subscription;
+    private final Label areaWords = Controls.paragraph("", Styles.NOTICE);
+    private final VBox areaBox = new VBox(6);
+    private Optional<Area> drawn = Optional.empty();
     private PagePictures.Request largeRequest = PagePictures.Request.DONE;
     private boolean choosing;
 
@@ -136,7 +143,15 @@ public final class CutStage extends HBox {
         words.setPrefColumnCount(20);
         HBox.setHgrow(large, Priority.ALWAYS);
         largeView.setId("large-page");
-        largeView.getChildren().addAll(large, words);
+        large.onDrawn(this::draw);
+        VBox.setVgrow(words, Priority.ALWAYS);
+        areaWords.setId("area-words");
+        areaBox.getChildren().addAll(areaWords, Controls.button("cut.area.value", () -> drawn.ifPresent(desk::cutByValueIn)),
+                Controls.button("cut.area.words", () -> drawn.ifPresent(area -> desk.lookForWordsIn(Optional.of(area)))), Controls.button("cut.area.name", () -> drawn.ifPresent(desk::nameByWordsIn)));
+        VBox beside = new VBox(8, words, Controls.paragraph(Words.of("cut.area.how"), Styles.SMALL), areaBox);
+        beside.setPrefWidth(BESIDE);
+        beside.setMinWidth(BESIDE);
+        largeView.getChildren().addAll(large, beside);
         largeView.getStyleClass().add(Styles.LARGE_PAGE);
         largeView.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             boolean turns = event.getCode() == KeyCode.LEFT || event.getCode() == KeyCode.RIGHT;
@@ -290,7 +305,14 @@ public final class CutStage extends HBox {
         });
     }
 
+    /** What an area holds is seen at once, and on every page that one turns to. */
+    private void draw(Area area) {
+        drawn = Optional.of(area);
+        desk.shownProperty().get().ifPresent(this::showLarge);
+    }
+
     private void closeLarge() {
+        drawn = Optional.empty();
         Controls.show(largeView, false);
         table.setVisible(true);
         table.requestFocus();
@@ -304,6 +326,14 @@ public final class CutStage extends HBox {
             else large.clear();
         });
         String text = shown.pages().get(page - 1).text().text();
+        List<Area> marked = new ArrayList<>(desk.areas());
+        drawn.ifPresent(marked::add);
+        large.mark(marked);
+        Controls.show(areaBox, drawn.isPresent());
+        drawn.ifPresent(area -> {
+            String in = TextFinder.in(shown.pages().get(page - 1).text(), area).replace('\n', ' ');
+            areaWords.setText(in.isEmpty() ? Words.of("cut.area.empty") : Words.of("cut.area.holds", in));
+        });
         words.setText(text.isEmpty() ? Words.of(shown.isRead() ? "cut.noWords" : "cut.notRead") : text);
     }
 
@@ -311,6 +341,7 @@ public final class CutStage extends HBox {
     private final class Pages implements LightTable.Model {
         private final Shown shown;
         private final int[] pieces;
+        private final List<Area> areas = desk.areas();
 
         Pages(Shown shown) {
             this.shown = shown;
@@ -338,6 +369,11 @@ public final class CutStage extends HBox {
             String why = its.reasons().stream().map(Reason::words).collect(Collectors.joining("; "));
             String range = its.pages().size() == 1 ? String.valueOf(page) : page + "–" + its.pages().getLast();
             return Optional.of(new LightTable.Tab(shown.names().get(piece).words(), range, Words.of("cut.tab.why", why), its.reasons().contains(Reason.HAND)));
+        }
+
+        @Override
+        public List<Area> areas() {
+            return areas;
         }
 
         @Override

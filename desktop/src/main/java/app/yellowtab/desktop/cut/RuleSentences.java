@@ -7,6 +7,7 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.page.Area;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -22,7 +23,9 @@ import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.kordamp.ikonli.feather.Feather;
 
 /** The rules, as sentences with gaps to fill in. What is filled in holds at once. */
 final class RuleSentences extends VBox {
@@ -53,9 +56,10 @@ final class RuleSentences extends VBox {
         }), text("cut.words", rule -> ((CutRule.WordsFound) rule).words(), (rule, words) -> {
             CutRule.WordsFound old = (CutRule.WordsFound) rule;
             return new CutRule.WordsFound(words, old.isPattern(), old.caseMatters(), old.spacesMatter(), old.area(), old.after());
-        }));
+        }), area(rule -> ((CutRule.WordsFound) rule).area(), () -> desk.lookForWordsIn(Optional.empty())));
         add(RuleKind.VALUE, text("cut.value", rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords after ? after.words() : "",
-                (rule, words) -> new CutRule.ValueChanges(new ValuePlace.AfterWords(words, ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords old ? old.until() : ""))));
+                (rule, words) -> new CutRule.ValueChanges(new ValuePlace.AfterWords(words, ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords old ? old.until() : ""))),
+                area(rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.InArea in ? Optional.of(in.area()) : Optional.empty(), () -> desk.set(RuleKind.VALUE.usual(), true)));
         add(RuleKind.NUMBERING);
         add(RuleKind.SIZES);
         least.setId("cut-least");
@@ -139,6 +143,22 @@ final class RuleSentences extends VBox {
             });
             gaps.add(new Gap(box, () -> box.getSelectionModel().select(value.apply(desk.rule(kind)) ? 0 : 1)));
             return inSentence(key, box);
+        };
+    }
+
+    /** {@return the area that a rule looks at, with a way to take it away; not seen where there is none} */
+    private GapMaker area(Function<CutRule, Optional<Area>> value, Runnable away) {
+        return (kind, gaps) -> {
+            Label words = Controls.label("", Styles.SENTENCE);
+            HBox chip = new HBox(2, words, Controls.iconButton(Feather.X, "cut.area.away", away));
+            chip.setAlignment(Pos.CENTER_LEFT);
+            chip.getStyleClass().add(Styles.CHIP);
+            gaps.add(new Gap(chip, () -> {
+                Optional<Area> area = value.apply(desk.rule(kind));
+                area.ifPresent(its -> words.setText(Words.of("cut.area", its.leftMm(), its.topMm(), its.widthMm(), its.heightMm())));
+                Controls.show(chip, area.isPresent());
+            }));
+            return List.of(chip);
         };
     }
 

@@ -2,6 +2,7 @@ package app.yellowtab.desktop.pages;
 
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.picture.PageRenderer;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,6 +58,9 @@ public final class LightTable extends Region {
 
         /** {@return the piece that a page is in, to be told from its neighbours; -1 for none} */
         int piece(int page);
+
+        /** {@return the areas that rules look at} */
+        List<Area> areas();
 
         /** {@return why a page lies faded; empty where it does not} */
         Optional<String> faded(int page);
@@ -299,6 +303,7 @@ public final class LightTable extends Region {
             pseudoClassStateChanged(Styles.EVEN_PIECE, piece >= 0 && piece % 2 == 0);
             pseudoClassStateChanged(Styles.FADED, faded.isPresent());
             pseudoClassStateChanged(Styles.CURRENT, page == current.get());
+            picture.mark(now.areas());
             picture.setOpacity(faded.isPresent() ? 0.35 : 1);
             foot.setText(faded.map(why -> page + " · " + why).orElse(String.valueOf(page)));
             PageRenderer.Order order = now.order(page, widthPx());

@@ -3,12 +3,18 @@ package app.yellowtab.desktop.pages;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkSetter;
+import app.yellowtab.model.page.Area;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.geometry.VPos;
+import javafx.scene.Cursor;
 import javafx.scene.image.ImageView;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
+import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
@@ -19,11 +25,19 @@ import org.jspecify.annotations.Nullable;
 public final class PagePane extends Region {
     /** For the line around a page. */
     private static final double EDGE = 1;
+    private static final double MM_PER_PT = 25.4 / 72;
+    /** What is smaller was a click. */
+    private static final double LEAST_MM = 2;
 
     private final ImageView picture = new ImageView();
     private final List<MarkSetter.Placed> placed = new ArrayList<>();
     private final List<Text> marks = new ArrayList<>();
+    /** Areas of the page that are marked, and one that is being drawn. */
+    private final List<Area> areas = new ArrayList<>();
+    private final List<Rectangle> frames = new ArrayList<>();
     private PagePictures.Result.@Nullable Picture shown;
+    private double scale = 1;
+    private double left;
 
     public PagePane() {
         picture.setSmooth(true);
@@ -61,6 +75,57 @@ public final class PagePane extends Region {
         placed.clear();
     }
 
+    /** Marks areas of the page. */
+    public void mark(List<Area> marked) {
+        areas.clear();
+        areas.addAll(marked);
+        getChildren().removeAll(frames);
+        frames.clear();
+        for (Area area : areas) {
+            Rectangle frame = new Rectangle();
+            frame.getStyleClass().add(Styles.AREA);
+            frame.setMouseTransparent(true);
+            frame.setManaged(false);
+            frames.add(frame);
+        }
+        getChildren().addAll(frames);
+        requestLayout();
+    }
+
+    /** Lets areas be drawn with the mouse; each is given when the mouse is let go. */
+    public void onDrawn(Consumer<Area> take) {
+        setCursor(Cursor.CROSSHAIR);
+        double[] begun = new double[2];
+        addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
+            begun[0] = event.getX();
+            begun[1] = event.getY();
+        });
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> between(begun, event).ifPresent(area -> mark(List.of(area))));
+        addEventHandler(MouseEvent.MOUSE_RELEASED, event -> between(begun, event).ifPresent(take));
+    }
+
+    /** {@return the area between two places of the mouse; empty where it is too small to be meant, or off the page} */
+    private Optional<Area> between(double[] begun, MouseEvent event) {
+        PagePictures.Result.Picture page = shown;
+        if (page == null) return Optional.empty();
+        double wide = page.widthPt() * MM_PER_PT;
+        double high = page.heightPt() * MM_PER_PT;
+        double fromX = Math.clamp(mm(Math.min(begun[0], event.getX()) - left), 0, wide);
+        double toX = Math.clamp(mm(Math.max(begun[0], event.getX()) - left), 0, wide);
+        double fromY = Math.clamp(mm(Math.min(begun[1], event.getY()) - EDGE), 0, high);
+        double toY = Math.clamp(mm(Math.max(begun[1], event.getY()) - EDGE), 0, high);
+        if (toX - fromX < LEAST_MM || toY - fromY < LEAST_MM) return Optional.empty();
+        return Optional.of(new Area(tenth(fromX), tenth(fromY), tenth(toX - fromX), tenth(toY - fromY)));
+    }
+
+    private double mm(double px) {
+        return px / scale * MM_PER_PT;
+    }
+
+    private static double tenth(double mm) {
+        return Math.round(mm * 10) / 10.0;
+    }
+
     /** {@return the words that are set on the page that is shown} */
     public List<String> marksShown() {
         return marks.stream().map(Text::getText).toList();
@@ -76,13 +141,22 @@ public final class PagePane extends Region {
         PagePictures.Result.Picture page = shown;
         if (page == null) return;
         double room = Math.max(1, getWidth() - 2 * EDGE);
-        double scale = Math.min(room / page.widthPt(), Math.max(1, getHeight() - 2 * EDGE) / page.heightPt());
+        scale = Math.min(room / page.widthPt(), Math.max(1, getHeight() - 2 * EDGE) / page.heightPt());
         double width = snapSizeX(page.widthPt() * scale);
         double height = snapSizeY(page.heightPt() * scale);
-        double left = snapPositionX((getWidth() - width) / 2);
+        left = snapPositionX((getWidth() - width) / 2);
         picture.setFitWidth(width);
         picture.setFitHeight(height);
         picture.relocate(left, EDGE);
+        for (int i = 0; i < frames.size(); i++) {
+            Area area = areas.get(i);
+            double perMm = scale / MM_PER_PT;
+            frames.get(i).setX(left + area.leftMm() * perMm);
+            frames.get(i).setY(EDGE + area.topMm() * perMm);
+            frames.get(i).setWidth(area.widthMm() * perMm);
+            frames.get(i).setHeight(area.heightMm() * perMm);
+            frames.get(i).toFront();
+        }
         for (int i = 0; i < marks.size(); i++) {
             MarkSetter.Placed mark = placed.get(i);
             marks.get(i).setFont(MarkFonts.font(mark.mark().look().face(), mark.sizePt() * scale));
