@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.beans.binding.Bindings;
+import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.ToggleButton;
@@ -30,8 +31,10 @@ final class Rail extends VBox {
     Rail(Workspace workspace, Runnable leave, Runnable help) {
         ToggleButton gather = stage(workspace, Stage.GATHER, Feather.INBOX, Shortcut.STAGE_GATHER,
                 workspace.stateProperty().map(state -> String.valueOf(state.bundle().sources().size())));
+        SimpleStringProperty waiting = new SimpleStringProperty();
+        subscriptions.add(workspace.onBundle(bundle -> waiting.set(String.valueOf(CutEdits.waiting(bundle).size()))));
         ToggleButton cut = stage(workspace, Stage.CUT, Feather.SCISSORS, Shortcut.STAGE_CUT,
-                workspace.stateProperty().map(state -> String.valueOf(CutEdits.waiting(state.bundle()).size())));
+                waiting);
         ToggleButton arrange = stage(workspace, Stage.ARRANGE, Feather.LIST, Shortcut.STAGE_ARRANGE,
                 workspace.stateProperty().map(state -> String.valueOf(state.plan().documentCount())));
         ToggleButton produce = stage(workspace, Stage.PRODUCE, Feather.FILE_TEXT, Shortcut.STAGE_PRODUCE,

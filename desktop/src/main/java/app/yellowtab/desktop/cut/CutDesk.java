@@ -6,6 +6,7 @@ import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.PieceNames.Named;
 import app.yellowtab.cut.Pieces;
 import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.CutEdits;
@@ -88,7 +89,8 @@ final class CutDesk {
 
     CutDesk(Workspace workspace) {
         this.workspace = workspace;
-        subscription = workspace.onBundle(bundle -> show());
+        // What nobody sees is worked out when it comes into view: a bundle of two thousand documents is edited elsewhere.
+        subscription = Subscription.combine(workspace.onBundle(bundle -> show()), workspace.stageProperty().subscribe(stage -> show()));
     }
 
     void dispose() {
@@ -120,10 +122,11 @@ final class CutDesk {
     }
 
     private void show() {
+        if (workspace.stageProperty().get() != Stage.CUT) return;
         Bundle bundle = workspace.bundle();
         Set<SourceId> waiting = CutEdits.waiting(bundle).stream().map(Source::id).collect(Collectors.toSet());
         rows.set(bundle.sources().stream().filter(source -> source.isRead() && source.pageCount() > 1).sorted(Comparator.comparing((Source source) -> !waiting.contains(source.id())))
-                .map(source -> new Row(source, CutEdits.unchanged(bundle, CutEdits.batchOf(bundle, source)).size())).toList());
+                .map(source -> new Row(source, made(bundle, source))).toList());
         Optional<Source> source = chosen.flatMap(id -> rows.get().stream().map(Row::source).filter(one -> one.id().equals(id)).findFirst());
         if (source.isEmpty()) {
             chosen = Optional.empty();
@@ -134,13 +137,20 @@ final class CutDesk {
         cut(source.get(), bundle);
     }
 
+    private static int made(Bundle bundle, Source source) {
+        Batch batch = CutEdits.batchOf(bundle, source);
+        return batch.made().isEmpty() ? 0 : CutEdits.unchanged(bundle, batch).size();
+    }
+
     /** Cuts in the background; of several that are under way only the last is shown. */
     private void cut(Source source, Bundle bundle) {
         Batch batch = CutEdits.batchOf(bundle, source);
         List<BatchPage> known = read.get(fileOf(source));
         List<BatchPage> pages = known == null ? unread(source) : known;
         boolean monthFirst = bundle.reading().monthFirst();
+        boolean isShown = shown.get().filter(now -> now.source() == source && now.batch().equals(batch) && now.isRead() == (known != null)).isPresent();
         int mine = ++asked;
+        if (isShown && (known != null || unreadable.contains(fileOf(source)))) return;
         workspace.jobs().quietly(() -> cut(source, batch, pages, known != null, monthFirst), result -> {
             if (mine != asked) return;
             shown.set(Optional.of(result));

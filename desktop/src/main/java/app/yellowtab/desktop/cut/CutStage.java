@@ -2,15 +2,13 @@ package app.yellowtab.desktop.cut;
 
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.Reason;
-import app.yellowtab.cut.TextFinder;
 import app.yellowtab.desktop.cut.CutDesk.Row;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.pages.LightTable;
-import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures;
-import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -35,11 +33,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -51,10 +47,6 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** A batch on a light table: the batches on the left, the rules on the right, what comes of it below. */
 public final class CutStage extends HBox {
-    private static final int LARGE_PX = 800;
-    /** How wide the words of a page are shown, in pixels. */
-    private static final double BESIDE = 250;
-
     private final Workspace workspace;
     private final PagePictures pictures;
     private final CutDesk desk;
@@ -68,17 +60,11 @@ public final class CutStage extends HBox {
     private final ChoiceBox<Optional<Section>> where = new ChoiceBox<>();
     private final Button make = Controls.button("cut.make", this::makeDocuments);
     private final TextField name = new TextField();
-    private final PagePane large = new PagePane();
-    private final TextArea words = new TextArea();
-    private final HBox largeView = new HBox(12);
+    private final LargePage large;
     private final VBox emptyView = new VBox(8);
     private final VBox work = new VBox(8);
     private final VBox side;
     private final Subscription subscription;
-    private final Label areaWords = Controls.paragraph("", Styles.NOTICE);
-    private final VBox areaBox = new VBox(6);
-    private Optional<Area> drawn = Optional.empty();
-    private PagePictures.Request largeRequest = PagePictures.Request.DONE;
     private boolean choosing;
 
     public CutStage(Workspace workspace, PagePictures pictures) {
@@ -88,6 +74,7 @@ public final class CutStage extends HBox {
         this.table = new LightTable(pictures);
         this.rules = new RuleSentences(desk);
         this.names = new NameParts(desk);
+        this.large = new LargePage(desk, pictures, this::closeLarge, step -> goTo(currentPage() + step));
         setId("cut-stage");
         side = new VBox(10, Controls.label(Words.of("cut.rules"), Styles.TITLE), scrolled(new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names)));
         side.getStyleClass().add(Styles.CUT_RULES);
@@ -97,7 +84,7 @@ public final class CutStage extends HBox {
         getChildren().addAll(left(), middle, side);
         emptyView.setAlignment(Pos.CENTER);
         emptyView.getChildren().addAll(Controls.label(Words.of("cut.empty.title"), Styles.EMPTY_TITLE), Controls.paragraph(Words.of("cut.empty.text"), Styles.EMPTY_TEXT));
-        subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), workspace.onBundle(bundle -> showPlaces()));
+        subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), workspace.onBundle(bundle -> showPlaces()), workspace.stageProperty().subscribe(stage -> showPlaces()));
     }
 
     private static ScrollPane scrolled(VBox content) {
@@ -138,30 +125,7 @@ public final class CutStage extends HBox {
             if (!focused && name.isVisible()) endNaming(true);
         });
         Controls.show(name, false);
-        words.setEditable(false);
-        words.setWrapText(true);
-        words.setPrefColumnCount(20);
-        HBox.setHgrow(large, Priority.ALWAYS);
-        largeView.setId("large-page");
-        large.onDrawn(this::draw);
-        VBox.setVgrow(words, Priority.ALWAYS);
-        areaWords.setId("area-words");
-        areaBox.getChildren().addAll(areaWords, Controls.button("cut.area.value", () -> drawn.ifPresent(desk::cutByValueIn)),
-                Controls.button("cut.area.words", () -> drawn.ifPresent(area -> desk.lookForWordsIn(Optional.of(area)))), Controls.button("cut.area.name", () -> drawn.ifPresent(desk::nameByWordsIn)));
-        VBox beside = new VBox(8, words, Controls.paragraph(Words.of("cut.area.how"), Styles.SMALL), areaBox);
-        beside.setPrefWidth(BESIDE);
-        beside.setMinWidth(BESIDE);
-        largeView.getChildren().addAll(large, beside);
-        largeView.getStyleClass().add(Styles.LARGE_PAGE);
-        largeView.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
-            boolean turns = event.getCode() == KeyCode.LEFT || event.getCode() == KeyCode.RIGHT;
-            if (event.getCode() == KeyCode.ESCAPE) closeLarge();
-            else if (turns && !words.isFocused()) goTo(table.currentProperty().get() + (event.getCode() == KeyCode.LEFT ? -1 : 1));
-            else return;
-            event.consume();
-        });
-        Controls.show(largeView, false);
-        StackPane pages = new StackPane(table, largeView);
+        StackPane pages = new StackPane(table, large);
         pages.setMinSize(0, 0);
         VBox.setVgrow(pages, Priority.ALWAYS);
         make.getStyleClass().add(Styles.MAIN_ACTION);
@@ -197,7 +161,7 @@ public final class CutStage extends HBox {
 
     public void dispose() {
         subscription.unsubscribe();
-        largeRequest.cancel();
+        large.close();
         table.dispose();
         desk.dispose();
     }
@@ -215,6 +179,7 @@ public final class CutStage extends HBox {
     }
 
     private void showPlaces() {
+        if (workspace.stageProperty().get() != Stage.CUT) return;
         Optional<Section> before = where.getValue() == null ? Optional.empty() : where.getValue();
         List<Optional<Section>> places = new ArrayList<>(List.of(Optional.empty()));
         workspace.bundle().contents().sections().forEach(section -> places.add(Optional.of(section)));
@@ -240,7 +205,7 @@ public final class CutStage extends HBox {
         trouble.setText(!shown.trouble().isEmpty() ? shown.trouble() : wordless ? Words.of("cut.wordless", shown.source().fileName()) : "");
         Controls.show(trouble, !trouble.getText().isEmpty());
         if (!shown.trouble().isEmpty()) shown.batch().rules().rules().stream().map(RuleKind::of).filter(kind -> kind == RuleKind.RANGES || kind == RuleKind.WORDS).forEach(rules::markWrong);
-        if (largeView.isVisible()) showLarge(shown);
+        if (large.isVisible()) showLarge(shown);
     }
 
     private static boolean needsWords(Shown shown) {
@@ -253,12 +218,12 @@ public final class CutStage extends HBox {
 
     /** {@return whether keys meant something here} */
     public boolean run(Shortcut shortcut, boolean typing) {
-        if (shortcut == Shortcut.SHOW_LARGE && largeView.isVisible()) {
+        if (shortcut == Shortcut.SHOW_LARGE && large.isVisible()) {
             closeLarge();
             return true;
         }
-        if (typing || !table.hasKeyboard() && !largeView.isVisible()) return false;
-        int page = table.currentProperty().get();
+        if (typing || !table.hasKeyboard() && !large.isVisible()) return false;
+        int page = currentPage();
         switch (shortcut) {
             case SET_CUT -> desk.toggleCut(page);
             case TAKE_OUT -> desk.toggleDrop(page);
@@ -275,7 +240,7 @@ public final class CutStage extends HBox {
 
     private void goTo(int page) {
         table.goTo(page);
-        desk.shownProperty().get().filter(shown -> largeView.isVisible()).ifPresent(this::showLarge);
+        desk.shownProperty().get().filter(shown -> large.isVisible()).ifPresent(this::showLarge);
     }
 
     private void beginNaming(int page) {
@@ -295,46 +260,26 @@ public final class CutStage extends HBox {
         table.requestFocus();
     }
 
+    private int currentPage() {
+        return table.currentProperty().get();
+    }
+
     private void openLarge() {
         desk.shownProperty().get().ifPresent(shown -> {
-            Controls.show(largeView, true);
-            table.setVisible(false);
-            largeView.setFocusTraversable(true);
-            largeView.requestFocus();
             showLarge(shown);
+            table.setVisible(false);
+            large.requestFocus();
         });
     }
 
-    /** What an area holds is seen at once, and on every page that one turns to. */
-    private void draw(Area area) {
-        drawn = Optional.of(area);
-        desk.shownProperty().get().ifPresent(this::showLarge);
-    }
-
     private void closeLarge() {
-        drawn = Optional.empty();
-        Controls.show(largeView, false);
+        large.close();
         table.setVisible(true);
         table.requestFocus();
     }
 
     private void showLarge(Shown shown) {
-        int page = table.currentProperty().get();
-        largeRequest.cancel();
-        largeRequest = pictures.request(new Pages(shown).order(page, LARGE_PX), Urgency.IN_VIEW, result -> {
-            if (result instanceof PagePictures.Result.Picture drawn) large.show(drawn, List.of());
-            else large.clear();
-        });
-        String text = shown.pages().get(page - 1).text().text();
-        List<Area> marked = new ArrayList<>(desk.areas());
-        drawn.ifPresent(marked::add);
-        large.mark(marked);
-        Controls.show(areaBox, drawn.isPresent());
-        drawn.ifPresent(area -> {
-            String in = TextFinder.in(shown.pages().get(page - 1).text(), area).replace('\n', ' ');
-            areaWords.setText(in.isEmpty() ? Words.of("cut.area.empty") : Words.of("cut.area.holds", in));
-        });
-        words.setText(text.isEmpty() ? Words.of(shown.isRead() ? "cut.noWords" : "cut.notRead") : text);
+        large.show(shown, currentPage(), new Pages(shown).order(currentPage(), LargePage.WIDTH_PX));
     }
 
     /** A batch as the table shows it. */

@@ -6,6 +6,7 @@ import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
@@ -44,6 +45,7 @@ class CutDeskTests {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
         workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
         new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))).bringIn(List.of(Pdfs.write(temp, "letter", 1), Pdfs.write(temp, "two", 2), Pdfs.write(temp, "post", 6)));
+        workspace.stageProperty().set(Stage.CUT);
         desk = new CutDesk(workspace);
     }
 
