@@ -100,7 +100,8 @@ final class OpenSources implements Closeable {
             try {
                 stage.close();
                 input.close();
-            } catch (IOException e) {
+            } catch (IOException | RuntimeException | Error e) {
+                // The thread that draws goes on with other files.
                 LoggerFactory.getLogger(OpenSources.class).warn("not closed: {}", source.fileName(), e);
             }
         }

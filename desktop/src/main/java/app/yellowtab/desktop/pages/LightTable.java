@@ -78,6 +78,7 @@ public final class LightTable extends Region {
 
     private final PagePictures pictures;
     private final ListView<Integer> rows = new ListView<>();
+    /** How wide a page is, in pixels. */
     private final DoubleProperty pageWidth = new SimpleDoubleProperty(this, "pageWidth", 116);
     private final ReadOnlyIntegerWrapper current = new ReadOnlyIntegerWrapper(this, "current", 1);
     private @Nullable Model model;
@@ -105,11 +106,6 @@ public final class LightTable extends Region {
     public void dispose() {
         subscription.unsubscribe();
         rows.setItems(FXCollections.observableArrayList());
-    }
-
-    /** {@return how wide a page is, in pixels} */
-    public DoubleProperty pageWidthProperty() {
-        return pageWidth;
     }
 
     /** {@return the place of the page that the keyboard is at} */
