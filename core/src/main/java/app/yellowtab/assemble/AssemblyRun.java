@@ -1,9 +1,9 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.finding.Progress;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerWriter;
@@ -15,6 +15,7 @@ import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.PlannedBookmark;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
@@ -72,13 +73,13 @@ final class AssemblyRun implements Closeable {
         this.report = report;
         this.progress = progress;
         this.stop = stop;
-        this.identity = begunWith(plan);
-        this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), plan.bookmarks(), output::position, plan.markLetters());
+        this.identity = begunWith(plan.heading(), output.bookmarks());
+        this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), output.bookmarks(), output::position, plan.markLetters());
         this.own = new OwnLeaves(plan, plan::marksOn, output::position, bundle);
         this.ahead = new ReadAhead(plan, output, sessions, bundle.markSetter(), stop, limit);
         this.sourcePlaces = LedgerParts.sourcePlaces(output);
         this.ledger = new LedgerWriter(ledger, output.size(), LedgerParts.sources(sourcePlaces.keySet(), sources), LedgerParts.index(plan, output),
-                LedgerParts.bookmarks(plan, output));
+                LedgerParts.bookmarks(output));
         this.fileName = fileName;
     }
 
@@ -153,10 +154,10 @@ final class AssemblyRun implements Closeable {
     }
 
     /** The file's identifier is made of what is printed and not of our ids, so that the same files give the same bytes whenever they are brought in. */
-    private static MessageDigest begunWith(Plan plan) {
+    private static MessageDigest begunWith(CaseHeading heading, List<PlannedBookmark> bookmarks) {
         try {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            digest.update((plan.heading() + " " + plan.bookmarks()).getBytes(StandardCharsets.UTF_8));
+            digest.update((heading + " " + bookmarks).getBytes(StandardCharsets.UTF_8));
             return digest;
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java platform has SHA-256", e);

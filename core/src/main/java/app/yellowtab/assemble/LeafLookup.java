@@ -32,7 +32,7 @@ final class LeafLookup {
     }
 
     /**
-     * {@return where a source's page stands in the file: in the document that asks if it has that page, else in the first that has}
+     * {@return where a source's page stands in the file: in the document that asks if it has that page, else in the first that has; empty where the file has it not}
      *
      * @param page counted from 1
      */
@@ -40,7 +40,9 @@ final class LeafLookup {
         Optional<Targets.Target> elsewhere = Optional.empty();
         for (Stand stand : stands.getOrDefault(source, List.of())) {
             if (page < stand.run.first() || page > stand.run.last()) continue;
-            Targets.Target target = new Targets.Target(output.position(stand.leaf + page - stand.run.first()), stand.run.look());
+            int position = output.position(stand.leaf + page - stand.run.first());
+            if (position == 0) continue;
+            Targets.Target target = new Targets.Target(position, stand.run.look());
             if (stand.document.equals(asking)) return Optional.of(target);
             if (elsewhere.isEmpty()) elsewhere = Optional.of(target);
         }

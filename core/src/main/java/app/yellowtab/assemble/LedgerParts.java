@@ -56,8 +56,8 @@ final class LedgerParts {
                 new Ledger.Area(area.getLowerLeftX(), area.getLowerLeftY(), area.getUpperRightX(), area.getUpperRightY()));
     }
 
-    static List<Ledger.Bookmark> bookmarks(Plan plan, Output output) {
-        return plan.bookmarks().stream().map(b -> new Ledger.Bookmark(b.level(), b.title(), output.position(b.target().leaf()))).toList();
+    static List<Ledger.Bookmark> bookmarks(Output output) {
+        return output.bookmarks().stream().map(b -> new Ledger.Bookmark(b.level(), b.title(), output.position(b.target().leaf()))).toList();
     }
 
     /** {@return what the ledger calls a leaf of ours, or a source's page} */

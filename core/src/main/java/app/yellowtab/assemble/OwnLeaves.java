@@ -46,7 +46,7 @@ final class OwnLeaves {
 
     /**
      * @param marks     gives what is set on a leaf
-     * @param positions gives the place in the file, counted from 1, of a leaf by its index in the plan
+     * @param positions gives the place in the file, counted from 1, of a leaf by its index in the plan; 0 where it is not in the file
      */
     OwnLeaves(Plan plan, Function<Leaf, List<Mark>> marks, IntUnaryOperator positions, BundleFile bundle) {
         this.plan = plan;
@@ -97,10 +97,12 @@ final class OwnLeaves {
         }
     }
 
-    /** {@return the links of an index page, each over the whole width of its row} */
+    /** {@return the links of an index page, each over the whole width of its row; none for a row that leads out of the file} */
     private COSArray links(int sheet) {
         COSArray links = new COSArray();
         for (IndexSheetSetter.PlacedRow row : IndexSheetSetter.rows(plan, sheet)) {
+            int position = positions.applyAsInt(row.row().entry().span().first());
+            if (position == 0) continue;
             COSDictionary link = new COSDictionary();
             link.setItem(COSName.TYPE, COSName.ANNOT);
             link.setItem(COSName.SUBTYPE, COSName.LINK);
@@ -109,7 +111,7 @@ final class OwnLeaves {
             link.setItem(COSName.BORDER, numbers(0, 0, 0));
             link.setItem(COSName.CONTENTS, new COSString(row.row().entry().title()));
             COSArray destination = new COSArray();
-            destination.add(new ObjectNumber(positions.applyAsInt(row.row().entry().span().first())));
+            destination.add(new ObjectNumber(position));
             destination.add(COSName.getPDFName("XYZ"));
             for (int i = 0; i < 3; i++) destination.add(COSNull.NULL);
             link.setItem(COSName.DEST, destination);

@@ -62,7 +62,7 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      *
      * @param text  its words in reading order
      * @param pages what stands in its page column
-     * @param to    the place in the file that it leads to, counted from 1
+     * @param to    the place in the file that it leads to, counted from 1; 0 where that is in another file, and the row has no link
      */
     public record Row(String text, String pages, int to, Area area) {}
 

@@ -7,7 +7,6 @@ import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** The typefaces that ship with the program. Measuring needs no document, and is safe to share between threads. */
@@ -24,8 +23,6 @@ public enum Typeface {
     /** A word of more letters is wider than any line, and is not measured to find out. */
     private static final int LONG = 1000;
 
-    private static final Pattern SPACES = Pattern.compile(" +");
-
     private final String file;
     private volatile float @Nullable [] advances;
 
@@ -40,14 +37,18 @@ public enum Typeface {
 
     /** {@return the width of a line of text} */
     public float width(String text, float sizePt) {
-        float[] advances = advances();
-        float sum = 0;
+        return sum(text, 0, advances()) * sizePt;
+    }
+
+    /** {@return the advance widths of a text, in em, added to those of what stands before it} */
+    private static float sum(String text, float before, float[] advances) {
+        float sum = before;
         for (int i = 0; i < text.length(); ) {
             int letter = text.codePointAt(i);
             sum += letter < MEASURED && advances[letter] > 0 ? advances[letter] : advances[fallback(advances)];
             i += Character.charCount(letter);
         }
-        return sum * sizePt;
+        return sum;
     }
 
     /** {@return the text, in composed letters (Unicode NFC), with every letter that the typeface lacks shown as a box, tabs and breaks as spaces, other controls left out} */
@@ -88,12 +89,18 @@ public enum Typeface {
         String shown = showable(text).strip();
         if (!shown.contains("  ") && width(shown, sizePt) <= widthPt) return List.of(shown);
         List<String> lines = new ArrayList<>();
+        float[] advances = advances();
         String line = "";
-        for (String word : SPACES.split(shown)) {
+        float length = 0;
+        for (int at = 0, next; at <= shown.length(); at = next + 1) {
+            next = shown.indexOf(' ', at) < 0 ? shown.length() : shown.indexOf(' ', at);
+            if (next == at && !shown.isEmpty()) continue;
+            String word = shown.substring(at, next);
             if (word.length() <= LONG) {
-                String longer = line.isEmpty() ? word : line + " " + word;
-                if (width(longer, sizePt) <= widthPt) {
-                    line = longer;
+                float longer = sum(word, line.isEmpty() ? 0 : sum(" ", length, advances), advances);
+                if (longer * sizePt <= widthPt) {
+                    line = line.isEmpty() ? word : line + " " + word;
+                    length = longer;
                     continue;
                 }
             }
@@ -101,6 +108,7 @@ public enum Typeface {
             int start = 0;
             for (int end; (end = start + fitting(word, start, sizePt, widthPt)) < word.length(); start = end) lines.add(word.substring(start, end));
             line = word.substring(start);
+            length = sum(line, 0, advances);
         }
         lines.add(line);
         return lines;

@@ -69,13 +69,16 @@ public final class Planner {
 
     /** The planning of one bundle. */
     private static final class Planning {
+        /** For so many leaves room is made at once, which is quicker. */
+        private static final long ROOM = 1 << 16;
+
         private final Bundle bundle;
         private final Map<SourceId, Source> sources;
         /** The rows of documents that were set before. */
         private final Map<Document, IndexRow> set;
         private final List<String> headingLines;
         private final IndexSetter setter;
-        private final List<Leaf> leaves = new ArrayList<>();
+        private final List<Leaf> leaves;
         private final List<@Nullable PlannedEntry> entries = new ArrayList<>();
         private final List<SetLines> lines = new ArrayList<>();
         private final List<PlannedBookmark> bookmarks = new ArrayList<>();
@@ -88,6 +91,7 @@ public final class Planner {
             this.sources = bundle.sourcesById();
             this.headingLines = IndexSetter.headingLines(bundle.heading());
             this.setter = new IndexSetter(headingLines.size());
+            this.leaves = new ArrayList<>((int) Math.min(ROOM, sources.values().stream().mapToLong(Source::pageCount).sum()));
         }
 
         Plan plan() {

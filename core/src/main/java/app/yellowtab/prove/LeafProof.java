@@ -127,13 +127,15 @@ final class LeafProof {
         if (expected.isEmpty()) return;
         List<Letter> letters = text.withoutMarks(page);
         COSArray annotations = page.getCOSArray(COSName.ANNOTS);
-        for (int i = 0; i < expected.size(); i++) {
-            Ledger.Row row = expected.get(i);
+        int linked = 0;
+        for (Ledger.Row row : expected) {
             String found = bare(letters.stream().filter(letter -> letter.y() > row.area().bottom() && letter.y() < row.area().top())
                     .map(Letter::text).collect(Collectors.joining()));
             if (!found.endsWith(bare(row.pages()))) report(leaf, Code.PROOF_ROW_NUMBER, row.text());
             else if (!found.equals(bare(row.text()))) report(leaf, Code.PROOF_ROW, row.text());
-            COSBase link = annotations == null || i >= annotations.size() ? null : annotations.getObject(i);
+            if (row.to() == 0) continue;
+            COSBase link = annotations == null || linked >= annotations.size() ? null : annotations.getObject(linked);
+            linked++;
             if (!(link instanceof COSDictionary dictionary) || target(dictionary) != row.to() || !covers(dictionary, row.area())) {
                 report(leaf, Code.PROOF_ROW_LINK, row.text());
             }

@@ -2,8 +2,9 @@ package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.finding.Progress;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.page.BlankLook;
@@ -15,6 +16,7 @@ import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.PlannedBookmark;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.Prover;
 import app.yellowtab.testing.Folder;
@@ -24,7 +26,12 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.List;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageXYZDestination;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -34,7 +41,7 @@ class OutputTests extends OneSource {
 
     @BeforeEach
     void make() throws IOException {
-        Pdfs.write(matter, "S", 3);
+        Pdfs.write(matter, "S", 3, OutputTests::linkBack);
         Pdfs.write(matter, "T", 1);
         Bundle bundle = Folder.bundle(place, matter);
         Document s = bundle.contents().documents().getFirst();
@@ -43,6 +50,16 @@ class OutputTests extends OneSource {
         BlankPages back = new BlankPages(RunId.fresh(), 1, BlankLook.PLAIN, false, BlankPages.Sets.PAPER);
         plan = Planner.plan(Edits.changeDocument(bundle, s.id(), document -> document.withRuns(
                 List.of(whole.part(1, 2), tinted, back, whole.part(3, 3), new ReservedPages(RunId.fresh(), 2)))));
+    }
+
+    /** Sets a link from the last page to the first. */
+    private static void linkBack(PDDocument document) {
+        PDPageXYZDestination first = new PDPageXYZDestination();
+        first.setPage(document.getPage(0));
+        PDAnnotationLink link = new PDAnnotationLink();
+        link.setRectangle(new PDRectangle(100, 100, 50, 20));
+        link.setDestination(first);
+        document.getPage(2).getCOSObject().setItem(COSName.ANNOTS, new COSArray(List.of(link.getCOSObject())));
     }
 
     private List<String> labels() throws IOException {
@@ -77,6 +94,26 @@ class OutputTests extends OneSource {
         assertThat(Pdfs.pages(target).get(6)).isEqualTo("S-3 5");
         assertThat(Pdfs.linkTargets(target, 2)).containsExactly(3, 10);
         assertProved();
+    }
+
+    @Test
+    void aVolumeHasTheIndexAndItsPartOfThePages() throws IOException {
+        int first = plan.leafNumbered("5").orElseThrow().index();
+        Outcome.Written written = (Outcome.Written) Assembler.standard().assemble(plan, Output.volume(plan, first, plan.pageCount() - 1), place, target, Progress.NONE, () -> false);
+        assertThat(labels()).containsExactly("1", "2", "5", "6", "7", "8");
+        assertThat(Pdfs.pages(target).get(2)).isEqualTo("S-3 5");
+        assertThat(Pdfs.linkTargets(target, 2)).as("S begins in another volume, T is the sixth page").containsExactly(6);
+        assertThat(Pdfs.bookmarks(target)).as("S begins elsewhere").containsExactly("Index > 2", "2. T > 6");
+        assertThat(written.pages()).isEqualTo(6);
+        assertThat(written.findings()).as("S-3 leads back to S-1").extracting(Finding::code).containsExactly(Finding.Code.LINK_DROPPED);
+        assertThat(Pdfs.linkTargets(target, 3)).isEmpty();
+        assertProved();
+    }
+
+    @Test
+    void aBookmarkRisesWhereItsParentIsInAnotherVolume() {
+        PlannedBookmark bookmark = Output.volume(plan, plan.pageCount() - 1, plan.pageCount() - 1).bookmarks().getLast();
+        assertThat(bookmark.level()).isEqualTo(1);
     }
 
     @Test
