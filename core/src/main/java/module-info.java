@@ -7,6 +7,7 @@ module app.yellowtab.core {
     requires org.apache.tika.core;
     requires com.drew.metadata;
     requires com.dynatrace.hash4j;
+    requires com.google.zxing;
     requires re2j;    // an automatic module, by its file
     requires org.apache.poi.poi;
     requires org.apache.poi.ooxml;
@@ -56,6 +57,8 @@ module app.yellowtab.core {
     exports app.yellowtab.plan;
     exports app.yellowtab.assemble;
     exports app.yellowtab.ledger;
+    exports app.yellowtab.inspect to app.yellowtab.desktop;
+    exports app.yellowtab.draw;
     exports app.yellowtab.picture;
     exports app.yellowtab.prove;
     exports app.yellowtab.deliver;

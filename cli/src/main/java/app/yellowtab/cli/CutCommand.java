@@ -92,7 +92,7 @@ final class CutCommand implements Callable<Integer> {
     }
 
     private Cut cut(Source batch, CutRules rules, InPlace place, Console console) throws IOException {
-        List<BatchPage> pages = BatchPages.read(place, batch.id(), (page, of) -> console.show(batch.fileName() + ": reading page " + page + " of " + of), console::isStopped);
+        List<BatchPage> pages = BatchPages.read(place, batch.id(), rules.rules().stream().anyMatch(CutRule.SeparatorSheets.class::isInstance), (page, of) -> console.show(batch.fileName() + ": reading page " + page + " of " + of), console::isStopped);
         try {
             Cutting cutting = Cutter.cut(pages, rules, options.hand(pages.size()));
             if (needsWords(rules) && pages.stream().allMatch(page -> page.text().isEmpty())) console.say(batch.fileName() + " has no words that could be found: its pages are pictures. Cut it by pages, sizes or blank sheets, or have its words recognised first.");

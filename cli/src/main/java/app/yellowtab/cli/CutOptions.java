@@ -34,6 +34,8 @@ final class CutOptions {
     private @Nullable Integer bookmarks;
     @Option(names = "--blanks", description = "Cuts at blank sheets, and drops them.")
     private boolean blanks;
+    @Option(names = "--separators", description = "Cuts at separator sheets made by this program, drops them, and names the pieces as they say.")
+    private boolean separators;
     @Option(names = "--words", paramLabel = "TEXT", description = "Cuts before pages with these words.")
     private @Nullable String words;
     @Option(names = "--pattern", description = "Reads --words as a regular expression.")
@@ -68,6 +70,7 @@ final class CutOptions {
             if (oddEven) rules.add(new CutRule.OddAndEven(false));
             if (bookmarks != null) rules.add(new CutRule.Bookmarks(bookmarks));
             if (blanks) rules.add(new CutRule.BlankSheets(true));
+            if (separators) rules.add(new CutRule.SeparatorSheets());
             if (words != null) rules.add(new CutRule.WordsFound(words, pattern, false, true, Optional.ofNullable(area).map(typed -> area("--area", typed)), after));
             if (valueAfter != null) rules.add(new CutRule.ValueChanges(new ValuePlace.AfterWords(valueAfter, "")));
             if (valueIn != null) rules.add(new CutRule.ValueChanges(new ValuePlace.InArea(area("--value-in", valueIn))));

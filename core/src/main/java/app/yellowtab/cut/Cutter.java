@@ -5,6 +5,7 @@ import app.yellowtab.cut.Cutting.Dropped;
 import app.yellowtab.cut.Cutting.Piece;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
+import app.yellowtab.model.cut.SheetCode;
 import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -116,6 +117,7 @@ public final class Cutter {
             case CutRule.WordsFound words -> words(words);
             case CutRule.ValueChanges value -> values(value);
             case CutRule.NumberingRestarts r -> restarts(rule);
+            case CutRule.SeparatorSheets s -> separatorSheets(rule);
             case CutRule.SizeChanges s -> each((page, before) -> before.flatMap(other -> sizeChange(other, page)), rule);
             case CutRule.Ranges r -> throw new IllegalArgumentException("stands alone: " + rule);
             case CutRule.OddAndEven o -> throw new IllegalArgumentException("stands alone: " + rule);
@@ -145,6 +147,26 @@ public final class Cutter {
             if (rule.dropped()) drops.put(page, Reason.of(rule, "it is blank"));
             if (page < pages.size() && !pages.get(page).isBlank()) cutBefore(page + 1, rule, "behind a blank sheet");
         }
+    }
+
+    /** The blank back of a sheet, as a scanner that takes both sides delivers it, goes with it. */
+    private void separatorSheets(CutRule rule) {
+        for (int page = 1; page <= pages.size(); page++) {
+            Optional<SheetCode> sheet = pages.get(page - 1).sheet();
+            if (sheet.isEmpty()) continue;
+            drops.put(page, Reason.of(rule, "it is a separator sheet"));
+            if (page < pages.size() && pages.get(page).isBlank()) drops.put(++page, Reason.of(rule, "it is the back of a separator sheet"));
+            if (page < pages.size() && pages.get(page).sheet().isEmpty()) cutBefore(page + 1, rule, "behind a separator sheet" + (sheet.get().name().isEmpty() ? "" : ", “" + sheet.get().name() + "”"));
+        }
+    }
+
+    /** {@return the separator sheet that a page stands right behind} */
+    static Optional<SheetCode> sheetBefore(List<BatchPage> pages, int page) {
+        for (int before = page - 1; before >= 1; before--) {
+            BatchPage its = pages.get(before - 1);
+            if (its.sheet().isPresent() || !its.isBlank()) return its.sheet();
+        }
+        return Optional.empty();
     }
 
     private void words(CutRule.WordsFound rule) {

@@ -5,6 +5,7 @@ import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.model.cut.SheetCode;
 import app.yellowtab.model.cut.ValuePlace;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -24,9 +25,10 @@ public final class PieceNames {
      *
      * @param words   never blank; where a part is missing, it says so
      * @param missing what is missing, in words; empty where all is there
-     * @param date    found on the piece's first page; "not given" where none is
+     * @param date    of the separator sheet before it, or found on the piece's first page; "not given" where none is
+     * @param section that it belongs in, as the separator sheet before it says; empty where none does
      */
-    public record Named(String words, List<String> missing, DocumentDate date) {
+    public record Named(String words, List<String> missing, DocumentDate date, String section) {
         public Named {
             missing = List.copyOf(missing);
         }
@@ -41,8 +43,17 @@ public final class PieceNames {
     public static List<Named> of(List<BatchPage> pages, Cutting cutting, CutRules rules, String fileName, boolean monthFirst) {
         List<NamePart> parts = rules.name().isEmpty() ? usual(rules) : rules.name();
         List<Named> names = new ArrayList<>();
-        for (Piece piece : cutting.pieces()) names.add(named(pages.get(piece.first() - 1), parts, names.size(), fileName, monthFirst));
+        boolean bySheets = rules.rules().stream().anyMatch(CutRule.SeparatorSheets.class::isInstance);
+        for (Piece piece : cutting.pieces()) {
+            Named named = named(pages.get(piece.first() - 1), parts, names.size(), fileName, monthFirst);
+            names.add(bySheets ? Cutter.sheetBefore(pages, piece.first()).map(sheet -> said(sheet, named)).orElse(named) : named);
+        }
         return names;
+    }
+
+    private static Named said(SheetCode sheet, Named found) {
+        return new Named(sheet.name().isEmpty() ? found.words() : sheet.name(), sheet.name().isEmpty() ? found.missing() : List.of(),
+                sheet.date().<DocumentDate>map(DocumentDate.Day::new).orElse(found.date()), sheet.section());
     }
 
     /** {@return the parts that suit the rules: what is cut by is a good name} */
@@ -76,7 +87,7 @@ public final class PieceNames {
             }
         }
         String name = String.join(" ", words);
-        return new Named(name.isEmpty() ? "(no name)" : name, name.isEmpty() ? List.of("no name") : missing, date.orElse(DocumentDate.NOT_GIVEN));
+        return new Named(name.isEmpty() ? "(no name)" : name, name.isEmpty() ? List.of("no name") : missing, date.orElse(DocumentDate.NOT_GIVEN), "");
     }
 
     private static String oneLine(String text) {

@@ -42,7 +42,7 @@ public final class Pieces {
         List<Named> names = new ArrayList<>(PieceNames.of(pages, cutting, batch.rules(), fileName, monthFirst));
         for (int i = 0; i < names.size(); i++) {
             String words = typed.get(keys.get(cutting.pieces().get(i).first() - 1));
-            if (words != null) names.set(i, new Named(words, List.of(), names.get(i).date()));
+            if (words != null) names.set(i, new Named(words, List.of(), names.get(i).date(), names.get(i).section()));
         }
         return names;
     }

@@ -52,6 +52,34 @@ public final class PageText {
         text = all.toString();
     }
 
+    private PageText(String text, float[] sides) {
+        this.text = text;
+        this.sides = sides;
+    }
+
+    /**
+     * {@return the words of a page as {@link #text} and {@link #sides} give them}
+     *
+     * @throws IllegalArgumentException if they do not belong together
+     */
+    public static PageText of(String text, float[] sides) {
+        int words = 0;
+        boolean inside = false;
+        for (int i = 0; i < text.length(); i++) {
+            boolean end = text.charAt(i) == ' ' || text.charAt(i) == '\n';
+            if (end && !inside) throw new IllegalArgumentException("a word must have letters, at " + i);
+            if (end) words++;
+            inside = !end;
+        }
+        if (inside || text.endsWith(" ") || words * SIDES != sides.length) throw new IllegalArgumentException("words and their sides must be as many, got " + words + " and " + sides.length);
+        return text.isEmpty() ? NONE : new PageText(text, sides.clone());
+    }
+
+    /** {@return left, top, width and height of each word, in millimetres} */
+    public float[] sides() {
+        return sides.clone();
+    }
+
     public boolean isEmpty() {
         return text.isEmpty();
     }

@@ -22,6 +22,8 @@ import org.apache.pdfbox.text.TextPosition;
 /** Reads the words of pages, and where they stand. For one thread, as the open document is. */
 public final class TextReader implements AutoCloseable {
     private static final double MM_PER_PT = 25.4 / 72;
+    /** Places are kept to a hundredth of a millimetre, on the disk too. */
+    private static final double HUNDREDTHS = 100;
 
     private final PdfInput input;
     /** Pages are read in a document of their own, where the list of pages is ours, and fonts are shared. */
@@ -137,7 +139,7 @@ public final class TextReader implements AutoCloseable {
         }
 
         private float mm(double units) {
-            return (float) (units * mmPerUnit);
+            return (float) (Math.round(units * mmPerUnit * HUNDREDTHS) / HUNDREDTHS);
         }
 
         @Override

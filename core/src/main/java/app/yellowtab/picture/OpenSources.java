@@ -2,6 +2,8 @@ package app.yellowtab.picture;
 
 import app.yellowtab.carry.PageCarrier;
 import app.yellowtab.carry.part.Targets;
+import app.yellowtab.draw.BoundedRenderer;
+import app.yellowtab.draw.DrawnPage;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.Comments;

@@ -1,6 +1,8 @@
 package app.yellowtab.picture;
 
 import app.yellowtab.assemble.OwnLeafFile;
+import app.yellowtab.draw.BoundedRenderer;
+import app.yellowtab.draw.DrawnPage;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;

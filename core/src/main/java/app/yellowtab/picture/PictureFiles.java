@@ -1,5 +1,6 @@
 package app.yellowtab.picture;
 
+import app.yellowtab.draw.DrawnPage;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.files.Folders;
 import java.awt.image.BufferedImage;

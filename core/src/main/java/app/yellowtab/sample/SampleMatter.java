@@ -109,6 +109,7 @@ public final class SampleMatter {
         switch (file.path().substring(file.path().lastIndexOf('.') + 1).toLowerCase(Locale.ROOT)) {
             case "pdf" -> {
                 if (file.has("batch")) SampleBatch.write(file, target);
+                else if (file.has("separated")) SampleSeparated.write(file, target);
                 else SamplePdf.write(file, target);
             }
             case "jpg" -> SamplePictures.photo(file, target);

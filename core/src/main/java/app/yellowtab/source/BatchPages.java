@@ -1,18 +1,26 @@
 package app.yellowtab.source;
 
 import app.yellowtab.cut.BatchPage;
+import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.TextReader;
+import app.yellowtab.inspect.WordsFile;
+import app.yellowtab.model.cut.SheetCode;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceBookmark;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.pdf.PageFrame;
+import app.yellowtab.recognise.CodeReader;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -27,30 +35,61 @@ public final class BatchPages {
     private static final double MM_PER_PT = 25.4 / 72;
     /** So many pages are read by one opened file; opening it costs as much as reading some of them. */
     private static final int FEWEST = 50;
+    /** A separator sheet says few words: four sides each, of this many at most. */
+    private static final int MOST_SIDES = 4 * 120;
 
     private final SourceFiles files;
     private final Source source;
+    private final boolean codes;
     private final Progress progress;
     private final BooleanSupplier stop;
     private final AtomicInteger done = new AtomicInteger();
 
-    private BatchPages(SourceFiles files, Source source, Progress progress, BooleanSupplier stop) {
+    private BatchPages(SourceFiles files, Source source, boolean codes, Progress progress, BooleanSupplier stop) {
         this.files = files;
         this.source = source;
+        this.codes = codes;
         this.progress = progress;
         this.stop = stop;
     }
 
     /**
-     * Reads the pages of a source.
+     * Reads the pages of a source, or takes what is kept of them.
      *
+     * @param codes    whether separator sheets are looked for too, which takes a picture of every page
      * @param progress is told after every page, on several threads
      * @param stop     asked at every page; what is not read then has no words
      * @return its pages in order; one that cannot be read has no words
      * @throws IOException if the file is gone, is locked or cannot be made out
      */
-    public static List<BatchPage> read(SourceFiles files, SourceId id, Progress progress, BooleanSupplier stop) throws IOException {
-        return new BatchPages(files, files.source(id), progress, stop).read();
+    public static List<BatchPage> read(SourceFiles files, SourceId id, boolean codes, Progress progress, BooleanSupplier stop) throws IOException {
+        return new BatchPages(files, files.source(id), codes, progress, stop).known();
+    }
+
+    private List<BatchPage> known() throws IOException {
+        Optional<Path> file = files.wordsFile(source.id());
+        Optional<WordsFile.Kept> kept = file.flatMap(WordsFile::read).filter(known -> known.pages().size() == source.pageCount() && (known.hasCodes() || !codes));
+        if (kept.isPresent()) return withBookmarks(kept.get().pages());
+        List<BatchPage> pages = read();
+        if (file.isPresent() && !stop.getAsBoolean()) keep(file.get(), pages);
+        return withBookmarks(pages);
+    }
+
+    /** What cannot be kept is read again the next time. */
+    private void keep(Path file, List<BatchPage> pages) {
+        try {
+            WordsFile.write(file, new WordsFile.Kept(pages, codes));
+        } catch (IOException | RuntimeException full) {
+            LoggerFactory.getLogger(BatchPages.class).warn("words not kept: {}", file, full);
+        }
+    }
+
+    private List<BatchPage> withBookmarks(List<BatchPage> pages) {
+        Map<Integer, List<BatchPage.Bookmark>> marks = new HashMap<>();
+        for (SourceBookmark own : source.bookmarks()) marks.computeIfAbsent(own.page(), page -> new ArrayList<>()).add(new BatchPage.Bookmark(own.level(), own.title()));
+        List<BatchPage> all = new ArrayList<>();
+        for (BatchPage page : pages) all.add(new BatchPage(page.text(), page.isBlank(), page.widthMm(), page.heightMm(), marks.getOrDefault(all.size() + 1, List.of()), page.sheet()));
+        return all;
     }
 
     private List<BatchPage> read() throws IOException {
@@ -77,15 +116,16 @@ public final class BatchPages {
     private List<BatchPage> read(int first, int last) throws IOException {
         List<BatchPage> pages = new ArrayList<>();
         try (PdfInput input = files.open(source.id()); TextReader reader = new TextReader(input)) {
+            BoundedRenderer renderer = new BoundedRenderer(input.document());
             for (int page = first; page <= last; page++) {
-                pages.add(read(input, reader, page));
+                pages.add(read(input, reader, renderer, page));
                 progress.report(done.incrementAndGet(), source.pageCount());
             }
         }
         return pages;
     }
 
-    private BatchPage read(PdfInput input, TextReader reader, int page) {
+    private BatchPage read(PdfInput input, TextReader reader, BoundedRenderer renderer, int page) {
         PageShape shape = PageShape.A4;
         TextReader.Read read = new TextReader.Read(PageText.NONE, false);
         try {
@@ -94,8 +134,16 @@ public final class BatchPages {
         } catch (IOException | RuntimeException | Error unreadable) {
             LoggerFactory.getLogger(BatchPages.class).info("page {} of {} has no words", page, source.fileName(), unreadable);
         }
-        List<BatchPage.Bookmark> bookmarks = new ArrayList<>();
-        for (SourceBookmark own : source.bookmarks()) if (own.page() == page) bookmarks.add(new BatchPage.Bookmark(own.level(), own.title()));
-        return new BatchPage(read.text(), read.isBlank(), shape.seenWidthPt() * MM_PER_PT, shape.seenHeightPt() * MM_PER_PT, bookmarks);
+        boolean mayBeSheet = codes && !read.isBlank() && read.text().sides().length <= MOST_SIDES && !stop.getAsBoolean();
+        return new BatchPage(read.text(), read.isBlank(), shape.seenWidthPt() * MM_PER_PT, shape.seenHeightPt() * MM_PER_PT, List.of(), mayBeSheet ? sheet(input, renderer, page) : Optional.empty());
+    }
+
+    private Optional<SheetCode> sheet(PdfInput input, BoundedRenderer renderer, int page) {
+        try {
+            return BoundedRenderer.within(source.bytes(), () -> CodeReader.read(renderer.draw(page - 1, CodeReader.WIDTH_PX).image())).flatMap(SheetCode::read);
+        } catch (IOException | RuntimeException | Error undrawable) {
+            LoggerFactory.getLogger(BatchPages.class).info("page {} of {} is not looked at for a code", page, source.fileName(), undrawable);
+            return Optional.empty();
+        }
     }
 }

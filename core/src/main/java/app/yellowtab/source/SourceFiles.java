@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 
 /** Knows where the sources of a bundle lie. Safe to share between threads. */
@@ -43,6 +44,11 @@ public interface SourceFiles {
     /** {@return the passwords to try on locked files, in order} */
     default List<String> passwords() {
         return List.of();
+    }
+
+    /** {@return the file that the words of a source's pages are kept in, which need not exist; empty where none are kept} */
+    default Optional<Path> wordsFile(SourceId id) {
+        return Optional.empty();
     }
 
     /**

@@ -34,6 +34,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
@@ -43,7 +44,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A bundle on disk: a folder with {@code bundle.json}, the sources in {@code originals}, the pages of those that are no PDF in
- * {@code converted}, and what pages are like in {@code facts}. It holds a lock until closed, so that nobody else saves over it. Safe to share between threads.
+ * {@code converted}, what pages are like in {@code facts}, and their words in {@code words}. It holds a lock until closed, so that nobody else saves over it. Safe to share between threads.
  */
 public final class BundleFolder implements Depot, SourceFiles, Closeable {
     public static final String FILE = "bundle.json";
@@ -238,6 +239,13 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         Path converted = Conversions.place(converted(), source.conversion().get());
         if (!Files.exists(converted) && Files.exists(original)) convertAgain(source, original, source.conversion().get());
         return converted;
+    }
+
+    /** Those of locked files are not kept, since nobody who opens the folder should read them. */
+    @Override
+    public Optional<Path> wordsFile(SourceId id) {
+        Source source = source(id);
+        return source.about().pages().locked() || !BundleBounds.isPlain(source.pagesKey()) ? Optional.empty() : Optional.of(folder.resolve("words").resolve(source.pagesKey() + ".json.gz"));
     }
 
     /**

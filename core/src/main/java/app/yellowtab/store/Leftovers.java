@@ -31,15 +31,16 @@ final class Leftovers {
         for (Source source : bundle.sources()) {
             named.add(source.storedName());
             source.conversion().ifPresent(key -> named.add(key.value()));
+            named.add(source.pagesKey());
         }
         for (Path file : files(folder)) if (Drafts.is(file)) delete(file);
         for (Path file : files(folder.resolve("originals"))) {
             boolean ours = !Files.isWritable(file) || isReadOnly(file) || isEmpty(file);
             if (Drafts.is(file) || ours && !named.contains(String.valueOf(file.getFileName()))) delete(file);
         }
-        for (String inner : List.of("converted", "facts")) {
+        for (String inner : List.of("converted", "facts", "words")) {
             for (Path file : files(folder.resolve(inner))) {
-                if (Drafts.is(file) || !named.contains(String.valueOf(file.getFileName()).replaceFirst("\\.(pdf|json)$", ""))) delete(file);
+                if (Drafts.is(file) || !named.contains(String.valueOf(file.getFileName()).replaceFirst("\\.(pdf|json|json\\.gz)$", ""))) delete(file);
             }
         }
     }
@@ -51,6 +52,7 @@ final class Leftovers {
             for (JsonNode source : BundleJson.MAPPER.readTree(bundle).path("sources")) {
                 named.add(source.path("storedName").asString(""));
                 named.add(source.path("conversion").asString(""));
+                named.add(source.path("sha256").asString(""));
                 named.add(source.path("facts").asString(""));
             }
         } catch (JacksonException unreadable) {

@@ -93,7 +93,7 @@ class PieceFilesTests {
 
     private PieceFiles pieces(CutRules rules, ByHand hand) throws IOException {
         Source batch = Folder.bundle(place, matter).sources().getFirst();
-        List<BatchPage> pages = BatchPages.read(place, batch.id(), Progress.NONE, () -> false);
+        List<BatchPage> pages = BatchPages.read(place, batch.id(), false, Progress.NONE, () -> false);
         Cutting cutting = Cutter.cut(pages, rules, hand);
         return new PieceFiles(place, batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), Comments.KEPT);
     }

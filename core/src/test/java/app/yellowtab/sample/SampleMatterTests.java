@@ -8,6 +8,7 @@ import app.yellowtab.cut.BatchPage;
 import app.yellowtab.cut.ByHand;
 import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
+import app.yellowtab.cut.PieceNames;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.cut.CutRule;
@@ -72,7 +73,7 @@ class SampleMatterTests {
         Files.copy(files.resolve("To be sorted/Invoices and weighbridge slips, October 2030.pdf"), batch.resolve("post.pdf"));
         try (InPlace place = new InPlace()) {
             SourceId source = Folder.bundle(place, batch).sources().getFirst().id();
-            List<BatchPage> pages = BatchPages.read(place, source, Progress.NONE, () -> false);
+            List<BatchPage> pages = BatchPages.read(place, source, false, Progress.NONE, () -> false);
             assertThat(pages).hasSize(60);
             Cutting byNumbers = Cutter.cut(pages, new CutRules(List.of(new CutRule.NumberingRestarts(), new CutRule.BlankSheets(true)), 1, List.of()), ByHand.NONE);
             Cutting byMarks = Cutter.cut(pages, new CutRules(List.of(new CutRule.Bookmarks(1), new CutRule.BlankSheets(true)), 1, List.of()), ByHand.NONE);
@@ -82,11 +83,25 @@ class SampleMatterTests {
     }
 
     @Test
+    void theSmallBatchIsCutAtItsSeparatorSheets() throws IOException {
+        Path batch = Files.createDirectories(temp.resolve("separated"));
+        Files.copy(files.resolve("To be sorted/Post of the week with separator sheets.pdf"), batch.resolve("post.pdf"));
+        try (InPlace place = new InPlace()) {
+            SourceId source = Folder.bundle(place, batch).sources().getFirst().id();
+            CutRules rules = new CutRules(List.of(new CutRule.SeparatorSheets()), 1, List.of());
+            List<BatchPage> pages = BatchPages.read(place, source, true, Progress.NONE, () -> false);
+            Cutting cutting = Cutter.cut(pages, rules, ByHand.NONE);
+            assertThat(PieceNames.of(pages, cutting, rules, "post.pdf", false)).extracting(named -> named.words() + ", " + named.date().shown() + ", " + named.section()).containsExactly(
+                    "Letter of Tarn Hollow Orchards about chamber 3, 14 Oct 2030, Correspondence", "Answer of Brightwick Cold Stores, 16 Oct 2030, Correspondence", "post 003, , ", "Engineer's report on the probe, 18 Oct 2030, Reports");
+        }
+    }
+
+    @Test
     void producedEveryNumberLinkAndBookmarkIsRight() throws IOException {
         try (InPlace place = new InPlace()) {
             Bundle bundle = SampleMatter.bundle(files, place);
             place.know(bundle.sources());
-            assertThat(bundle.tray()).hasSize(34);
+            assertThat(bundle.tray()).hasSize(35);
             assertThat(EnumSet.complementOf(EnumSet.copyOf(bundle.sources().stream().map(Source::kind).toList()))).containsExactly(SourceKind.WEBP, SourceKind.JP2, SourceKind.DOC, SourceKind.PPT);
             assertThat(bundle.sources().stream().filter(source -> !source.isRead()).map(Source::fileName)).containsExactly("Camera at the loading bay.mov", "Terms offered, confidential.pdf");
             assertThat(bundle.sources().stream().filter(source -> source.isRead() && source.kind().isOffice()).filter(source -> source.about().pages().searchable().count() < source.pageCount()))

@@ -1,6 +1,6 @@
 package app.yellowtab.testing;
 
-import app.yellowtab.picture.DrawnPage;
+import app.yellowtab.draw.DrawnPage;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.plan.Plan;

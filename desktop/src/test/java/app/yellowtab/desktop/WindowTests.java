@@ -416,7 +416,7 @@ class WindowTests extends AtTheWindow {
         until(() -> desk.workspace().isPresent());
         until(() -> jobs.running().isEmpty() && workspace().bundle().sources().size() > 60);
         assertThat(workspace().bundle().heading().title()).as("what was done meanwhile stays").isEqualTo("Bundle of my own");
-        assertThat(workspace().bundle().sources()).as("nothing came in twice").hasSize(67);
+        assertThat(workspace().bundle().sources()).as("nothing came in twice").hasSize(68);
         assertThat(workspace().plan().documentCount()).isGreaterThan(30);
         assertThat(robot.lookup("#tray").queryListView().getItems()).hasSize(34);
         robot.push(KeyCode.F1);

@@ -98,6 +98,9 @@ public sealed interface CutRule {
     /** Where printed page numbers begin again. */
     record NumberingRestarts() implements CutRule {}
 
+    /** At separator sheets of ours, which are dropped; the document behind one gets what the sheet says. */
+    record SeparatorSheets() implements CutRule {}
+
     /** Where pages have another size, or lie the other way. */
     record SizeChanges() implements CutRule {}
 }

@@ -47,6 +47,11 @@ public record Source(SourceId id, String fileName, String storedName, SourceKind
         return conversion.isPresent();
     }
 
+    /** {@return what tells its pages from all others: the key of their conversion, or the SHA-256 of the file} */
+    public String pagesKey() {
+        return conversion.map(ConversionKey::value).orElse(sha256);
+    }
+
     /** {@return the same under another title, and where that comes from} */
     public Source withTitle(String title, Origin from) {
         return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, title, proposedDate, about.withOrigins(from, about.dateFrom()), conversion);

@@ -12,6 +12,7 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.CutEdits;
 import app.yellowtab.edit.Place;
 import app.yellowtab.facts.PageText;
+import app.yellowtab.inspect.WordsFile;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.cut.Batch;
@@ -22,7 +23,6 @@ import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.SourcePages;
-import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceBookmark;
 import app.yellowtab.model.source.SourceId;
@@ -78,7 +78,7 @@ final class CutDesk {
     private final ReadOnlyObjectWrapper<List<Row>> rows = new ReadOnlyObjectWrapper<>(this, "rows", List.of());
     private final ReadOnlyObjectWrapper<Optional<Shown>> shown = new ReadOnlyObjectWrapper<>(this, "shown", Optional.empty());
     /** By the file that the pages are of. */
-    private final Map<String, List<BatchPage>> read = new LinkedHashMap<>();
+    private final Map<String, WordsFile.Kept> read = new LinkedHashMap<>();
     /** Files whose words cannot be had, or are not wanted for now. */
     private final Set<String> unreadable = new HashSet<>();
     private final Subscription subscription;
@@ -145,16 +145,18 @@ final class CutDesk {
     /** Cuts in the background; of several that are under way only the last is shown. */
     private void cut(Source source, Bundle bundle) {
         Batch batch = CutEdits.batchOf(bundle, source);
-        List<BatchPage> known = read.get(fileOf(source));
-        List<BatchPage> pages = known == null ? unread(source) : known;
+        WordsFile.Kept kept = read.get(source.pagesKey());
+        boolean codes = needsCodes(batch);
+        boolean known = kept != null && (kept.hasCodes() || !codes);
+        List<BatchPage> pages = kept == null ? unread(source) : kept.pages();
         boolean monthFirst = bundle.reading().monthFirst();
-        boolean isShown = shown.get().filter(now -> now.source() == source && now.batch().equals(batch) && now.isRead() == (known != null)).isPresent();
+        boolean isShown = shown.get().filter(now -> now.source() == source && now.batch().equals(batch) && now.isRead() == known).isPresent();
         int mine = ++asked;
-        if (isShown && (known != null || unreadable.contains(fileOf(source)))) return;
-        workspace.jobs().quietly(() -> cut(source, batch, pages, known != null, monthFirst), result -> {
+        if (isShown && (known || unreadable.contains(source.pagesKey()))) return;
+        workspace.jobs().quietly(() -> cut(source, batch, pages, known, monthFirst), result -> {
             if (mine != asked) return;
             shown.set(Optional.of(result));
-            if (known == null) read(source);
+            if (!known) read(source, codes);
         });
     }
 
@@ -179,13 +181,17 @@ final class CutDesk {
         return pages;
     }
 
-    private void read(Source source) {
-        String file = fileOf(source);
+    private static boolean needsCodes(Batch batch) {
+        return batch.rules().rules().stream().anyMatch(CutRule.SeparatorSheets.class::isInstance);
+    }
+
+    private void read(Source source, boolean codes) {
+        String file = source.pagesKey();
         if (unreadable.contains(file) || reading.containsKey(file)) return;
-        Jobs.Job job = workspace.jobs().start((progress, stop) -> BatchPages.read(workspace.folder(), source.id(),
+        Jobs.Job job = workspace.jobs().start((progress, stop) -> BatchPages.read(workspace.folder(), source.id(), codes,
                 (done, total) -> progress.accept(new Jobs.State(Words.of("cut.reading", source.fileName(), done, total), (double) done / total)), stop), pages -> {
                     Jobs.Job ended = reading.remove(file);
-                    if (ended == null || !ended.isStopped()) keep(file, pages);
+                    if (ended == null || !ended.isStopped()) keep(file, new WordsFile.Kept(pages, codes));
                     else unreadable.add(file);
                     show();
                 }, failure -> {
@@ -196,13 +202,9 @@ final class CutDesk {
         if (!job.ended().isDone()) reading.put(file, job);
     }
 
-    private void keep(String file, List<BatchPage> pages) {
-        read.put(file, pages);
+    private void keep(String file, WordsFile.Kept kept) {
+        read.put(file, kept);
         if (read.size() > MOST_READ) read.remove(read.keySet().iterator().next());
-    }
-
-    private static String fileOf(Source source) {
-        return source.conversion().map(ConversionKey::value).orElse(source.sha256());
     }
 
     private void change(UnaryOperator<Batch> change) {

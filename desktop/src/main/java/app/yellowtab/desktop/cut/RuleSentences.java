@@ -47,6 +47,7 @@ final class RuleSentences extends VBox {
                 number("cut.everyFrom", rule -> ((CutRule.EveryPages) rule).from(), (rule, value) -> new CutRule.EveryPages(((CutRule.EveryPages) rule).count(), value)));
         add(RuleKind.BOOKMARKS, number("cut.bookmarks", rule -> ((CutRule.Bookmarks) rule).level(), (rule, value) -> new CutRule.Bookmarks(value)));
         add(RuleKind.BLANKS, choice("cut.blanks", rule -> ((CutRule.BlankSheets) rule).dropped(), (rule, dropped) -> new CutRule.BlankSheets(dropped)));
+        add(RuleKind.SHEETS);
         add(RuleKind.WORDS, choice("cut.wordsWhere", rule -> !((CutRule.WordsFound) rule).after(), (rule, before) -> {
             CutRule.WordsFound old = (CutRule.WordsFound) rule;
             return new CutRule.WordsFound(old.words(), old.isPattern(), old.caseMatters(), old.spacesMatter(), old.area(), !before);

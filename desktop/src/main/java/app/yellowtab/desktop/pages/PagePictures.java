@@ -1,6 +1,6 @@
 package app.yellowtab.desktop.pages;
 
-import app.yellowtab.picture.DrawnPage;
+import app.yellowtab.draw.DrawnPage;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureKey;
 import com.github.benmanes.caffeine.cache.Cache;

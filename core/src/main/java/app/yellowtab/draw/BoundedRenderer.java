@@ -1,4 +1,4 @@
-package app.yellowtab.picture;
+package app.yellowtab.draw;
 
 import app.yellowtab.input.Allowance;
 import app.yellowtab.input.TooMuchException;
@@ -19,7 +19,7 @@ import org.apache.pdfbox.rendering.PageDrawer;
 import org.apache.pdfbox.rendering.PageDrawerParameters;
 
 /** Draws pages within the bounds of an {@link Allowance}, and knows whether a picture could not be drawn. For one thread. */
-final class BoundedRenderer extends PDFRenderer {
+public final class BoundedRenderer extends PDFRenderer {
     /** Nobody waits longer for a picture of a page; chosen by us. */
     private static final Duration MOST_TIME = Duration.ofSeconds(20);
 
@@ -31,7 +31,7 @@ final class BoundedRenderer extends PDFRenderer {
 
     private int picturesMissing;
 
-    BoundedRenderer(PDDocument document) {
+    public BoundedRenderer(PDDocument document) {
         super(document);
         setSubsamplingAllowed(true);
         setRenderingHints(HINTS);
@@ -43,7 +43,7 @@ final class BoundedRenderer extends PDFRenderer {
      * @param page    counted from 0
      * @param widthPx the width of the picture, in pixels; a page that is more than four times as high as wide is drawn narrower
      */
-    DrawnPage draw(int page, int widthPx) throws IOException {
+    public DrawnPage draw(int page, int widthPx) throws IOException {
         picturesMissing = 0;
         PageFrame frame = PageFrame.of(document.getPage(page));
         float scale = Math.min(widthPx / frame.widthPt(), MOST_HEIGHT * widthPx / frame.heightPt());
@@ -52,7 +52,7 @@ final class BoundedRenderer extends PDFRenderer {
     }
 
     /** Does something for a page of a file of so many bytes; {@return what comes of it} */
-    static <T> T within(long fileBytes, ScopedValue.CallableOp<T, IOException> work) throws IOException {
+    public static <T> T within(long fileBytes, ScopedValue.CallableOp<T, IOException> work) throws IOException {
         return Allowance.ofFile(fileBytes).ofPageToSee(MOST_TIME).on(work);
     }
 

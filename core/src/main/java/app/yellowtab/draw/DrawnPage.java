@@ -1,4 +1,4 @@
-package app.yellowtab.picture;
+package app.yellowtab.draw;
 
 import java.awt.image.BufferedImage;
 
