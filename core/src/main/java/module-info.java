@@ -17,6 +17,7 @@ module app.yellowtab.core {
     requires openhtmltopdf.slf4j;
     requires de.rototor.pdfbox.graphics2d;
     requires org.jsoup;
+    requires jakarta.activation;
     requires jakarta.mail;
     requires rtfparserkit;
     requires org.apache.commons.csv;
@@ -57,7 +58,6 @@ module app.yellowtab.core {
     exports app.yellowtab.plan;
     exports app.yellowtab.assemble;
     exports app.yellowtab.ledger;
-    exports app.yellowtab.inspect to app.yellowtab.desktop;
     exports app.yellowtab.draw;
     exports app.yellowtab.picture;
     exports app.yellowtab.prove;

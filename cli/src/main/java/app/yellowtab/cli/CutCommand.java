@@ -3,9 +3,13 @@ package app.yellowtab.cli;
 import app.yellowtab.cut.BatchPage;
 import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
+import app.yellowtab.cut.PageWeight;
 import app.yellowtab.cut.PieceNames;
 import app.yellowtab.cut.Reason;
+import app.yellowtab.deliver.CutReport;
 import app.yellowtab.deliver.PieceFiles;
+import app.yellowtab.deliver.PieceSizes;
+import app.yellowtab.edit.PiecePlace;
 import app.yellowtab.files.FileNames;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
@@ -16,15 +20,18 @@ import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.source.BatchPages;
+import app.yellowtab.source.Depot;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.source.Intake;
+import app.yellowtab.source.SourceFiles;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -51,6 +58,10 @@ final class CutCommand implements Callable<Integer> {
     private @Nullable Path output;
     @Option(names = "--list", description = "Shows the pieces, and writes nothing.")
     private boolean list;
+    @Option(names = "--into", paramLabel = "BUNDLEFOLDER", description = "Makes the pieces documents of a bundle, and the bundle if there is none; with -o, too, they become files as well.")
+    private @Nullable Path into;
+    @Option(names = "--section", paramLabel = "NAME", description = "With --into: the section they are put in; otherwise where separator sheets say, or the tray.")
+    private @Nullable String section;
     @Mixin
     private CutOptions options = new CutOptions();
     @Mixin
@@ -63,36 +74,62 @@ final class CutCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        if (output == null && !list) throw new ParameterException(spec.commandLine(), "Say where to, with -o FOLDER, or look first, with --list.");
+        if (output == null && into == null && !list) throw new ParameterException(spec.commandLine(), "Say where to, with -o FOLDER or --into BUNDLEFOLDER, or look first, with --list.");
+        if (section != null && (into == null || section.isBlank())) throw new ParameterException(spec.commandLine(), "--section names a section, and goes with --into.");
         CutRules rules = options.rules();
-        List<Finding> findings = new ArrayList<>();
-        try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr()); InPlace place = new InPlace(reading.passwords())) {
-            FoundFolder found = FoundFolder.of(files, findings);
-            Intake.Taken taken = new Intake(place, reading.passwords(), reading.over(Reading.STANDARD))
-                    .bringIn(found, (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
-            place.know(taken.sources());
-            findings.addAll(taken.findings());
-            FileNames folders = new FileNames();
-            int done = 0;
-            for (Source batch : taken.sources()) {
-                if (!batch.isRead() || console.isStopped()) continue;
-                try {
-                    Cut cut = cut(batch, rules, place, console);
-                    if (list) show(cut);
-                    else findings.addAll(write(cut, folders, place, console));
-                    done++;
-                } catch (FindingException failure) {
-                    findings.add(failure.finding());
+        try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr())) {
+            if (into == null || list) {
+                try (InPlace place = new InPlace(reading.passwords())) {
+                    return cut(rules, place, place, Optional.empty(), console);
                 }
             }
-            findings.forEach(finding -> console.say(finding.message()));
-            if (done == 0) return NOTHING_CUT;
-            return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT : DONE;
+            try (IntoBundle bundle = IntoBundle.open(into)) {
+                bundle.folder().tryPasswords(reading.passwords());
+                return cut(rules, bundle.folder(), bundle.folder(), Optional.of(bundle), console);
+            }
         }
     }
 
-    private Cut cut(Source batch, CutRules rules, InPlace place, Console console) throws IOException {
-        List<BatchPage> pages = BatchPages.read(place, batch.id(), rules.rules().stream().anyMatch(CutRule.SeparatorSheets.class::isInstance), (page, of) -> console.show(batch.fileName() + ": reading page " + page + " of " + of), console::isStopped);
+    private int cut(CutRules rules, Depot depot, SourceFiles place, Optional<IntoBundle> bundle, Console console) throws IOException {
+        List<Finding> findings = new ArrayList<>();
+        FoundFolder found = FoundFolder.of(files, findings);
+        Intake.Taken taken = new Intake(depot, reading.passwords(), reading.over(Reading.STANDARD))
+                .bringIn(found, (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
+        depot.know(taken.sources());
+        findings.addAll(taken.findings());
+        FileNames folders = new FileNames();
+        int done = 0;
+        for (Source batch : taken.sources()) {
+            if (!batch.isRead() || console.isStopped()) continue;
+            try {
+                Cut cut = cut(batch, rules, place, console);
+                // What was not read any more cannot be cut as the rules say.
+                if (console.isStopped()) break;
+                if (list) show(cut);
+                else if (output != null) findings.addAll(write(cut, folders, place, console));
+                if (bundle.isPresent()) put(cut, rules, bundle.get(), console);
+                done++;
+            } catch (FindingException failure) {
+                findings.add(failure.finding());
+            }
+        }
+        findings.forEach(finding -> console.say(finding.message()));
+        if (done == 0) return NOTHING_CUT;
+        return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT : DONE;
+    }
+
+    private void put(Cut cut, CutRules rules, IntoBundle bundle, Console console) throws FindingException {
+        PiecePlace place = section == null ? new PiecePlace.BySheets(cut.names.stream().map(PieceNames.Named::section).toList()) : new PiecePlace.Titled(section);
+        bundle.add(cut.batch, rules, options.hand(cut.batch.pageCount()), cut.cutting, cut.names, place);
+        console.end(summary(cut) + ", in the bundle " + into + ",");
+    }
+
+    private Cut cut(Source batch, CutRules rules, SourceFiles place, Console console) throws IOException {
+        List<BatchPage> pages = new ArrayList<>(BatchPages.read(place, batch.id(), rules.rules().stream().anyMatch(CutRule.SeparatorSheets.class::isInstance), (page, of) -> console.show(batch.fileName() + ": reading page " + page + " of " + of), console::isStopped));
+        if (rules.rules().stream().anyMatch(CutRule.UpTo.class::isInstance)) {
+            List<PageWeight> weights = PieceSizes.read(place, batch.id(), Bundle.EMPTY.fromSources().comments(), (page, of) -> console.show(batch.fileName() + ": measuring page " + page + " of " + of), console::isStopped);
+            for (int i = 0; i < weights.size(); i++) pages.set(i, pages.get(i).withWeight(weights.get(i)));
+        }
         try {
             Cutting cutting = Cutter.cut(pages, rules, options.hand(pages.size()));
             if (needsWords(rules) && pages.stream().allMatch(page -> page.text().isEmpty())) console.say(batch.fileName() + " has no words that could be found: its pages are pictures. Cut it by pages, sizes or blank sheets, or have its words recognised first.");
@@ -116,7 +153,7 @@ final class CutCommand implements Callable<Integer> {
         out.println(summary(cut));
         for (int i = 0; i < cut.names.size(); i++) {
             Cutting.Piece piece = cut.cutting.pieces().get(i);
-            out.printf(Locale.UK, "%5d  %s %s  %s  [%s]%n", i + 1, piece.pages().size() == 1 ? "page" : "pages", PieceFiles.stretches(piece.pages()), cut.names.get(i).words(),
+            out.printf(Locale.UK, "%5d  %s %s  %s  [%s]%n", i + 1, piece.pages().size() == 1 ? "page" : "pages", CutReport.stretches(piece.pages()), cut.names.get(i).words(),
                     piece.reasons().stream().map(Reason::words).collect(Collectors.joining("; ")));
         }
         cut.cutting.dropped().forEach(dropped -> out.printf(Locale.UK, "    –  page %d is dropped  [%s]%n", dropped.page(), dropped.reason().words()));
@@ -130,11 +167,11 @@ final class CutCommand implements Callable<Integer> {
                 dropped == 0 ? "" : ", " + dropped + " dropped");
     }
 
-    private List<Finding> write(Cut cut, FileNames folders, InPlace place, Console console) throws FindingException {
+    private List<Finding> write(Cut cut, FileNames folders, SourceFiles place, Console console) throws FindingException {
         String name = cut.batch.fileName();
         int dot = name.lastIndexOf('.');
         Path folder = Objects.requireNonNull(output).resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
-        PieceFiles.Written written = new PieceFiles(place, cut.batch, cut.cutting, cut.names, Bundle.EMPTY.fromSources().comments())
+        PieceFiles.Written written = new PieceFiles(place, new CutReport(cut.batch, cut.cutting, cut.names, List.of(), List.of()), Bundle.EMPTY.fromSources().comments(), options.wanted())
                 .write(folder, (page, of) -> console.show(name + ": writing page " + page + " of " + of), console::isStopped);
         console.end(summary(cut) + ", in " + folder + (written.isWhole() ? "," : ", stopped after " + written.pieces() + " of them,"));
         return written.findings();

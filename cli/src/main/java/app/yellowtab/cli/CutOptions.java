@@ -2,17 +2,23 @@ package app.yellowtab.cli;
 
 import app.yellowtab.cut.ByHand;
 import app.yellowtab.cut.PageRanges;
+import app.yellowtab.deliver.Wanted;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.page.Area;
+import app.yellowtab.store.KeptRules;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -22,6 +28,10 @@ import picocli.CommandLine.Spec.Target;
 
 /** By which rules batches are cut, and what the pieces are called. */
 final class CutOptions {
+    private static final Pattern SIZE = Pattern.compile("(?i)(\\d{1,9}(?:\\.\\d{1,3})?) ?([kmg]b)");
+
+    @Option(names = "--rules", paramLabel = "FILE", description = "Takes rules, and parts of names, that were given away as a file; stands beside no other rule.")
+    private @Nullable Path file;
     @Option(names = "--every", paramLabel = "N", description = "Cuts after every N pages.")
     private @Nullable Integer every;
     @Option(names = "--ranges", paramLabel = "R", description = "Takes these pages, such as \"9-12, 13-29, 40-, 5\"; each stretch is a piece. Stands beside no other rule.")
@@ -30,6 +40,8 @@ final class CutOptions {
     private boolean rest;
     @Option(names = "--odd-even", description = "Takes the odd pages as one piece and the even ones as another. Stands beside no other rule.")
     private boolean oddEven;
+    @Option(names = "--up-to", paramLabel = "SIZE", description = "Makes no piece of more than this, such as 5MB, 800KB or 1.5GB; a single page may be larger.")
+    private @Nullable String upTo;
     @Option(names = "--bookmarks", paramLabel = "LEVEL", description = "Cuts before pages that bookmarks down to this level lead to.")
     private @Nullable Integer bookmarks;
     @Option(names = "--blanks", description = "Cuts at blank sheets, and drops them.")
@@ -59,14 +71,24 @@ final class CutOptions {
     @Option(names = "--name", paramLabel = "PART", description = {"A part of the pieces' names; may be given several times:", "bookmark, file, number:3 (of so many digits), date, after:WORDS, in:AREA, text:WORDS.",
         "Otherwise what is cut by, or the file's name and a number."})
     private List<String> names = List.of();
+    @Option(names = "--emails", paramLabel = "HOW", description = "Drafts e-mails instead of files: each (one for each piece) or one (with all of them).")
+    private @Nullable Emails emails;
     @Spec(Target.MIXEE)
     private CommandSpec spec = CommandSpec.create();
 
-    CutRules rules() {
+    /** How pieces are attached to e-mails. */
+    private enum Emails { EACH, ONE }
+
+    Wanted wanted() {
+        return emails == null ? Wanted.FILES : new Wanted(false, Optional.of(Wanted.Mails.usual(emails == Emails.EACH)));
+    }
+
+    CutRules rules() throws FindingException {
         List<CutRule> rules = new ArrayList<>();
         try {
             if (every != null) rules.add(new CutRule.EveryPages(every, 1));
             if (ranges != null) rules.add(new CutRule.Ranges(ranges, rest));
+            if (upTo != null) rules.add(new CutRule.UpTo(bytes(upTo)));
             if (oddEven) rules.add(new CutRule.OddAndEven(false));
             if (bookmarks != null) rules.add(new CutRule.Bookmarks(bookmarks));
             if (blanks) rules.add(new CutRule.BlankSheets(true));
@@ -78,6 +100,11 @@ final class CutOptions {
             if (sizeChanges) rules.add(new CutRule.SizeChanges());
             if (words == null && (pattern || after || area != null)) throw new IllegalArgumentException("--pattern, --after and --area go with --words");
             if (ranges == null && rest) throw new IllegalArgumentException("--rest goes with --ranges");
+            if (file != null && !rules.isEmpty()) throw new IllegalArgumentException("--rules stands beside no other rule");
+            if (file != null) {
+                CutRules read = KeptRules.read(file).rules();
+                return new CutRules(read.rules(), Math.max(atLeast, read.leastPages()), names.isEmpty() ? read.name() : names.stream().map(this::part).toList());
+            }
             if (rules.isEmpty()) throw new IllegalArgumentException("Say how to cut, such as --every 10 or --bookmarks 1; see --help");
             return new CutRules(rules, atLeast, names.stream().map(this::part).toList());
         } catch (IllegalArgumentException wrong) {
@@ -116,6 +143,17 @@ final class CutOptions {
     private static int number(String typed, String digits) {
         if (!digits.strip().matches("[1-9]")) throw new IllegalArgumentException("--name: in " + typed + " should stand how many digits, 1 to 9");
         return Integer.parseInt(digits.strip());
+    }
+
+    private static long bytes(String typed) {
+        Matcher size = SIZE.matcher(typed.strip());
+        double bytes = size.matches() ? Double.parseDouble(size.group(1)) * switch (size.group(2).toUpperCase(Locale.ROOT)) {
+            case "KB" -> 1e3;
+            case "GB" -> 1e9;
+            default -> 1e6;
+        } : 0;
+        if (bytes < 1 || bytes > 1e15) throw new IllegalArgumentException("--up-to: " + typed + " is no size, such as 5MB");
+        return (long) bytes;
     }
 
     private static Area area(String option, String typed) {

@@ -5,12 +5,10 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
-import app.yellowtab.source.NameReading;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -48,7 +46,7 @@ final class GatherCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        BundleFolder.Opened opened = opened();
+        BundleFolder.Opened opened = IntoBundle.opened(folder);
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr()); BundleFolder place = opened.folder()) {
             place.tryPasswords(options.passwords());
             List<Finding> findings = new ArrayList<>();
@@ -66,12 +64,6 @@ final class GatherCommand implements Callable<Integer> {
             if (taken.sources().isEmpty()) return NOTHING_GATHERED;
             return findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT : DONE;
         }
-    }
-
-    private BundleFolder.Opened opened() throws FindingException {
-        if (Files.exists(folder.resolve(BundleFolder.FILE))) return BundleFolder.open(folder);
-        Bundle fresh = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(NameReading.sectionTitle(String.valueOf(folder.toAbsolutePath().getFileName()))));
-        return new BundleFolder.Opened(BundleFolder.create(folder, fresh), fresh);
     }
 
     /** Saves what has come in each second, so that a program that is killed has lost no more. */

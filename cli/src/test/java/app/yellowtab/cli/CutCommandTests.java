@@ -2,6 +2,15 @@ package app.yellowtab.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.Section;
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.CutRules;
+import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.store.BundleFolder;
+import app.yellowtab.store.KeptRules;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -63,6 +72,31 @@ class CutCommandTests {
         try (Stream<Path> files = Files.walk(to)) {
             return files.filter(Files::isRegularFile).map(file -> to.relativize(file).toString()).sorted().toList();
         }
+    }
+
+    @Test
+    void piecesAreAttachedToDraftedMails() throws IOException {
+        assertThat(run(post, "-o", to, "--value-after", "invoice no.", "--emails", "each")).isZero();
+        assertThat(written()).containsExactly("post of the week/TH-1.eml", "post of the week/TH-2.eml", "post of the week/TH-3.eml", "post of the week/cuts.csv");
+    }
+
+    @Test
+    void piecesBecomeDocumentsOfABundleByRulesOfAFile() throws IOException {
+        Path rules = temp.resolve("rules.json");
+        KeptRules.write(rules, new KeptRules.Named("Invoices", new CutRules(List.of(new CutRule.ValueChanges(new ValuePlace.AfterWords("Invoice no.", "")), new CutRule.BlankSheets(true)), 1, List.of(new NamePart.Typed("Invoice"), new NamePart.Value(new ValuePlace.AfterWords("Invoice no.", ""))))));
+        Path bundle = temp.resolve("Trial bundle");
+        assertThat(run(post, "--rules", rules, "--into", bundle, "--section", "Invoices", "--drop", "3")).as(err.toString()).isZero();
+        BundleFolder.Opened opened = BundleFolder.open(bundle);
+        try (BundleFolder folder = opened.folder()) {
+            Bundle saved = opened.bundle();
+            assertThat(folder.path()).isEqualTo(bundle);
+            assertThat(saved.contents().sections()).extracting(Section::title).containsExactly("Invoices");
+            assertThat(saved.contents().sections().getFirst().contents().documents()).extracting(Document::title).containsExactly("Invoice TH-1", "Invoice TH-3");
+            assertThat(saved.batches().getFirst().rules().rules()).hasSize(2);
+            assertThat(saved.batches().getFirst().drops()).hasSize(1);
+        }
+        assertThat(run(post, "--rules", rules, "--every", "2", "--list")).isEqualTo(2);
+        assertThat(err.toString()).contains("--rules stands beside no other rule.");
     }
 
     @Test

@@ -7,10 +7,13 @@ import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.SheetCode;
 import com.google.re2j.Pattern;
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
@@ -20,6 +23,7 @@ import java.util.TreeMap;
 public final class Cutter {
     /** Pages whose sides differ by less are of one size. */
     private static final double SAME_MM = 3;
+    private static final long MEGA = 1_000_000;
 
     private final List<BatchPage> pages;
     /** Before which page there is a cut, and why. */
@@ -52,7 +56,36 @@ public final class Cutter {
             if (cut) cutter.cuts.put(page, List.of(Reason.HAND));
             else cutter.cuts.remove(page);
         });
+        for (CutRule rule : rules.rules()) if (rule instanceof CutRule.UpTo most) counts.put(rule, cutter.upTo(most, hand));
         return new Cutting(cutter.pieces(), cutter.dropped(), counts);
+    }
+
+    /** Cuts pieces that take too much; {@return how often} Nothing is cut as long as nobody has measured the pages. */
+    private Count upTo(CutRule.UpTo rule, ByHand hand) {
+        int made = 0;
+        if (pages.stream().anyMatch(page -> page.weight() == PageWeight.UNKNOWN)) return new Count(0, 0);
+        PageWeight.Sum sum = new PageWeight.Sum();
+        boolean empty = true;
+        for (int page = 1; page <= pages.size(); page++) {
+            if (cuts.containsKey(page)) {
+                sum.clear();
+                empty = true;
+            }
+            if (drops.containsKey(page)) continue;
+            PageWeight weight = pages.get(page - 1).weight();
+            if (!empty && sum.with(weight) > rule.bytes() && !hand.cuts().containsKey(page)) {
+                cutBefore(page, rule, "with this page it would be more than " + size(rule.bytes()));
+                made++;
+                sum.clear();
+            }
+            sum.add(weight);
+            empty = false;
+        }
+        return new Count(made, made);
+    }
+
+    private static String size(long bytes) {
+        return bytes >= MEGA ? new DecimalFormat("#,##0.##", DecimalFormatSymbols.getInstance(Locale.UK)).format(bytes / (double) MEGA) + " MB" : String.format(Locale.UK, "%,d bytes", bytes);
     }
 
     private List<Dropped> dropped() {
@@ -118,6 +151,9 @@ public final class Cutter {
             case CutRule.ValueChanges value -> values(value);
             case CutRule.NumberingRestarts r -> restarts(rule);
             case CutRule.SeparatorSheets s -> separatorSheets(rule);
+            case CutRule.UpTo u -> {
+                // The other rules and the hand come first; see upTo.
+            }
             case CutRule.SizeChanges s -> each((page, before) -> before.flatMap(other -> sizeChange(other, page)), rule);
             case CutRule.Ranges r -> throw new IllegalArgumentException("stands alone: " + rule);
             case CutRule.OddAndEven o -> throw new IllegalArgumentException("stands alone: " + rule);

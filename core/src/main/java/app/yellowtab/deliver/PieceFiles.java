@@ -2,13 +2,13 @@ package app.yellowtab.deliver;
 
 import app.yellowtab.assemble.Outcome;
 import app.yellowtab.assemble.PieceWriter;
-import app.yellowtab.cut.Cutting;
-import app.yellowtab.cut.Cutting.Piece;
-import app.yellowtab.cut.PieceNames.Named;
 import app.yellowtab.cut.Pieces;
-import app.yellowtab.cut.Reason;
-import app.yellowtab.files.CsvLine;
+import app.yellowtab.deliver.CutReport.Made;
+import app.yellowtab.deliver.Wanted.Mails;
+import app.yellowtab.files.Drafts;
 import app.yellowtab.files.FileNames;
+import app.yellowtab.files.Folders;
+import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
@@ -32,43 +32,52 @@ import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
-/** Writes the pieces of a batch as files in a folder of its own, with a table of what became of every page. */
+/** Writes the pieces of a batch in a folder of their own: as files, attached to drafted e-mails, or both, with a table of what became of every page. */
 public final class PieceFiles {
     /** The table beside the pieces. */
     public static final String TABLE = "cuts.csv";
-    private static final String ENDING = ".pdf";
+    static final String ENDING = ".pdf";
+    private static final String MAIL = ".eml";
 
     private final SourceFiles sources;
-    private final Source batch;
-    private final Cutting cutting;
-    private final List<Named> names;
+    private final CutReport report;
     private final Comments comments;
+    private final Wanted wanted;
 
-    /** @param names of the pieces, in order */
-    public PieceFiles(SourceFiles sources, Source batch, Cutting cutting, List<Named> names, Comments comments) {
-        if (names.size() != cutting.pieces().size()) throw new IllegalArgumentException("as many names as pieces are needed");
+    /** @param report what is known before anything is written */
+    public PieceFiles(SourceFiles sources, CutReport report, Comments comments, Wanted wanted) {
+        if (report.names().size() != report.cutting().pieces().size()) throw new IllegalArgumentException("as many names as pieces are needed");
         this.sources = sources;
-        this.batch = batch;
-        this.cutting = cutting;
-        this.names = List.copyOf(names);
+        this.report = report;
         this.comments = comments;
+        this.wanted = wanted;
     }
 
     /**
      * What was written.
      *
-     * @param pieces   how many files there are
-     * @param isWhole  whether that is all; otherwise it was stopped, and the table tells of those that there are
+     * @param report   what became of every page
+     * @param isWhole  whether that is all; otherwise it was stopped, and the report tells of those that there are
      * @param findings what must be known of them
      */
-    public record Written(Path folder, int pieces, int pages, long bytes, boolean isWhole, List<Finding> findings) {
+    public record Written(Path folder, CutReport report, int pages, boolean isWhole, List<Finding> findings) {
         public Written {
             findings = List.copyOf(findings);
+        }
+
+        /** {@return how many pieces were written} */
+        public int pieces() {
+            return report.made().size();
+        }
+
+        /** {@return how many bytes the pieces take} */
+        public long bytes() {
+            return report.made().stream().mapToLong(Made::bytes).sum();
         }
     }
 
     /**
-     * Writes the pieces, and the table last.
+     * Writes what is wanted, and the table last.
      *
      * @param folder made if it is not there; must be empty
      * @throws FindingException if the batch cannot be read or the folder not be written; pieces that were written are there still,
@@ -76,28 +85,76 @@ public final class PieceFiles {
      */
     public Written write(Path folder, Progress progress, BooleanSupplier stop) throws FindingException {
         begin(folder);
-        List<Plan> plans = new ArrayList<>();
-        for (Document piece : Pieces.documents(Batch.of(batch), cutting, names)) plans.add(PiecePlanner.plan(piece, Map.of(batch.id(), batch), comments, Integer.MAX_VALUE));
-        FileNames fileNames = new FileNames();
-        fileNames.take(TABLE);
-        List<Outcome.Written> written = new ArrayList<>();
-        int pages = 0;
-        boolean stopped = false;
-        List<Finding> findings = List.of();
-        try (PieceWriter writer = new PieceWriter(sources, plans)) {
-            for (int i = 0; i < plans.size() && !stopped; i++) {
-                int before = pages;
-                Path target = folder.resolve(fileNames.next(names.get(i).words(), ENDING));
-                Outcome outcome = writer.write(plans.get(i), target, (done, total) -> progress.report(before + done, batch.pageCount()), stop);
-                if (outcome instanceof Outcome.Written one) written.add(one);
-                else stopped = true;
-                pages += plans.get(i).pageCount();
+        List<Made> made = new ArrayList<>();
+        try {
+            Path place = wanted.files() ? folder : WorkFolder.newFolder("pieces");
+            try {
+                return write(folder, place, made, progress, stop);
+            } finally {
+                if (!wanted.files()) Folders.delete(place);
             }
-            findings = writer.findings();
+        } catch (FindingException known) {
+            throw known;
+        } catch (IOException e) {
+            throw failure(folder, String.valueOf(e.getMessage()), e);
         } finally {
-            table(folder, written);
+            table(folder, made);
         }
-        return new Written(folder, written.size(), written.stream().mapToInt(Outcome.Written::pages).sum(), written.stream().mapToLong(Outcome.Written::bytes).sum(), !stopped, findings);
+    }
+
+    /** @param place where the PDFs are written: where they stay, or where they are only until they are attached */
+    private Written write(Path folder, Path place, List<Made> made, Progress progress, BooleanSupplier stop) throws IOException {
+        Source batch = report.batch();
+        List<Plan> plans = new ArrayList<>();
+        for (Document piece : Pieces.documents(Batch.of(batch), report.cutting(), report.names())) plans.add(PiecePlanner.plan(piece, Map.of(batch.id(), batch), comments, Integer.MAX_VALUE));
+        FileNames names = new FileNames();
+        names.take(TABLE);
+        boolean eachMailed = wanted.mails().filter(Mails::oneEach).isPresent();
+        List<Path> files = new ArrayList<>();
+        int pages = 0;
+        try (PieceWriter writer = new PieceWriter(sources, plans)) {
+            for (int i = 0; i < plans.size(); i++) {
+                int before = pages;
+                Path file = place.resolve(names.next(report.names().get(i).words(), ENDING));
+                Outcome outcome = writer.write(plans.get(i), file, (done, total) -> progress.report(before + done, batch.pageCount()), stop);
+                if (!(outcome instanceof Outcome.Written one)) return new Written(folder, report.with(made), pages, false, writer.findings());
+                String mail = eachMailed ? mail(folder, names, i, List.of(file)) : "";
+                made.add(new Made(wanted.files() ? String.valueOf(file.getFileName()) : "", mail, one.bytes()));
+                if (eachMailed && !wanted.files()) Files.delete(file);
+                files.add(file);
+                pages += one.pages();
+            }
+            if (wanted.mails().isPresent() && !eachMailed && !files.isEmpty()) {
+                String mail = mail(folder, names, -1, files);
+                made.replaceAll(its -> new Made(its.file(), mail, its.bytes()));
+            }
+            return new Written(folder, report.with(made), pages, true, writer.findings());
+        }
+    }
+
+    /**
+     * Writes an e-mail; {@return the name of its file}
+     *
+     * @param piece that it is about, counted from 0; less for all
+     */
+    private String mail(Path folder, FileNames names, int piece, List<Path> files) throws IOException {
+        Mails mails = wanted.mails().orElseThrow();
+        String title = piece < 0 ? report.batch().fileName() + ": " + files.size() + (files.size() == 1 ? " document" : " documents") : report.names().get(piece).words();
+        Path target = folder.resolve(names.next(piece < 0 ? "All of " + report.batch().fileName() : title, MAIL));
+        Path draft = Drafts.beside(target);
+        try {
+            new MailDraft(mails.to(), filled(mails.subject(), piece, title), filled(mails.text(), piece, title), files).write(draft);
+            Files.move(draft, target);
+        } finally {
+            Files.deleteIfExists(draft);
+        }
+        return String.valueOf(target.getFileName());
+    }
+
+    private String filled(String words, int piece, String title) {
+        int pages = report.cutting().pieces().stream().mapToInt(one -> one.pages().size()).sum();
+        if (piece >= 0) pages = report.cutting().pieces().get(piece).pages().size();
+        return words.replace("[name]", title).replace("[date]", piece < 0 ? "" : report.names().get(piece).date().shown()).replace("[pages]", pages == 1 ? "1 page" : pages + " pages");
     }
 
     private static void begin(Path folder) throws FindingException {
@@ -118,31 +175,11 @@ public final class PieceFiles {
         return new FindingException(new Finding(code, Subject.OfProduced.of(target, 0), detail), cause);
     }
 
-    private void table(Path folder, List<Outcome.Written> written) throws FindingException {
-        StringBuilder table = new StringBuilder(CsvLine.of("batch", "piece", "file", "pages", "page count", "title", "date", "bytes", "cut because"));
-        for (int i = 0; i < written.size(); i++) {
-            Piece piece = cutting.pieces().get(i);
-            Outcome.Written file = written.get(i);
-            table.append(CsvLine.of(batch.fileName(), i + 1, file.file().getFileName(), stretches(piece.pages()), piece.pages().size(), names.get(i).words(), names.get(i).date().shown(), file.bytes(),
-                    String.join("; ", piece.reasons().stream().map(Reason::words).toList())));
-        }
-        for (Cutting.Dropped dropped : cutting.dropped()) table.append(CsvLine.of(batch.fileName(), "", "", dropped.page(), 1, "", "", "", "dropped: " + dropped.reason().words()));
+    private void table(Path folder, List<Made> made) throws FindingException {
         try {
-            Files.writeString(folder.resolve(TABLE), table);
+            Files.writeString(folder.resolve(TABLE), report.with(made).table());
         } catch (IOException e) {
             throw failure(folder.resolve(TABLE), String.valueOf(e.getMessage()), e);
         }
-    }
-
-    /** {@return pages in few words, such as "1-3, 5"} */
-    public static String stretches(List<Integer> pages) {
-        StringBuilder words = new StringBuilder();
-        for (int i = 0; i < pages.size(); ) {
-            int end = i;
-            while (end + 1 < pages.size() && pages.get(end + 1) == pages.get(end) + 1) end++;
-            words.append(words.isEmpty() ? "" : ", ").append(pages.get(i)).append(end > i ? "-" + pages.get(end) : "");
-            i = end + 1;
-        }
-        return words.toString();
     }
 }

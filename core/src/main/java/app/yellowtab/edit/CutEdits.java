@@ -1,17 +1,26 @@
 package app.yellowtab.edit;
 
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Section;
 import app.yellowtab.model.cut.Batch;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.RunId;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /** The edits of batches. */
 public final class CutEdits {
@@ -62,19 +71,61 @@ public final class CutEdits {
     }
 
     /**
-     * {@return the bundle with documents that a batch's pieces have become} Those that it became before, and that nobody has changed
-     * since, go.
+     * {@return the bundle with documents that a batch's pieces have become}
      *
-     * @param place in the index; empty for the tray
+     * @param replaced whether those that it became before, and that nobody has changed since, go
+     * @throws IllegalArgumentException if there is no such section, or there are not as many titles as pieces
      */
-    public static Bundle make(Bundle bundle, Source source, List<Document> pieces, Optional<Place> place) {
-        Set<EntryId> old = new HashSet<>();
-        unchanged(bundle, batchOf(bundle, source)).forEach(document -> old.add(document.id()));
-        Bundle left = Edits.without(bundle, old).withSetAside(bundle.setAside().stream().filter(document -> !old.contains(document.id())).toList());
-        Bundle noted = change(left, source, batch -> batch.withMade(pieces));
-        if (place.isPresent()) return Edits.insertDocuments(noted, pieces, place.get());
-        List<Document> aside = new ArrayList<>(noted.setAside());
-        aside.addAll(pieces);
-        return noted.withSetAside(aside);
+    public static Bundle make(Bundle bundle, Source source, List<Document> pieces, PiecePlace place, boolean replaced) {
+        Bundle left = replaced ? without(bundle, unchanged(bundle, batchOf(bundle, source))) : bundle;
+        List<Document> fresh = withNamesOfTheirOwn(left, pieces);
+        Bundle noted = change(left, source, batch -> batch.withMade(fresh));
+        return switch (place) {
+            case PiecePlace.Tray tray -> inTray(noted, fresh);
+            case PiecePlace.InSection in -> Edits.insertDocuments(noted, fresh, new Place(Optional.of(in.section()), Integer.MAX_VALUE));
+            case PiecePlace.Titled titled -> titled(noted, titled.title(), fresh);
+            case PiecePlace.BySheets sheets -> bySheets(noted, sheets.titles(), fresh);
+        };
+    }
+
+    /** {@return documents whose pages are copies where a document that stays has them already} */
+    private static List<Document> withNamesOfTheirOwn(Bundle bundle, List<Document> pieces) {
+        Set<PageKey> used = new HashSet<>();
+        Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).flatMap(document -> document.runs().stream()).forEach(run -> used.addAll(keys(run)));
+        return pieces.stream().map(piece -> piece.withRuns(piece.runs().stream().map(run -> run instanceof SourcePages pages && keys(run).stream().anyMatch(used::contains)
+                ? new SourcePages(RunId.fresh(), pages.source(), pages.first(), pages.last(), pages.look()) : run).toList())).toList();
+    }
+
+    private static List<PageKey> keys(Run run) {
+        List<PageKey> keys = new ArrayList<>();
+        for (int n = 1; n <= run.pageCount(); n++) keys.add(run.key(n));
+        return keys;
+    }
+
+    private static Bundle without(Bundle bundle, List<Document> old) {
+        Set<EntryId> ids = new HashSet<>();
+        old.forEach(document -> ids.add(document.id()));
+        return Edits.without(bundle, ids).withSetAside(bundle.setAside().stream().filter(document -> !ids.contains(document.id())).toList());
+    }
+
+    private static Bundle inTray(Bundle bundle, List<Document> documents) {
+        List<Document> aside = new ArrayList<>(bundle.setAside());
+        aside.addAll(documents);
+        return bundle.withSetAside(aside);
+    }
+
+    private static Bundle titled(Bundle bundle, String title, List<Document> documents) {
+        Optional<Section> there = bundle.contents().sections().stream().filter(section -> section.title().strip().equalsIgnoreCase(title.strip())).findFirst();
+        if (there.isPresent()) return Edits.insertDocuments(bundle, documents, new Place(Optional.of(there.get().id()), Integer.MAX_VALUE));
+        return Edits.insertSections(bundle, List.of(new Section(EntryId.fresh(), title.strip(), new Contents(documents, List.of()))), new Place(Optional.empty(), Integer.MAX_VALUE));
+    }
+
+    private static Bundle bySheets(Bundle bundle, List<String> titles, List<Document> documents) {
+        if (titles.size() != documents.size()) throw new IllegalArgumentException("as many sections as pieces are needed, got " + titles.size());
+        Map<String, List<Document>> grouped = new LinkedHashMap<>();
+        for (int i = 0; i < titles.size(); i++) grouped.computeIfAbsent(titles.get(i).strip(), title -> new ArrayList<>()).add(documents.get(i));
+        Bundle now = bundle;
+        for (Map.Entry<String, List<Document>> group : grouped.entrySet()) now = group.getKey().isEmpty() ? inTray(now, group.getValue()) : titled(now, group.getKey(), group.getValue());
+        return now;
     }
 }

@@ -85,7 +85,7 @@ public final class WordsFile {
         for (int i = 0; i < sides.length; i++) sides[i] = (float) (numbers.get(i).asInt() / HUNDREDTHS);
         JsonNode code = node.path("code");
         return new BatchPage(PageText.of(node.required("text").asString(), sides), node.path("blank").asBoolean(false), node.required("size").required(0).asDouble(), node.required("size").required(1).asDouble(),
-                List.of(), code.isMissingNode() ? Optional.empty() : SheetCode.read(code.asString()));
+                List.of()).withSheet(code.isMissingNode() ? Optional.empty() : SheetCode.read(code.asString()));
     }
 
     /** Writes what is to be kept, in one step. */

@@ -79,7 +79,36 @@ public final class ObjectGraph {
      * @param root  the object itself
      * @param fresh what was not reached before, each after what it is made of; the root is not among them
      */
-    public record Reach(Reached root, List<Reached> fresh) {}
+    public record Reach(Reached root, List<Reached> fresh) {
+        /**
+         * {@return all that the object needs, whether it was reached before or not, and how many bytes each takes at most}
+         *
+         * @param ofRoot what the object itself takes beside its written form
+         */
+        public Sizes sizes(long ofRoot) {
+            Set<Reached> all = Collections.newSetFromMap(new IdentityHashMap<>());
+            Deque<Reached> open = new ArrayDeque<>(List.of(root));
+            while (!open.isEmpty()) {
+                Reached next = open.pop();
+                if (all.add(next)) next.needed().forEach(open::push);
+            }
+            long[] things = new long[all.size()];
+            long[] bytes = new long[all.size()];
+            int at = 0;
+            for (Reached one : all) {
+                things[at] = one.identity();
+                bytes[at++] = one.mostBytes() + (one == root ? ofRoot : 0);
+            }
+            return new Sizes(things, bytes);
+        }
+    }
+
+    /**
+     * Objects, and how many bytes each takes in a file at most.
+     *
+     * @param things what tells each from the others; the same for what is written once because it is alike
+     */
+    public record Sizes(long[] things, long[] bytes) {}
 
     /**
      * Reaches all that an object needs.

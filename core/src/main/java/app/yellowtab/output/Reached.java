@@ -1,13 +1,21 @@
 package app.yellowtab.output;
 
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSStream;
 import org.jspecify.annotations.Nullable;
 
 /** An object that was reached: its written form, with gaps where it refers to others. */
 public final class Reached {
+    /** Such as "1234567 0 R". */
+    private static final int MOST_REFERENCE = 12;
+    /** Its head, its end, and its place in the table of objects. */
+    private static final int AROUND = 80;
+
     private final COSBase base;
     private final byte[] text;
     private final List<ObjectText.Gap> gaps;
@@ -37,6 +45,22 @@ public final class Reached {
     /** {@return the stream that it is, or null for any other object} */
     @Nullable COSStream stream() {
         return base instanceof COSStream stream ? stream : null;
+    }
+
+    /** {@return what it refers to itself, but for leaves and our fonts} */
+    List<Reached> needed() {
+        return Arrays.stream(targets).filter(Objects::nonNull).toList();
+    }
+
+    /** {@return what tells it from others; alike objects that lead to nothing that leads back have the same} */
+    long identity() {
+        byte[] its = fingerprint;
+        return its == null ? System.identityHashCode(this) : ByteBuffer.wrap(its).getLong();
+    }
+
+    /** {@return how many bytes it takes in a file, if nothing of it is packed} */
+    long mostBytes() {
+        return text.length + (long) targets.length * MOST_REFERENCE + rawLength + AROUND;
     }
 
     int gapCount() {

@@ -88,7 +88,7 @@ public final class BatchPages {
         Map<Integer, List<BatchPage.Bookmark>> marks = new HashMap<>();
         for (SourceBookmark own : source.bookmarks()) marks.computeIfAbsent(own.page(), page -> new ArrayList<>()).add(new BatchPage.Bookmark(own.level(), own.title()));
         List<BatchPage> all = new ArrayList<>();
-        for (BatchPage page : pages) all.add(new BatchPage(page.text(), page.isBlank(), page.widthMm(), page.heightMm(), marks.getOrDefault(all.size() + 1, List.of()), page.sheet()));
+        for (BatchPage page : pages) all.add(page.withBookmarks(marks.getOrDefault(all.size() + 1, List.of())));
         return all;
     }
 
@@ -135,7 +135,7 @@ public final class BatchPages {
             LoggerFactory.getLogger(BatchPages.class).info("page {} of {} has no words", page, source.fileName(), unreadable);
         }
         boolean mayBeSheet = codes && !read.isBlank() && read.text().sides().length <= MOST_SIDES && !stop.getAsBoolean();
-        return new BatchPage(read.text(), read.isBlank(), shape.seenWidthPt() * MM_PER_PT, shape.seenHeightPt() * MM_PER_PT, List.of(), mayBeSheet ? sheet(input, renderer, page) : Optional.empty());
+        return new BatchPage(read.text(), read.isBlank(), shape.seenWidthPt() * MM_PER_PT, shape.seenHeightPt() * MM_PER_PT, List.of()).withSheet(mayBeSheet ? sheet(input, renderer, page) : Optional.empty());
     }
 
     private Optional<SheetCode> sheet(PdfInput input, BoundedRenderer renderer, int page) {

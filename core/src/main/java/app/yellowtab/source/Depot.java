@@ -1,8 +1,10 @@
 package app.yellowtab.source;
 
 import app.yellowtab.model.source.ConversionKey;
+import app.yellowtab.model.source.Source;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Collection;
 
 /** Where sources are kept once they have been brought in. */
 public interface Depot {
@@ -12,6 +14,9 @@ public interface Depot {
      * @param file readable, not empty
      */
     Kept keep(Path file) throws IOException;
+
+    /** Makes sources known, so that their pages can be had. */
+    void know(Collection<Source> taken);
 
     /** {@return where a PDF can be written that is going to be kept as a conversion, or else deleted; nothing is there yet} */
     Path conversionDraft() throws IOException;

@@ -38,7 +38,7 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
         return passwords;
     }
 
-    /** Makes sources known, so that their pages can be had. */
+    @Override
     public void know(Collection<Source> taken) {
         for (Source source : taken) sources.put(source.id(), source);
     }

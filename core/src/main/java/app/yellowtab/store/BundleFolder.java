@@ -168,7 +168,8 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         }
     }
 
-    /** Makes sources known before they are saved, so that their pages can be had at once. */
+    /** They need not be saved yet. */
+    @Override
     public void know(Collection<Source> taken) {
         for (Source source : taken) sources.put(source.id(), source);
     }

@@ -94,10 +94,15 @@ final class BundleJson {
         try {
             return MAPPER.treeToValue(complete, Bundle.class);
         } catch (DatabindException e) {
-            throw new IllegalArgumentException(place(e) + why(e), e);
+            throw new IllegalArgumentException(explained(e), e);
         } catch (JacksonException e) {
             throw new IllegalArgumentException(e.getOriginalMessage(), e);
         }
+    }
+
+    /** {@return which field is wrong, and why} */
+    static String explained(DatabindException e) {
+        return place(e) + why(e);
     }
 
     private static String why(DatabindException e) {
@@ -151,7 +156,8 @@ final class BundleJson {
         @JsonSubTypes.Type(value = CutRule.OddAndEven.class, name = "odd_and_even"), @JsonSubTypes.Type(value = CutRule.Bookmarks.class, name = "bookmarks"),
         @JsonSubTypes.Type(value = CutRule.BlankSheets.class, name = "blank_sheets"), @JsonSubTypes.Type(value = CutRule.WordsFound.class, name = "words"),
         @JsonSubTypes.Type(value = CutRule.ValueChanges.class, name = "value"), @JsonSubTypes.Type(value = CutRule.NumberingRestarts.class, name = "numbering"),
-        @JsonSubTypes.Type(value = CutRule.SizeChanges.class, name = "size"), @JsonSubTypes.Type(value = CutRule.SeparatorSheets.class, name = "separator_sheets")})
+        @JsonSubTypes.Type(value = CutRule.SizeChanges.class, name = "size"), @JsonSubTypes.Type(value = CutRule.SeparatorSheets.class, name = "separator_sheets"),
+        @JsonSubTypes.Type(value = CutRule.UpTo.class, name = "up_to")})
     private interface AnyCutRule {}
 
     /** Where values stand, told apart by a word. */

@@ -31,13 +31,15 @@ class CutProperties {
     Arbitrary<List<BatchPage>> batches() {
         Arbitrary<BatchPage> page = Arbitraries.oneOf(Arbitraries.just(Pages.blank()),
                 Arbitraries.of("Invoice no. 1", "Invoice no. 2", "1 of 2", "2 of 2", "text").map(Pages::page), Arbitraries.of("one", "two").map(title -> Pages.marked(1, title, "x")));
-        return page.list().ofMinSize(1).ofMaxSize(25);
+        Arbitrary<PageWeight> weight = Combinators.combine(Arbitraries.longs().between(1, 4), Arbitraries.longs().between(5, 9), Arbitraries.longs().between(1, 9000))
+                .as((shared, own, bytes) -> new PageWeight(new long[] {shared, own}, new long[] {1500, bytes}));
+        return Combinators.combine(page, weight).as(BatchPage::withWeight).list().ofMinSize(1).ofMaxSize(25);
     }
 
     @Provide
     Arbitrary<CutRules> rules() {
         Arbitrary<CutRule> rule = Arbitraries.oneOf(Combinators.combine(Arbitraries.integers().between(1, 9), Arbitraries.integers().between(1, 9)).as(CutRule.EveryPages::new),
-                Arbitraries.of(new CutRule.Bookmarks(1), new CutRule.BlankSheets(true), new CutRule.BlankSheets(false), new CutRule.NumberingRestarts(), new CutRule.SizeChanges(),
+                Arbitraries.of(new CutRule.Bookmarks(1), new CutRule.BlankSheets(true), new CutRule.BlankSheets(false), new CutRule.NumberingRestarts(), new CutRule.SizeChanges(), new CutRule.UpTo(9_000),
                         new CutRule.WordsFound("text", false, false, true, Optional.empty(), true), new CutRule.ValueChanges(new ValuePlace.AfterWords("Invoice no.", ""))));
         return Combinators.combine(rule.list().ofMaxSize(4), Arbitraries.integers().between(1, 4)).as((all, least) -> new CutRules(all.stream().distinct().toList(), least, List.of()));
     }
@@ -69,7 +71,17 @@ class CutProperties {
     @Property(tries = 200)
     void whereTheHandIsAwayNoPieceButTheOnlyOneIsTooShort(@ForAll("batches") List<BatchPage> pages, @ForAll("rules") CutRules rules) {
         Cutting cutting = Cutter.cut(pages, rules, ByHand.NONE);
-        if (cutting.pieces().size() > 1) assertThat(cutting.pieces()).allSatisfy(piece -> assertThat(piece.pages()).hasSizeGreaterThanOrEqualTo(rules.leastPages()));
+        List<CutRule.UpTo> most = rules.rules().stream().filter(CutRule.UpTo.class::isInstance).map(CutRule.UpTo.class::cast).toList();
+        if (cutting.pieces().size() > 1 && most.isEmpty()) assertThat(cutting.pieces()).allSatisfy(piece -> assertThat(piece.pages()).hasSizeGreaterThanOrEqualTo(rules.leastPages()));
+        for (CutRule.UpTo rule : most) {
+            assertThat(cutting.pieces()).allSatisfy(piece -> assertThat(piece.pages().size() == 1 || weight(pages, piece.pages()) <= rule.bytes()).as("takes too much").isTrue());
+        }
+    }
+
+    private static long weight(List<BatchPage> pages, List<Integer> its) {
+        PageWeight.Sum sum = new PageWeight.Sum();
+        its.forEach(page -> sum.add(pages.get(page - 1).weight()));
+        return sum.bytes();
     }
 
     @Property(tries = 400)

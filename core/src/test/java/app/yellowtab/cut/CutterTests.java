@@ -12,6 +12,7 @@ import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.page.Area;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,6 +35,18 @@ class CutterTests {
     @Test
     void withoutRulesABatchIsOnePiece() {
         assertThat(shown(cut(plain(4)))).isEqualTo("1-4");
+    }
+
+    @Test
+    void noPieceTakesMoreThanItMayAndWhatIsSharedCountsOnce() {
+        List<BatchPage> pages = new ArrayList<>();
+        for (int i = 0; i < 7; i++) pages.add(page("x").withWeight(new PageWeight(new long[] {1, 10 + i}, new long[] {500_000, i == 3 ? 2_000_000 : 200_000})));
+        Cutting cutting = cut(pages, new CutRule.UpTo(1_000_000));
+        assertThat(shown(cutting)).isEqualTo("1-2 3 4 5-6 7");
+        assertThat(reasons(cutting)).contains("with this page it would be more than 1 MB");
+        assertThat(cutting.counts().get(new CutRule.UpTo(1_000_000))).isEqualTo(new Cutting.Count(4, 4));
+        assertThat(shown(Cutter.cut(pages, new CutRules(List.of(new CutRule.UpTo(1_000_000)), 1, List.of()), new ByHand(Map.of(3, false), Map.of(4, true))))).as("the hand comes first").isEqualTo("1-3 5-6 7 | dropped 4");
+        assertThat(shown(cut(plain(3), new CutRule.UpTo(1)))).as("nobody has measured them").isEqualTo("1-3");
     }
 
     @Test

@@ -7,6 +7,7 @@ import app.yellowtab.cut.BatchPage;
 import app.yellowtab.cut.ByHand;
 import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
+import app.yellowtab.cut.PageWeight;
 import app.yellowtab.cut.PieceNames;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
@@ -21,18 +22,29 @@ import app.yellowtab.source.BatchPages;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
+import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.internet.MimeMultipart;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageFitDestination;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
@@ -49,6 +61,7 @@ class PieceFilesTests {
     private Path matter;
     private Path folder;
     private InPlace place;
+    private Wanted wanted = Wanted.FILES;
 
     @BeforeEach
     void begin() throws IOException {
@@ -95,7 +108,7 @@ class PieceFilesTests {
         Source batch = Folder.bundle(place, matter).sources().getFirst();
         List<BatchPage> pages = BatchPages.read(place, batch.id(), false, Progress.NONE, () -> false);
         Cutting cutting = Cutter.cut(pages, rules, hand);
-        return new PieceFiles(place, batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), Comments.KEPT);
+        return new PieceFiles(place, new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of()), Comments.KEPT, wanted);
     }
 
     private List<String> names() throws IOException {
@@ -121,8 +134,8 @@ class PieceFilesTests {
             assertThat(document.getDocumentInformation().getTitle()).isEqualTo("One");
             assertThat(document.getDocumentCatalog().getPageLabels()).as("a viewer counts from 1").isNull();
         }
-        assertThat(Files.readAllLines(folder.resolve("cuts.csv")).stream().map(line -> line.replaceAll(",\\d{3,},", ",N,"))).containsExactly("batch,piece,file,pages,page count,title,date,bytes,cut because",
-                "post.pdf,1,One.pdf,1-2,2,One,,N,bookmark “One”", "post.pdf,2,Two.pdf,3-4,2,Two,,N,bookmark “Two”", "post.pdf,,,5,1,,,,dropped: by hand");
+        assertThat(Files.readAllLines(folder.resolve("cuts.csv")).stream().map(line -> line.replaceAll(",\\d{3,},", ",N,"))).containsExactly("batch,piece,pages,page count,title,date,document in,file,renamed,e-mail,bytes,cut because",
+                "post.pdf,1,1-2,2,One,,,One.pdf,,,N,bookmark “One”", "post.pdf,2,3-4,2,Two,,,Two.pdf,,,N,bookmark “Two”", "post.pdf,,5,1,,,,,,,,dropped: by hand");
     }
 
     private static void assertNothingOf(Path file, String... words) throws IOException {
@@ -148,6 +161,46 @@ class PieceFilesTests {
     }
 
     @Test
+    void piecesAreAsLargeAsTheyMayBe() throws IOException {
+        Random noise = new Random(3);
+        Pdfs.write(matter, "post", 12, document -> {
+            PDImageXObject shared = picture(document, noise, 120);
+            for (int i = 0; i < 12; i++) draw(document, i, List.of(shared, picture(document, noise, 40 + 10 * (i % 3))));
+        });
+        Source batch = Folder.bundle(place, matter).sources().getFirst();
+        List<PageWeight> weights = PieceSizes.read(place, batch.id(), Comments.KEPT, Progress.NONE, () -> false);
+        List<BatchPage> pages = new ArrayList<>(BatchPages.read(place, batch.id(), false, Progress.NONE, () -> false));
+        for (int i = 0; i < 12; i++) pages.set(i, pages.get(i).withWeight(weights.get(i)));
+        CutRules rules = new CutRules(List.of(new CutRule.UpTo(25_000)), 1, List.of());
+        Cutting cutting = Cutter.cut(pages, rules, ByHand.NONE);
+        assertThat(cutting.pieces()).hasSizeBetween(3, 7);
+        PieceFiles.Written written = new PieceFiles(place, new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, "post.pdf", false), List.of(), List.of()), Comments.KEPT, Wanted.FILES).write(folder, Progress.NONE, () -> false);
+        for (int i = 0; i < cutting.pieces().size(); i++) {
+            PageWeight.Sum sum = new PageWeight.Sum();
+            cutting.pieces().get(i).pages().forEach(page -> sum.add(weights.get(page - 1)));
+            assertThat(written.report().made().get(i).bytes()).as("measured before").isBetween(sum.bytes() * 9 / 10, sum.bytes()).isLessThanOrEqualTo(25_000);
+        }
+    }
+
+    private static PDImageXObject picture(PDDocument document, Random noise, int side) {
+        BufferedImage picture = new BufferedImage(side, side, BufferedImage.TYPE_BYTE_GRAY);
+        for (int x = 0; x < side; x++) for (int y = 0; y < side; y++) picture.getRaster().setSample(x, y, 0, noise.nextInt(256));
+        try {
+            return LosslessFactory.createFromImage(document, picture);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void draw(PDDocument document, int page, List<PDImageXObject> pictures) {
+        try (PDPageContentStream content = new PDPageContentStream(document, document.getPage(page))) {
+            for (PDImageXObject picture : pictures) content.drawImage(picture, 50, 50);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Test
     void aBatchOfManyPiecesIsOpenedOnceAndCheckedOnce() throws IOException {
         Pdfs.write(matter, "post", 30);
         pieces(new CutRules(List.of(new CutRule.EveryPages(1, 1)), 1, List.of()), ByHand.NONE).write(folder, Progress.NONE, () -> false);
@@ -168,7 +221,52 @@ class PieceFilesTests {
         PieceFiles.Written written = pieces.write(folder, (done, total) -> seen[0] = done, () -> seen[0] >= 2);
         assertThat(written.isWhole()).isFalse();
         assertThat(names()).containsExactly("cuts.csv", "post 001.pdf");
-        assertThat(Files.readAllLines(folder.resolve("cuts.csv"))).hasSize(2);
+        assertThat(Files.readAllLines(folder.resolve("cuts.csv"))).hasSize(4).last().asString().as("not written").contains("post 003,,,,,,,every 2 pages");
+    }
+
+    @Test
+    void eachPieceIsAttachedToADraftOfItsOwn() throws Exception {
+        batch();
+        wanted = new Wanted(false, Optional.of(new Wanted.Mails(true, "clerk@orchard.example", "Bundle: [name]", "[name] of [pages], [date].")));
+        PieceFiles.Written written = pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of(new NamePart.Bookmark(), new NamePart.Typed("für Ödön: 1/2"))), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        assertThat(names()).containsExactly("One für Ödön 1 2.eml", "Two für Ödön 1 2.eml", "cuts.csv");
+        assertThat(written.report().table()).contains("One für Ödön: 1/2,,,,,One für Ödön 1 2.eml,");
+        MimeMessage mail = mail("One für Ödön 1 2.eml");
+        assertThat(mail.getSubject()).isEqualTo("Bundle: One für Ödön: 1/2");
+        assertThat(mail.getHeader("To", null)).isEqualTo("clerk@orchard.example");
+        assertThat(mail.getHeader("X-Unsent", null)).isEqualTo("1");
+        assertThat(mail.getMessageID()).isNull();
+        MimeMultipart parts = (MimeMultipart) mail.getContent();
+        assertThat(parts.getBodyPart(0).getContent()).isEqualTo("One für Ödön: 1/2 of 2 pages, .");
+        assertThat(parts.getBodyPart(1).getFileName()).isEqualTo("One für Ödön 1 2.pdf");
+        Path attached = temp.resolve("attached.pdf");
+        Files.write(attached, parts.getBodyPart(1).getInputStream().readAllBytes());
+        assertThat(Pdfs.pages(attached)).containsExactly("post-1", "post-2");
+    }
+
+    @Test
+    void oneDraftHasAllPiecesBesideTheFiles() throws Exception {
+        batch();
+        wanted = new Wanted(true, Optional.of(Wanted.Mails.usual(false)));
+        pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of()), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        assertThat(names()).containsExactly("All of post.pdf.eml", "One.pdf", "Two.pdf", "cuts.csv");
+        MimeMessage mail = mail("All of post.pdf.eml");
+        assertThat(mail.getSubject()).isEqualTo("post.pdf: 2 documents");
+        MimeMultipart parts = (MimeMultipart) mail.getContent();
+        assertThat(parts.getCount()).isEqualTo(3);
+        assertThat(parts.getBodyPart(2).getFileName()).isEqualTo("Two.pdf");
+        assertThat(parts.getBodyPart(0).getContent()).isEqualTo("Attached: post.pdf: 2 documents, 5 pages.");
+    }
+
+    @Test
+    void anAddressThatIsNoneIsRefused() {
+        assertThatThrownBy(() -> new Wanted.Mails(true, "clerk at orchard", "", "")).hasMessageContaining("“clerk at orchard” is no e-mail address");
+    }
+
+    private MimeMessage mail(String name) throws Exception {
+        try (InputStream in = Files.newInputStream(folder.resolve(name))) {
+            return new MimeMessage(null, in);
+        }
     }
 
     @Test

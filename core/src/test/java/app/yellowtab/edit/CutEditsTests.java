@@ -19,6 +19,7 @@ import app.yellowtab.facts.PageText;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Section;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
@@ -29,6 +30,7 @@ import app.yellowtab.model.source.Source;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -50,7 +52,7 @@ class CutEditsTests {
     }
 
     private static Bundle make(Bundle bundle, Source source) {
-        return CutEdits.make(bundle, source, pieces(bundle, source), Optional.empty());
+        return CutEdits.make(bundle, source, pieces(bundle, source), new PiecePlace.Tray(), true);
     }
 
     @Test
@@ -70,8 +72,8 @@ class CutEditsTests {
         Bundle made = make(ruled, post);
         assertThat(made.setAside()).extracting(Document::title).containsExactly("post 001", "post 002", "post 003");
         assertThat(made.tray()).hasSize(3);
-        Bundle placed = CutEdits.make(ruled, post, pieces(ruled, post), Optional.of(new Place(Optional.of(new EntryId("A")), 0)));
-        assertThat(order(placed)).isEqualTo("A(post 001 post 002 post 003 x)");
+        Bundle placed = CutEdits.make(ruled, post, pieces(ruled, post), new PiecePlace.InSection(new EntryId("A")), true);
+        assertThat(order(placed)).isEqualTo("A(x post 001 post 002 post 003)");
     }
 
     @Test
@@ -82,6 +84,29 @@ class CutEditsTests {
         Bundle again = make(ruled(edited, post, new CutRule.EveryPages(3, 1)), post);
         assertThat(order(again)).isEqualTo("Mine A(x)");
         assertThat(again.setAside()).extracting(Document::title, Document::pageCount).containsExactly(tuple("post 001", 3), tuple("post 002", 3));
+    }
+
+    @Test
+    void piecesStandInSectionsByTitleOrWhereTheirSheetsSay() {
+        Bundle ruled = ruled(start, post, new CutRule.EveryPages(2, 1));
+        List<Document> three = pieces(ruled, post);
+        Bundle titled = CutEdits.make(ruled, post, three, new PiecePlace.Titled(" Invoices "), true);
+        assertThat(titled.contents().sections().getLast().title()).isEqualTo("Invoices");
+        assertThat(titled.contents().sections().getLast().contents().documents()).hasSize(3);
+        String there = start.contents().sections().getFirst().title();
+        Bundle sheets = CutEdits.make(ruled, post, three, new PiecePlace.BySheets(List.of(there.toUpperCase(Locale.ROOT), "", "Letters")), true);
+        assertThat(sheets.setAside()).extracting(Document::title).containsExactly("post 002");
+        assertThat(sheets.contents().sections()).extracting(Section::title).containsExactly(there, "Letters");
+        assertThat(order(sheets)).contains("x post 001", "post 003");
+    }
+
+    @Test
+    void madeTwiceThePagesOfTheSecondDocumentsAreCopies() {
+        Bundle once = make(ruled(start, post, new CutRule.EveryPages(3, 1)), post);
+        Bundle twice = CutEdits.make(once, post, pieces(once, post), new PiecePlace.Tray(), false);
+        assertThat(twice.setAside()).hasSize(4);
+        Set<PageKey> keys = new HashSet<>();
+        for (Document piece : twice.setAside()) for (Run run : piece.runs()) for (int n = 1; n <= run.pageCount(); n++) assertThat(keys.add(run.key(n))).as("each name once").isTrue();
     }
 
     @Test

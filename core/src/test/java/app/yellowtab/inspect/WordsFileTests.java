@@ -36,7 +36,7 @@ class WordsFileTests {
     void whatIsKeptComesBack() throws IOException {
         Path file = folder.resolve("words/a.json.gz");
         WordsFile.write(file, new WordsFile.Kept(List.of(new BatchPage(text(), false, 210.001, 297, List.of()),
-                new BatchPage(PageText.NONE, true, 210, 297, List.of(), Optional.of(new SheetCode("A \"name\"", Optional.empty(), "S")))), true));
+                new BatchPage(PageText.NONE, true, 210, 297, List.of()).withSheet(Optional.of(new SheetCode("A \"name\"", Optional.empty(), "S")))), true));
         WordsFile.Kept kept = WordsFile.read(file).orElseThrow();
         assertThat(kept.hasCodes()).isTrue();
         assertThat(kept.pages().getFirst().text().lines()).isEqualTo(text().lines());

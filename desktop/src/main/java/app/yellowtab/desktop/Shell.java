@@ -17,6 +17,7 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
+import app.yellowtab.store.KeptRules;
 import app.yellowtab.store.RememberedPasswords;
 import java.util.List;
 import javafx.application.Platform;
@@ -51,12 +52,12 @@ final class Shell extends StackPane {
     private final StatusBar status;
     private final Subscription subscription;
 
-    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, FileDialogs dialogs, Opener opener) {
+    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, FileDialogs dialogs, Opener opener) {
         this.workspace = workspace;
         this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater);
         Intakes intakes = new Intakes(workspace, passwords);
         this.gather = new GatherStage(workspace, intakes, dialogs, pictures);
-        this.cut = new CutStage(workspace, pictures);
+        this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
         this.arrange = new ArrangeStage(workspace, intakes, dialogs);
         this.produce = new ProduceStage(workspace, dialogs, opener);
         this.reader = new Reader(workspace, pictures);

@@ -5,6 +5,7 @@ import java.io.File;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
@@ -40,7 +41,8 @@ final class SystemDialogs implements FileDialogs {
         Path folder = suggested.toAbsolutePath().getParent();
         if (folder != null && Files.isDirectory(folder)) chooser.setInitialDirectory(folder.toFile());
         chooser.setInitialFileName(String.valueOf(suggested.getFileName()));
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("PDF", "*.pdf"));
+        String ending = String.valueOf(suggested.getFileName()).replaceFirst(".*\\.", "");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(ending.toUpperCase(Locale.ROOT), "*." + ending));
         return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
     }
 }

@@ -9,13 +9,16 @@ import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.model.Document;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
+import javafx.scene.control.TableView;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -69,7 +72,21 @@ class CutWindowTests extends AtTheWindow {
         until(() -> tabs(robot).contains("post 003   4"));
         robot.press(KeyCode.CONTROL).push(KeyCode.Y).release(KeyCode.CONTROL);
         until(() -> tabs(robot).contains("Letter of claim   4"));
-        robot.clickOn("#cut-make");
+        robot.clickOn("#cut-go");
+        TableView<?> list = robot.lookup("#pieces").queryAs(TableView.class);
+        until(() -> list.isVisible() && list.getItems().size() == 4);
+        assertThat(list.getColumns().get(2).getCellData(2)).isEqualTo("Letter of claim");
+        assertThat(list.getColumns().get(3).getCellData(3)).isEqualTo("5–6");
+        until(() -> String.valueOf(list.getColumns().get(5).getCellData(0)).endsWith("KB"));
+        Path folder = temp.resolve("pieces");
+        robot.clickOn("#cut-files").doubleClickOn("#cut-folder").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write(folder.toString()).clickOn("#cut-mails").clickOn("#cut-make");
+        until(() -> robot.lookup("#cut-report").tryQuery().isPresent());
+        assertThat(Pdfs.pages(folder.resolve("post/Letter of claim.pdf"))).containsExactly("post-4");
+        assertThat(folder.resolve("post/Letter of claim.eml")).exists();
+        when(dialogs.saveAs(any(), any())).thenReturn(Optional.of(temp.resolve("report.csv")));
+        robot.clickOn("#cut-report");
+        until(() -> Files.exists(temp.resolve("report.csv")));
+        assertThat(Files.readString(temp.resolve("report.csv"))).contains("post.pdf,3,4,1,Letter of claim,,in the tray,Letter of claim.pdf,,Letter of claim.eml,").contains("post.pdf,,3,1,,,,,,,,dropped: by hand");
         until(() -> workspace().bundle().setAside().size() == 4);
         assertThat(workspace().bundle().setAside()).extracting(Document::title).containsExactly("post 001", "post 002", "Letter of claim", "post 004");
         robot.clickOn("#stage-arrange").clickOn("Letter of claim").push(KeyCode.ENTER);
@@ -79,6 +96,26 @@ class CutWindowTests extends AtTheWindow {
         robot.push(KeyCode.ENTER);
         until(() -> robot.lookup("#produce-openFile").tryQuery().isPresent());
         assertThat(Pdfs.pages(temp.resolve("bundle/Trial bundle.pdf"))).last().asString().contains("post-4");
+    }
+
+    @Test
+    void rulesAreKeptAndUsedAgainAndSeparatorSheetsAreMade(FxRobot robot) throws IOException {
+        openBatch(robot);
+        robot.doubleClickOn("#cut-every").push(KeyCode.DELETE).write("2").push(KeyCode.ENTER);
+        until(() -> tabs(robot).size() == 3);
+        robot.clickOn("#cut-kept").clickOn("Keep these rules under a name").write("Two and two").push(KeyCode.ENTER);
+        until(() -> robot.lookup("Kept as \u201CTwo and two\u201D.").tryQuery().isPresent());
+        robot.clickOn("#rule-every");
+        until(() -> tabs(robot).size() == 1);
+        robot.clickOn("#cut-kept").clickOn("Two and two");
+        until(() -> tabs(robot).size() == 3);
+        Path sheets = temp.resolve("sheets.pdf");
+        when(dialogs.saveAs(any(), any())).thenReturn(Optional.of(sheets));
+        robot.clickOn("#cut-sheets").clickOn("#sheet-lines").write("Letter of claim | 3 October 2030 | Letters\nDefence");
+        until(() -> robot.lookup("#cut-sheets-make").queryAs(ButtonBase.class).getText().startsWith("Make 2 sheets"));
+        robot.clickOn("#cut-sheets-make");
+        until(() -> Files.exists(sheets));
+        assertThat(Pdfs.pages(sheets)).satisfiesExactly(first -> assertThat(first).contains("Letter of claim", "3 October 2030", "Section: Letters"), second -> assertThat(second).contains("Defence"));
     }
 
     @Test
@@ -104,6 +141,11 @@ class CutWindowTests extends AtTheWindow {
         Bounds page = large.localToScreen(large.getLayoutBounds());
         robot.drag(page.getMinX() + 5, page.getMinY() + 3, MouseButton.PRIMARY).dropTo(page.getMaxX() - 5, page.getMinY() + page.getWidth() * 1.3);
         until(() -> robot.lookup("#area-words").queryAs(Label.class).getText().equals("In the area stands \u201Cpost-1\u201D"));
+        assertThat(robot.lookup("#area-pages").queryListView().getItems()).hasSize(6).last().isEqualTo("6: post-6");
+        robot.clickOn("#area-left").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("400").push(KeyCode.ENTER);
+        until(() -> robot.lookup("#area-words").queryAs(Label.class).getText().startsWith("The area lies off this page, which is "));
+        robot.press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("5").push(KeyCode.ENTER);
+        until(() -> robot.lookup("#area-words").queryAs(Label.class).getText().contains("post-1"));
         robot.clickOn("#cut-area-value");
         robot.clickOn("#cut-area-name").push(KeyCode.ESCAPE);
         until(() -> tabs(robot).equals(List.of("post-1   1", "post-2   2", "post-3   3", "post-4   4", "post-5   5", "post-6   6")));

@@ -101,6 +101,17 @@ public sealed interface CutRule {
     /** At separator sheets of ours, which are dropped; the document behind one gets what the sheet says. */
     record SeparatorSheets() implements CutRule {}
 
+    /**
+     * So that no piece takes more, going back to the last whole page; a page that takes more by itself is a piece of its own.
+     *
+     * @param bytes at least 1
+     */
+    record UpTo(long bytes) implements CutRule {
+        public UpTo {
+            if (bytes < 1) throw new IllegalArgumentException("\"bytes\" must be >= 1, got " + bytes);
+        }
+    }
+
     /** Where pages have another size, or lie the other way. */
     record SizeChanges() implements CutRule {}
 }

@@ -5,16 +5,10 @@ import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.PieceNames.Named;
 import app.yellowtab.cut.Pieces;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Stage;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.CutEdits;
-import app.yellowtab.edit.Place;
-import app.yellowtab.facts.PageText;
-import app.yellowtab.inspect.WordsFile;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
@@ -24,16 +18,10 @@ import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.model.source.SourceBookmark;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.source.BatchPages;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -45,9 +33,6 @@ import javafx.util.Subscription;
 
 /** The batches, and one of them as it is cut. Knows no node. All pages are told by their place in the batch, counted from 1. */
 final class CutDesk {
-    /** The words of so many batches stay known. */
-    private static final int MOST_READ = 4;
-
     /**
      * A batch in the list.
      *
@@ -75,27 +60,25 @@ final class CutDesk {
     }
 
     private final Workspace workspace;
+    private final BatchReading reading;
     private final ReadOnlyObjectWrapper<List<Row>> rows = new ReadOnlyObjectWrapper<>(this, "rows", List.of());
+    private final ReadOnlyObjectWrapper<List<Shown>> open = new ReadOnlyObjectWrapper<>(this, "open", List.of());
     private final ReadOnlyObjectWrapper<Optional<Shown>> shown = new ReadOnlyObjectWrapper<>(this, "shown", Optional.empty());
-    /** By the file that the pages are of. */
-    private final Map<String, WordsFile.Kept> read = new LinkedHashMap<>();
-    /** Files whose words cannot be had, or are not wanted for now. */
-    private final Set<String> unreadable = new HashSet<>();
     private final Subscription subscription;
-    private Optional<SourceId> chosen = Optional.empty();
-    /** What is being read, by the file. */
-    private final Map<String, Jobs.Job> reading = new HashMap<>();
+    private List<SourceId> chosen = List.of();
+    private boolean sizesWanted;
     private int asked;
 
     CutDesk(Workspace workspace) {
         this.workspace = workspace;
+        this.reading = new BatchReading(workspace);
         // What nobody sees is worked out when it comes into view: a bundle of two thousand documents is edited elsewhere.
         subscription = Subscription.combine(workspace.onBundle(bundle -> show()), workspace.stageProperty().subscribe(stage -> show()));
     }
 
     void dispose() {
         subscription.unsubscribe();
-        reading.values().forEach(Jobs.Job::stop);
+        reading.stop();
     }
 
     /** {@return the sources that may be cut, those that look like batches and wait to be cut first} */
@@ -108,17 +91,34 @@ final class CutDesk {
         return shown.getReadOnlyProperty();
     }
 
-    /** Puts a batch on the table. */
+    /** {@return all batches that are chosen, that on the table first} */
+    ReadOnlyObjectProperty<List<Shown>> openProperty() {
+        return open.getReadOnlyProperty();
+    }
+
+    /** Puts a batch on the table, alone. */
     void choose(SourceId source) {
-        if (chosen.equals(Optional.of(source))) return;
-        chosen = Optional.of(source);
-        unreadable.clear();
+        choose(List.of(source));
+    }
+
+    /** Chooses batches, which rules then cut all at once; the first is put on the table. */
+    void choose(List<SourceId> sources) {
+        if (chosen.equals(sources)) return;
+        chosen = List.copyOf(sources);
+        reading.forgetFailures();
         show();
     }
 
-    /** {@return the source that is on the table, or that will be as soon as it is cut} */
-    Optional<SourceId> chosen() {
+    /** {@return the sources that are chosen, that on the table first} */
+    List<SourceId> chosen() {
         return chosen;
+    }
+
+    /** Has pages measured, so that it is known how much pieces take. */
+    void wantSizes(boolean wanted) {
+        if (sizesWanted == wanted) return;
+        sizesWanted = wanted;
+        if (wanted) show();
     }
 
     private void show() {
@@ -127,14 +127,15 @@ final class CutDesk {
         Set<SourceId> waiting = CutEdits.waiting(bundle).stream().map(Source::id).collect(Collectors.toSet());
         rows.set(bundle.sources().stream().filter(source -> source.isRead() && source.pageCount() > 1).sorted(Comparator.comparing((Source source) -> !waiting.contains(source.id())))
                 .map(source -> new Row(source, made(bundle, source))).toList());
-        Optional<Source> source = chosen.flatMap(id -> rows.get().stream().map(Row::source).filter(one -> one.id().equals(id)).findFirst());
-        if (source.isEmpty()) {
-            chosen = Optional.empty();
+        List<Source> sources = chosen.stream().flatMap(id -> rows.get().stream().map(Row::source).filter(one -> one.id().equals(id))).toList();
+        chosen = sources.stream().map(Source::id).toList();
+        if (sources.isEmpty()) {
             asked++;
+            open.set(List.of());
             shown.set(Optional.empty());
             return;
         }
-        cut(source.get(), bundle);
+        cut(sources, bundle);
     }
 
     private static int made(Bundle bundle, Source source) {
@@ -142,69 +143,73 @@ final class CutDesk {
         return batch.made().isEmpty() ? 0 : CutEdits.unchanged(bundle, batch).size();
     }
 
+    /** A batch that is to be cut. */
+    private record Order(Source source, Batch batch, List<BatchPage> pages, boolean isKnown, boolean monthFirst) {}
+
     /** Cuts in the background; of several that are under way only the last is shown. */
-    private void cut(Source source, Bundle bundle) {
-        Batch batch = CutEdits.batchOf(bundle, source);
-        WordsFile.Kept kept = read.get(source.pagesKey());
-        boolean codes = needsCodes(batch);
-        boolean known = kept != null && (kept.hasCodes() || !codes);
-        List<BatchPage> pages = kept == null ? unread(source) : kept.pages();
-        boolean monthFirst = bundle.reading().monthFirst();
-        boolean isShown = shown.get().filter(now -> now.source() == source && now.batch().equals(batch) && now.isRead() == known).isPresent();
+    private void cut(List<Source> sources, Bundle bundle) {
+        List<Order> orders = new ArrayList<>();
+        for (Source source : sources) {
+            Batch batch = CutEdits.batchOf(bundle, source);
+            orders.add(new Order(source, batch, reading.pages(source), reading.isKnown(source, needs(batch)), bundle.reading().monthFirst()));
+        }
         int mine = ++asked;
-        if (isShown && (known || unreadable.contains(source.pagesKey()))) return;
-        workspace.jobs().quietly(() -> cut(source, batch, pages, known, monthFirst), result -> {
+        if (isShown(orders)) return;
+        workspace.jobs().quietly(() -> orders.stream().map(CutDesk::cut).toList(), results -> {
             if (mine != asked) return;
-            shown.set(Optional.of(result));
-            if (!known) read(source, codes);
+            open.set(results);
+            shown.set(Optional.of(results.getFirst()));
+            Set<String> laidOpen = results.stream().map(one -> one.source().pagesKey()).collect(Collectors.toSet());
+            for (Order order : orders) if (!order.isKnown()) reading.read(order.source(), needs(order.batch()), laidOpen, this::show);
         });
     }
 
-    private static Shown cut(Source source, Batch batch, List<BatchPage> pages, boolean isRead, boolean monthFirst) {
+    /** {@return whether all of it is shown already, and nothing more can be read} */
+    private boolean isShown(List<Order> orders) {
+        List<Shown> now = open.get();
+        if (now.size() != orders.size()) return false;
+        for (int i = 0; i < orders.size(); i++) {
+            Order order = orders.get(i);
+            boolean same = now.get(i).source() == order.source() && now.get(i).batch().equals(order.batch()) && now.get(i).pages() == order.pages() && now.get(i).isRead() == order.isKnown();
+            if (!same && !(reading.isUnreadable(order.source()) && now.get(i).source() == order.source() && now.get(i).batch().equals(order.batch()))) return false;
+            if (!order.isKnown() && !reading.isUnreadable(order.source())) return false;
+        }
+        return true;
+    }
+
+    private BatchReading.Needs needs(Batch batch) {
+        List<CutRule> rules = batch.rules().rules();
+        return new BatchReading.Needs(rules.stream().anyMatch(CutRule.SeparatorSheets.class::isInstance), sizesWanted || rules.stream().anyMatch(CutRule.UpTo.class::isInstance));
+    }
+
+    private static Shown cut(Order order) {
         Cutting cutting;
         String trouble = "";
+        Batch batch = order.batch();
         try {
-            cutting = Cutter.cut(pages, batch.rules(), Pieces.byHand(batch));
+            cutting = Cutter.cut(order.pages(), batch.rules(), Pieces.byHand(batch));
         } catch (IllegalArgumentException wrong) {
             trouble = String.valueOf(wrong.getMessage());
-            cutting = Cutter.cut(pages, CutRules.NONE, Pieces.byHand(batch));
+            cutting = Cutter.cut(order.pages(), CutRules.NONE, Pieces.byHand(batch));
         }
-        return new Shown(source, batch, pages, isRead, cutting, Pieces.names(batch, pages, cutting, source.fileName(), monthFirst), trouble);
+        return new Shown(order.source(), batch, order.pages(), order.isKnown(), cutting, Pieces.names(batch, order.pages(), cutting, order.source().fileName(), order.monthFirst()), trouble);
     }
 
-    /** {@return the pages of a source as long as nobody has read them: their bookmarks are known} */
-    private static List<BatchPage> unread(Source source) {
-        Map<Integer, List<BatchPage.Bookmark>> marks = new LinkedHashMap<>();
-        for (SourceBookmark own : source.bookmarks()) marks.computeIfAbsent(own.page(), page -> new ArrayList<>()).add(new BatchPage.Bookmark(own.level(), own.title()));
-        List<BatchPage> pages = new ArrayList<>();
-        for (int page = 1; page <= source.pageCount(); page++) pages.add(new BatchPage(PageText.NONE, false, 1, 1, marks.getOrDefault(page, List.of())));
-        return pages;
+    /** Changes the rules of all batches that are chosen, in one step. */
+    private void changeRules(UnaryOperator<Batch> change) {
+        List<Shown> all = open.get();
+        if (all.isEmpty()) return;
+        workspace.edit(bundle -> {
+            Bundle now = CutEdits.change(bundle, all.getFirst().source(), change);
+            Batch first = CutEdits.batchOf(now, all.getFirst().source());
+            for (Shown other : all.subList(1, all.size())) now = CutEdits.change(now, other.source(), batch -> batch.withRules(first.rules(), first.resting()));
+            return now;
+        });
     }
 
-    private static boolean needsCodes(Batch batch) {
-        return batch.rules().rules().stream().anyMatch(CutRule.SeparatorSheets.class::isInstance);
-    }
-
-    private void read(Source source, boolean codes) {
-        String file = source.pagesKey();
-        if (unreadable.contains(file) || reading.containsKey(file)) return;
-        Jobs.Job job = workspace.jobs().start((progress, stop) -> BatchPages.read(workspace.folder(), source.id(), codes,
-                (done, total) -> progress.accept(new Jobs.State(Words.of("cut.reading", source.fileName(), done, total), (double) done / total)), stop), pages -> {
-                    Jobs.Job ended = reading.remove(file);
-                    if (ended == null || !ended.isStopped()) keep(file, new WordsFile.Kept(pages, codes));
-                    else unreadable.add(file);
-                    show();
-                }, failure -> {
-                    reading.remove(file);
-                    unreadable.add(file);
-                    show();
-                });
-        if (!job.ended().isDone()) reading.put(file, job);
-    }
-
-    private void keep(String file, WordsFile.Kept kept) {
-        read.put(file, kept);
-        if (read.size() > MOST_READ) read.remove(read.keySet().iterator().next());
+    /** Cuts all chosen batches by rules that were kept. */
+    void useRules(CutRules rules) {
+        changeRules(batch -> batch.withRules(rules, batch.resting().stream().filter(resting -> rules.rules().stream().noneMatch(rule -> RuleKind.of(rule) == RuleKind.of(resting))).toList()));
     }
 
     private void change(UnaryOperator<Batch> change) {
@@ -223,7 +228,7 @@ final class CutDesk {
 
     /** Fills a rule in, and switches it on or off; one that stands alone switches off the others, and is switched off by them. */
     void set(CutRule rule, boolean on) {
-        change(batch -> {
+        changeRules(batch -> {
             RuleKind kind = RuleKind.of(rule);
             List<CutRule> rules = new ArrayList<>();
             List<CutRule> resting = new ArrayList<>();
@@ -271,11 +276,11 @@ final class CutDesk {
     }
 
     void setLeast(int pages) {
-        change(batch -> batch.withRules(new CutRules(batch.rules().rules(), pages, batch.rules().name()), batch.resting()));
+        changeRules(batch -> batch.withRules(new CutRules(batch.rules().rules(), pages, batch.rules().name()), batch.resting()));
     }
 
     void setNameParts(List<NamePart> parts) {
-        change(batch -> batch.withRules(new CutRules(batch.rules().rules(), batch.rules().leastPages(), parts), batch.resting()));
+        changeRules(batch -> batch.withRules(new CutRules(batch.rules().rules(), batch.rules().leastPages(), parts), batch.resting()));
     }
 
     /** Sets a cut before a page, or takes it away; it stays as the hand left it. */
@@ -292,9 +297,14 @@ final class CutDesk {
         shown.get().ifPresent(now -> change(batch -> batch.withDrop(key(batch, page), now.dropped(page).isEmpty())));
     }
 
-    /** Names a piece, counted from 0; blank words let the rules name it. */
+    /** Names a piece, counted from 0, of the batch on the table; blank words let the rules name it. */
     void name(int piece, String words) {
-        shown.get().ifPresent(now -> change(batch -> batch.withName(key(batch, now.cutting().pieces().get(piece).first()), words)));
+        shown.get().ifPresent(now -> name(now, piece, words));
+    }
+
+    /** Names a piece of a batch, counted from 0; blank words let the rules name it. */
+    void name(Shown batch, int piece, String words) {
+        workspace.edit(bundle -> CutEdits.change(bundle, batch.source(), its -> its.withName(key(its, batch.cutting().pieces().get(piece).first()), words)));
     }
 
     private static PageKey key(Batch batch, int page) {
@@ -318,11 +328,12 @@ final class CutDesk {
         return firsts.reversed().stream().filter(first -> first < page).findFirst().orElse(page);
     }
 
-    /** Makes documents of the pieces; those that they became before and that nobody has changed go. */
-    void makeDocuments(Optional<Place> place) {
-        shown.get().filter(now -> now.trouble().isEmpty()).ifPresent(now -> {
-            List<Document> documents = Pieces.documents(now.batch(), now.cutting(), now.names());
-            workspace.edit(bundle -> CutEdits.make(bundle, now.source(), documents, place));
-        });
+    /** {@return the page of the next cut that a rule makes, after a page or before it, going round; the page itself where it makes none} */
+    int cutBy(RuleKind kind, int page, boolean forward) {
+        List<Integer> firsts = shown.get().map(now -> now.cutting().pieces().stream().filter(piece -> piece.reasons().stream().anyMatch(reason -> reason.rule().filter(rule -> RuleKind.of(rule) == kind).isPresent()))
+                .map(Cutting.Piece::first).sorted().toList()).orElse(List.of());
+        if (firsts.isEmpty()) return page;
+        if (forward) return firsts.stream().filter(first -> first > page).findFirst().orElse(firsts.getFirst());
+        return firsts.reversed().stream().filter(first -> first < page).findFirst().orElse(firsts.getLast());
     }
 }

@@ -7,32 +7,34 @@ import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.pages.LightTable;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.edit.Place;
-import app.yellowtab.model.Section;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.store.KeptRules;
 import app.yellowtab.picture.PageRenderer;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import javafx.collections.FXCollections;
+import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -40,7 +42,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import javafx.util.Subscription;
 import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
@@ -57,34 +58,47 @@ public final class CutStage extends HBox {
     private final Label summary = Controls.label("", Styles.FORM_LABEL);
     private final Label lacking = Controls.label("", Styles.SMALL);
     private final Label trouble = Controls.paragraph("", Styles.NOTICE);
-    private final ChoiceBox<Optional<Section>> where = new ChoiceBox<>();
-    private final Button make = Controls.button("cut.make", this::makeDocuments);
+    private final Button go = Controls.button("cut.go", this::openPieces);
+    private final Label several = Controls.paragraph("", Styles.NOTICE);
     private final TextField name = new TextField();
     private final LargePage large;
+    private final Making making;
+    private final PiecesView pieces;
+    private final SheetsView sheets;
     private final VBox emptyView = new VBox(8);
     private final VBox work = new VBox(8);
     private final VBox side;
     private final Subscription subscription;
     private boolean choosing;
+    private Optional<SourceId> onTable = Optional.empty();
 
-    public CutStage(Workspace workspace, PagePictures pictures) {
+    /** @param kept rules that are kept under names */
+    public CutStage(Workspace workspace, PagePictures pictures, FileDialogs dialogs, Opener opener, KeptRules kept) {
         this.workspace = workspace;
         this.pictures = pictures;
         this.desk = new CutDesk(workspace);
         this.table = new LightTable(pictures);
-        this.rules = new RuleSentences(desk);
+        this.rules = new RuleSentences(desk, Controls.button("cut.sheets", this::openSheets), (kind, forward) -> goTo(desk.cutBy(kind, currentPage(), forward)));
         this.names = new NameParts(desk);
         this.large = new LargePage(desk, pictures, this::closeLarge, step -> goTo(currentPage() + step));
+        this.making = new Making(workspace);
+        this.pieces = new PiecesView(desk, making, workspace, dialogs, opener, this::closePieces, page -> {
+            closePieces();
+            goTo(page);
+        });
+        this.sheets = new SheetsView(workspace, dialogs, opener, this::closeSheets);
         setId("cut-stage");
-        side = new VBox(10, Controls.label(Words.of("cut.rules"), Styles.TITLE), scrolled(new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names)));
+        Controls.show(several, false);
+        side = new VBox(10, Controls.label(Words.of("cut.rules"), Styles.TITLE), new RulesMenu(workspace, desk, kept, dialogs), several, scrolled(new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names)));
         side.getStyleClass().add(Styles.CUT_RULES);
-        StackPane middle = new StackPane(work(), emptyView);
+        StackPane middle = new StackPane(work(), pieces, sheets, emptyView);
         HBox.setHgrow(middle, Priority.ALWAYS);
         middle.setMinSize(0, 0);
         getChildren().addAll(left(), middle, side);
         emptyView.setAlignment(Pos.CENTER);
         emptyView.getChildren().addAll(Controls.label(Words.of("cut.empty.title"), Styles.EMPTY_TITLE), Controls.paragraph(Words.of("cut.empty.text"), Styles.EMPTY_TEXT));
-        subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), workspace.onBundle(bundle -> showPlaces()), workspace.stageProperty().subscribe(stage -> showPlaces()));
+        subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), desk.openProperty().subscribe(this::showSeveral));
+        pieces.setVisible(false);
     }
 
     private static ScrollPane scrolled(VBox content) {
@@ -100,9 +114,8 @@ public final class CutStage extends HBox {
         batches.getStyleClass().add(Styles.TRAY_LIST);
         batches.setCellFactory(list -> new BatchCell());
         VBox.setVgrow(batches, Priority.ALWAYS);
-        batches.getSelectionModel().selectedItemProperty().subscribe(row -> {
-            if (!choosing && row != null) desk.choose(row.source().id());
-        });
+        batches.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+        batches.getSelectionModel().getSelectedItems().addListener((ListChangeListener<Row>) change -> chooseSelected());
         VBox left = new VBox(10, Controls.label(Words.of("cut.batches"), Styles.FORM_LABEL), batches);
         left.getStyleClass().add(Styles.TRAY);
         return left;
@@ -110,7 +123,7 @@ public final class CutStage extends HBox {
 
     private VBox work() {
         HBox head = new HBox(6, Controls.iconButton(Feather.ROTATE_CCW, "sheet.undo", workspace::undo), Controls.iconButton(Feather.ROTATE_CW, "sheet.redo", workspace::redo), Controls.spring(),
-                Controls.iconButton(Feather.MINUS, "cut.smaller", () -> table.resizeBy(0.8)), Controls.iconButton(Feather.PLUS, "cut.larger", () -> table.resizeBy(1.25)));
+                Controls.iconButton(Feather.MINUS, "cut.smaller", () -> table.resizeBy(0.8)), size(), Controls.iconButton(Feather.PLUS, "cut.larger", () -> table.resizeBy(1.25)));
         head.getChildren().getFirst().disableProperty().bind(workspace.undoableProperty().not());
         head.getChildren().get(1).disableProperty().bind(workspace.redoableProperty().not());
         head.setAlignment(Pos.CENTER_LEFT);
@@ -128,28 +141,67 @@ public final class CutStage extends HBox {
         StackPane pages = new StackPane(table, large);
         pages.setMinSize(0, 0);
         VBox.setVgrow(pages, Priority.ALWAYS);
-        make.getStyleClass().add(Styles.MAIN_ACTION);
-        where.setId("cut-where");
-        where.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(@Nullable Optional<Section> section) {
-                return section == null ? "" : section.map(Section::title).map(title -> Words.of("cut.where.section", title)).orElse(Words.of("cut.where.tray"));
-            }
-
-            @Override
-            public Optional<Section> fromString(String text) {
-                return Optional.empty();
-            }
-        });
-        make.setMinWidth(USE_PREF_SIZE);
-        where.setMinWidth(120);
-        where.setPrefWidth(190);
-        HBox foot = new HBox(10, new VBox(1, summary, lacking), Controls.spring(), where, make);
+        go.getStyleClass().add(Styles.MAIN_ACTION);
+        go.setMinWidth(USE_PREF_SIZE);
+        HBox foot = new HBox(10, new VBox(1, summary, lacking), Controls.spring(), go);
         foot.setAlignment(Pos.CENTER_LEFT);
         Controls.show(trouble, false);
         work.getChildren().addAll(head, pages, name, trouble, foot);
         work.getStyleClass().add(Styles.CUT_WORK);
         return work;
+    }
+
+    private Slider size() {
+        Slider size = new Slider(LightTable.LEAST, LightTable.MOST, table.pageWidthProperty().get());
+        size.valueProperty().bindBidirectional(table.pageWidthProperty());
+        size.setPrefWidth(110);
+        size.setId("table-size");
+        Controls.describe(size, Words.of("cut.tableSize"));
+        size.setFocusTraversable(false);
+        return size;
+    }
+
+    private void chooseSelected() {
+        List<SourceId> selected = batches.getSelectionModel().getSelectedItems().stream().filter(Objects::nonNull).map(row -> row.source().id()).toList();
+        if (choosing || selected.isEmpty()) return;
+        List<SourceId> ordered = new ArrayList<>(selected);
+        // What is on the table stays there, so that a second file is added to it and does not take its place.
+        desk.chosen().stream().findFirst().filter(ordered::remove).ifPresent(first -> ordered.addFirst(first));
+        desk.choose(ordered);
+    }
+
+    private void showSeveral(List<Shown> open) {
+        several.setText(Words.of("cut.several", open.size()));
+        Controls.show(several, open.size() > 1);
+    }
+
+    private void openPieces() {
+        closeLarge();
+        making.reset();
+        desk.wantSizes(true);
+        work.setVisible(false);
+        pieces.setVisible(true);
+        pieces.begin();
+    }
+
+    private void closePieces() {
+        desk.wantSizes(false);
+        pieces.setVisible(false);
+        work.setVisible(true);
+        table.requestFocus();
+    }
+
+    private void openSheets() {
+        work.setVisible(false);
+        pieces.setVisible(false);
+        sheets.setVisible(true);
+        sheets.begin();
+    }
+
+    private void closeSheets() {
+        sheets.setVisible(false);
+        work.setVisible(true);
+        table.requestFocus();
     }
 
     /** Puts the keyboard where work begins. */
@@ -162,6 +214,7 @@ public final class CutStage extends HBox {
     public void dispose() {
         subscription.unsubscribe();
         large.close();
+        pieces.dispose();
         table.dispose();
         desk.dispose();
     }
@@ -169,38 +222,38 @@ public final class CutStage extends HBox {
     private void showRows(List<Row> rows) {
         choosing = true;
         batches.getItems().setAll(rows);
-        Optional<SourceId> chosen = desk.chosen();
-        rows.stream().filter(row -> chosen.equals(Optional.of(row.source().id()))).findFirst().ifPresent(batches.getSelectionModel()::select);
+        List<SourceId> chosen = desk.chosen();
+        rows.stream().filter(row -> chosen.contains(row.source().id())).forEach(batches.getSelectionModel()::select);
+        int first = chosen.isEmpty() ? -1 : rows.stream().map(row -> row.source().id()).toList().indexOf(chosen.getFirst());
+        if (first >= 0) batches.scrollTo(Math.max(0, first - 2));
         choosing = false;
         boolean empty = rows.isEmpty();
         Controls.show(emptyView, empty);
-        Controls.show(work, !empty);
+        work.setManaged(!empty);
+        if (empty) {
+            pieces.setVisible(false);
+            sheets.setVisible(false);
+        }
+        work.setVisible(!empty && !pieces.isVisible() && !sheets.isVisible());
         Controls.show(side, !empty);
     }
 
-    private void showPlaces() {
-        if (workspace.stageProperty().get() != Stage.CUT) return;
-        Optional<Section> before = where.getValue() == null ? Optional.empty() : where.getValue();
-        List<Optional<Section>> places = new ArrayList<>(List.of(Optional.empty()));
-        workspace.bundle().contents().sections().forEach(section -> places.add(Optional.of(section)));
-        where.setItems(FXCollections.observableArrayList(places));
-        where.setValue(before.flatMap(old -> workspace.bundle().contents().sections().stream().filter(section -> section.id().equals(old.id())).findFirst()));
-    }
-
     private void show(Optional<Shown> now) {
-        make.setDisable(now.isEmpty() || !now.get().trouble().isEmpty() || now.get().cutting().pieces().isEmpty());
+        go.setDisable(now.isEmpty() || !now.get().trouble().isEmpty() || now.get().cutting().pieces().isEmpty());
         if (now.isEmpty()) return;
         Shown shown = now.get();
         table.show(new Pages(shown));
+        if (!onTable.equals(Optional.of(shown.source().id()))) table.goTo(1);
+        onTable = Optional.of(shown.source().id());
         rules.show(shown);
         names.show(shown);
-        int pieces = shown.cutting().pieces().size();
+        int count = shown.cutting().pieces().size();
         int dropped = shown.cutting().dropped().size();
         long nameless = shown.names().stream().filter(named -> !named.missing().isEmpty()).count();
-        summary.setText(Words.of("cut.summary", pieces, shown.pages().size() - dropped, shown.pages().size(), dropped));
+        summary.setText(Words.of("cut.summary", count, shown.pages().size() - dropped, shown.pages().size(), dropped));
         lacking.setText(Words.of("cut.lacking", nameless));
         Controls.show(lacking, nameless > 0);
-        make.setText(Words.of("cut.make", pieces));
+        go.setText(Words.of("cut.go", desk.openProperty().get().stream().mapToInt(one -> one.cutting().pieces().size()).sum()));
         boolean wordless = shown.isRead() && needsWords(shown) && shown.pages().stream().allMatch(page -> page.text().isEmpty());
         trouble.setText(!shown.trouble().isEmpty() ? shown.trouble() : wordless ? Words.of("cut.wordless", shown.source().fileName()) : "");
         Controls.show(trouble, !trouble.getText().isEmpty());
@@ -212,13 +265,9 @@ public final class CutStage extends HBox {
         return shown.batch().rules().rules().stream().anyMatch(rule -> rule instanceof CutRule.WordsFound || rule instanceof CutRule.ValueChanges || rule instanceof CutRule.NumberingRestarts);
     }
 
-    private void makeDocuments() {
-        desk.makeDocuments(Optional.ofNullable(where.getValue()).flatMap(section -> section).map(section -> new Place(Optional.of(section.id()), Integer.MAX_VALUE)));
-    }
-
     /** {@return whether keys meant something here} */
     public boolean run(Shortcut shortcut, boolean typing) {
-        if (shortcut == Shortcut.SHOW_LARGE && large.isVisible()) {
+        if (shortcut == Shortcut.SHOW_LARGE && large.isVisible() && !typing) {
             closeLarge();
             return true;
         }

@@ -1,6 +1,5 @@
 package app.yellowtab.desktop.cut;
 
-import app.yellowtab.cut.TextFinder;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures;
@@ -14,8 +13,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntConsumer;
-import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -32,9 +32,7 @@ final class LargePage extends HBox {
     private final PagePictures pictures;
     private final PagePane picture = new PagePane();
     private final TextArea words = new TextArea();
-    private final Label areaWords = Controls.paragraph("", Styles.NOTICE);
-    private final VBox areaBox = new VBox(6);
-    private Optional<Area> drawn = Optional.empty();
+    private final AreaPanel area;
     private PagePictures.Request request = PagePictures.Request.DONE;
     private int page = 1;
 
@@ -50,24 +48,25 @@ final class LargePage extends HBox {
         getStyleClass().add(Styles.LARGE_PAGE);
         setFocusTraversable(true);
         HBox.setHgrow(picture, Priority.ALWAYS);
-        picture.onDrawn(area -> {
-            drawn = Optional.of(area);
-            desk.shownProperty().get().ifPresent(this::showWords);
+        picture.onDrawn(drawn -> {
+            take(drawn);
+            requestFocus();
         });
         words.setEditable(false);
         words.setWrapText(true);
         VBox.setVgrow(words, Priority.ALWAYS);
-        areaWords.setId("area-words");
-        areaBox.getChildren().addAll(areaWords, Controls.button("cut.area.value", () -> drawn.ifPresent(desk::cutByValueIn)),
-                Controls.button("cut.area.words", () -> drawn.ifPresent(area -> desk.lookForWordsIn(Optional.of(area)))), Controls.button("cut.area.name", () -> drawn.ifPresent(desk::nameByWordsIn)));
-        VBox beside = new VBox(8, words, Controls.paragraph(Words.of("cut.area.how"), Styles.SMALL), areaBox);
+        area = new AreaPanel(desk, this::take, to -> turn.accept(to - page));
+        VBox beside = new VBox(8, words, area);
         beside.setPrefWidth(BESIDE);
         beside.setMinWidth(BESIDE);
         getChildren().addAll(picture, beside);
         addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             boolean turns = event.getCode() == KeyCode.LEFT || event.getCode() == KeyCode.RIGHT;
+            boolean typing = getScene().getFocusOwner() instanceof TextInputControl || getScene().getFocusOwner() instanceof ListView;
+            boolean moves = !typing && event.getCode().isArrowKey() && area.area().isPresent() && (event.isShiftDown() || event.isAltDown());
             if (event.getCode() == KeyCode.ESCAPE) close.run();
-            else if (turns && !words.isFocused()) turn.accept(event.getCode() == KeyCode.LEFT ? -1 : 1);
+            else if (moves) move(event);
+            else if (turns && !typing) turn.accept(event.getCode() == KeyCode.LEFT ? -1 : 1);
             else return;
             event.consume();
         });
@@ -86,22 +85,29 @@ final class LargePage extends HBox {
         showWords(shown);
     }
 
+    private void move(KeyEvent event) {
+        double across = event.getCode() == KeyCode.LEFT ? -1 : event.getCode() == KeyCode.RIGHT ? 1 : 0;
+        double down = event.getCode() == KeyCode.UP ? -1 : event.getCode() == KeyCode.DOWN ? 1 : 0;
+        area.move(across, down, event.isAltDown());
+    }
+
+    private void take(Area newArea) {
+        area.set(Optional.of(newArea));
+        desk.shownProperty().get().ifPresent(this::showWords);
+    }
+
     private void showWords(Shown shown) {
         List<Area> marked = new ArrayList<>(desk.areas());
-        drawn.ifPresent(marked::add);
+        area.area().ifPresent(marked::add);
         picture.mark(marked);
-        Controls.show(areaBox, drawn.isPresent());
-        drawn.ifPresent(area -> {
-            String in = TextFinder.in(shown.pages().get(page - 1).text(), area).replace('\n', ' ');
-            areaWords.setText(in.isEmpty() ? Words.of("cut.area.empty") : Words.of("cut.area.holds", in));
-        });
+        area.show(shown, page);
         String text = shown.pages().get(page - 1).text().text();
         words.setText(text.isEmpty() ? Words.of(shown.isRead() ? "cut.noWords" : "cut.notRead") : text);
     }
 
     /** Shows nothing. */
     void close() {
-        drawn = Optional.empty();
+        area.set(Optional.empty());
         request.cancel();
         Controls.show(this, false);
     }

@@ -6,7 +6,7 @@ import java.util.Optional;
 
 /** The kinds of rule that a user can switch on, each as it stands before anything is filled in. */
 enum RuleKind {
-    EVERY(new CutRule.EveryPages(10, 1)), BOOKMARKS(new CutRule.Bookmarks(1)), BLANKS(new CutRule.BlankSheets(true)),
+    EVERY(new CutRule.EveryPages(10, 1)), SIZE(new CutRule.UpTo(5_000_000)), BOOKMARKS(new CutRule.Bookmarks(1)), BLANKS(new CutRule.BlankSheets(true)),
     WORDS(new CutRule.WordsFound("1 of", false, false, true, Optional.empty(), false)), VALUE(new CutRule.ValueChanges(new ValuePlace.AfterWords("No.", ""))),
     SHEETS(new CutRule.SeparatorSheets()), NUMBERING(new CutRule.NumberingRestarts()), SIZES(new CutRule.SizeChanges()), RANGES(new CutRule.Ranges("1-", true)), SIDES(new CutRule.OddAndEven(false));
 
@@ -23,6 +23,7 @@ enum RuleKind {
     static RuleKind of(CutRule rule) {
         return switch (rule) {
             case CutRule.EveryPages r -> EVERY;
+            case CutRule.UpTo r -> SIZE;
             case CutRule.Bookmarks r -> BOOKMARKS;
             case CutRule.BlankSheets r -> BLANKS;
             case CutRule.WordsFound r -> WORDS;

@@ -8,6 +8,8 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.page.Area;
+import java.text.DecimalFormat;
+import java.text.DecimalFormatSymbols;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -15,9 +17,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
@@ -29,25 +33,34 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** The rules, as sentences with gaps to fill in. What is filled in holds at once. */
 final class RuleSentences extends VBox {
+    private static final double MEGA = 1e6;
+
     private final CutDesk desk;
     private final Map<RuleKind, Sentence> sentences = new EnumMap<>(RuleKind.class);
     private final TextField least = new TextField();
+    private final BiConsumer<RuleKind, Boolean> step;
     private boolean showing;
 
     /** One rule. */
-    private record Sentence(CheckBox on, List<Gap> gaps, Label count) {}
+    private record Sentence(CheckBox on, List<Gap> gaps, Label count, HBox steps) {}
 
     /** Something to fill in, and what it is as part of the rule. */
     private record Gap(Node node, Runnable show) {}
 
-    RuleSentences(CutDesk desk) {
+    /**
+     * @param printing leads to where separator sheets are made
+     * @param step     goes to the next cut of a rule, or to the one before
+     */
+    RuleSentences(CutDesk desk, Button printing, BiConsumer<RuleKind, Boolean> step) {
         super(10);
         this.desk = desk;
+        this.step = step;
         add(RuleKind.EVERY, number("cut.every", rule -> ((CutRule.EveryPages) rule).count(), (rule, value) -> new CutRule.EveryPages(value, ((CutRule.EveryPages) rule).from())),
                 number("cut.everyFrom", rule -> ((CutRule.EveryPages) rule).from(), (rule, value) -> new CutRule.EveryPages(((CutRule.EveryPages) rule).count(), value)));
+        add(RuleKind.SIZE, megabytes());
         add(RuleKind.BOOKMARKS, number("cut.bookmarks", rule -> ((CutRule.Bookmarks) rule).level(), (rule, value) -> new CutRule.Bookmarks(value)));
         add(RuleKind.BLANKS, choice("cut.blanks", rule -> ((CutRule.BlankSheets) rule).dropped(), (rule, dropped) -> new CutRule.BlankSheets(dropped)));
-        add(RuleKind.SHEETS);
+        add(RuleKind.SHEETS, (kind, gaps) -> List.of(printing));
         add(RuleKind.WORDS, choice("cut.wordsWhere", rule -> !((CutRule.WordsFound) rule).after(), (rule, before) -> {
             CutRule.WordsFound old = (CutRule.WordsFound) rule;
             return new CutRule.WordsFound(old.words(), old.isPattern(), old.caseMatters(), old.spacesMatter(), old.area(), !before);
@@ -106,8 +119,10 @@ final class RuleSentences extends VBox {
         flow.getChildren().addAll(on, begin);
         for (GapMaker maker : makers) flow.getChildren().addAll(maker.make(kind, gaps));
         Label count = Controls.label("", Styles.SMALL);
-        sentences.put(kind, new Sentence(on, gaps, count));
-        VBox box = new VBox(2, flow, count);
+        HBox steps = new HBox(2, count, Controls.iconButton(Feather.CHEVRON_LEFT, "cut.step.back", () -> step.accept(kind, false)), Controls.iconButton(Feather.CHEVRON_RIGHT, "cut.step.on", () -> step.accept(kind, true)));
+        steps.setAlignment(Pos.CENTER_LEFT);
+        sentences.put(kind, new Sentence(on, gaps, count, steps));
+        VBox box = new VBox(2, flow, steps);
         box.getStyleClass().add(Styles.RULE);
         getChildren().add(box);
     }
@@ -118,6 +133,20 @@ final class RuleSentences extends VBox {
             commit(field, () -> whole(field).ifPresentOrElse(number -> desk.set(fill.fill(desk.rule(kind), number), true), () -> field.getStyleClass().add(Styles.WRONG)));
             gaps.add(new Gap(field, () -> put(field, String.valueOf(value.apply(desk.rule(kind))))));
             return inSentence(key, field);
+        };
+    }
+
+    /** {@return the most that a piece may take, in MB} */
+    private GapMaker megabytes() {
+        return (kind, gaps) -> {
+            TextField field = field("cut.size", 4);
+            commit(field, () -> {
+                String typed = field.getText().strip().replace(',', '.');
+                if (typed.matches("\\d{1,6}(\\.\\d{1,3})?") && Double.parseDouble(typed) > 0) desk.set(new CutRule.UpTo(Math.round(Double.parseDouble(typed) * MEGA)), true);
+                else field.getStyleClass().add(Styles.WRONG);
+            });
+            gaps.add(new Gap(field, () -> put(field, new DecimalFormat("0.###", DecimalFormatSymbols.getInstance(Locale.UK)).format(((CutRule.UpTo) desk.rule(kind)).bytes() / MEGA))));
+            return inSentence("cut.size", field);
         };
     }
 
@@ -213,7 +242,9 @@ final class RuleSentences extends VBox {
             sentence.gaps.forEach(gap -> gap.show.run());
             Cutting.Count count = now.cutting().counts().get(desk.rule(kind));
             sentence.count.setText(on && count != null ? Words.of("cut.count", count.cuts(), count.alone()) : "");
-            Controls.show(sentence.count, !sentence.count.getText().isEmpty());
+            Controls.show(sentence.steps, !sentence.count.getText().isEmpty());
+            boolean any = count != null && count.cuts() > 0;
+            sentence.steps.getChildren().subList(1, 3).forEach(button -> Controls.show(button, any));
         });
         put(least, String.valueOf(now.batch().rules().leastPages()));
         showing = false;

@@ -41,8 +41,8 @@ public final class LightTable extends Region {
     private static final double FOOT = 18;
     /** A4. */
     private static final double HIGH = 1.42;
-    private static final double LEAST = 70;
-    private static final double MOST = 560;
+    public static final double LEAST = 70;
+    public static final double MOST = 560;
     /** Pictures are drawn in few sizes, so that another size of the table seldom draws them anew. */
     private static final int[] WIDTHS_PX = {120, 240, 480, 800};
 
@@ -136,6 +136,11 @@ public final class LightTable extends Region {
         boolean inSight = flow != null && flow.getFirstVisibleCell() != null && row > flow.getFirstVisibleCell().getIndex() && row < flow.getLastVisibleCell().getIndex();
         if (!inSight) rows.scrollTo(Math.max(0, row - 1));
         rows.refresh();
+    }
+
+    /** {@return how wide pages are, in pixels} */
+    public DoubleProperty pageWidthProperty() {
+        return pageWidth;
     }
 
     /** Makes pages larger or smaller. */
@@ -253,14 +258,14 @@ public final class LightTable extends Region {
             Label label = new Label(stands.get().words());
             label.getStyleClass().add(Styles.CUT_TAB);
             label.pseudoClassStateChanged(Styles.BY_HAND, stands.get().isByHand());
-            label.setTextOverrun(OverrunStyle.ELLIPSIS);
+            label.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
             Label range = new Label(stands.get().pages());
             range.setMinWidth(USE_PREF_SIZE);
             label.setGraphic(range);
             label.setContentDisplay(ContentDisplay.RIGHT);
             label.setGraphicTextGap(8);
             label.setAccessibleText(stands.get().words() + ", " + stands.get().pages() + ". " + stands.get().why());
-            label.setTooltip(new Tooltip(stands.get().why()));
+            label.setTooltip(new Tooltip(stands.get().words() + "\n" + stands.get().why()));
             label.addEventHandler(MouseEvent.MOUSE_PRESSED, event -> press(page, event));
             label.setMinHeight(TAB - 2);
             label.setMaxWidth(wide * (pageWidth.get() + GAP) - GAP);

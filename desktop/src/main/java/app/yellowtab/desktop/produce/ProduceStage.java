@@ -5,6 +5,8 @@ import app.yellowtab.assemble.Outcome;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Opener;
+import app.yellowtab.desktop.work.RunningJob;
+import app.yellowtab.desktop.work.Sign;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;

@@ -1,6 +1,8 @@
 package app.yellowtab.desktop.produce;
 
 import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.RunningJob;
+import app.yellowtab.desktop.work.Sign;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -14,8 +16,8 @@ import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
-import org.kordamp.ikonli.feather.Feather;
 import org.jspecify.annotations.Nullable;
+import org.kordamp.ikonli.feather.Feather;
 
 /** Offers to prove a produced file, and shows what came of it; what is wrong leads to its page. */
 final class ProofView extends VBox {

@@ -11,6 +11,6 @@ public interface FileDialogs {
 
     Optional<Path> folder(String title);
 
-    /** @param suggested folder and name to begin with */
+    /** @param suggested folder and name to begin with; the name's ending says what kind of file it is */
     Optional<Path> saveAs(String title, Path suggested);
 }

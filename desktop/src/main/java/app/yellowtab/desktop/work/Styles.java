@@ -58,13 +58,15 @@ public final class Styles {
     public static final String RULE = "rule";
     public static final String SENTENCE = "sentence";
     public static final String CHIP = "chip";
+    public static final String PIECES = "pieces-table";
+    public static final String AREA_PAGES = "area-pages";
     public static final String AREA = "area-frame";
 
     /** Every name, for the test that the style sheet knows them all. */
     public static final List<String> ALL = List.of(RAIL, RAIL_BUTTON, STATUS, MAIN_ACTION, QUIET, TITLE, SMALL, TRAY, TRAY_LIST,
             DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
             NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES, HEADING_TITLE, HEADING_FORM,
-            GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT, LIGHT_TABLE, PAGE_TILE, CUT_TAB, CUT_RULES, CUT_WORK, LARGE_PAGE, RULE, SENTENCE, CHIP, AREA);
+            GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT, LIGHT_TABLE, PAGE_TILE, CUT_TAB, CUT_RULES, CUT_WORK, LARGE_PAGE, RULE, SENTENCE, CHIP, AREA, AREA_PAGES, PIECES);
 
     public static final PseudoClass ODD_PIECE = PseudoClass.getPseudoClass("odd-piece");
     public static final PseudoClass EVEN_PIECE = PseudoClass.getPseudoClass("even-piece");

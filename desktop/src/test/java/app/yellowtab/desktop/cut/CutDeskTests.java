@@ -2,6 +2,7 @@ package app.yellowtab.desktop.cut;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.cut.PageWeight;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
@@ -9,23 +10,19 @@ import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
-import app.yellowtab.edit.Place;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.Section;
 import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.RememberedPasswords;
-import app.yellowtab.testing.Bundles;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -115,8 +112,43 @@ class CutDeskTests {
         desk.choose(source("post.pdf"));
         desk.set(new CutRule.Ranges("1-9", true), true);
         assertThat(shown().trouble()).contains("should stand a page up to 6");
-        desk.makeDocuments(Optional.empty());
-        assertThat(workspace.bundle().setAside()).isEmpty();
+        assertThat(desk.openProperty().get().getFirst().trouble()).as("nothing is made of it").isNotEmpty();
+    }
+
+    @Test
+    void rulesCutAllFilesThatAreChosen() {
+        desk.choose(List.of(source("post.pdf"), source("two.pdf")));
+        desk.set(new CutRule.EveryPages(1, 1), true);
+        assertThat(desk.openProperty().get()).extracting(one -> one.source().fileName() + " " + one.names().size()).containsExactly("post.pdf 6", "two.pdf 2");
+        desk.toggleCut(3);
+        assertThat(desk.openProperty().get()).extracting(one -> one.names().size()).as("the hand is at one").containsExactly(5, 2);
+        desk.useRules(new CutRules(List.of(new CutRule.EveryPages(5, 1)), 1, List.of(new NamePart.Typed("P"))));
+        assertThat(desk.openProperty().get().get(1).names()).extracting(named -> named.words()).containsExactly("P");
+        assertThat(desk.rule(RuleKind.EVERY)).isEqualTo(new CutRule.EveryPages(5, 1));
+    }
+
+    @Test
+    void sizesAreMeasuredWhenARuleOrTheListAsksForThem() {
+        desk.choose(source("post.pdf"));
+        assertThat(shown().pages().getFirst().weight()).isSameAs(PageWeight.UNKNOWN);
+        desk.set(new CutRule.UpTo(2_600), true);
+        assertThat(shown().pages().getFirst().weight()).isNotSameAs(PageWeight.UNKNOWN);
+        assertThat(shown().cutting().pieces()).hasSizeGreaterThan(1);
+        desk.set(new CutRule.UpTo(1_000_000), true);
+        assertThat(shown().cutting().pieces()).hasSize(1);
+    }
+
+    @Test
+    void oneStepsThroughTheCutsOfOneRuleAndRound() {
+        desk.choose(source("post.pdf"));
+        desk.set(new CutRule.EveryPages(2, 1), true);
+        desk.set(new CutRule.EveryPages(2, 2), true);
+        desk.toggleCut(3);
+        assertThat(desk.cutBy(RuleKind.EVERY, 1, true)).isEqualTo(2);
+        assertThat(desk.cutBy(RuleKind.EVERY, 2, true)).isEqualTo(4);
+        assertThat(desk.cutBy(RuleKind.EVERY, 6, true)).isEqualTo(2);
+        assertThat(desk.cutBy(RuleKind.EVERY, 2, false)).isEqualTo(6);
+        assertThat(desk.cutBy(RuleKind.WORDS, 3, true)).isEqualTo(3);
     }
 
     @Test
@@ -137,26 +169,6 @@ class CutDeskTests {
         assertThat(pieces()).as("no cut before 3, whatever the rule says").isEqualTo("post 001 [1, 2, 3, 4], post 002 [5, 6]");
         desk.toggleCut(1);
         assertThat(shown().cutting().pieces()).hasSize(2);
-    }
-
-    @Test
-    void piecesBecomeDocumentsAndAreReplacedWhenTheBatchIsCutAgain() {
-        Section section = Section.titled("Letters");
-        workspace.edit(bundle -> Edits.insertSections(bundle, List.of(section), new Place(Optional.empty(), 0)));
-        desk.choose(source("post.pdf"));
-        desk.set(new CutRule.EveryPages(3, 1), true);
-        desk.makeDocuments(Optional.of(new Place(Optional.of(section.id()), Integer.MAX_VALUE)));
-        assertThat(Bundles.order(workspace.bundle())).isEqualTo("Letters(post 001 post 002)");
-        assertThat(desk.rowsProperty().get().get(1).made()).isEqualTo(2);
-        desk.set(new CutRule.EveryPages(2, 1), true);
-        desk.makeDocuments(Optional.empty());
-        assertThat(Bundles.order(workspace.bundle())).isEqualTo("Letters()");
-        assertThat(workspace.bundle().setAside()).extracting(Document::title).containsExactly("post 001", "post 002", "post 003");
-        workspace.undo();
-        workspace.undo();
-        workspace.undo();
-        assertThat(Bundles.order(workspace.bundle())).isEqualTo("Letters()");
-        assertThat(workspace.bundle().setAside()).isEmpty();
     }
 
     @Test

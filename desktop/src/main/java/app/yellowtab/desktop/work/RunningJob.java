@@ -1,8 +1,5 @@
-package app.yellowtab.desktop.produce;
+package app.yellowtab.desktop.work;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.desktop.work.Styles;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -11,8 +8,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** How far a job is, with a stop. It follows the job until that is gone, and so ends with it. */
-final class RunningJob extends VBox {
-    RunningJob(Jobs.Job job) {
+public final class RunningJob extends VBox {
+    public RunningJob(Jobs.Job job) {
         super(8);
         ProgressBar bar = new ProgressBar(0);
         bar.setMaxWidth(Double.MAX_VALUE);

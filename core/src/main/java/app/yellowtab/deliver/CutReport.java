@@ -1,0 +1,79 @@
+package app.yellowtab.deliver;
+
+import app.yellowtab.cut.Cutting;
+import app.yellowtab.cut.Cutting.Piece;
+import app.yellowtab.cut.PieceNames.Named;
+import app.yellowtab.cut.Reason;
+import app.yellowtab.files.CsvLine;
+import app.yellowtab.model.source.Source;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/**
+ * What became of the pages of a batch.
+ *
+ * @param batch   that was cut
+ * @param cutting how
+ * @param names   of the pieces, in order
+ * @param places  where each piece is a document of the bundle, in words; empty for nowhere; none at all where no documents were made
+ * @param made    what was written of each piece, in order; fewer than the pieces where it was stopped or failed
+ */
+public record CutReport(Source batch, Cutting cutting, List<Named> names, List<String> places, List<Made> made) {
+    public CutReport {
+        names = List.copyOf(names);
+        places = List.copyOf(places);
+        made = List.copyOf(made);
+    }
+
+    /**
+     * What was written of a piece.
+     *
+     * @param file  its file's name; empty for none
+     * @param mail  the name of the e-mail it is attached to; empty for none
+     * @param bytes of it as a PDF
+     */
+    public record Made(String file, String mail, long bytes) {}
+
+    /** {@return the whole as a table of comma-separated values} */
+    public String table() {
+        return table(List.of(this));
+    }
+
+    /** {@return several as one table} */
+    public static String table(List<CutReport> reports) {
+        return CsvLine.of("batch", "piece", "pages", "page count", "title", "date", "document in", "file", "renamed", "e-mail", "bytes", "cut because")
+                + reports.stream().map(CutReport::lines).collect(Collectors.joining());
+    }
+
+    private String lines() {
+        StringBuilder table = new StringBuilder();
+        for (int i = 0; i < names.size(); i++) {
+            Piece piece = cutting.pieces().get(i);
+            Made its = i < made.size() ? made.get(i) : new Made("", "", 0);
+            String title = names.get(i).words();
+            boolean renamed = !its.file().isEmpty() && !its.file().equals(title + PieceFiles.ENDING);
+            table.append(CsvLine.of(batch.fileName(), i + 1, stretches(piece.pages()), piece.pages().size(), title, names.get(i).date().shown(), i < places.size() ? places.get(i) : "", its.file(), renamed ? "yes" : "",
+                    its.mail(), its.bytes() == 0 ? "" : its.bytes(), String.join("; ", piece.reasons().stream().map(Reason::words).toList())));
+        }
+        for (Cutting.Dropped dropped : cutting.dropped()) table.append(CsvLine.of(batch.fileName(), "", dropped.page(), 1, "", "", "", "", "", "", "", "dropped: " + dropped.reason().words()));
+        return table.toString();
+    }
+
+    /** {@return the same, with all that was written} */
+    CutReport with(List<Made> written) {
+        return new CutReport(batch, cutting, names, places, new ArrayList<>(written));
+    }
+
+    /** {@return pages in few words, such as "1-3, 5"} */
+    public static String stretches(List<Integer> pages) {
+        StringBuilder words = new StringBuilder();
+        for (int i = 0; i < pages.size(); ) {
+            int end = i;
+            while (end + 1 < pages.size() && pages.get(end + 1) == pages.get(end) + 1) end++;
+            words.append(words.isEmpty() ? "" : ", ").append(pages.get(i)).append(end > i ? "-" + pages.get(end) : "");
+            i = end + 1;
+        }
+        return words.toString();
+    }
+}
