@@ -21,7 +21,7 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
 
-/** Writes documents as files of their own, without a ledger. Each source is opened and checked once for all of them. For one thread. */
+/** Writes documents as files of their own, without a ledger. Each source is checked once for all of them. Safe to share between threads. */
 public final class PieceWriter implements Closeable {
     private static final Duration LIMIT = Duration.ofSeconds(90);
 

@@ -14,7 +14,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
-/** Gathers what happened to sources and their pages: one finding for each kind and source, with its pages. For one thread. */
+/** Gathers what happened to sources and their pages: one finding for each kind and source, with its pages. Safe to share between threads. */
 final class Report {
     /** More pages than this are only counted. */
     private static final int MOST_NAMED = 20;
@@ -23,18 +23,18 @@ final class Report {
     private final Map<Subject.OfSource, Map<Code, TreeMap<Integer, Integer>>> counted = new LinkedHashMap<>();
     private final Map<Subject.OfSource, Map<Code, Set<String>>> named = new LinkedHashMap<>();
 
-    void add(Finding finding) {
+    synchronized void add(Finding finding) {
         single.add(finding);
     }
 
     /** Takes what concerns a source as a whole; it counts once, however often it is said. */
-    void add(Subject.OfSource source, Changes notes) {
+    synchronized void add(Subject.OfSource source, Changes notes) {
         notes.counts().forEach((code, count) -> pages(source, code).put(0, count));
         notes.names().forEach((code, names) -> named.computeIfAbsent(source, s -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new LinkedHashSet<>()).addAll(names));
     }
 
     /** Takes what happened to the things of one page, counted from 1. */
-    void add(Subject.OfSource source, int page, Changes notes) {
+    synchronized void add(Subject.OfSource source, int page, Changes notes) {
         notes.counts().forEach((code, count) -> pages(source, code).merge(page, count, Integer::sum));
     }
 
@@ -42,7 +42,7 @@ final class Report {
         return counted.computeIfAbsent(source, s -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new TreeMap<>());
     }
 
-    List<Finding> findings() {
+    synchronized List<Finding> findings() {
         List<Finding> all = new ArrayList<>(single);
         counted.forEach((source, codes) -> codes.forEach((code, pages) -> all.add(new Finding(code, source.onPage(pages.firstKey()), words(pages)))));
         named.forEach((source, codes) -> codes.forEach((code, names) -> all.add(new Finding(code, source, listed(List.copyOf(names))))));

@@ -3,10 +3,10 @@ package app.yellowtab.cut;
 import app.yellowtab.cut.Cutting.Count;
 import app.yellowtab.cut.Cutting.Dropped;
 import app.yellowtab.cut.Cutting.Piece;
+import app.yellowtab.facts.PageText;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.SheetCode;
-import com.google.re2j.Pattern;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.util.ArrayList;
@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.Function;
 
 /** Cuts batches. Pure: the same pages, rules and hand give the same pieces. All pages are counted from 1. */
 public final class Cutter {
@@ -206,17 +207,20 @@ public final class Cutter {
     }
 
     private void words(CutRule.WordsFound rule) {
-        Pattern pattern = TextFinder.pattern(rule);
+        Function<PageText, Optional<String>> finder = TextFinder.finder(rule);
+        // Looking through thousands of pages is felt, so that all processors do it.
+        List<Optional<String>> all = pages.parallelStream().map(page -> finder.apply(page.text())).toList();
         for (int page = 1; page <= pages.size(); page++) {
             int at = rule.after() ? page + 1 : page;
-            TextFinder.found(pages.get(page - 1).text(), rule, pattern).ifPresent(found -> cutBefore(at, rule, "“" + found.replace('\n', ' ') + "” is " + (rule.after() ? "on the page before" : "on it")));
+            all.get(page - 1).ifPresent(found -> cutBefore(at, rule, "“" + found.replace('\n', ' ') + "” is " + (rule.after() ? "on the page before" : "on it")));
         }
     }
 
     private void values(CutRule.ValueChanges rule) {
         Optional<String> before = Optional.empty();
+        List<Optional<String>> all = pages.parallelStream().map(page -> TextFinder.value(page.text(), rule.place())).toList();
         for (int page = 1; page <= pages.size(); page++) {
-            Optional<String> now = TextFinder.value(pages.get(page - 1).text(), rule.place());
+            Optional<String> now = all.get(page - 1);
             if (now.isEmpty()) continue;
             if (!now.equals(before)) cutBefore(page, rule, "“" + now.get() + "” begins");
             before = now;
@@ -225,8 +229,9 @@ public final class Cutter {
 
     private void restarts(CutRule rule) {
         Optional<PrintedPage> before = Optional.empty();
+        List<Optional<PrintedPage>> all = pages.parallelStream().map(PrintedPage::of).toList();
         for (int page = 1; page <= pages.size(); page++) {
-            Optional<PrintedPage> now = PrintedPage.of(pages.get(page - 1));
+            Optional<PrintedPage> now = all.get(page - 1);
             if (now.isPresent() && now.get().begins(before)) cutBefore(page, rule, "its numbering begins, “" + now.get().words() + "”");
             before = now;
         }

@@ -1,7 +1,6 @@
 package app.yellowtab.cut;
 
-import app.yellowtab.facts.PageText.Word;
-import java.util.List;
+import app.yellowtab.facts.PageText;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -25,11 +24,12 @@ record PrintedPage(int number, int of, String words) {
     /** {@return the number of a page; empty where none can be made out} */
     static Optional<PrintedPage> of(BatchPage page) {
         Optional<PrintedPage> bare = Optional.empty();
-        for (List<Word> line : page.text().lines()) {
-            double middle = line.getFirst().topMm() + line.getFirst().heightMm() / 2;
+        for (PageText.Line line : page.text().textLines()) {
+            if (!hasDigit(line.text())) continue;
+            double middle = page.text().topMm(line) + page.text().heightMm(line) / 2;
             boolean atEdge = middle < page.heightMm() * EDGE || middle > page.heightMm() * (1 - EDGE);
-            for (String part : TextFinder.parts(line)) {
-                if (part.length() > LONGEST) continue;
+            for (String part : TextFinder.parts(page.text(), line)) {
+                if (part.length() > LONGEST || !hasDigit(part)) continue;
                 Matcher named = NAMED.matcher(part);
                 if (named.matches()) return Optional.of(read(named));
                 Matcher alone = BARE.matcher(part);
@@ -37,6 +37,11 @@ record PrintedPage(int number, int of, String words) {
             }
         }
         return bare;
+    }
+
+    private static boolean hasDigit(String words) {
+        for (int i = 0; i < words.length(); i++) if (words.charAt(i) >= '0' && words.charAt(i) <= '9') return true;
+        return false;
     }
 
     private static PrintedPage read(Matcher named) {

@@ -17,7 +17,7 @@ import java.util.stream.Collectors;
  * @param cutting how
  * @param names   of the pieces, in order
  * @param places  where each piece is a document of the bundle, in words; empty for nowhere; none at all where no documents were made
- * @param made    what was written of each piece, in order; fewer than the pieces where it was stopped or failed
+ * @param made    what was written of each piece, in order; nothing of some where it was stopped or failed
  */
 public record CutReport(Source batch, Cutting cutting, List<Named> names, List<String> places, List<Made> made) {
     public CutReport {
@@ -33,7 +33,10 @@ public record CutReport(Source batch, Cutting cutting, List<Named> names, List<S
      * @param mail  the name of the e-mail it is attached to; empty for none
      * @param bytes of it as a PDF
      */
-    public record Made(String file, String mail, long bytes) {}
+    public record Made(String file, String mail, long bytes) {
+        /** Nothing was written. */
+        static final Made NOTHING = new Made("", "", 0);
+    }
 
     /** {@return the whole as a table of comma-separated values} */
     public String table() {

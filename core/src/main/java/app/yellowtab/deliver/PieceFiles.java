@@ -2,6 +2,7 @@ package app.yellowtab.deliver;
 
 import app.yellowtab.assemble.Outcome;
 import app.yellowtab.assemble.PieceWriter;
+import app.yellowtab.cut.PieceNames.Named;
 import app.yellowtab.cut.Pieces;
 import app.yellowtab.deliver.CutReport.Made;
 import app.yellowtab.deliver.Wanted.Mails;
@@ -28,7 +29,16 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
+import java.util.function.IntFunction;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -67,7 +77,7 @@ public final class PieceFiles {
 
         /** {@return how many pieces were written} */
         public int pieces() {
-            return report.made().size();
+            return (int) report.made().stream().filter(its -> its.bytes() > 0).count();
         }
 
         /** {@return how many bytes the pieces take} */
@@ -111,36 +121,85 @@ public final class PieceFiles {
         names.take(TABLE);
         boolean eachMailed = wanted.mails().filter(Mails::oneEach).isPresent();
         List<Path> files = new ArrayList<>();
-        int pages = 0;
+        List<Path> mails = new ArrayList<>();
+        for (Named named : report.names()) {
+            files.add(place.resolve(names.next(named.words(), ENDING)));
+            if (eachMailed) mails.add(folder.resolve(names.next(named.words(), MAIL)));
+        }
+        AtomicInteger pages = new AtomicInteger();
+        AtomicBoolean ended = new AtomicBoolean();
         try (PieceWriter writer = new PieceWriter(sources, plans)) {
-            for (int i = 0; i < plans.size(); i++) {
-                int before = pages;
-                Path file = place.resolve(names.next(report.names().get(i).words(), ENDING));
-                Outcome outcome = writer.write(plans.get(i), file, (done, total) -> progress.report(before + done, batch.pageCount()), stop);
-                if (!(outcome instanceof Outcome.Written one)) return new Written(folder, report.with(made), pages, false, writer.findings());
-                String mail = eachMailed ? mail(folder, names, i, List.of(file)) : "";
-                made.add(new Made(wanted.files() ? String.valueOf(file.getFileName()) : "", mail, one.bytes()));
-                if (eachMailed && !wanted.files()) Files.delete(file);
-                files.add(file);
-                pages += one.pages();
+            IntFunction<Callable<Optional<Made>>> piece = i -> () -> {
+                int[] before = {0};
+                Outcome outcome = writer.write(plans.get(i), files.get(i), (done, total) -> {
+                    progress.report(pages.addAndGet(done - before[0]), batch.pageCount());
+                    before[0] = done;
+                }, () -> ended.get() || stop.getAsBoolean());
+                if (!(outcome instanceof Outcome.Written one)) return Optional.empty();
+                if (eachMailed) mail(mails.get(i), i, List.of(files.get(i)));
+                if (eachMailed && !wanted.files()) Files.delete(files.get(i));
+                return Optional.of(new Made(wanted.files() ? String.valueOf(files.get(i).getFileName()) : "", eachMailed ? String.valueOf(mails.get(i).getFileName()) : "", one.bytes()));
+            };
+            boolean whole = all(plans.size(), piece, made, ended);
+            if (whole && wanted.mails().isPresent() && !eachMailed) {
+                Path mail = folder.resolve(names.next("All of " + batch.fileName(), MAIL));
+                mail(mail, -1, files);
+                made.replaceAll(its -> new Made(its.file(), String.valueOf(mail.getFileName()), its.bytes()));
             }
-            if (wanted.mails().isPresent() && !eachMailed && !files.isEmpty()) {
-                String mail = mail(folder, names, -1, files);
-                made.replaceAll(its -> new Made(its.file(), mail, its.bytes()));
-            }
-            return new Written(folder, report.with(made), pages, true, writer.findings());
+            return new Written(folder, report.with(made), pages.get(), whole, writer.findings());
         }
     }
 
     /**
-     * Writes an e-mail; {@return the name of its file}
+     * Has all pieces written: the first alone, since the batch is checked with it, the others side by side.
+     *
+     * @param made  takes what comes of them, in order
+     * @param ended is set where one could not be written, so that no other is begun
+     * @return whether all were written
+     */
+    private static boolean all(int count, IntFunction<Callable<Optional<Made>>> piece, List<Made> made, AtomicBoolean ended) throws IOException {
+        @Nullable IOException failure = null;
+        boolean whole = true;
+        try (ExecutorService hands = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), Thread.ofPlatform().daemon().name("pieces-", 1).factory())) {
+            List<Future<Optional<Made>>> underway = new ArrayList<>();
+            for (int i = 0; i < count; i++) {
+                underway.add(hands.submit(piece.apply(i)));
+                if (i == 0) settle(underway.getFirst(), ended);
+            }
+            for (Future<Optional<Made>> each : underway) {
+                try {
+                    Optional<Made> its = each.get();
+                    made.add(its.orElse(Made.NOTHING));
+                    whole &= its.isPresent();
+                } catch (ExecutionException e) {
+                    made.add(Made.NOTHING);
+                    if (failure == null) failure = e.getCause() instanceof IOException cause ? cause : new IOException(e.getCause());
+                }
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException("interrupted", e);
+        }
+        if (failure != null) throw failure;
+        return whole;
+    }
+
+    private static void settle(Future<Optional<Made>> first, AtomicBoolean ended) throws InterruptedException {
+        try {
+            if (first.get().isEmpty()) ended.set(true);
+        } catch (ExecutionException e) {
+            ended.set(true);
+        }
+    }
+
+    /**
+     * Writes an e-mail.
      *
      * @param piece that it is about, counted from 0; less for all
      */
-    private String mail(Path folder, FileNames names, int piece, List<Path> files) throws IOException {
+    private void mail(Path target, int piece, List<Path> files) throws IOException {
         Mails mails = wanted.mails().orElseThrow();
         String title = piece < 0 ? report.batch().fileName() + ": " + files.size() + (files.size() == 1 ? " document" : " documents") : report.names().get(piece).words();
-        Path target = folder.resolve(names.next(piece < 0 ? "All of " + report.batch().fileName() : title, MAIL));
         Path draft = Drafts.beside(target);
         try {
             new MailDraft(mails.to(), filled(mails.subject(), piece, title), filled(mails.text(), piece, title), files).write(draft);
@@ -148,7 +207,6 @@ public final class PieceFiles {
         } finally {
             Files.deleteIfExists(draft);
         }
-        return String.valueOf(target.getFileName());
     }
 
     private String filled(String words, int piece, String title) {

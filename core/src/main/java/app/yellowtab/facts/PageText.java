@@ -89,6 +89,74 @@ public final class PageText {
         return text;
     }
 
+    /**
+     * A line.
+     *
+     * @param text      its words, with spaces between them
+     * @param firstWord the place of its first word among all of the page, counted from 0
+     */
+    public record Line(String text, int firstWord) {}
+
+    /** {@return the lines, without saying of each word where it stands; {@link #word} does} */
+    public List<Line> textLines() {
+        List<Line> lines = new ArrayList<>();
+        int begin = 0;
+        int word = 0;
+        for (int i = 0, words = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c == ' ' || c == '\n') words++;
+            if (c != '\n') continue;
+            lines.add(new Line(text.substring(begin, i), word));
+            word += words;
+            words = 0;
+            begin = i + 1;
+        }
+        return lines;
+    }
+
+    /**
+     * {@return how much room there is between a word and the one before it, in heights of the word; of at least a millimetre}
+     *
+     * @param n its place among all of the page, counted from 0; at least 1
+     */
+    public double roomBefore(int n) {
+        int at = n * SIDES;
+        return (sides[at] - (sides[at - SIDES] + sides[at - SIDES + 2])) / Math.max(1, sides[at + 3]);
+    }
+
+    /** {@return how far the line's first word is from the top, in millimetres} */
+    public float topMm(Line line) {
+        return sides[line.firstWord() * SIDES + 1];
+    }
+
+    /** {@return how high the line's first word is, in millimetres} */
+    public float heightMm(Line line) {
+        return sides[line.firstWord() * SIDES + 3];
+    }
+
+    /** {@return the words whose middles stand between four places, line by line} */
+    public String within(double leftMm, double topMm, double rightMm, double bottomMm) {
+        StringBuilder found = new StringBuilder();
+        int begin = 0;
+        boolean inLine = false;
+        int at = 0;
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c != ' ' && c != '\n') continue;
+            double x = sides[at] + sides[at + 2] / 2.0;
+            double y = sides[at + 1] + sides[at + 3] / 2.0;
+            if (x >= leftMm && x <= rightMm && y >= topMm && y <= bottomMm) {
+                if (!found.isEmpty()) found.append(inLine ? ' ' : '\n');
+                found.append(text, begin, i);
+                inLine = true;
+            }
+            at += SIDES;
+            begin = i + 1;
+            if (c == '\n') inLine = false;
+        }
+        return found.toString();
+    }
+
     /** {@return the words of each line} */
     public List<List<Word>> lines() {
         List<List<Word>> lines = new ArrayList<>();

@@ -19,6 +19,8 @@ import org.jspecify.annotations.Nullable;
 final class BackgroundDraft {
     private static final int BUFFER_BYTES = 1 << 20;
     private static final int BUFFERS = 6;
+    /** Small files, of which there may be many, need no more. */
+    private static final int FIRST_BYTES = 1 << 16;
 
     private final DraftFile file;
     private final BlockingQueue<ByteBuffer> free = new ArrayBlockingQueue<>(BUFFERS);
@@ -28,17 +30,18 @@ final class BackgroundDraft {
         return writer;
     });
     private @Nullable Future<?> last;
+    private int made;
     private volatile @Nullable IOException failure;
 
     BackgroundDraft(DraftFile file) {
         this.file = file;
-        for (int i = 0; i < BUFFERS; i++) free.add(ByteBuffer.allocateDirect(BUFFER_BYTES));
     }
 
     /** {@return an empty buffer to be filled, and then to be given to {@link #write}} */
     ByteBuffer buffer() throws IOException {
         try {
-            ByteBuffer buffer = free.take();
+            ByteBuffer waiting = free.poll();
+            ByteBuffer buffer = waiting != null ? waiting : made < BUFFERS ? ByteBuffer.allocateDirect(made++ == 0 ? FIRST_BYTES : BUFFER_BYTES) : free.take();
             check();
             return buffer.clear();
         } catch (InterruptedException e) {

@@ -61,8 +61,9 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
         return leaf.number().map(number -> new Mark(Mark.BUNDLE_NUMBER, number.shown(), Spot.STANDARD, MarkLook.NUMBER)).stream().toList();
     }
 
-    /** {@return all letters that marks are made of, by typeface} */
+    /** {@return all letters that marks are made of, by typeface; none where nothing is numbered} */
     public Map<Typeface, Set<Integer>> markLetters() {
+        if (leaves.stream().noneMatch(leaf -> leaf.number().isPresent())) return Map.of();
         Set<Integer> letters = new TreeSet<>();
         "0123456789".chars().forEach(letters::add);
         for (Leaf leaf : leaves) {

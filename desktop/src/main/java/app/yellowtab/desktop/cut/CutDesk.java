@@ -21,7 +21,9 @@ import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -36,9 +38,10 @@ final class CutDesk {
     /**
      * A batch in the list.
      *
-     * @param made how many documents were made of it; 0 for none
+     * @param made   how many documents were made of it; 0 for none
+     * @param pieces how many pieces it has, as it was cut when it was last seen; 0 where nobody has seen it yet
      */
-    record Row(Source source, int made) {}
+    record Row(Source source, int made, int pieces) {}
 
     /**
      * A batch as it is cut.
@@ -66,6 +69,7 @@ final class CutDesk {
     private final ReadOnlyObjectWrapper<Optional<Shown>> shown = new ReadOnlyObjectWrapper<>(this, "shown", Optional.empty());
     private final Subscription subscription;
     private List<SourceId> chosen = List.of();
+    private final Map<SourceId, Integer> pieces = new HashMap<>();
     private boolean sizesWanted;
     private int asked;
 
@@ -126,7 +130,7 @@ final class CutDesk {
         Bundle bundle = workspace.bundle();
         Set<SourceId> waiting = CutEdits.waiting(bundle).stream().map(Source::id).collect(Collectors.toSet());
         rows.set(bundle.sources().stream().filter(source -> source.isRead() && source.pageCount() > 1).sorted(Comparator.comparing((Source source) -> !waiting.contains(source.id())))
-                .map(source -> new Row(source, made(bundle, source))).toList());
+                .map(source -> new Row(source, made(bundle, source), pieces.getOrDefault(source.id(), 0))).toList());
         List<Source> sources = chosen.stream().flatMap(id -> rows.get().stream().map(Row::source).filter(one -> one.id().equals(id))).toList();
         chosen = sources.stream().map(Source::id).toList();
         if (sources.isEmpty()) {
@@ -158,6 +162,8 @@ final class CutDesk {
         workspace.jobs().quietly(() -> orders.stream().map(CutDesk::cut).toList(), results -> {
             if (mine != asked) return;
             open.set(results);
+            for (Shown one : results) pieces.put(one.source().id(), one.cutting().pieces().size());
+            rows.set(rows.get().stream().map(row -> new Row(row.source(), row.made(), pieces.getOrDefault(row.source().id(), 0))).toList());
             shown.set(Optional.of(results.getFirst()));
             Set<String> laidOpen = results.stream().map(one -> one.source().pagesKey()).collect(Collectors.toSet());
             for (Order order : orders) if (!order.isKnown()) reading.read(order.source(), needs(order.batch()), laidOpen, this::show);

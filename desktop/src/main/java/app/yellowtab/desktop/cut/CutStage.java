@@ -396,7 +396,7 @@ public final class CutStage extends HBox {
             }
             Label file = new Label(row.source().fileName());
             setTooltip(new Tooltip(row.source().fileName()));
-            setGraphic(new VBox(1, file, Controls.label(Words.of("cut.batch", row.source().pageCount(), row.made()), Styles.SMALL)));
+            setGraphic(new VBox(1, file, Controls.label(Words.of("cut.batch", row.source().pageCount(), row.made(), row.pieces()), Styles.SMALL)));
         }
     }
 }

@@ -12,11 +12,18 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Pos;
+import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.DataFormat;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -24,6 +31,9 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** What the pieces are called: parts in a row, which are added and taken away. */
 final class NameParts extends VBox {
+    /** What is dragged: the place of a part. */
+    private static final DataFormat PART = new DataFormat("application/x-yellowtab-name-part");
+
     private final CutDesk desk;
     private final FlowPane row = new FlowPane(4, 4);
     private List<NamePart> parts = List.of();
@@ -79,6 +89,26 @@ final class NameParts extends VBox {
                     field(after.words(), 8, words -> Optional.of(words).filter(text -> !text.isBlank()).map(text -> new NamePart.Value(new ValuePlace.AfterWords(text, after.until()))), index));
             default -> chip.getChildren().add(Controls.label(Words.of("cut.name." + key(part)), Styles.SENTENCE));
         }
+        chip.setCursor(Cursor.MOVE);
+        chip.setOnDragDetected(event -> {
+            ClipboardContent content = new ClipboardContent();
+            content.put(PART, index);
+            chip.startDragAndDrop(TransferMode.MOVE).setContent(content);
+            event.consume();
+        });
+        chip.setOnDragOver(event -> {
+            if (event.getDragboard().hasContent(PART)) event.acceptTransferModes(TransferMode.MOVE);
+        });
+        chip.setOnDragDropped(event -> {
+            if (event.getDragboard().getContent(PART) instanceof Integer from) move(from, index);
+            event.setDropCompleted(true);
+        });
+        chip.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (!event.isAltDown() || event.getCode() != KeyCode.LEFT && event.getCode() != KeyCode.RIGHT) return;
+            move(index, index + (event.getCode() == KeyCode.LEFT ? -1 : 1));
+            event.consume();
+        });
+        Tooltip.install(chip, new Tooltip(Words.of("cut.name.move")));
         Button away = Controls.iconButton(Feather.X, "cut.name.away", () -> {
             List<NamePart> less = new ArrayList<>(parts);
             less.remove(index);
@@ -86,6 +116,14 @@ final class NameParts extends VBox {
         });
         chip.getChildren().add(away);
         return chip;
+    }
+
+    /** Moves a part to the place of another. */
+    private void move(int from, int to) {
+        if (from == to || from < 0 || to < 0 || from >= parts.size() || to >= parts.size()) return;
+        List<NamePart> moved = new ArrayList<>(parts);
+        moved.add(to, moved.remove(from));
+        desk.setNameParts(moved);
     }
 
     private TextField field(String text, int columns, Function<String, Optional<NamePart>> part, int index) {

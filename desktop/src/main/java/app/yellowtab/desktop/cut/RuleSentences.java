@@ -70,10 +70,16 @@ final class RuleSentences extends VBox {
         }), text("cut.words", rule -> ((CutRule.WordsFound) rule).words(), (rule, words) -> {
             CutRule.WordsFound old = (CutRule.WordsFound) rule;
             return new CutRule.WordsFound(words, old.isPattern(), old.caseMatters(), old.spacesMatter(), old.area(), old.after());
+        }), choice("cut.wordsCase", rule -> !((CutRule.WordsFound) rule).caseMatters(), (rule, any) -> {
+            CutRule.WordsFound old = (CutRule.WordsFound) rule;
+            return new CutRule.WordsFound(old.words(), old.isPattern(), !any, old.spacesMatter(), old.area(), old.after());
+        }), choice("cut.wordsSpaces", rule -> ((CutRule.WordsFound) rule).spacesMatter(), (rule, matter) -> {
+            CutRule.WordsFound old = (CutRule.WordsFound) rule;
+            return new CutRule.WordsFound(old.words(), old.isPattern(), old.caseMatters(), matter, old.area(), old.after());
         }), area(rule -> ((CutRule.WordsFound) rule).area(), () -> desk.lookForWordsIn(Optional.empty())));
         add(RuleKind.VALUE, text("cut.value", rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords after ? after.words() : "",
                 (rule, words) -> new CutRule.ValueChanges(new ValuePlace.AfterWords(words, ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords old ? old.until() : ""))),
-                area(rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.InArea in ? Optional.of(in.area()) : Optional.empty(), () -> desk.set(RuleKind.VALUE.usual(), true)));
+                until(), area(rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.InArea in ? Optional.of(in.area()) : Optional.empty(), () -> desk.set(RuleKind.VALUE.usual(), true)));
         add(RuleKind.NUMBERING);
         add(RuleKind.SIZES);
         least.setId("cut-least");
@@ -133,6 +139,18 @@ final class RuleSentences extends VBox {
             commit(field, () -> whole(field).ifPresentOrElse(number -> desk.set(fill.fill(desk.rule(kind), number), true), () -> field.getStyleClass().add(Styles.WRONG)));
             gaps.add(new Gap(field, () -> put(field, String.valueOf(value.apply(desk.rule(kind))))));
             return inSentence(key, field);
+        };
+    }
+
+    /** {@return where a value ends that stands behind words; nothing for the end of the line} */
+    private GapMaker until() {
+        return (kind, gaps) -> {
+            TextField field = field("cut.until", 3);
+            commit(field, () -> {
+                if (desk.rule(kind) instanceof CutRule.ValueChanges(ValuePlace.AfterWords after)) desk.set(new CutRule.ValueChanges(new ValuePlace.AfterWords(after.words(), field.getText())), true);
+            });
+            gaps.add(new Gap(field, () -> put(field, desk.rule(kind) instanceof CutRule.ValueChanges(ValuePlace.AfterWords after) ? after.until() : "")));
+            return inSentence("cut.until", field);
         };
     }
 
