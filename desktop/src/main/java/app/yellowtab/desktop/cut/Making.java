@@ -2,6 +2,7 @@ package app.yellowtab.desktop.cut;
 
 import app.yellowtab.cut.Pieces;
 import app.yellowtab.deliver.CutReport;
+import app.yellowtab.deliver.NewBundle;
 import app.yellowtab.deliver.PieceFiles;
 import app.yellowtab.deliver.Wanted;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
@@ -52,10 +53,11 @@ final class Making {
      * @param documents where they are put as documents, batch by batch; empty for no documents
      * @param where     the same in words
      * @param replaced  whether documents that were made before, and that nobody has changed, go
+     * @param newBundle where a bundle is begun with the documents; empty where they become documents of this one
      * @param folder    where a folder is made for each batch; empty where nothing is written
      * @param written   what is written there
      */
-    record Choice(Optional<Function<Shown, PiecePlace>> documents, Function<Shown, List<String>> where, boolean replaced, Optional<Path> folder, Wanted written) {}
+    record Choice(Optional<Function<Shown, PiecePlace>> documents, Function<Shown, List<String>> where, boolean replaced, Optional<Path> newBundle, Optional<Path> folder, Wanted written) {}
 
     private final Workspace workspace;
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State.Ready());
@@ -76,7 +78,7 @@ final class Making {
     /** Begins to make what is wanted of batches as they are cut now: files first, and when they are there, the documents in one step. */
     void start(List<Shown> batches, Choice choice) {
         if (state.get() instanceof State.Running || batches.isEmpty()) return;
-        if (choice.folder().isEmpty()) {
+        if (choice.folder().isEmpty() && choice.newBundle().isEmpty()) {
             done(batches, choice, new State.Done(batches.stream().map(shown -> report(shown, choice)).toList(), List.of(), true, List.of()));
             return;
         }
@@ -95,7 +97,7 @@ final class Making {
         List<CutReport> reports = new ArrayList<>();
         List<Path> written = new ArrayList<>();
         List<Finding> findings = new ArrayList<>();
-        for (Shown shown : batches) {
+        for (Shown shown : choice.folder().isEmpty() ? List.<Shown>of() : batches) {
             String name = shown.source().fileName();
             int dot = name.lastIndexOf('.');
             Path folder = choice.folder().orElseThrow().resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
@@ -106,12 +108,21 @@ final class Making {
             findings.addAll(its.findings());
             if (!its.isWhole()) return new State.Done(reports, written, false, findings);
         }
+        if (choice.folder().isEmpty()) batches.forEach(shown -> reports.add(report(shown, choice)));
+        if (choice.newBundle().isPresent()) {
+            Function<Shown, PiecePlace> place = choice.documents().orElseThrow();
+            List<NewBundle.Part> parts = new ArrayList<>();
+            for (int i = 0; i < batches.size(); i++) parts.add(new NewBundle.Part(reports.get(i), batches.get(i).batch(), place.apply(batches.get(i))));
+            progress.accept(new Jobs.State(Words.of("cut.beginning"), -1));
+            NewBundle.begin(choice.newBundle().get(), workspace.folder(), parts, workspace.bundle().reading(), stop);
+            written.add(choice.newBundle().get());
+        }
         return new State.Done(reports, written, true, findings);
     }
 
     /** Where files were stopped, no documents are made: nothing is half done without being told. */
     private void done(List<Shown> batches, Choice choice, State.Done done) {
-        if (choice.documents().isPresent() && done.isWhole()) {
+        if (choice.documents().isPresent() && choice.newBundle().isEmpty() && done.isWhole()) {
             Function<Shown, PiecePlace> place = choice.documents().get();
             workspace.edit(bundle -> {
                 Bundle now = bundle;

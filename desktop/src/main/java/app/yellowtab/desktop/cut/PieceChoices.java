@@ -40,6 +40,7 @@ final class PieceChoices extends VBox {
     private final CheckBox mails = new CheckBox(Words.of("cut.mails"));
     private final ChoiceBox<String> mailKind = new ChoiceBox<>();
     private final TextField folder = field("cut-folder", "cut.folder", "");
+    private final TextField bundle = field("cut-new-bundle", "cut.where.bundle", "");
     private final TextField to = field("cut-mail-to", "cut.mail.to", "");
     private final TextField subject = field("cut-mail-subject", "cut.mail.subject", Wanted.Mails.usual(true).subject());
     private final TextField text = field("cut-mail-text", "cut.mail.text", Wanted.Mails.usual(true).text());
@@ -53,6 +54,8 @@ final class PieceChoices extends VBox {
         record NewSection() implements Where {}
 
         record BySheets() implements Where {}
+
+        record NewBundle() implements Where {}
     }
 
     /** @param changed is run when something else is chosen */
@@ -77,11 +80,14 @@ final class PieceChoices extends VBox {
         HBox.setHgrow(subject, Priority.ALWAYS);
         HBox.setHgrow(text, Priority.ALWAYS);
         to.setPrefColumnCount(12);
+        HBox.setHgrow(bundle, Priority.ALWAYS);
+        HBox newBundle = row(Controls.label(Words.of("cut.newBundle"), Styles.SMALL), bundle, Controls.button("cut.folder.choose", () -> dialogs.folder(Words.of("cut.newBundle")).ifPresent(chosen -> bundle.setText(chosen.toString()))));
         HBox place = row(Controls.label(Words.of("cut.folder"), Styles.SMALL), folder, Controls.button("cut.folder.choose", () -> dialogs.folder(Words.of("cut.folder")).ifPresent(chosen -> folder.setText(chosen.toString()))));
         HBox words = row(Controls.label(Words.of("cut.mail.to"), Styles.SMALL), to, Controls.label(Words.of("cut.mail.subject"), Styles.SMALL), subject, Controls.label(Words.of("cut.mail.text"), Styles.SMALL), text);
-        getChildren().addAll(Controls.label(Words.of("cut.outcome"), Styles.FORM_LABEL), row(documents, where, title, replaced), row(files, mails, mailKind), place, words);
+        getChildren().addAll(Controls.label(Words.of("cut.outcome"), Styles.FORM_LABEL), row(documents, where, title, replaced), newBundle, row(files, mails, mailKind), place, words);
         Runnable show = () -> {
             Controls.show(title, documents.isSelected() && where.getValue() instanceof Where.NewSection);
+            Controls.show(newBundle, documents.isSelected() && where.getValue() instanceof Where.NewBundle);
             where.setDisable(!documents.isSelected());
             mailKind.setDisable(!mails.isSelected());
             Controls.show(place, files.isSelected() || mails.isSelected());
@@ -96,7 +102,7 @@ final class PieceChoices extends VBox {
             show.run();
             changed.run();
         });
-        for (TextField field : List.of(folder, to, title)) field.textProperty().subscribe((before, now) -> changed.run());
+        for (TextField field : List.of(folder, to, title, bundle)) field.textProperty().subscribe((before, now) -> changed.run());
     }
 
     private static TextField field(String id, String key, String usual) {
@@ -120,13 +126,14 @@ final class PieceChoices extends VBox {
         if (sheets) places.addFirst(new Where.BySheets());
         workspace.bundle().contents().sections().forEach(section -> places.add(new Where.InSection(section)));
         places.add(new Where.NewSection());
+        places.add(new Where.NewBundle());
         boolean begun = before == null || before instanceof Where.Tray && sheets && !where.getItems().contains(new Where.BySheets());
         where.getItems().setAll(places);
         where.setValue(begun ? places.getFirst() : places.stream().filter(place -> isSame(place, before)).findFirst().orElse(places.getFirst()));
         if (title.getText().isEmpty() && !batches.isEmpty()) title.setText(stem(batches.getFirst().source().fileName()));
         int unchanged = batches.stream().mapToInt(shown -> CutEdits.unchanged(workspace.bundle(), shown.batch()).size()).sum();
         replaced.setText(Words.of("cut.replaced", unchanged));
-        Controls.show(replaced, unchanged > 0);
+        Controls.show(replaced, unchanged > 0 && !(where.getValue() instanceof Where.NewBundle));
     }
 
     private static boolean isSame(Where place, Where before) {
@@ -142,7 +149,8 @@ final class PieceChoices extends VBox {
     String lacking() {
         if (!documents.isSelected() && !files.isSelected() && !mails.isSelected()) return Words.of("cut.lacking.nothing");
         if (documents.isSelected() && where.getValue() instanceof Where.NewSection && title.getText().isBlank()) return Words.of("cut.lacking.title");
-        if ((files.isSelected() || mails.isSelected()) && folder().isEmpty()) return Words.of("cut.lacking.folder");
+        if (documents.isSelected() && where.getValue() instanceof Where.NewBundle && path(bundle).isEmpty()) return Words.of("cut.lacking.bundle");
+        if ((files.isSelected() || mails.isSelected()) && path(folder).isEmpty()) return Words.of("cut.lacking.folder");
         try {
             if (mails.isSelected()) mails();
         } catch (IllegalArgumentException wrong) {
@@ -151,9 +159,9 @@ final class PieceChoices extends VBox {
         return "";
     }
 
-    private Optional<Path> folder() {
+    private static Optional<Path> path(TextField field) {
         try {
-            return folder.getText().isBlank() ? Optional.empty() : Optional.of(Path.of(folder.getText().strip()));
+            return field.getText().isBlank() ? Optional.empty() : Optional.of(Path.of(field.getText().strip()));
         } catch (InvalidPathException e) {
             return Optional.empty();
         }
@@ -171,13 +179,14 @@ final class PieceChoices extends VBox {
             case Where.InSection in -> new PiecePlace.InSection(in.section().id());
             case Where.NewSection fresh -> new PiecePlace.Titled(title.getText());
             case Where.BySheets sheets -> new PiecePlace.BySheets(shown.names().stream().map(Named::section).toList());
+            case Where.NewBundle fresh -> new PiecePlace.BySheets(shown.names().stream().map(Named::section).toList());
         }) : Optional.empty();
         String words = chosen instanceof Where.NewSection ? Words.of("cut.where.section", title.getText().strip()) : where.getConverter().toString(chosen);
         Function<Shown, List<String>> said = shown -> chosen instanceof Where.BySheets
                 ? shown.names().stream().map(named -> named.section().isEmpty() ? Words.of("cut.where.tray") : Words.of("cut.where.section", named.section())).toList()
                 : Collections.nCopies(shown.names().size(), words);
         boolean writes = files.isSelected() || mails.isSelected();
-        return new Making.Choice(place, said, replaced.isSelected(), writes ? folder() : Optional.empty(), new Wanted(files.isSelected(), mails.isSelected() ? Optional.of(mails()) : Optional.empty()));
+        return new Making.Choice(place, said, replaced.isSelected(), chosen instanceof Where.NewBundle ? path(bundle) : Optional.empty(), writes ? path(folder) : Optional.empty(), new Wanted(files.isSelected(), mails.isSelected() ? Optional.of(mails()) : Optional.empty()));
     }
 
     private static final class Wording extends StringConverter<Where> {
@@ -189,6 +198,7 @@ final class PieceChoices extends VBox {
                 case Where.InSection in -> Words.of("cut.where.section", in.section().title());
                 case Where.NewSection fresh -> Words.of("cut.where.new");
                 case Where.BySheets sheets -> Words.of("cut.where.sheets");
+                case Where.NewBundle fresh -> Words.of("cut.where.bundle");
             };
         }
 

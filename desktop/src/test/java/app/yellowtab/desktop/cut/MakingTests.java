@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.cut;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import app.yellowtab.deliver.Wanted;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
@@ -61,7 +62,7 @@ class MakingTests {
 
     private void make(Optional<PiecePlace> place, boolean replaced, Optional<Path> files) {
         List<Shown> batches = desk.openProperty().get();
-        making.start(batches, new Making.Choice(place.map(its -> shown -> its), shown -> Collections.nCopies(shown.names().size(), "there"), replaced, files, Wanted.FILES));
+        making.start(batches, new Making.Choice(place.map(its -> shown -> its), shown -> Collections.nCopies(shown.names().size(), "there"), replaced, Optional.empty(), files, Wanted.FILES));
     }
 
     @Test
@@ -94,6 +95,28 @@ class MakingTests {
         assertThat(workspace.bundle().setAside()).hasSize(4);
         workspace.undo();
         assertThat(workspace.bundle().setAside()).isEmpty();
+    }
+
+    @Test
+    void piecesAreTheBeginningOfABundleOfTheirOwn() throws IOException {
+        desk.name(0, "Letter of claim");
+        desk.toggleDrop(6);
+        List<Shown> batches = desk.openProperty().get();
+        Path begun = temp.resolve("Holm v Farrow");
+        making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.BySheets(List.of("Letters", ""))), shown -> List.of("new", "new"), true, Optional.of(begun), Optional.empty(), Wanted.FILES));
+        assertThat(making.stateProperty().get()).isInstanceOf(Making.State.Done.class);
+        assertThat(workspace.bundle().setAside()).as("nothing happens to this one").isEmpty();
+        BundleFolder.Opened opened = BundleFolder.open(begun);
+        try (BundleFolder place = opened.folder()) {
+            assertThat(opened.bundle().heading().title()).isEqualTo("Holm v Farrow");
+            assertThat(Bundles.order(opened.bundle())).isEqualTo("post 002 Letters(Letter of claim)");
+            assertThat(opened.bundle().contents().documents()).extracting(Document::title, Document::pageCount).containsExactly(tuple("post 002", 2));
+            assertThat(opened.bundle().batches().getFirst().names()).hasSize(1);
+            assertThat(place.original(opened.bundle().sources().getFirst().id())).exists();
+        }
+        making.reset();
+        making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.Tray()), shown -> List.of("new", "new"), true, Optional.of(begun), Optional.empty(), Wanted.FILES));
+        assertThat(((Making.State.Failed) making.stateProperty().get()).message()).contains("there is a bundle in it already");
     }
 
     @Test

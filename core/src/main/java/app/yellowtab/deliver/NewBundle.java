@@ -1,0 +1,79 @@
+package app.yellowtab.deliver;
+
+import app.yellowtab.cut.Pieces;
+import app.yellowtab.edit.CutEdits;
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.PiecePlace;
+import app.yellowtab.edit.Place;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.Reading;
+import app.yellowtab.model.cut.Batch;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.source.FoundFolder;
+import app.yellowtab.source.Intake;
+import app.yellowtab.source.NameReading;
+import app.yellowtab.source.SourceFiles;
+import app.yellowtab.store.BundleFolder;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+
+/** Pieces of batches as the beginning of a bundle of their own. */
+public final class NewBundle {
+    private NewBundle() {}
+
+    /**
+     * A batch, and how it is cut.
+     *
+     * @param batch as the bundle has it that it lies in
+     * @param place where its documents are put
+     */
+    public record Part(CutReport report, Batch batch, PiecePlace place) {}
+
+    /**
+     * Begins a bundle: the batches are copied into it, and their pieces are its documents.
+     *
+     * @param folder made if it is not there; must not hold a bundle
+     * @throws FindingException if it cannot be written, or a batch cannot be read there or has other pages than here
+     */
+    public static void begin(Path folder, SourceFiles from, List<Part> parts, Reading reading, BooleanSupplier stop) throws FindingException {
+        Bundle bundle = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(NameReading.sectionTitle(String.valueOf(folder.toAbsolutePath().getFileName())))).withReading(reading);
+        try (BundleFolder made = BundleFolder.create(folder, bundle)) {
+            made.tryPasswords(from.passwords());
+            for (Part part : parts) {
+                Path original = from.original(part.report().batch().id());
+                List<Finding> findings = new ArrayList<>();
+                Intake.Taken taken = new Intake(made, from.passwords(), reading).bringIn(FoundFolder.of(List.of(original), findings), Intake.Listener.NONE, stop);
+                findings.addAll(taken.findings());
+                if (taken.sources().isEmpty() || !taken.sources().getFirst().isRead()) throw new FindingException(findings.isEmpty() ? Finding.of(Code.NOT_READABLE, original) : findings.getFirst(), null);
+                Source source = taken.sources().getFirst();
+                if (source.pageCount() != part.report().batch().pageCount()) throw new FindingException(Finding.of(Code.PAGES_MISSING, original, source.pageCount() + " instead of " + part.report().batch().pageCount()), null);
+                bundle = with(Edits.addSources(bundle, taken.sources()), source, part);
+                made.save(bundle);
+            }
+        }
+    }
+
+    private static Bundle with(Bundle bundle, Source source, Part part) {
+        Bundle cut = CutEdits.change(bundle, source, fresh -> {
+            Batch changed = fresh.withRules(part.batch().rules(), part.batch().resting());
+            List<PageKey> keys = fresh.keys();
+            Map<PageKey, Integer> places = part.batch().places();
+            for (var hand : part.batch().cuts()) if (places.containsKey(hand.before())) changed = changed.withCut(keys.get(places.get(hand.before()) - 1), hand.there());
+            for (var hand : part.batch().drops()) if (places.containsKey(hand.page())) changed = changed.withDrop(keys.get(places.get(hand.page()) - 1), hand.dropped());
+            for (var name : part.batch().names()) if (places.containsKey(name.first())) changed = changed.withName(keys.get(places.get(name.first()) - 1), name.words());
+            return changed;
+        });
+        Bundle done = CutEdits.make(cut, source, Pieces.documents(CutEdits.batchOf(cut, source), part.report().cutting(), part.report().names()), part.place(), true);
+        // What has no section stands before the sections: a bundle begins with an index, not with a tray.
+        return Edits.putInIndex(done, done.setAside().stream().map(document -> document.id().value()).toList(), new Place(Optional.empty(), Integer.MAX_VALUE));
+    }
+}
