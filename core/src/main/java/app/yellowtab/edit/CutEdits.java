@@ -49,7 +49,8 @@ public final class CutEdits {
     private static boolean looksLikeBatch(Source source) {
         boolean scanned = source.about().pages().scanned().count() * 2 > source.pageCount();
         boolean marked = source.bookmarks().stream().filter(mark -> mark.level() == 1).count() > 2;
-        return source.isRead() && source.pageCount() >= LONG && (scanned || marked);
+        boolean beginsOften = source.about().pages().beginnings() > 2;
+        return source.isRead() && source.pageCount() >= LONG && (scanned || marked || beginsOften);
     }
 
     /** {@return the bundle with a source cut another way} */

@@ -11,6 +11,7 @@ import java.util.Optional;
  * @param scanned      the pages that are pictures of paper
  * @param searchable   the pages whose words can be found
  * @param printed      the page numbers that it already carries
+ * @param beginnings   on how many pages a printed numbering begins with 1; several tell of documents run together
  * @param signatures   how many electronic signatures it has
  * @param comments     how many comments and other marks of reviewers
  * @param fields       how many form fields
@@ -23,10 +24,10 @@ import java.util.Optional;
  * @param repaired     whether it is damaged and was read all the same
  * @param prints       a short fingerprint of what each page shows, eight bytes a page, in Base64 (RFC 4648); empty if unknown
  */
-public record PageFacts(List<ShapedPages> shapes, List<SheetSize> sizes, PageSet scanned, PageSet searchable, Optional<PrintedSeries> printed, int signatures, int comments, int fields,
+public record PageFacts(List<ShapedPages> shapes, List<SheetSize> sizes, PageSet scanned, PageSet searchable, Optional<PrintedSeries> printed, int beginnings, int signatures, int comments, int fields,
                         int layers, int hiddenLayers, int scripts, List<String> attachments, List<String> fontsMissing, boolean locked, boolean repaired, String prints) {
     /** Nothing is known. */
-    public static final PageFacts UNKNOWN = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
+    public static final PageFacts UNKNOWN = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
 
     public PageFacts {
         shapes = List.copyOf(shapes);
@@ -47,6 +48,6 @@ public record PageFacts(List<ShapedPages> shapes, List<SheetSize> sizes, PageSet
 
     /** {@return the same of a damaged file} */
     public PageFacts asRepaired() {
-        return new PageFacts(shapes, sizes, scanned, searchable, printed, signatures, comments, fields, layers, hiddenLayers, scripts, attachments, fontsMissing, locked, true, prints);
+        return new PageFacts(shapes, sizes, scanned, searchable, printed, beginnings, signatures, comments, fields, layers, hiddenLayers, scripts, attachments, fontsMissing, locked, true, prints);
     }
 }

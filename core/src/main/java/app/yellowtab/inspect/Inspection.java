@@ -206,7 +206,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         PageFacts facts() {
             carried.document(input.document());
             List<SheetSize> bySize = sizes.values().stream().sorted((a, b) -> Integer.compare(b.pages(), a.pages())).limit(20).toList();
-            return new PageFacts(shapes, bySize, PageSet.of(scanned), PageSet.of(searchable), series.best(), carried.signatures, carried.comments, carried.fields,
+            return new PageFacts(shapes, bySize, PageSet.of(scanned), PageSet.of(searchable), series.best(), series.beginnings(), carried.signatures, carried.comments, carried.fields,
                     carried.layers, carried.hiddenLayers, carried.scripts, carried.attachments, List.copyOf(fontsMissing), input.neededPassword(),
                     false, Base64.getEncoder().encodeToString(prints.toByteArray()));
         }

@@ -2,9 +2,11 @@ package app.yellowtab.inspect;
 
 import app.yellowtab.facts.PrintedSeries;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -19,6 +21,7 @@ final class PrintedNumbers {
 
     private final Map<String, int[]> found = new HashMap<>();
     private final Map<String, Key> keys = new HashMap<>();
+    private final Set<Integer> begins = new HashSet<>();
     private int pages;
 
     /** A number as it stands on a page, and what it is less the page's place: the same all through a series. */
@@ -42,6 +45,7 @@ final class PrintedNumbers {
             Matcher number = NUMBER.matcher(line.text());
             if (!number.matches()) continue;
             String prefix = number.group("prefix").equalsIgnoreCase("page ") ? "" : number.group("prefix");
+            if (prefix.isEmpty() && Integer.parseInt(number.group("number")) == 1) begins.add(page);
             Key key = new Key(Integer.parseInt(number.group("number")) - page, line.y() < middle, prefix);
             keys.put(key.text(), key);
             int[] range = found.computeIfAbsent(key.text(), k -> new int[] {page, page, 0});
@@ -49,6 +53,11 @@ final class PrintedNumbers {
             range[1] = page;
             range[2]++;
         }
+    }
+
+    /** {@return on how many pages a numbering begins with 1} */
+    int beginnings() {
+        return begins.size();
     }
 
     /** {@return the series that most pages carry; empty where too few do} */

@@ -35,7 +35,9 @@ final class OlderFormats {
         for (JsonNode source : root.path("sources")) {
             if (!(source.get("about") instanceof ObjectNode about)) continue;
             if (!about.has("pages")) about.set("pages", facts.apply(source.path("facts").asString("")));
-            if (about.get("pages") instanceof ObjectNode pages) fill(pages, "shapes", BundleJson.MAPPER.createArrayNode());
+            if (!(about.get("pages") instanceof ObjectNode pages)) continue;
+            fill(pages, "shapes", BundleJson.MAPPER.createArrayNode());
+            if (!pages.has("beginnings")) pages.put("beginnings", 0);
         }
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));

@@ -23,7 +23,7 @@ class LikenessTests {
     private static Source source(String name, String sha256, long... prints) {
         ByteBuffer bytes = ByteBuffer.allocate(8 * prints.length);
         for (long print : prints) bytes.putLong(print);
-        PageFacts pages = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false,
+        PageFacts pages = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false,
                 Base64.getEncoder().encodeToString(bytes.array()));
         About was = About.UNKNOWN;
         About about = new About(was.way(), Optional.empty(), List.of(), "", was.titleFrom(), was.dateFrom(), Optional.empty(), Optional.empty(), false, pages);

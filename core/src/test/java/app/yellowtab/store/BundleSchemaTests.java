@@ -69,7 +69,7 @@ class BundleSchemaTests {
         Schema facts = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/facts.schema.json")));
         PageFacts unknown = PageFacts.UNKNOWN;
         PageFacts known = new PageFacts(List.of(new ShapedPages(2, new PageShape(-3, 4.5, 595.3, 842, 90, 1))), List.of(new SheetSize(297, 210, 2)), new PageSet("1"), new PageSet("2"),
-                Optional.of(new PrintedSeries(4, 5, true, "TH-")), 1, 2, 3, 4, 5, 6, List.of("a.pdf"), List.of("Font"), true, true, "AAAAAAAAAAA=");
+                Optional.of(new PrintedSeries(4, 5, true, "TH-")), 7, 1, 2, 3, 4, 5, 6, List.of("a.pdf"), List.of("Font"), true, true, "AAAAAAAAAAA=");
         for (PageFacts each : List.of(unknown, known)) {
             JsonNode written = BundleJson.MAPPER.valueToTree(each);
             assertThat(facts.validate(written)).isEmpty();

@@ -418,7 +418,7 @@ class WindowTests extends AtTheWindow {
         assertThat(workspace().bundle().heading().title()).as("what was done meanwhile stays").isEqualTo("Bundle of my own");
         assertThat(workspace().bundle().sources()).as("nothing came in twice").hasSize(68);
         assertThat(workspace().plan().documentCount()).isGreaterThan(30);
-        assertThat(robot.lookup("#tray").queryListView().getItems()).hasSize(34);
+        assertThat(robot.lookup("#tray").queryListView().getItems()).hasSize(35);
         robot.push(KeyCode.F1);
         until(() -> robot.lookup("#help-close").query().isVisible());
         robot.push(KeyCode.ESCAPE);

@@ -6,6 +6,7 @@ import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.PieceNames.Named;
 import app.yellowtab.cut.Pieces;
 import app.yellowtab.desktop.work.Stage;
+import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.CutEdits;
 import app.yellowtab.model.Bundle;
@@ -46,10 +47,11 @@ final class CutDesk {
     /**
      * A batch as it is cut.
      *
-     * @param isRead  whether the words of its pages are known
+     * @param isRead  whether all is known of its pages that the rules go by
+     * @param waits   whether that is being read
      * @param trouble why it cannot be cut as the rules say; empty where it can
      */
-    record Shown(Source source, Batch batch, List<BatchPage> pages, boolean isRead, Cutting cutting, List<Named> names, String trouble) {
+    record Shown(Source source, Batch batch, List<BatchPage> pages, boolean isRead, boolean waits, Cutting cutting, List<Named> names, String trouble) {
         /** {@return the piece that a page is in, counted from 0; of several the first} */
         Optional<Integer> pieceOf(int page) {
             for (int i = 0; i < cutting.pieces().size(); i++) if (cutting.pieces().get(i).pages().contains(page)) return Optional.of(i);
@@ -148,14 +150,15 @@ final class CutDesk {
     }
 
     /** A batch that is to be cut. */
-    private record Order(Source source, Batch batch, List<BatchPage> pages, boolean isKnown, boolean monthFirst) {}
+    private record Order(Source source, Batch batch, List<BatchPage> pages, boolean isKnown, boolean waits, boolean monthFirst) {}
 
     /** Cuts in the background; of several that are under way only the last is shown. */
     private void cut(List<Source> sources, Bundle bundle) {
         List<Order> orders = new ArrayList<>();
         for (Source source : sources) {
             Batch batch = CutEdits.batchOf(bundle, source);
-            orders.add(new Order(source, batch, reading.pages(source), reading.isKnown(source, needs(batch)), bundle.reading().monthFirst()));
+            boolean known = reading.isKnown(source, needs(batch));
+            orders.add(new Order(source, batch, reading.pages(source), known, !known && !reading.isUnreadable(source), bundle.reading().monthFirst()));
         }
         int mine = ++asked;
         if (isShown(orders)) return;
@@ -170,15 +173,13 @@ final class CutDesk {
         });
     }
 
-    /** {@return whether all of it is shown already, and nothing more can be read} */
+    /** {@return whether all of it is shown already, and nothing more is to be read} */
     private boolean isShown(List<Order> orders) {
         List<Shown> now = open.get();
         if (now.size() != orders.size()) return false;
         for (int i = 0; i < orders.size(); i++) {
             Order order = orders.get(i);
-            boolean same = now.get(i).source() == order.source() && now.get(i).batch().equals(order.batch()) && now.get(i).pages() == order.pages() && now.get(i).isRead() == order.isKnown();
-            if (!same && !(reading.isUnreadable(order.source()) && now.get(i).source() == order.source() && now.get(i).batch().equals(order.batch()))) return false;
-            if (!order.isKnown() && !reading.isUnreadable(order.source())) return false;
+            if (order.waits() || now.get(i).waits() || now.get(i).source() != order.source() || !now.get(i).batch().equals(order.batch()) || now.get(i).pages() != order.pages()) return false;
         }
         return true;
     }
@@ -194,11 +195,17 @@ final class CutDesk {
         Batch batch = order.batch();
         try {
             cutting = Cutter.cut(order.pages(), batch.rules(), Pieces.byHand(batch));
+            if (!order.isKnown() && !order.waits() && needsPages(batch)) trouble = Words.of("cut.unreadable", order.source().fileName());
         } catch (IllegalArgumentException wrong) {
             trouble = String.valueOf(wrong.getMessage());
             cutting = Cutter.cut(order.pages(), CutRules.NONE, Pieces.byHand(batch));
         }
-        return new Shown(order.source(), batch, order.pages(), order.isKnown(), cutting, Pieces.names(batch, order.pages(), cutting, order.source().fileName(), order.monthFirst()), trouble);
+        return new Shown(order.source(), batch, order.pages(), order.isKnown(), order.waits(), cutting, Pieces.names(batch, order.pages(), cutting, order.source().fileName(), order.monthFirst()), trouble);
+    }
+
+    /** {@return whether a batch is cut by what can only be known of pages that are read} */
+    private static boolean needsPages(Batch batch) {
+        return batch.rules().rules().stream().anyMatch(rule -> !(rule instanceof CutRule.EveryPages || rule instanceof CutRule.Bookmarks || rule.isAlone()));
     }
 
     /** Changes the rules of all batches that are chosen, in one step. */

@@ -71,6 +71,7 @@ public final class CutStage extends HBox {
     private final Subscription subscription;
     private boolean choosing;
     private Optional<SourceId> onTable = Optional.empty();
+    private int chosenRow = -1;
 
     /** @param kept rules that are kept under names */
     public CutStage(Workspace workspace, PagePictures pictures, FileDialogs dialogs, Opener opener, KeptRules kept) {
@@ -221,11 +222,13 @@ public final class CutStage extends HBox {
 
     private void showRows(List<Row> rows) {
         choosing = true;
+        batches.getSelectionModel().clearSelection();
         batches.getItems().setAll(rows);
         List<SourceId> chosen = desk.chosen();
         rows.stream().filter(row -> chosen.contains(row.source().id())).forEach(batches.getSelectionModel()::select);
         int first = chosen.isEmpty() ? -1 : rows.stream().map(row -> row.source().id()).toList().indexOf(chosen.getFirst());
-        if (first >= 0) batches.scrollTo(Math.max(0, first - 2));
+        if (first >= 0 && first != chosenRow) batches.scrollTo(Math.max(0, first - 2));
+        chosenRow = first;
         choosing = false;
         boolean empty = rows.isEmpty();
         Controls.show(emptyView, empty);

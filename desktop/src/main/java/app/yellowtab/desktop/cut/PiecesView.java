@@ -69,7 +69,13 @@ final class PiecesView extends VBox {
             if (line != null) toPage.accept(line.first());
         });
         page.disableProperty().bind(table.getSelectionModel().selectedItemProperty().map(line -> !line.batch().source().id().equals(desk.chosen().getFirst())).orElse(true));
-        HBox head = new HBox(10, heading, Controls.spring(), page, pages);
+        Button join = Controls.button("cut.join", () -> {
+            PiecesTable.Line line = table.getSelectionModel().getSelectedItem();
+            if (line != null) desk.toggleCut(line.first());
+        });
+        Controls.describe(join, Words.of("cut.joinTip"));
+        join.disableProperty().bind(table.getSelectionModel().selectedItemProperty().map(line -> line.piece() == 0 || !desk.chosen().getFirst().equals(line.batch().source().id())).orElse(true));
+        HBox head = new HBox(10, heading, Controls.spring(), join, page, pages);
         head.setAlignment(Pos.CENTER_LEFT);
         make.getStyleClass().add(Styles.MAIN_ACTION);
         make.setMinWidth(USE_PREF_SIZE);
@@ -111,7 +117,7 @@ final class PiecesView extends VBox {
     private void showLacking() {
         List<Shown> batches = desk.openProperty().get();
         String trouble = batches.stream().map(Shown::trouble).filter(words -> !words.isEmpty()).collect(Collectors.joining("; "));
-        String lacks = !trouble.isEmpty() ? trouble : choices.lacking();
+        String lacks = !trouble.isEmpty() ? trouble : batches.stream().anyMatch(Shown::waits) ? Words.of("cut.waits") : choices.lacking();
         long nameless = batches.stream().flatMap(shown -> shown.names().stream()).filter(named -> !named.missing().isEmpty()).count();
         lacking.setText(!lacks.isEmpty() ? lacks : Words.of("cut.lacking", nameless));
         make.setDisable(!lacks.isEmpty() || making.stateProperty().get() instanceof Making.State.Running || batches.stream().allMatch(shown -> shown.names().isEmpty()));
