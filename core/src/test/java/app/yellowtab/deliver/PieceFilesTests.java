@@ -152,12 +152,13 @@ class PieceFilesTests {
     @Test
     void piecesOutOfOrderAndNamesThatAreAlike() throws IOException {
         batch();
-        pieces(new CutRules(List.of(new CutRule.Ranges("4-5, 2, 1-2", false)), 1, List.of(new NamePart.Typed("a/b"))), ByHand.NONE).write(folder, Progress.NONE, () -> false);
-        assertThat(names()).containsExactly("a b (2).pdf", "a b (3).pdf", "a b.pdf", "cuts.csv");
-        assertThat(Pdfs.pages(folder.resolve("a b.pdf"))).containsExactly("post-4", "post-5");
-        assertThat(Pdfs.pages(folder.resolve("a b (2).pdf"))).containsExactly("post-2");
-        assertThat(Pdfs.pages(folder.resolve("a b (3).pdf"))).containsExactly("post-1", "post-2");
-        assertThat(Pdfs.bookmarks(folder.resolve("a b (2).pdf"))).as("one that is deeper stands at the top there").containsExactly("Part > 1");
+        PieceFiles.Written written = pieces(new CutRules(List.of(new CutRule.Ranges("4-5, 2, 1-2", false)), 1, List.of(new NamePart.Typed("a/b\u9910"))), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        assertThat(names()).containsExactly("a b\u9910 (2).pdf", "a b\u9910 (3).pdf", "a b\u9910.pdf", "cuts.csv");
+        assertThat(written.findings()).as("its letters stand on no page of ours").isEmpty();
+        assertThat(Pdfs.pages(folder.resolve("a b\u9910.pdf"))).containsExactly("post-4", "post-5");
+        assertThat(Pdfs.pages(folder.resolve("a b\u9910 (2).pdf"))).containsExactly("post-2");
+        assertThat(Pdfs.pages(folder.resolve("a b\u9910 (3).pdf"))).containsExactly("post-1", "post-2");
+        assertThat(Pdfs.bookmarks(folder.resolve("a b\u9910 (2).pdf"))).as("one that is deeper stands at the top there").containsExactly("Part > 1");
     }
 
     @Test

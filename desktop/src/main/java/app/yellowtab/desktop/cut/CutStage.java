@@ -20,30 +20,22 @@ import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.store.KeptRules;
 import app.yellowtab.picture.PageRenderer;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
-import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.SelectionMode;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
-import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 
 /** A batch on a light table: the batches on the left, the rules on the right, what comes of it below. */
@@ -51,7 +43,7 @@ public final class CutStage extends HBox {
     private final Workspace workspace;
     private final PagePictures pictures;
     private final CutDesk desk;
-    private final ListView<Row> batches = new ListView<>();
+    private final BatchList batches;
     private final LightTable table;
     private final RuleSentences rules;
     private final NameParts names;
@@ -69,15 +61,14 @@ public final class CutStage extends HBox {
     private final VBox work = new VBox(8);
     private final VBox side;
     private final Subscription subscription;
-    private boolean choosing;
     private Optional<SourceId> onTable = Optional.empty();
-    private int chosenRow = -1;
 
     /** @param kept rules that are kept under names */
     public CutStage(Workspace workspace, PagePictures pictures, FileDialogs dialogs, Opener opener, KeptRules kept) {
         this.workspace = workspace;
         this.pictures = pictures;
         this.desk = new CutDesk(workspace);
+        this.batches = new BatchList(desk);
         this.table = new LightTable(pictures);
         this.rules = new RuleSentences(desk, Controls.button("cut.sheets", this::openSheets), (kind, forward) -> goTo(desk.cutBy(kind, currentPage(), forward)));
         this.names = new NameParts(desk);
@@ -90,12 +81,13 @@ public final class CutStage extends HBox {
         this.sheets = new SheetsView(workspace, dialogs, opener, this::closeSheets);
         setId("cut-stage");
         Controls.show(several, false);
+        several.setMinHeight(USE_PREF_SIZE);
         side = new VBox(10, Controls.label(Words.of("cut.rules"), Styles.TITLE), new RulesMenu(workspace, desk, kept, dialogs), several, scrolled(new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names)));
         side.getStyleClass().add(Styles.CUT_RULES);
         StackPane middle = new StackPane(work(), pieces, sheets, emptyView);
         HBox.setHgrow(middle, Priority.ALWAYS);
         middle.setMinSize(0, 0);
-        getChildren().addAll(left(), middle, side);
+        getChildren().addAll(batches, middle, side);
         emptyView.setAlignment(Pos.CENTER);
         emptyView.getChildren().addAll(Controls.label(Words.of("cut.empty.title"), Styles.EMPTY_TITLE), Controls.paragraph(Words.of("cut.empty.text"), Styles.EMPTY_TEXT));
         subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), desk.openProperty().subscribe(this::showSeveral));
@@ -108,18 +100,6 @@ public final class CutStage extends HBox {
         scroll.getStyleClass().add(Styles.GLANCE_WORDS);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         return scroll;
-    }
-
-    private VBox left() {
-        batches.setId("batches");
-        batches.getStyleClass().add(Styles.TRAY_LIST);
-        batches.setCellFactory(list -> new BatchCell());
-        VBox.setVgrow(batches, Priority.ALWAYS);
-        batches.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-        batches.getSelectionModel().getSelectedItems().addListener((ListChangeListener<Row>) change -> chooseSelected());
-        VBox left = new VBox(10, Controls.label(Words.of("cut.batches"), Styles.FORM_LABEL), batches);
-        left.getStyleClass().add(Styles.TRAY);
-        return left;
     }
 
     private VBox work() {
@@ -162,17 +142,9 @@ public final class CutStage extends HBox {
         return size;
     }
 
-    private void chooseSelected() {
-        List<SourceId> selected = batches.getSelectionModel().getSelectedItems().stream().filter(Objects::nonNull).map(row -> row.source().id()).toList();
-        if (choosing || selected.isEmpty()) return;
-        List<SourceId> ordered = new ArrayList<>(selected);
-        // What is on the table stays there, so that a second file is added to it and does not take its place.
-        desk.chosen().stream().findFirst().filter(ordered::remove).ifPresent(first -> ordered.addFirst(first));
-        desk.choose(ordered);
-    }
-
     private void showSeveral(List<Shown> open) {
         several.setText(Words.of("cut.several", open.size()));
+        go.setText(Words.of("cut.go", open.stream().mapToInt(one -> one.cutting().pieces().size()).sum()));
         Controls.show(several, open.size() > 1);
     }
 
@@ -207,13 +179,12 @@ public final class CutStage extends HBox {
 
     /** Puts the keyboard where work begins. */
     public void begin() {
-        if (desk.chosen().isEmpty() && !batches.getItems().isEmpty()) batches.getSelectionModel().selectFirst();
-        if (batches.getItems().isEmpty()) batches.requestFocus();
-        else table.requestFocus();
+        if (batches.begin()) table.requestFocus();
     }
 
     public void dispose() {
         subscription.unsubscribe();
+        batches.dispose();
         large.close();
         pieces.dispose();
         table.dispose();
@@ -221,15 +192,6 @@ public final class CutStage extends HBox {
     }
 
     private void showRows(List<Row> rows) {
-        choosing = true;
-        batches.getSelectionModel().clearSelection();
-        batches.getItems().setAll(rows);
-        List<SourceId> chosen = desk.chosen();
-        rows.stream().filter(row -> chosen.contains(row.source().id())).forEach(batches.getSelectionModel()::select);
-        int first = chosen.isEmpty() ? -1 : rows.stream().map(row -> row.source().id()).toList().indexOf(chosen.getFirst());
-        if (first >= 0 && first != chosenRow) batches.scrollTo(Math.max(0, first - 2));
-        chosenRow = first;
-        choosing = false;
         boolean empty = rows.isEmpty();
         Controls.show(emptyView, empty);
         work.setManaged(!empty);
@@ -256,7 +218,6 @@ public final class CutStage extends HBox {
         summary.setText(Words.of("cut.summary", count, shown.pages().size() - dropped, shown.pages().size(), dropped));
         lacking.setText(Words.of("cut.lacking", nameless));
         Controls.show(lacking, nameless > 0);
-        go.setText(Words.of("cut.go", desk.openProperty().get().stream().mapToInt(one -> one.cutting().pieces().size()).sum()));
         boolean wordless = shown.isRead() && needsWords(shown) && shown.pages().stream().allMatch(page -> page.text().isEmpty());
         trouble.setText(!shown.trouble().isEmpty() ? shown.trouble() : wordless ? Words.of("cut.wordless", shown.source().fileName()) : "");
         Controls.show(trouble, !trouble.getText().isEmpty());
@@ -381,25 +342,6 @@ public final class CutStage extends HBox {
         @Override
         public Optional<String> faded(int page) {
             return pieces[page] >= 0 ? Optional.empty() : shown.dropped(page);
-        }
-    }
-
-    private static final class BatchCell extends ListCell<Row> {
-        BatchCell() {
-            setPrefWidth(0);
-        }
-
-        @Override
-        protected void updateItem(@Nullable Row row, boolean empty) {
-            super.updateItem(row, empty);
-            if (empty || row == null) {
-                setGraphic(null);
-                setTooltip(null);
-                return;
-            }
-            Label file = new Label(row.source().fileName());
-            setTooltip(new Tooltip(row.source().fileName()));
-            setGraphic(new VBox(1, file, Controls.label(Words.of("cut.batch", row.source().pageCount(), row.made(), row.pieces()), Styles.SMALL)));
         }
     }
 }
