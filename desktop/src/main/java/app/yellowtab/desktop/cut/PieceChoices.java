@@ -10,6 +10,7 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.CutEdits;
 import app.yellowtab.edit.PiecePlace;
+import app.yellowtab.model.Contents;
 import app.yellowtab.model.Section;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -124,7 +125,7 @@ final class PieceChoices extends VBox {
         boolean sheets = batches.stream().flatMap(shown -> shown.names().stream()).anyMatch(named -> !named.section().isEmpty());
         List<Where> places = new ArrayList<>(List.of(new Where.Tray()));
         if (sheets) places.addFirst(new Where.BySheets());
-        workspace.bundle().contents().sections().forEach(section -> places.add(new Where.InSection(section)));
+        addSections(workspace.bundle().contents(), places);
         places.add(new Where.NewSection());
         places.add(new Where.NewBundle());
         boolean begun = before == null || before instanceof Where.Tray && sheets && !where.getItems().contains(new Where.BySheets());
@@ -134,6 +135,14 @@ final class PieceChoices extends VBox {
         int unchanged = batches.stream().mapToInt(shown -> CutEdits.unchanged(workspace.bundle(), shown.batch()).size()).sum();
         replaced.setText(Words.of("cut.replaced", unchanged));
         Controls.show(replaced, unchanged > 0 && !(where.getValue() instanceof Where.NewBundle));
+    }
+
+    /** Sub-sections stand behind the section that they are in. */
+    private static void addSections(Contents contents, List<Where> places) {
+        for (Section section : contents.sections()) {
+            places.add(new Where.InSection(section));
+            addSections(section.contents(), places);
+        }
     }
 
     private static boolean isSame(Where place, Where before) {
