@@ -203,6 +203,6 @@ class IntakeTests extends TakingIn {
         List<String> seen = Collections.synchronizedList(new ArrayList<>());
         Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), (done, total, name) -> seen.add(name),
                 () -> seen.size() >= 2);
-        assertThat(taken.sources()).extracting(Source::fileName).as("what was begun").containsExactlyElementsOf(seen.stream().sorted().toList()).contains("1.pdf");
+        assertThat(taken.sources()).extracting(Source::fileName).as("what was begun").containsExactlyElementsOf(seen.stream().sorted().toList()).hasSizeGreaterThanOrEqualTo(2);
     }
 }
