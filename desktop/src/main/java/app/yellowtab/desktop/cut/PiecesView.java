@@ -22,6 +22,7 @@ import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -77,6 +78,10 @@ final class PiecesView extends VBox {
         join.disableProperty().bind(table.getSelectionModel().selectedItemProperty().map(line -> line.piece() == 0 || !desk.chosen().getFirst().equals(line.batch().source().id())).orElse(true));
         HBox head = new HBox(10, heading, Controls.spring(), join, page, pages);
         head.setAlignment(Pos.CENTER_LEFT);
+        // A long name of a file gives way, not what is to be pressed.
+        heading.setMinWidth(0);
+        heading.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
+        for (Button button : List.of(join, page, pages)) button.setMinWidth(USE_PREF_SIZE);
         make.getStyleClass().add(Styles.MAIN_ACTION);
         make.setMinWidth(USE_PREF_SIZE);
         HBox.setHgrow(lacking, Priority.ALWAYS);
