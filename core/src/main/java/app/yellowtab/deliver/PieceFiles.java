@@ -41,6 +41,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.IntFunction;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
 
 /** Writes the pieces of a batch in a folder of their own: as files, attached to drafted e-mails, or both, with a table of what became of every page. */
 public final class PieceFiles {
@@ -163,8 +164,10 @@ public final class PieceFiles {
         try (ExecutorService hands = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), Thread.ofPlatform().daemon().name("pieces-", 1).factory())) {
             List<Future<Optional<Made>>> underway = new ArrayList<>();
             for (int i = 0; i < count; i++) {
-                underway.add(hands.submit(piece.apply(i)));
-                if (i == 0) settle(underway.getFirst(), ended);
+                Callable<Optional<Made>> one = piece.apply(i);
+                underway.add(hands.submit(() -> ended.get() ? Optional.empty() : orEnd(one, ended)));
+                // What comes of it is asked for below, with the others.
+                if (i == 0) settle(underway.getFirst());
             }
             for (Future<Optional<Made>> each : underway) {
                 try {
@@ -184,11 +187,23 @@ public final class PieceFiles {
         return whole;
     }
 
-    private static void settle(Future<Optional<Made>> first, AtomicBoolean ended) throws InterruptedException {
+    /** Has a piece written; where it is not, no other is begun: a disk that is full stays full. */
+    private static Optional<Made> orEnd(Callable<Optional<Made>> piece, AtomicBoolean ended) throws Exception {
+        boolean written = false;
         try {
-            if (first.get().isEmpty()) ended.set(true);
+            Optional<Made> made = piece.call();
+            written = made.isPresent();
+            return made;
+        } finally {
+            if (!written) ended.set(true);
+        }
+    }
+
+    private static void settle(Future<?> first) throws InterruptedException {
+        try {
+            first.get();
         } catch (ExecutionException e) {
-            ended.set(true);
+            LoggerFactory.getLogger(PieceFiles.class).debug("the first piece could not be written", e);
         }
     }
 

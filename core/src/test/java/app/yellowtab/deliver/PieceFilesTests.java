@@ -270,6 +270,25 @@ class PieceFilesTests {
         }
     }
 
+    private static void put(Path file, String words) {
+        try {
+            Files.writeString(file, words);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    @Test
+    void afterAPieceThatCannotBeWrittenNoOtherIsBegun() throws IOException {
+        Pdfs.write(matter, "post", 40);
+        PieceFiles pieces = pieces(new CutRules(List.of(new CutRule.EveryPages(1, 1)), 1, List.of()), ByHand.NONE);
+        assertThatThrownBy(() -> pieces.write(folder, (done, total) -> {
+            if (done == 5) put(folder.resolve("post 010.pdf"), "somebody else's");
+        }, () -> false)).isInstanceOf(FindingException.class).hasMessageContaining("post 010.pdf").hasMessageContaining("there is such a file already");
+        assertThat(names()).as("what was under way was ended").hasSizeLessThan(30).doesNotContain("post 040.pdf");
+        assertThat(Files.readString(folder.resolve("post 010.pdf"))).isEqualTo("somebody else's");
+    }
+
     @Test
     void aBatchThatHasGoneSaysSo() throws IOException {
         batch();

@@ -141,7 +141,8 @@ class CutWindowTests extends AtTheWindow {
         Bounds page = large.localToScreen(large.getLayoutBounds());
         robot.drag(page.getMinX() + 5, page.getMinY() + 3, MouseButton.PRIMARY).dropTo(page.getMaxX() - 5, page.getMinY() + page.getWidth() * 1.3);
         until(() -> robot.lookup("#area-words").queryAs(Label.class).getText().equals("In the area stands \u201Cpost-1\u201D"));
-        assertThat(robot.lookup("#area-pages").queryListView().getItems()).hasSize(6).last().isEqualTo("6: post-6");
+        until(() -> robot.lookup("#area-pages").queryListView().getItems().size() == 6);
+        assertThat(robot.lookup("#area-pages").queryListView().getItems()).last().isEqualTo("6: post-6");
         robot.clickOn("#area-left").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("400").push(KeyCode.ENTER);
         until(() -> robot.lookup("#area-words").queryAs(Label.class).getText().startsWith("The area lies off this page, which is "));
         robot.press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("5").push(KeyCode.ENTER);

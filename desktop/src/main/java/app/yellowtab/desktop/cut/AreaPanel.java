@@ -35,6 +35,7 @@ final class AreaPanel extends VBox {
     private final VBox found = new VBox(6);
     private Optional<Area> area = Optional.empty();
     private List<BatchPage> listed = List.of();
+    private int current = 1;
 
     /**
      * @param typed  is given an area that is typed or moved
@@ -124,17 +125,28 @@ final class AreaPanel extends VBox {
         String in = in(on, its);
         boolean off = shown.isRead() && (its.leftMm() >= on.widthMm() || its.topMm() >= on.heightMm());
         here.setText(off ? Words.of("cut.area.off", on.widthMm(), on.heightMm()) : in.isEmpty() ? Words.of("cut.area.empty") : Words.of("cut.area.holds", in));
-        if (listed != shown.pages()) {
-            listed = shown.pages();
-            List<String> lines = new ArrayList<>();
-            for (BatchPage each : listed) {
-                String words = in(each, its);
-                lines.add(words.isEmpty() ? Words.of("cut.area.none", lines.size() + 1) : Words.of("cut.area.line", lines.size() + 1, words));
-            }
-            everywhere.getItems().setAll(lines);
+        current = page;
+        if (listed == shown.pages()) {
+            select();
+            return;
         }
-        everywhere.getSelectionModel().select(page - 1);
-        everywhere.scrollTo(Math.max(0, page - 2));
+        List<BatchPage> asked = shown.pages();
+        listed = asked;
+        desk.wordsIn(its, asked, all -> {
+            if (listed == asked && area.equals(Optional.of(its))) list(all);
+        });
+    }
+
+    private void list(List<String> all) {
+        List<String> lines = new ArrayList<>();
+        for (String words : all) lines.add(words.isEmpty() ? Words.of("cut.area.none", lines.size() + 1) : Words.of("cut.area.line", lines.size() + 1, words));
+        everywhere.getItems().setAll(lines);
+        select();
+    }
+
+    private void select() {
+        everywhere.getSelectionModel().select(current - 1);
+        everywhere.scrollTo(Math.max(0, current - 2));
     }
 
     private static String in(BatchPage page, Area area) {

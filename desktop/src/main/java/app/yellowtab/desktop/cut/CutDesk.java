@@ -5,6 +5,7 @@ import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.PieceNames.Named;
 import app.yellowtab.cut.Pieces;
+import app.yellowtab.cut.TextFinder;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -27,6 +28,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -266,6 +268,11 @@ final class CutDesk {
             for (NamePart part : now.batch().rules().name()) if (part instanceof NamePart.Value value && value.place() instanceof ValuePlace.InArea in) areas.add(in.area());
         });
         return areas.stream().distinct().toList();
+    }
+
+    /** Finds what stands in an area on each of some pages, in the background: there may be thousands. */
+    void wordsIn(Area area, List<BatchPage> pages, Consumer<List<String>> found) {
+        workspace.jobs().quietly(() -> pages.stream().map(page -> TextFinder.in(page.text(), area).replace('\n', ' ')).toList(), found);
     }
 
     /** Cuts where the words in an area change. */
