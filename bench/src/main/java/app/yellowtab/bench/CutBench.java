@@ -92,7 +92,7 @@ final class CutBench {
         CutReport report = new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of());
         for (int round = 0; round < ROUNDS; round++) {
             Path ours = folder.resolve("ours-" + round);
-            Measure written = Measure.of(() -> new PieceFiles(place, report, Comments.KEPT, Wanted.FILES).write(ours, Progress.NONE, () -> false));
+            Measure written = Measure.of(() -> new PieceFiles(place, report, pages, Comments.KEPT, Wanted.FILES).write(ours, Progress.NONE, () -> false));
             Path copied = Files.createDirectories(folder.resolve("copied-" + round));
             Measure copy = Measure.of(() -> copy(ours, copied));
             Path split = Files.createDirectories(folder.resolve("split-" + round));

@@ -70,7 +70,7 @@ final class CutCommand implements Callable<Integer> {
     private CommandSpec spec = CommandSpec.create();
 
     /** A batch, and how it is cut. */
-    private record Cut(Source batch, Cutting cutting, List<PieceNames.Named> names) {}
+    private record Cut(Source batch, List<BatchPage> pages, Cutting cutting, List<PieceNames.Named> names) {}
 
     @Override
     public Integer call() throws IOException {
@@ -133,7 +133,7 @@ final class CutCommand implements Callable<Integer> {
         try {
             Cutting cutting = Cutter.cut(pages, rules, options.hand(pages.size()));
             if (needsWords(rules) && pages.stream().allMatch(page -> page.text().isEmpty())) console.say(batch.fileName() + " has no words that could be found: its pages are pictures. Cut it by pages, sizes or blank sheets, or have its words recognised first.");
-            return new Cut(batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), reading.over(Reading.STANDARD).monthFirst()));
+            return new Cut(batch, pages, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), reading.over(Reading.STANDARD).monthFirst()));
         } catch (IllegalArgumentException wrong) {
             throw new ParameterException(spec.commandLine(), batch.fileName() + ": " + wrong.getMessage() + ".");
         }
@@ -171,7 +171,7 @@ final class CutCommand implements Callable<Integer> {
         String name = cut.batch.fileName();
         int dot = name.lastIndexOf('.');
         Path folder = Objects.requireNonNull(output).resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
-        PieceFiles.Written written = new PieceFiles(place, new CutReport(cut.batch, cut.cutting, cut.names, List.of(), List.of()), Bundle.EMPTY.fromSources().comments(), options.wanted())
+        PieceFiles.Written written = new PieceFiles(place, new CutReport(cut.batch, cut.cutting, cut.names, List.of(), List.of()), cut.pages, Bundle.EMPTY.fromSources().comments(), options.wanted())
                 .write(folder, (page, of) -> console.show(name + ": writing page " + page + " of " + of), console::isStopped);
         console.end(summary(cut) + ", in " + folder + (written.isWhole() ? "," : ", stopped after " + written.pieces() + " of them,"));
         return written.findings();

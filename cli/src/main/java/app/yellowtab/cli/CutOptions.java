@@ -1,14 +1,13 @@
 package app.yellowtab.cli;
 
 import app.yellowtab.cut.ByHand;
+import app.yellowtab.cut.NamePartReader;
 import app.yellowtab.cut.PageRanges;
 import app.yellowtab.deliver.Wanted;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
-import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
-import app.yellowtab.model.page.Area;
 import app.yellowtab.store.KeptRules;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -93,9 +92,9 @@ final class CutOptions {
             if (bookmarks != null) rules.add(new CutRule.Bookmarks(bookmarks));
             if (blanks) rules.add(new CutRule.BlankSheets(true));
             if (separators) rules.add(new CutRule.SeparatorSheets());
-            if (words != null) rules.add(new CutRule.WordsFound(words, pattern, false, true, Optional.ofNullable(area).map(typed -> area("--area", typed)), after));
+            if (words != null) rules.add(new CutRule.WordsFound(words, pattern, false, true, Optional.ofNullable(area).map(NamePartReader::area), after));
             if (valueAfter != null) rules.add(new CutRule.ValueChanges(new ValuePlace.AfterWords(valueAfter, "")));
-            if (valueIn != null) rules.add(new CutRule.ValueChanges(new ValuePlace.InArea(area("--value-in", valueIn))));
+            if (valueIn != null) rules.add(new CutRule.ValueChanges(new ValuePlace.InArea(NamePartReader.area(valueIn))));
             if (restarts) rules.add(new CutRule.NumberingRestarts());
             if (sizeChanges) rules.add(new CutRule.SizeChanges());
             if (words == null && (pattern || after || area != null)) throw new IllegalArgumentException("--pattern, --after and --area go with --words");
@@ -103,10 +102,10 @@ final class CutOptions {
             if (file != null && !rules.isEmpty()) throw new IllegalArgumentException("--rules stands beside no other rule");
             if (file != null) {
                 CutRules read = KeptRules.read(file).rules();
-                return new CutRules(read.rules(), Math.max(atLeast, read.leastPages()), names.isEmpty() ? read.name() : names.stream().map(this::part).toList());
+                return new CutRules(read.rules(), Math.max(atLeast, read.leastPages()), names.isEmpty() ? read.name() : names.stream().map(NamePartReader::read).toList());
             }
             if (rules.isEmpty()) throw new IllegalArgumentException("Say how to cut, such as --every 10 or --bookmarks 1; see --help");
-            return new CutRules(rules, atLeast, names.stream().map(this::part).toList());
+            return new CutRules(rules, atLeast, names.stream().map(NamePartReader::read).toList());
         } catch (IllegalArgumentException wrong) {
             throw new ParameterException(spec.commandLine(), wrong.getMessage() + ".");
         }
@@ -124,27 +123,6 @@ final class CutOptions {
         return new ByHand(Map.of(), drops);
     }
 
-    private NamePart part(String typed) {
-        int colon = typed.indexOf(':');
-        String kind = (colon < 0 ? typed : typed.substring(0, colon)).strip().toLowerCase(Locale.ROOT);
-        String rest = colon < 0 ? "" : typed.substring(colon + 1);
-        return switch (kind) {
-            case "bookmark" -> new NamePart.Bookmark();
-            case "file" -> new NamePart.FileName();
-            case "date" -> new NamePart.FirstDate();
-            case "number" -> new NamePart.Number(rest.isEmpty() ? 1 : number(typed, rest), 1);
-            case "after" -> new NamePart.Value(new ValuePlace.AfterWords(rest, ""));
-            case "in" -> new NamePart.Value(new ValuePlace.InArea(area("--name in:", rest)));
-            case "text" -> new NamePart.Typed(rest);
-            default -> throw new IllegalArgumentException("--name: " + typed + " is no part of a name; there are bookmark, file, number:3, date, after:WORDS, in:AREA and text:WORDS");
-        };
-    }
-
-    private static int number(String typed, String digits) {
-        if (!digits.strip().matches("[1-9]")) throw new IllegalArgumentException("--name: in " + typed + " should stand how many digits, 1 to 9");
-        return Integer.parseInt(digits.strip());
-    }
-
     private static long bytes(String typed) {
         Matcher size = SIZE.matcher(typed.strip());
         double bytes = size.matches() ? Double.parseDouble(size.group(1)) * switch (size.group(2).toUpperCase(Locale.ROOT)) {
@@ -154,15 +132,5 @@ final class CutOptions {
         } : 0;
         if (bytes < 1 || bytes > 1e15) throw new IllegalArgumentException("--up-to: " + typed + " is no size, such as 5MB");
         return (long) bytes;
-    }
-
-    private static Area area(String option, String typed) {
-        String[] sides = typed.split(",", -1);
-        try {
-            if (sides.length == 4) return new Area(Double.parseDouble(sides[0]), Double.parseDouble(sides[1]), Double.parseDouble(sides[2]), Double.parseDouble(sides[3]));
-        } catch (NumberFormatException noNumber) {
-            // Said below, as for too many or too few.
-        }
-        throw new IllegalArgumentException(option + " " + typed + " is no area; write it as LEFT,TOP,WIDTH,HEIGHT in millimetres, such as 10,10,80,20");
     }
 }

@@ -70,15 +70,7 @@ public final class PieceNames {
         List<String> words = new ArrayList<>();
         List<String> missing = new ArrayList<>();
         for (NamePart part : parts) {
-            Optional<String> said = switch (part) {
-                case NamePart.Bookmark b -> page.bookmarks().stream().min(Comparator.comparingInt(BatchPage.Bookmark::level)).map(BatchPage.Bookmark::title);
-                case NamePart.Value value -> TextFinder.value(page.text(), value.place());
-                case NamePart.FileName f -> Optional.of(stem(fileName));
-                case NamePart.Number number -> Optional.of(String.format(Locale.ROOT, "%0" + number.digits() + "d", number.start() + piece));
-                case NamePart.FirstDate d -> date.filter(DocumentDate.Day.class::isInstance).map(day -> DateTimeFormatter.ISO_LOCAL_DATE.format(((DocumentDate.Day) day).day()));
-                case NamePart.Typed typed -> Optional.of(typed.words());
-            };
-            Optional<String> shown = said.map(PieceNames::oneLine).filter(text -> !text.isEmpty());
+            Optional<String> shown = said(part, page, piece, fileName, date);
             if (shown.isPresent()) {
                 words.add(shown.get());
             } else if (!(part instanceof NamePart.Typed)) {
@@ -88,6 +80,19 @@ public final class PieceNames {
         }
         String name = String.join(" ", words);
         return new Named(name.isEmpty() ? "(no name)" : name, name.isEmpty() ? List.of("no name") : missing, date.orElse(DocumentDate.NOT_GIVEN), "");
+    }
+
+    /** {@return what a part is of the piece that begins with a page; empty where there is nothing} */
+    static Optional<String> said(NamePart part, BatchPage page, int piece, String fileName, Optional<DocumentDate> date) {
+        Optional<String> said = switch (part) {
+            case NamePart.Bookmark b -> page.bookmarks().stream().min(Comparator.comparingInt(BatchPage.Bookmark::level)).map(BatchPage.Bookmark::title);
+            case NamePart.Value value -> TextFinder.value(page.text(), value.place());
+            case NamePart.FileName f -> Optional.of(stem(fileName));
+            case NamePart.Number number -> Optional.of(String.format(Locale.ROOT, "%0" + number.digits() + "d", number.start() + piece));
+            case NamePart.FirstDate d -> date.filter(DocumentDate.Day.class::isInstance).map(day -> DateTimeFormatter.ISO_LOCAL_DATE.format(((DocumentDate.Day) day).day()));
+            case NamePart.Typed typed -> Optional.of(typed.words());
+        };
+        return said.map(PieceNames::oneLine).filter(text -> !text.isEmpty());
     }
 
     private static String oneLine(String text) {

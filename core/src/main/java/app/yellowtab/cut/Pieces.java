@@ -34,15 +34,16 @@ public final class Pieces {
         return new ByHand(cuts, drops);
     }
 
-    /** {@return the names of a batch's pieces, with those that were typed} */
+    /** {@return the names of a batch's pieces, with what was typed over them} */
     public static List<Named> names(Batch batch, List<BatchPage> pages, Cutting cutting, String fileName, boolean monthFirst) {
-        Map<PageKey, String> typed = new HashMap<>();
-        for (PieceName name : batch.names()) typed.put(name.first(), name.words());
+        Map<PageKey, PieceName> typed = new HashMap<>();
+        for (PieceName name : batch.names()) typed.put(name.first(), name);
         List<PageKey> keys = batch.keys();
         List<Named> names = new ArrayList<>(PieceNames.of(pages, cutting, batch.rules(), fileName, monthFirst));
         for (int i = 0; i < names.size(); i++) {
-            String words = typed.get(keys.get(cutting.pieces().get(i).first() - 1));
-            if (words != null) names.set(i, new Named(words, List.of(), names.get(i).date(), names.get(i).section()));
+            PieceName its = typed.get(keys.get(cutting.pieces().get(i).first() - 1));
+            Named found = names.get(i);
+            if (its != null) names.set(i, new Named(its.words().isEmpty() ? found.words() : its.words(), its.words().isEmpty() ? found.missing() : List.of(), its.date().orElse(found.date()), found.section()));
         }
         return names;
     }

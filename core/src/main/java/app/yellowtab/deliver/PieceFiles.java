@@ -2,7 +2,9 @@ package app.yellowtab.deliver;
 
 import app.yellowtab.assemble.Outcome;
 import app.yellowtab.assemble.PieceWriter;
+import app.yellowtab.cut.BatchPage;
 import app.yellowtab.cut.PieceNames.Named;
+import app.yellowtab.cut.PieceWords;
 import app.yellowtab.cut.Pieces;
 import app.yellowtab.deliver.CutReport.Made;
 import app.yellowtab.deliver.Wanted.Mails;
@@ -54,14 +56,19 @@ public final class PieceFiles {
     private final CutReport report;
     private final Comments comments;
     private final Wanted wanted;
+    private final PieceWords words;
 
-    /** @param report what is known before anything is written */
-    public PieceFiles(SourceFiles sources, CutReport report, Comments comments, Wanted wanted) {
+    /**
+     * @param report what is known before anything is written
+     * @param pages  of the batch, for what e-mails say of them
+     */
+    public PieceFiles(SourceFiles sources, CutReport report, List<BatchPage> pages, Comments comments, Wanted wanted) {
         if (report.names().size() != report.cutting().pieces().size()) throw new IllegalArgumentException("as many names as pieces are needed");
         this.sources = sources;
         this.report = report;
         this.comments = comments;
         this.wanted = wanted;
+        this.words = new PieceWords(pages, report.cutting(), report.names(), report.batch().fileName());
     }
 
     /**
@@ -214,20 +221,17 @@ public final class PieceFiles {
      */
     private void mail(Path target, int piece, List<Path> files) throws IOException {
         Mails mails = wanted.mails().orElseThrow();
-        String title = piece < 0 ? report.batch().fileName() + ": " + files.size() + (files.size() == 1 ? " document" : " documents") : report.names().get(piece).words();
         Path draft = Drafts.beside(target);
         try {
-            new MailDraft(mails.to(), filled(mails.subject(), piece, title), filled(mails.text(), piece, title), files).write(draft);
+            new MailDraft(mails.to(), filled(mails.subject(), piece), filled(mails.text(), piece), files).write(draft);
             Files.move(draft, target);
         } finally {
             Files.deleteIfExists(draft);
         }
     }
 
-    private String filled(String words, int piece, String title) {
-        int pages = report.cutting().pieces().stream().mapToInt(one -> one.pages().size()).sum();
-        if (piece >= 0) pages = report.cutting().pieces().get(piece).pages().size();
-        return words.replace("[name]", title).replace("[date]", piece < 0 ? "" : report.names().get(piece).date().shown()).replace("[pages]", pages == 1 ? "1 page" : pages + " pages");
+    private String filled(String text, int piece) {
+        return piece < 0 ? words.ofAll(text) : words.ofPiece(text, piece);
     }
 
     private static void begin(Path folder) throws FindingException {

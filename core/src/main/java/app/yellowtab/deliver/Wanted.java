@@ -13,8 +13,7 @@ public record Wanted(boolean files, Optional<Mails> mails) {
     public static final Wanted FILES = new Wanted(true, Optional.empty());
 
     /**
-     * Drafted e-mails. In their subject and text, {@code [name]}, {@code [date]} and {@code [pages]} stand for what a piece has; in one
-     * mail with all pieces, for their number, nothing, and the pages of all.
+     * Drafted e-mails. Their subject and text have gaps that {@link app.yellowtab.cut.PieceWords} fills.
      *
      * @param oneEach whether each piece has a mail of its own; otherwise one has all
      * @param to      addresses, separated by commas; empty for nobody yet

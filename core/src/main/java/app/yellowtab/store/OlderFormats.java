@@ -46,6 +46,7 @@ final class OlderFormats {
         for (JsonNode batch : root.path("batches")) {
             documents(batch.path("made"));
             for (JsonNode run : batch.path("runs")) if (run instanceof ObjectNode object) fill(object, "look", BundleJson.plainLook());
+            for (JsonNode name : batch.path("names")) if (name instanceof ObjectNode object) fill(object, "date", BundleJson.MAPPER.nullNode());
         }
     }
 

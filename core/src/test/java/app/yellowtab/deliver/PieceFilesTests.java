@@ -108,7 +108,7 @@ class PieceFilesTests {
         Source batch = Folder.bundle(place, matter).sources().getFirst();
         List<BatchPage> pages = BatchPages.read(place, batch.id(), false, Progress.NONE, () -> false);
         Cutting cutting = Cutter.cut(pages, rules, hand);
-        return new PieceFiles(place, new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of()), Comments.KEPT, wanted);
+        return new PieceFiles(place, new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of()), pages, Comments.KEPT, wanted);
     }
 
     private List<String> names() throws IOException {
@@ -175,7 +175,7 @@ class PieceFilesTests {
         CutRules rules = new CutRules(List.of(new CutRule.UpTo(25_000)), 1, List.of());
         Cutting cutting = Cutter.cut(pages, rules, ByHand.NONE);
         assertThat(cutting.pieces()).hasSizeBetween(3, 7);
-        PieceFiles.Written written = new PieceFiles(place, new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, "post.pdf", false), List.of(), List.of()), Comments.KEPT, Wanted.FILES).write(folder, Progress.NONE, () -> false);
+        PieceFiles.Written written = new PieceFiles(place, new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, "post.pdf", false), List.of(), List.of()), pages, Comments.KEPT, Wanted.FILES).write(folder, Progress.NONE, () -> false);
         for (int i = 0; i < cutting.pieces().size(); i++) {
             PageWeight.Sum sum = new PageWeight.Sum();
             cutting.pieces().get(i).pages().forEach(page -> sum.add(weights.get(page - 1)));
@@ -257,6 +257,25 @@ class PieceFilesTests {
         assertThat(parts.getCount()).isEqualTo(3);
         assertThat(parts.getBodyPart(2).getFileName()).isEqualTo("Two.pdf");
         assertThat(parts.getBodyPart(0).getContent()).isEqualTo("Attached: post.pdf: 2 documents, 5 pages.");
+    }
+
+    @Test
+    void mailsSayWhatNamesMayBeMadeOf() throws Exception {
+        batch();
+        wanted = new Wanted(false, Optional.of(new Wanted.Mails(true, "", "[number:3] [bookmark] of [file] [sic]", "[after:nothing]Page: [after:post-]")));
+        pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of(new NamePart.Bookmark())), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        assertThat(mail("Two.eml").getSubject()).isEqualTo("002 Two of post [sic]");
+        assertThat(((MimeMultipart) mail("Two.eml").getContent()).getBodyPart(0).getContent()).isEqualTo("Page: 3");
+    }
+
+    @Test
+    void oneMailListsTheValuesOfAllPieces() throws Exception {
+        batch();
+        wanted = new Wanted(false, Optional.of(new Wanted.Mails(false, "", "[bookmark]", "[pages], first [after:post-]")));
+        pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of()), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        MimeMessage mail = mail("All of post.pdf.eml");
+        assertThat(mail.getSubject()).isEqualTo("One, Two");
+        assertThat(((MimeMultipart) mail.getContent()).getBodyPart(0).getContent()).isEqualTo("5 pages, first 1, 3");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package app.yellowtab.model.cut;
 
 import app.yellowtab.model.Document;
+import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
@@ -9,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 
 /**
  * A file that holds several documents, and how it is cut into them.
@@ -18,7 +20,7 @@ import java.util.Objects;
  * @param resting rules that are switched off, as they were filled in
  * @param cuts    by hand
  * @param drops   by hand
- * @param names   that were typed
+ * @param names   and dates that were typed
  * @param made    the documents that were made of it last, as they were made
  */
 public record Batch(BatchId id, List<SourcePages> runs, CutRules rules, List<CutRule> resting, List<HandCut> cuts, List<HandDrop> drops, List<PieceName> names, List<Document> made) {
@@ -79,9 +81,22 @@ public record Batch(BatchId id, List<SourcePages> runs, CutRules rules, List<Cut
 
     /** {@return the same with a name for the piece that begins with a page; a blank one lets the rules name it} */
     public Batch withName(PageKey first, String words) {
+        return withTyped(first, words.strip(), typed(first).flatMap(PieceName::date));
+    }
+
+    /** {@return the same with a date for the piece that begins with a page; an empty one lets its first page say it} */
+    public Batch withDate(PageKey first, Optional<DocumentDate> date) {
+        return withTyped(first, typed(first).map(PieceName::words).orElse(""), date);
+    }
+
+    private Optional<PieceName> typed(PageKey first) {
+        return names.stream().filter(name -> name.first().equals(first)).findFirst();
+    }
+
+    private Batch withTyped(PageKey first, String words, Optional<DocumentDate> date) {
         List<PieceName> all = new ArrayList<>(names);
         all.removeIf(name -> name.first().equals(first));
-        if (!words.isBlank()) all.add(new PieceName(first, words.strip()));
+        if (!words.isEmpty() || date.isPresent()) all.add(new PieceName(first, words, date));
         return new Batch(id, runs, rules, resting, cuts, drops, all, made);
     }
 

@@ -1,12 +1,20 @@
 package app.yellowtab.model.cut;
 
+import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.page.PageKey;
 import java.util.Objects;
+import java.util.Optional;
 
-/** A name that was typed for the piece that begins with a page. */
-public record PieceName(PageKey first, String words) {
+/**
+ * What was typed for the piece that begins with a page.
+ *
+ * @param words its name; empty where the rules name it
+ * @param date  its date; empty where what its first page says holds
+ */
+public record PieceName(PageKey first, String words, Optional<DocumentDate> date) {
     public PieceName {
         Objects.requireNonNull(first, "first");
-        if (words.isBlank()) throw new IllegalArgumentException("\"words\" must not be blank");
+        Objects.requireNonNull(date, "date");
+        if (words.isBlank() && date.isEmpty()) throw new IllegalArgumentException("\"words\" must not be blank where no date was typed");
     }
 }

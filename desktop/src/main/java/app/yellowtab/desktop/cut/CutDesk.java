@@ -11,6 +11,8 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.CutEdits;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.DateReader;
+import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
@@ -325,6 +327,14 @@ final class CutDesk {
     /** Names a piece of a batch, counted from 0; blank words let the rules name it. */
     void name(Shown batch, int piece, String words) {
         workspace.edit(bundle -> CutEdits.change(bundle, batch.source(), its -> its.withName(key(its, batch.cutting().pieces().get(piece).first()), words)));
+    }
+
+    /** Gives a piece of a batch, counted from 0, a date; nothing typed lets its first page say it. {@return whether it is one} */
+    boolean date(Shown batch, int piece, String typed) {
+        Optional<DocumentDate> date = typed.isBlank() ? Optional.empty() : DateReader.read(typed.strip(), workspace.bundle().reading().monthFirst());
+        if (!typed.isBlank() && date.isEmpty()) return false;
+        workspace.edit(bundle -> CutEdits.change(bundle, batch.source(), its -> its.withDate(key(its, batch.cutting().pieces().get(piece).first()), date)));
+        return true;
     }
 
     private static PageKey key(Batch batch, int page) {

@@ -101,7 +101,7 @@ final class Making {
             String name = shown.source().fileName();
             int dot = name.lastIndexOf('.');
             Path folder = choice.folder().orElseThrow().resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
-            PieceFiles.Written its = new PieceFiles(workspace.folder(), report(shown, choice), comments, choice.written())
+            PieceFiles.Written its = new PieceFiles(workspace.folder(), report(shown, choice), shown.pages(), comments, choice.written())
                     .write(folder, (done, total) -> progress.accept(new Jobs.State(Words.of("cut.writing", name, done, total), (double) done / total)), stop);
             reports.add(its.report());
             written.add(folder);
@@ -114,7 +114,7 @@ final class Making {
             List<NewBundle.Part> parts = new ArrayList<>();
             for (int i = 0; i < batches.size(); i++) parts.add(new NewBundle.Part(reports.get(i), batches.get(i).batch(), place.apply(batches.get(i))));
             progress.accept(new Jobs.State(Words.of("cut.beginning"), -1));
-            NewBundle.begin(choice.newBundle().get(), workspace.folder(), parts, workspace.bundle().reading(), stop);
+            if (!NewBundle.begin(choice.newBundle().get(), workspace.folder(), parts, workspace.bundle().reading(), stop)) return new State.Done(reports, written, false, findings);
             written.add(choice.newBundle().get());
         }
         return new State.Done(reports, written, true, findings);

@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.cut;
 
 import app.yellowtab.cut.PieceNames.Named;
+import app.yellowtab.cut.PieceWords;
 import app.yellowtab.deliver.Wanted;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.work.Controls;
@@ -19,10 +20,14 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -45,6 +50,9 @@ final class PieceChoices extends VBox {
     private final TextField to = field("cut-mail-to", "cut.mail.to", "");
     private final TextField subject = field("cut-mail-subject", "cut.mail.subject", Wanted.Mails.usual(true).subject());
     private final TextField text = field("cut-mail-text", "cut.mail.text", Wanted.Mails.usual(true).text());
+
+    private final Label sample = Controls.paragraph("", Styles.SMALL);
+    private List<Shown> batches = List.of();
 
     /** Where documents are put, as the list offers it. */
     private sealed interface Where {
@@ -84,7 +92,8 @@ final class PieceChoices extends VBox {
         HBox.setHgrow(bundle, Priority.ALWAYS);
         HBox newBundle = row(Controls.label(Words.of("cut.newBundle"), Styles.SMALL), bundle, Controls.button("cut.folder.choose", () -> dialogs.folder(Words.of("cut.newBundle")).ifPresent(chosen -> bundle.setText(chosen.toString()))));
         HBox place = row(Controls.label(Words.of("cut.folder"), Styles.SMALL), folder, Controls.button("cut.folder.choose", () -> dialogs.folder(Words.of("cut.folder")).ifPresent(chosen -> folder.setText(chosen.toString()))));
-        HBox words = row(Controls.label(Words.of("cut.mail.to"), Styles.SMALL), to, Controls.label(Words.of("cut.mail.subject"), Styles.SMALL), subject, Controls.label(Words.of("cut.mail.text"), Styles.SMALL), text);
+        sample.setId("cut-mail-sample");
+        VBox words = new VBox(5, row(Controls.label(Words.of("cut.mail.to"), Styles.SMALL), to, Controls.label(Words.of("cut.mail.subject"), Styles.SMALL), subject, parts(subject)), row(Controls.label(Words.of("cut.mail.text"), Styles.SMALL), text, parts(text)), sample);
         getChildren().addAll(Controls.label(Words.of("cut.outcome"), Styles.FORM_LABEL), row(documents, where, title, replaced), newBundle, row(files, mails, mailKind), place, words);
         Runnable show = () -> {
             Controls.show(title, documents.isSelected() && where.getValue() instanceof Where.NewSection);
@@ -103,6 +112,8 @@ final class PieceChoices extends VBox {
             show.run();
             changed.run();
         });
+        for (TextField field : List.of(subject, text)) field.textProperty().subscribe(typed -> showSample());
+        mailKind.valueProperty().subscribe(kind -> showSample());
         for (TextField field : List.of(folder, to, title, bundle)) field.textProperty().subscribe((before, now) -> changed.run());
     }
 
@@ -113,6 +124,33 @@ final class PieceChoices extends VBox {
         return field;
     }
 
+    /** {@return what puts parts of names into a field, at its caret} */
+    private static MenuButton parts(TextField field) {
+        MenuButton add = new MenuButton(Words.of("cut.name.add"));
+        add.setMinWidth(USE_PREF_SIZE);
+        add.setId(field.getId() + "-add");
+        for (String part : List.of("name", "date", "pages", "bookmark", "after:No.", "file", "number:3")) {
+            MenuItem item = new MenuItem(Words.of("cut.mail.part." + part.replaceAll(":.*", "")));
+            item.setOnAction(event -> {
+                field.insertText(Math.min(field.getCaretPosition(), field.getLength()), "[" + part + "]");
+                field.requestFocus();
+                field.deselect();
+            });
+            add.getItems().add(item);
+        }
+        return add;
+    }
+
+    /** Says how the first e-mail will read. */
+    private void showSample() {
+        List<String> read = batches.stream().filter(shown -> !shown.names().isEmpty()).limit(1).map(shown -> {
+            PieceWords words = new PieceWords(shown.pages(), shown.cutting(), shown.names(), shown.source().fileName());
+            UnaryOperator<String> filled = mailKind.getSelectionModel().getSelectedIndex() == 0 ? typed -> words.ofPiece(typed, 0) : words::ofAll;
+            return Words.of("cut.mail.sample", filled.apply(subject.getText()), filled.apply(text.getText()));
+        }).toList();
+        sample.setText(String.join("", read));
+    }
+
     private static HBox row(Node... nodes) {
         HBox row = new HBox(8, nodes);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -121,6 +159,8 @@ final class PieceChoices extends VBox {
 
     /** Shows what there is to choose for batches. */
     void show(List<Shown> batches) {
+        this.batches = batches;
+        showSample();
         Where before = where.getValue();
         boolean sheets = batches.stream().flatMap(shown -> shown.names().stream()).anyMatch(named -> !named.section().isEmpty());
         List<Where> places = new ArrayList<>(List.of(new Where.Tray()));

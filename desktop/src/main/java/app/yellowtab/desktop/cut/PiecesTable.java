@@ -11,6 +11,7 @@ import app.yellowtab.desktop.work.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -23,7 +24,7 @@ import javafx.scene.control.cell.TextFieldTableCell;
 import javafx.util.converter.DefaultStringConverter;
 import org.jspecify.annotations.Nullable;
 
-/** The pieces, one a line, before anything is made of them; their names can be typed over. */
+/** The pieces, one a line, before anything is made of them; their names and dates can be typed over. */
 final class PiecesTable extends TableView<PiecesTable.Line> {
     private static final double ROW_PX = 27;
 
@@ -60,7 +61,8 @@ final class PiecesTable extends TableView<PiecesTable.Line> {
         }
     }
 
-    PiecesTable(CutDesk desk) {
+    /** @param refused is given what was typed as a date and is none */
+    PiecesTable(CutDesk desk, Consumer<String> refused) {
         setId("pieces");
         setEditable(true);
         setFixedCellSize(ROW_PX);
@@ -73,8 +75,16 @@ final class PiecesTable extends TableView<PiecesTable.Line> {
         name.setCellFactory(its -> new NameCell());
         name.setEditable(true);
         name.setOnEditCommit(edit -> desk.name(edit.getRowValue().batch(), edit.getRowValue().piece(), edit.getNewValue()));
+        TableColumn<Line, String> date = column("cut.column.date", 88, line -> line.named().date().shown());
+        date.setCellFactory(TextFieldTableCell.forTableColumn());
+        date.setEditable(true);
+        date.setOnEditCommit(edit -> {
+            if (desk.date(edit.getRowValue().batch(), edit.getRowValue().piece(), edit.getNewValue())) return;
+            refused.accept(edit.getNewValue());
+            refresh();
+        });
         getColumns().setAll(List.of(number, batch, name, column("cut.column.pages", 74, line -> CutReport.stretches(line.its().pages()).replace('-', '–')),
-                column("cut.column.date", 88, line -> line.named().date().shown()), column("cut.column.size", 66, line -> line.bytes().map(Words::size).orElse("…")),
+                date, column("cut.column.size", 66, line -> line.bytes().map(Words::size).orElse("…")),
                 why(line -> line.its().reasons().stream().map(Reason::words).collect(Collectors.joining("; ")))));
     }
 

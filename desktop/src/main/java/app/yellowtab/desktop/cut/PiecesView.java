@@ -61,7 +61,7 @@ final class PiecesView extends VBox {
         this.dialogs = dialogs;
         this.opener = opener;
         setId("pieces-view");
-        table = new PiecesTable(desk);
+        table = new PiecesTable(desk, typed -> lacking.setText(Words.of("cut.noDate", typed)));
         VBox.setVgrow(table, Priority.ALWAYS);
         choices = new PieceChoices(workspace, dialogs, this::showLacking);
         Button pages = Controls.button("cut.back", back);

@@ -1,8 +1,10 @@
 package app.yellowtab.desktop.cut;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import app.yellowtab.cut.PageWeight;
+import app.yellowtab.cut.PieceNames;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
@@ -169,6 +171,20 @@ class CutDeskTests {
         assertThat(pieces()).as("no cut before 3, whatever the rule says").isEqualTo("post 001 [1, 2, 3, 4], post 002 [5, 6]");
         desk.toggleCut(1);
         assertThat(shown().cutting().pieces()).hasSize(2);
+    }
+
+    @Test
+    void aDateTypedOverThatOfThePageGoesWithThePiece() {
+        desk.choose(source("post.pdf"));
+        desk.set(new CutRule.EveryPages(3, 1), true);
+        assertThat(desk.date(shown(), 1, "4 March 2031")).isTrue();
+        assertThat(shown().names()).extracting(named -> named.date().shown()).containsExactly("", "4 Mar 2031");
+        assertThat(desk.date(shown(), 1, "next week")).as("no date").isFalse();
+        desk.name(1, "Letter of claim");
+        desk.name(1, " ");
+        assertThat(shown().names()).extracting(PieceNames.Named::words, named -> named.date().shown()).containsExactly(tuple("post 001", ""), tuple("post 002", "4 Mar 2031"));
+        desk.date(shown(), 1, "");
+        assertThat(shown().batch().names()).as("nothing is typed any more").isEmpty();
     }
 
     @Test

@@ -114,6 +114,11 @@ class MakingTests {
             assertThat(opened.bundle().batches().getFirst().names()).hasSize(1);
             assertThat(place.original(opened.bundle().sources().getFirst().id())).exists();
         }
+        Files.delete(folder.original(batches.getFirst().source().id()));
+        making.reset();
+        making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.Tray()), shown -> List.of("new", "new"), true, Optional.of(temp.resolve("Another")), Optional.empty(), Wanted.FILES));
+        assertThat(making.stateProperty().get()).isInstanceOf(Making.State.Failed.class);
+        assertThat(temp.resolve("Another")).as("nothing half is left").doesNotExist();
         making.reset();
         making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.Tray()), shown -> List.of("new", "new"), true, Optional.of(begun), Optional.empty(), Wanted.FILES));
         assertThat(((Making.State.Failed) making.stateProperty().get()).message()).contains("there is a bundle in it already");
