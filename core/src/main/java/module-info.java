@@ -8,6 +8,9 @@ module app.yellowtab.core {
     requires com.drew.metadata;
     requires com.dynatrace.hash4j;
     requires com.google.zxing;
+    requires org.bytedeco.javacpp;
+    requires org.bytedeco.leptonica;
+    requires org.bytedeco.tesseract;
     requires re2j;    // an automatic module, by its file
     requires org.apache.poi.poi;
     requires org.apache.poi.ooxml;
@@ -54,6 +57,7 @@ module app.yellowtab.core {
     exports app.yellowtab.cut;
     exports app.yellowtab.pdf to app.yellowtab.desktop;
     exports app.yellowtab.convert;
+    exports app.yellowtab.recognise;
     exports app.yellowtab.source;
     exports app.yellowtab.plan;
     exports app.yellowtab.assemble;

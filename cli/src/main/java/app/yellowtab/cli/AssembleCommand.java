@@ -11,6 +11,7 @@ import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.RecognitionChoice;
 import app.yellowtab.model.Separators;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.source.FoundFolder;
@@ -77,7 +78,7 @@ final class AssembleCommand implements Callable<Integer> {
             Intake.Taken taken = new Intake(place, intake.passwords(), intake.over(Reading.STANDARD)).bringIn(found, production::reading, production::isStopped);
             place.know(taken.sources());
             findings.addAll(taken.findings());
-            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD), intake.over(Reading.STANDARD), taken.sources(), taken.contents(), List.of(), Numbering.NONE, List.of());
+            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD), intake.over(Reading.STANDARD), taken.sources(), taken.contents(), List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD);
             return production.produce(bundle, place, output, options.csv(), findings);
         }
     }

@@ -3,6 +3,8 @@ package app.yellowtab.assemble;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.carry.PageCarrier;
 import app.yellowtab.carry.part.Changes;
+import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
@@ -13,6 +15,7 @@ import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.source.RecognisedPages;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;
@@ -44,6 +47,7 @@ final class ReadySource implements Closeable {
     private volatile boolean isAtPages;
     private volatile long steps;
     private boolean isWhole;
+    private Optional<RecognisedPages> recognised = Optional.empty();
     private Changes ofFile = new Changes();
     private final BitSet tooMuch = new BitSet();
 
@@ -60,6 +64,7 @@ final class ReadySource implements Closeable {
      */
     void prepare(Plan plan, LeafLookup lookup, MarkSetter setter, BooleanSupplier stop) throws IOException {
         SourceId id = run.source();
+        recognised = RecognisedPages.of(sources, id);
         for (int n = 0; n < run.leaves().size(); n++) {
             boolean redacted = !run.page(n).look().redactions().isEmpty();
             if (redacted) throw new FindingException(new Finding(Code.REDACTION_NOT_MADE, sources.subject(id, run.page(n).page()), ""), null);
@@ -100,13 +105,21 @@ final class ReadySource implements Closeable {
     private void carry(Content.SourcePage wanted, List<Mark> marks, PageCarrier by) {
         Changes found = new Changes();
         try {
-            pages.add(Optional.of(Objects.requireNonNull(input).page(() -> by.carry(wanted.page(), wanted.look(), marks, found))));
+            pages.add(Optional.of(Objects.requireNonNull(input).page(() -> by.carry(wanted.page(), wanted.look(), words(wanted.page(), found), marks, found))));
             notes.add(found);
             step();
         } catch (IOException | RuntimeException | Error e) {
             LoggerFactory.getLogger(ReadySource.class).warn("page lost: {} {}", sources.original(run.source()), wanted.page(), e);
             lose(e);
         }
+    }
+
+    /** {@return what was read in a page's picture}  Where the bundle names words that are gone, that is noted. */
+    private PageText words(int page, Changes found) {
+        if (recognised.isEmpty() || !recognised.get().has(page)) return PageText.NONE;
+        Optional<RecognisedPage> read = recognised.get().page(page);
+        found.add(Code.WORDS_GONE, read.isEmpty() ? 1 : 0);
+        return read.map(RecognisedPage::text).orElse(PageText.NONE);
     }
 
     private void step() {

@@ -77,7 +77,7 @@ public final class LeafCloser {
      * {@return what makes a closed leaf the same page in two files: its contents and what they are drawn with, without what
      * was put before and after them}
      *
-     * @param isOurs whether an item is one of the fonts that marks are set in
+     * @param isOurs whether an item is one of the fonts that marks are set in; that of words behind a picture is known by its name
      */
     public static COSDictionary content(COSDictionary leaf, Predicate<COSBase> isOurs) {
         COSDictionary content = new COSDictionary();
@@ -85,7 +85,7 @@ public final class LeafCloser {
         if (leaf.getCOSDictionary(COSName.RESOURCES) instanceof COSDictionary all) resources.addAll(all);
         COSDictionary fonts = new COSDictionary();
         if (resources.getCOSDictionary(COSName.FONT) instanceof COSDictionary all) fonts.addAll(all);
-        for (COSName name : List.copyOf(fonts.keySet())) if (name.getName().startsWith(NAME) && isOurs.test(fonts.getItem(name))) fonts.removeItem(name);
+        for (COSName name : List.copyOf(fonts.keySet())) if (name.getName().startsWith(NAME) && (isOurs.test(fonts.getItem(name)) || HiddenWords.isFont(fonts.getItem(name)))) fonts.removeItem(name);
         if (fonts.size() > 0) resources.setItem(COSName.FONT, fonts);
         else resources.removeItem(COSName.FONT);
         content.setItem(COSName.RESOURCES, resources);

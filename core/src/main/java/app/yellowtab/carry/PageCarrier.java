@@ -7,6 +7,7 @@ import app.yellowtab.carry.part.Layers;
 import app.yellowtab.carry.part.PageContents;
 import app.yellowtab.carry.part.Targets;
 import app.yellowtab.content.ContentScan;
+import app.yellowtab.facts.PageText;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.mark.Mark;
@@ -17,6 +18,7 @@ import app.yellowtab.output.FontReference;
 import app.yellowtab.output.MadeStream;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.ObjectNumber;
+import app.yellowtab.pdf.PageFrame;
 import app.yellowtab.pdf.Units;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -59,6 +61,7 @@ public final class PageCarrier {
     private final LayerRemover remover;
     private final Annotations annotations;
     private final UsedResources usedResources = new UsedResources();
+    private final COSDictionary wordsFont = HiddenWords.font();
     private final Changes ofFile = new Changes();
 
     /**
@@ -97,13 +100,14 @@ public final class PageCarrier {
      *
      * @param page   in the source, counted from 1
      * @param look   what is done to it
+     * @param words  that were read in its picture, which go behind it; none for none
      * @param marks  what is set on it
      * @throws IOException      if it cannot be had; the pages before and after it are not touched by that
      * @throws RuntimeException of any kind, for the same reason
      */
-    public CarriedPage carry(int page, PageLook look, List<Mark> marks, Changes notes) throws IOException {
+    public CarriedPage carry(int page, PageLook look, PageText words, List<Mark> marks, Changes notes) throws IOException {
         int unreadable = graph.unreadable();
-        Ready ready = ready(page, look, notes);
+        Ready ready = ready(page, look, words, notes);
         CarriedPage carried = LeafCloser.close(marks, ready.leaf, ready.shown, setter, graph);
         notes.add(Code.PART_LOST, graph.unreadable() - unreadable);
         return ready.isFollowed ? carried : carried.withAllResources();
@@ -116,7 +120,7 @@ public final class PageCarrier {
      * @throws RuntimeException of any kind, for the same reason
      */
     public COSDictionary toBeDrawn(int page, PageLook look) throws IOException {
-        Ready ready = ready(page, look, new Changes());
+        Ready ready = ready(page, look, PageText.NONE, new Changes());
         ready.leaf.setItem(COSName.CONTENTS, ready.shown.streams());
         return ready.leaf;
     }
@@ -128,7 +132,7 @@ public final class PageCarrier {
      */
     private record Ready(COSDictionary leaf, LeafCloser.Shown shown, boolean isFollowed) {}
 
-    private Ready ready(int page, PageLook look, Changes notes) throws IOException {
+    private Ready ready(int page, PageLook look, PageText words, Changes notes) throws IOException {
         COSDictionary from = input.pages().get(page - 1);
         if (!COSName.PAGE.equals(from.getDictionaryObject(COSName.TYPE))) throw new IOException("the page is no page");
         notes.add(Code.ACTIONS_REMOVED, Actions.countIn(from));
@@ -157,7 +161,7 @@ public final class PageCarrier {
         to.setItem(COSName.RESOURCES, used.resources());
         if (alone) contents = shutIn(unpacked, media, to);
         String drawn = drawn(settled.drawings(), looked.setUp(), to.getCOSDictionary(COSName.RESOURCES));
-        return new Ready(to, new LeafCloser.Shown(looked.setUp(), contents, alone ? ContentScan.EMPTY : scan, drawn), used.isFollowed());
+        return new Ready(to, new LeafCloser.Shown(looked.setUp() + hidden(words, PageFrame.of(source), to.getCOSDictionary(COSName.RESOURCES)), contents, alone ? ContentScan.EMPTY : scan, drawn), used.isFollowed());
     }
 
     /** Sets a page's boxes; {@return whether it had no extent, so that it got the standard sheet's} */
@@ -197,6 +201,10 @@ public final class PageCarrier {
         COSDictionary resources = new COSDictionary();
         leaf.setItem(COSName.RESOURCES, resources);
         return List.of(new MadeStream("/" + LeafCloser.add(resources, COSName.XOBJECT, form) + " Do"));
+    }
+
+    private String hidden(PageText words, PageFrame frame, COSDictionary resources) {
+        return words.isEmpty() ? "" : HiddenWords.operators(words, frame, LeafCloser.add(resources, COSName.FONT, wordsFont));
     }
 
     private static String drawn(List<Drawing> drawings, String setUp, COSDictionary resources) {

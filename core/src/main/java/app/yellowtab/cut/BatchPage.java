@@ -29,6 +29,10 @@ public record BatchPage(PageText text, boolean isBlank, double widthMm, double h
         return new BatchPage(text, isBlank, widthMm, heightMm, newBookmarks, sheet, weight);
     }
 
+    public BatchPage withText(PageText newText) {
+        return new BatchPage(newText, isBlank, widthMm, heightMm, bookmarks, sheet, weight);
+    }
+
     public BatchPage withSheet(Optional<SheetCode> newSheet) {
         return new BatchPage(text, isBlank, widthMm, heightMm, bookmarks, newSheet, weight);
     }

@@ -5,6 +5,8 @@ import app.yellowtab.carry.PageCarrier;
 import app.yellowtab.carry.part.Changes;
 import app.yellowtab.carry.part.Targets;
 import app.yellowtab.cut.PageWeight;
+import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.mark.MarkSetter;
@@ -12,6 +14,7 @@ import app.yellowtab.model.Comments;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.source.RecognisedPages;
 import app.yellowtab.source.SourceFiles;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -37,11 +40,12 @@ public final class PieceSizes {
     public static List<PageWeight> read(SourceFiles files, SourceId id, Comments comments, Progress progress, BooleanSupplier stop) throws IOException {
         int count = files.source(id).pageCount();
         List<PageWeight> weights = new ArrayList<>();
+        Optional<RecognisedPages> recognised = RecognisedPages.of(files, id);
         for (int first = 1; first <= count; first += AT_ONCE) {
             try (PdfInput input = files.open(id)) {
                 PageCarrier carrier = input.whole(() -> new PageCarrier(input, page -> Optional.of(new Targets.Target(page, PageLook.PLAIN)), comments, MarkSetter.NONE));
                 for (int page = first; page < first + AT_ONCE && page <= count; page++) {
-                    weights.add(stop.getAsBoolean() ? PageWeight.UNKNOWN : weight(files, id, input, carrier, page));
+                    weights.add(stop.getAsBoolean() ? PageWeight.UNKNOWN : weight(files, id, input, carrier, page, recognised));
                     progress.report(page, count);
                 }
             }
@@ -49,9 +53,10 @@ public final class PieceSizes {
         return weights;
     }
 
-    private static PageWeight weight(SourceFiles files, SourceId id, PdfInput input, PageCarrier carrier, int page) {
+    private static PageWeight weight(SourceFiles files, SourceId id, PdfInput input, PageCarrier carrier, int page, Optional<RecognisedPages> recognised) {
         try {
-            CarriedPage carried = input.page(() -> carrier.carry(page, PageLook.PLAIN, List.of(), new Changes()));
+            PageText words = recognised.flatMap(all -> all.page(page)).map(RecognisedPage::text).orElse(PageText.NONE);
+            CarriedPage carried = input.page(() -> carrier.carry(page, PageLook.PLAIN, words, List.of(), new Changes()));
             ObjectGraph.Sizes sizes = carried.leaf().sizes(PAGE_BYTES);
             return new PageWeight(sizes.things(), sizes.bytes());
         } catch (IOException | RuntimeException | Error lost) {

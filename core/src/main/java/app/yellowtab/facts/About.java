@@ -19,27 +19,33 @@ import java.util.Optional;
  * @param made       the day on which it was made, as the file itself says; empty if it does not
  * @param alikeAccepted whether the user keeps it although another file has the same pages
  * @param pages      what its pages are like
+ * @param recognised the key of the list of the words that were read in pictures of its pages; empty for none
  */
-public record About(Way way, Optional<Note> trouble, List<Note> notes, String attachedTo, Origin titleFrom, Origin dateFrom, Optional<Instant> modified, Optional<LocalDate> made, boolean alikeAccepted, PageFacts pages) {
+public record About(Way way, Optional<Note> trouble, List<Note> notes, String attachedTo, Origin titleFrom, Origin dateFrom, Optional<Instant> modified, Optional<LocalDate> made, boolean alikeAccepted, PageFacts pages, String recognised) {
     /** What is known of files that older versions brought in. */
-    public static final About UNKNOWN = new About(Way.AS_IT_IS, Optional.empty(), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, Optional.empty(), Optional.empty(), false, PageFacts.UNKNOWN);
+    public static final About UNKNOWN = new About(Way.AS_IT_IS, Optional.empty(), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, Optional.empty(), Optional.empty(), false, PageFacts.UNKNOWN, "");
 
     public About {
         Objects.requireNonNull(way, "way");
         Objects.requireNonNull(attachedTo, "attachedTo");
         Objects.requireNonNull(pages, "pages");
+        Objects.requireNonNull(recognised, "recognised");
         notes = List.copyOf(notes);
     }
 
     public About withAttachedTo(String source) {
-        return new About(way, trouble, notes, source, titleFrom, dateFrom, modified, made, alikeAccepted, pages);
+        return new About(way, trouble, notes, source, titleFrom, dateFrom, modified, made, alikeAccepted, pages, recognised);
     }
 
     public About withOrigins(Origin title, Origin date) {
-        return new About(way, trouble, notes, attachedTo, title, date, modified, made, alikeAccepted, pages);
+        return new About(way, trouble, notes, attachedTo, title, date, modified, made, alikeAccepted, pages, recognised);
     }
 
     public About withAlikeAccepted() {
-        return new About(way, trouble, notes, attachedTo, titleFrom, dateFrom, modified, made, true, pages);
+        return new About(way, trouble, notes, attachedTo, titleFrom, dateFrom, modified, made, true, pages, recognised);
+    }
+
+    public About withRecognised(String list) {
+        return new About(way, trouble, notes, attachedTo, titleFrom, dateFrom, modified, made, alikeAccepted, pages, list);
     }
 }

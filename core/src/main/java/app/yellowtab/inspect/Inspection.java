@@ -152,8 +152,10 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
             COSDictionary resources = page.getResources() == null ? null : page.getResources().getCOSObject();
             PageScan scan = new PageScan(letters, pictures, shown(box, page.getRotation()), width, height, height * EDGE, number == 1);
             scan.run(content(page, () -> damaged.set(number)), resources);
-            if (scan.pictureShare >= SCAN_SHARE && scan.visibleCodes <= FEW_LETTERS) scanned.set(number);
-            if (scan.readableCodes > 0) searchable.set(number);
+            boolean isScan = scan.pictureShare >= SCAN_SHARE && scan.visibleCodes <= FEW_LETTERS;
+            if (isScan) scanned.set(number);
+            // A few stray words over a picture do not tell what is in it.
+            if (scan.readableCodes > (isScan ? FEW_LETTERS : 0)) searchable.set(number);
             prints.writeBytes(scan.print());
             List<TextLines.Line> lines = TextLines.lines(scan.pieces);
             series.add(number, lines.stream().filter(line -> line.y() < height * EDGE || line.y() > height * (1 - EDGE)).toList(), height / 2);

@@ -29,10 +29,11 @@ import java.util.Set;
  * @param setAside documents that were taken out of the index and lie in the tray as they were
  * @param numbering the numbers that pages bear beside the bundle's own
  * @param batches  sources that hold several documents, and how they are cut
+ * @param recognition whether the words of scans are read, and in which languages
  */
-public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, Reading reading, List<Source> sources, Contents contents, List<Document> setAside, Numbering numbering, List<Batch> batches) {
+public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, Reading reading, List<Source> sources, Contents contents, List<Document> setAside, Numbering numbering, List<Batch> batches, RecognitionChoice recognition) {
     /** A bundle with nothing in it. */
-    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, Reading.STANDARD, List.of(), Contents.EMPTY, List.of(), Numbering.NONE, List.of());
+    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, Reading.STANDARD, List.of(), Contents.EMPTY, List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD);
 
     public Bundle {
         Objects.requireNonNull(heading, "heading");
@@ -41,25 +42,30 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
         Objects.requireNonNull(reading, "reading");
         Objects.requireNonNull(contents, "contents");
         Objects.requireNonNull(numbering, "numbering");
+        Objects.requireNonNull(recognition, "recognition");
         sources = List.copyOf(sources);
         setAside = List.copyOf(setAside);
         batches = List.copyOf(batches);
     }
 
     public Bundle withHeading(CaseHeading newHeading) {
-        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, reading, sources, contents, setAside, numbering, batches);
+        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, reading, sources, contents, setAside, numbering, batches, recognition);
     }
 
     public Bundle withLayout(Layout newLayout) {
-        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, reading, sources, contents, setAside, numbering, batches);
+        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, reading, sources, contents, setAside, numbering, batches, recognition);
     }
 
     public Bundle withFromSources(FromSources newFromSources) {
-        return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, reading, sources, contents, setAside, numbering, batches);
+        return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, reading, sources, contents, setAside, numbering, batches, recognition);
     }
 
     public Bundle withReading(Reading newReading) {
-        return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents, setAside, numbering, batches);
+        return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents, setAside, numbering, batches, recognition);
+    }
+
+    public Bundle withRecognition(RecognitionChoice newRecognition) {
+        return newRecognition.equals(recognition) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside, numbering, batches, newRecognition);
     }
 
     /** {@return the same with other sources; how one was cut that is not among them is forgotten} */
@@ -68,19 +74,19 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
         Set<SourceId> there = new HashSet<>();
         for (Source source : newSources) there.add(source.id());
         List<Batch> left = batches.stream().filter(batch -> batch.runs().stream().allMatch(run -> there.contains(run.source()))).toList();
-        return new Bundle(heading, layout, fromSources, reading, newSources, contents, setAside, numbering, left);
+        return new Bundle(heading, layout, fromSources, reading, newSources, contents, setAside, numbering, left, recognition);
     }
 
     public Bundle withBatches(List<Batch> newBatches) {
-        return newBatches.equals(batches) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside, numbering, newBatches);
+        return newBatches.equals(batches) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside, numbering, newBatches, recognition);
     }
 
     public Bundle withContents(Contents newContents) {
-        return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, reading, sources, newContents, setAside, numbering, batches);
+        return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, reading, sources, newContents, setAside, numbering, batches, recognition);
     }
 
     public Bundle withSetAside(List<Document> newSetAside) {
-        return newSetAside.equals(setAside) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, newSetAside, numbering, batches);
+        return newSetAside.equals(setAside) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, newSetAside, numbering, batches, recognition);
     }
 
     /** {@return the sources by their id} */

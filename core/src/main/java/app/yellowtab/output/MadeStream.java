@@ -9,6 +9,11 @@ import org.apache.pdfbox.cos.COSStream;
 public final class MadeStream extends COSStream {
     private final byte[] bytes;
 
+    /** @param content as its filters leave it */
+    public MadeStream(byte[] content) {
+        bytes = content.clone();
+    }
+
     /** @param content in ASCII */
     public MadeStream(String content) {
         bytes = content.getBytes(StandardCharsets.US_ASCII);

@@ -67,6 +67,22 @@ public final class BatchPages {
     }
 
     private List<BatchPage> known() throws IOException {
+        return withRecognised(own());
+    }
+
+    /** Pages without words of their own have those that were read in their pictures. */
+    private List<BatchPage> withRecognised(List<BatchPage> pages) {
+        Optional<RecognisedPages> recognised = RecognisedPages.of(files, source.id());
+        if (recognised.isEmpty()) return pages;
+        List<BatchPage> all = new ArrayList<>(pages);
+        for (int i = 0; i < all.size(); i++) {
+            BatchPage page = all.get(i);
+            if (recognised.get().has(i + 1)) all.set(i, recognised.get().page(i + 1).map(words -> page.withText(words.text())).orElse(page));
+        }
+        return all;
+    }
+
+    private List<BatchPage> own() throws IOException {
         Optional<Path> file = files.wordsFile(source.id());
         Optional<WordsFile.Kept> kept = file.flatMap(WordsFile::read).filter(known -> known.pages().size() == source.pageCount() && (known.hasCodes() || !codes));
         if (kept.isPresent()) return withBookmarks(kept.get().pages());

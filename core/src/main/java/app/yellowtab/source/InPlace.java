@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 
@@ -106,6 +107,11 @@ public final class InPlace implements Depot, SourceFiles, Closeable {
         Source source = sources.get(id);
         if (source == null) throw new IllegalArgumentException("no such source: " + id.value());
         return source;
+    }
+
+    @Override
+    public Optional<Path> recognisedFolder() {
+        return Optional.of(converted.resolve("recognised"));
     }
 
     @Override

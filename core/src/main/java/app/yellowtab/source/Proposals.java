@@ -3,14 +3,18 @@ package app.yellowtab.source;
 import app.yellowtab.convert.mail.Mail;
 import app.yellowtab.cut.LetterDate;
 import app.yellowtab.facts.Origin;
-import app.yellowtab.inspect.Inspection;
+import app.yellowtab.facts.PageShape;
+import app.yellowtab.facts.PageText;
 import app.yellowtab.inspect.Inspection.FirstLine;
+import app.yellowtab.inspect.Inspection;
 import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.source.Source;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /**
  * Proposes a title and a date, and says where they come from. The file's name goes first, since somebody chose it; a mail's
@@ -26,6 +30,7 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
     private static final Pattern PROGRAM_TITLE = Pattern.compile("(?i)(microsoft (word|excel|powerpoint)|untitled|document\\s*\\d*|slide\\s*\\d*|powerpoint presentation|[^ ]+\\.(docx?|xlsx?|pptx?|rtf|odt|pdf|indd|qxd))( - .*)?.*");
     private static final Pattern REPLY = Pattern.compile("(?i)^((re|fwd?|aw|wg)\\s*:\\s*)+");
     private static final int LONGEST_TITLE = 120;
+    private static final double MM_PER_PT = 25.4 / 72;
 
     /** {@return the proposals for a mail} */
     static Proposals ofMail(String fileName, Mail mail, boolean monthFirst) {
@@ -58,6 +63,20 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
         if (name.date() != DocumentDate.NOT_GIVEN) return new Proposals(shortened(title), titleFrom, name.date(), Origin.FILE_NAME);
         Optional<DocumentDate> date = LetterDate.of(inspection.firstPage().stream().map(line -> new LetterDate.Line(line.text(), line.heightShare())).toList(), monthFirst);
         return new Proposals(shortened(title), titleFrom, date.orElse(DocumentDate.NOT_GIVEN), date.isPresent() ? Origin.FIRST_PAGE : Origin.FILE_NAME);
+    }
+
+    /** {@return a scan with what its first page says, where nothing better is known of it} */
+    static Source ofRecognised(Source source, PageText first, boolean monthFirst) {
+        double heightMm = source.about().pages().shape(1).orElse(PageShape.A4).seenHeightPt() * MM_PER_PT;
+        List<FirstLine> lines = first.lines().stream().map(line -> new FirstLine(line.stream().map(PageText.Word::text).collect(Collectors.joining(" ")),
+                1 - line.getFirst().topMm() / heightMm, line.stream().mapToDouble(PageText.Word::heightMm).max().orElse(0) / MM_PER_PT)).toList();
+        Source told = source;
+        if (source.about().titleFrom() == Origin.FILE_NAME && SAYS_NOTHING.matcher(source.proposedTitle()).matches()) {
+            told = heading(lines).map(title -> source.withTitle(shortened(title), Origin.FIRST_PAGE)).orElse(source);
+        }
+        if (source.proposedDate() != DocumentDate.NOT_GIVEN) return told;
+        Source titled = told;
+        return LetterDate.of(lines.stream().map(line -> new LetterDate.Line(line.text(), line.heightShare())).toList(), monthFirst).map(date -> titled.withDate(date, Origin.FIRST_PAGE)).orElse(titled);
     }
 
     /** {@return the largest line in the upper half that reads like a title, and the line below it if that goes on} */

@@ -51,6 +51,11 @@ public interface SourceFiles {
         return Optional.empty();
     }
 
+    /** {@return the folder in which words are kept that were read in pictures of pages; empty where none are kept} */
+    default Optional<Path> recognisedFolder() {
+        return Optional.empty();
+    }
+
     /**
      * Opens a source's pages.
      *

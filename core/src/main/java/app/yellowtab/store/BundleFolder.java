@@ -44,10 +44,12 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A bundle on disk: a folder with {@code bundle.json}, the sources in {@code originals}, the pages of those that are no PDF in
- * {@code converted}, what pages are like in {@code facts}, and their words in {@code words}. It holds a lock until closed, so that nobody else saves over it. Safe to share between threads.
+ * {@code converted}, what pages are like in {@code facts}, their words in {@code words}, and those that were read in
+ * their pictures in {@code recognised}. It holds a lock until closed, so that nobody else saves over it. Safe to share between threads.
  */
 public final class BundleFolder implements Depot, SourceFiles, Closeable {
     public static final String FILE = "bundle.json";
+    static final String RECOGNISED = "recognised";
     private static final String PREVIOUS = "bundle.previous.json";
 
     private final Path folder;
@@ -247,6 +249,11 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     public Optional<Path> wordsFile(SourceId id) {
         Source source = source(id);
         return source.about().pages().locked() || !BundleBounds.isPlain(source.pagesKey()) ? Optional.empty() : Optional.of(folder.resolve("words").resolve(source.pagesKey() + ".json.gz"));
+    }
+
+    @Override
+    public Optional<Path> recognisedFolder() {
+        return Optional.of(folder.resolve(RECOGNISED));
     }
 
     /**

@@ -3,6 +3,7 @@ package app.yellowtab.store;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.source.RecognisedPages;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -32,6 +33,7 @@ final class Leftovers {
             named.add(source.storedName());
             source.conversion().ifPresent(key -> named.add(key.value()));
             named.add(source.pagesKey());
+            named.add(source.about().recognised());
         }
         for (Path file : files(folder)) if (Drafts.is(file)) delete(file);
         for (Path file : files(folder.resolve("originals"))) {
@@ -42,6 +44,20 @@ final class Leftovers {
             for (Path file : files(folder.resolve(inner))) {
                 if (Drafts.is(file) || !named.contains(String.valueOf(file.getFileName()).replaceFirst("\\.(pdf|json|json\\.gz)$", ""))) delete(file);
             }
+        }
+        recognised(folder, bundle, named);
+    }
+
+    /** Words of pages stay as long as there is such a page, whether a source names them yet or not. */
+    private static void recognised(Path folder, Bundle bundle, Set<String> named) {
+        List<Path> all = files(folder.resolve(BundleFolder.RECOGNISED));
+        if (all.isEmpty()) return;
+        Set<String> prints = new HashSet<>();
+        for (Source source : bundle.sources()) prints.addAll(RecognisedPages.prints(source));
+        for (Path file : all) {
+            String name = String.valueOf(file.getFileName());
+            boolean isWanted = RecognisedPages.printIn(name).map(prints::contains).orElseGet(() -> named.contains(name.replaceFirst("\\.list$", "")));
+            if (Drafts.is(file) || !isWanted) delete(file);
         }
     }
 
@@ -54,6 +70,7 @@ final class Leftovers {
                 named.add(source.path("conversion").asString(""));
                 named.add(source.path("sha256").asString(""));
                 named.add(source.path("facts").asString(""));
+                named.add(source.path("about").path("recognised").asString(""));
             }
         } catch (JacksonException unreadable) {
             LoggerFactory.getLogger(Leftovers.class).info("nothing is named in {}", bundle, unreadable);

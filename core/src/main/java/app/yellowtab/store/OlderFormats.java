@@ -3,6 +3,7 @@ package app.yellowtab.store;
 import app.yellowtab.facts.About;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.RecognitionChoice;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.source.BookmarkLook;
@@ -34,6 +35,7 @@ final class OlderFormats {
     static void fillIn(ObjectNode root, Function<String, JsonNode> facts) {
         for (JsonNode source : root.path("sources")) {
             if (!(source.get("about") instanceof ObjectNode about)) continue;
+            if (!about.has("recognised")) about.put("recognised", "");
             if (!about.has("pages")) about.set("pages", facts.apply(source.path("facts").asString("")));
             if (!(about.get("pages") instanceof ObjectNode pages)) continue;
             fill(pages, "shapes", BundleJson.MAPPER.createArrayNode());
@@ -42,6 +44,7 @@ final class OlderFormats {
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));
         fill(root, "numbering", BundleJson.MAPPER.valueToTree(Numbering.NONE));
+        fill(root, "recognition", BundleJson.MAPPER.valueToTree(RecognitionChoice.STANDARD));
         fill(root, "batches", BundleJson.MAPPER.createArrayNode());
         for (JsonNode batch : root.path("batches")) {
             documents(batch.path("made"));

@@ -14,6 +14,7 @@ import app.yellowtab.model.EntryId;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.RecognitionChoice;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
@@ -40,7 +41,7 @@ class PlannerProperties {
     @Provide
     Arbitrary<Bundle> bundles() {
         return Combinators.combine(contents(3), Arbitraries.of(true, false), Arbitraries.of(Separators.class))
-                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of(), Numbering.NONE, List.of()));
+                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD));
     }
 
     private Arbitrary<Contents> contents(int levels) {

@@ -94,7 +94,7 @@ class BundleSchemaTests {
         Numbering numbering = new Numbering(List.of(new Series(series, NumberStyle.FIGURES, "TH-000101", Spot.STANDARD, MarkLook.NUMBER, List.of(new EntryId("x")), List.of(new SourceId("x")))),
                 List.of(new MarkMove(page, series, new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 4.5, 3))), List.of(new GivenNumber(series, new SourceId("x"), 2, GivenNumber.Half.LEFT, "TH-000102")),
                 List.of(new ServedNumber(page, "45A")));
-        Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(), bundle.contents(), bundle.setAside(), numbering, List.of());
+        Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(), bundle.contents(), bundle.setAside(), numbering, List.of(), bundle.recognition());
         JsonNode written = write(numbered);
         assertThat(schema.validate(written)).isEmpty();
         assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).numbering()).isEqualTo(numbering);

@@ -6,6 +6,7 @@ import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Opener;
+import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.FindingException;
@@ -54,6 +55,7 @@ final class Desk implements StartView.Actions {
     private final Jobs jobs;
     private final FileDialogs dialogs;
     private final Opener opener;
+    private final Recognising.Engines engines;
     private final Scene scene;
     private final ExecutorService files = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("desk").factory());
     private @Nullable OpenBundle open;
@@ -66,7 +68,7 @@ final class Desk implements StartView.Actions {
     /** A bundle that was opened, and what is remembered of it. */
     private record Loaded(BundleFolder folder, Bundle bundle, Plan plan, List<String> passwords, Optional<Recents.Recent> recent) {}
 
-    Desk(Stage window, Recents recents, Path userFolder, PictureFiles pictures, Jobs jobs, FileDialogs dialogs, Opener opener) {
+    Desk(Stage window, Recents recents, Path userFolder, PictureFiles pictures, Jobs jobs, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
         this.window = window;
         this.recents = recents;
         this.userFolder = userFolder;
@@ -74,6 +76,7 @@ final class Desk implements StartView.Actions {
         this.jobs = jobs;
         this.dialogs = dialogs;
         this.opener = opener;
+        this.engines = engines;
         Rectangle2D screen = Screen.getPrimary().getVisualBounds();
         this.scene = new Scene(WaitingView.of("start.looking"), Math.min(1280, screen.getWidth()), Math.min(800, screen.getHeight()));
         for (String sheet : new String[] {"tokens.css", "app.css"}) {
@@ -179,7 +182,7 @@ final class Desk implements StartView.Actions {
     }
 
     private void show(Workspace workspace, Autosave autosave, ExecutorService saving) {
-        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder), dialogs, opener);
+        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder), dialogs, opener, engines);
         open = new OpenBundle(workspace, shell, autosave, saving);
         setRoot(shell, Words.of("app.titled", nameOf(workspace)));
         shell.begin();

@@ -11,6 +11,7 @@ import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Opener;
+import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
@@ -50,20 +51,22 @@ final class Shell extends StackPane {
     private final StackPane middle = new StackPane();
     private final Rail rail;
     private final StatusBar status;
+    private final Recognising recognising;
     private final Subscription subscription;
 
-    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, FileDialogs dialogs, Opener opener) {
+    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
         this.workspace = workspace;
         this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater);
         Intakes intakes = new Intakes(workspace, passwords);
-        this.gather = new GatherStage(workspace, intakes, dialogs, pictures);
+        this.recognising = new Recognising(workspace, engines);
+        this.gather = new GatherStage(workspace, intakes, recognising, dialogs, pictures);
         this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
         this.arrange = new ArrangeStage(workspace, intakes, dialogs);
         this.produce = new ProduceStage(workspace, dialogs, opener);
         this.reader = new Reader(workspace, pictures);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, help::toggle);
-        this.status = new StatusBar(workspace);
+        this.status = new StatusBar(workspace, recognising);
         HBox.setHgrow(middle, Priority.ALWAYS);
         HBox work = new HBox(middle, foreEdge, reader);
         VBox.setVgrow(work, Priority.ALWAYS);
@@ -90,6 +93,7 @@ final class Shell extends StackPane {
 
     void dispose() {
         subscription.unsubscribe();
+        recognising.dispose();
         gather.dispose();
         cut.dispose();
         arrange.dispose();

@@ -3,6 +3,7 @@ package app.yellowtab.desktop;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
@@ -25,9 +26,11 @@ import javafx.util.Subscription;
 /** Facts of the bundle, whether it is saved, what wants a look, work under way, and the way to producing. */
 final class StatusBar extends HBox {
     private final Workspace workspace;
+    private final Recognising recognising;
     private final Label facts = new Label();
     private final Label saved = new Label();
     private final HBox work = new HBox(8);
+    private final HBox scans = new HBox(8);
     private final Button findings = Controls.button("status.findings", this::showFindings);
     private final Button produce;
     private final ListChangeListener<Jobs.Job> onJobs = change -> showJob();
@@ -35,13 +38,16 @@ final class StatusBar extends HBox {
     private Subscription job = Subscription.EMPTY;
     private final Subscription subscriptions;
 
-    StatusBar(Workspace workspace) {
+    StatusBar(Workspace workspace, Recognising recognising) {
         super(16);
         this.workspace = workspace;
+        this.recognising = recognising;
         this.produce = Controls.button("status.produce", () -> workspace.stageProperty().set(Stage.PRODUCE));
         findings.getStyleClass().add(Styles.QUIET);
         produce.getStyleClass().add(Styles.MAIN_ACTION);
         work.setAlignment(Pos.CENTER_LEFT);
+        scans.setAlignment(Pos.CENTER_LEFT);
+        scans.setId("recognising");
         produce.setMinWidth(USE_PREF_SIZE);
         findings.setMinWidth(USE_PREF_SIZE);
         facts.setMinWidth(USE_PREF_SIZE);
@@ -49,11 +55,11 @@ final class StatusBar extends HBox {
         facts.setId("facts");
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add(Styles.STATUS);
-        getChildren().addAll(facts, saved, work, Controls.spring(), findings, produce);
+        getChildren().addAll(facts, saved, work, scans, Controls.spring(), findings, produce);
         subscriptions = Subscription.combine(
                 workspace.onPlan(plan -> facts.setText(Words.of("status.facts", plan.pageCount(),
                         plan.documentCount(), sizeOfSources()))),
-                workspace.saveStateProperty().subscribe(this::showSaved),
+                workspace.saveStateProperty().subscribe(this::showSaved), recognising.stateProperty().subscribe(this::showRecognising),
                 workspace.stageProperty().subscribe(stage -> Controls.show(produce, stage != Stage.PRODUCE)));
         workspace.jobs().running().addListener(onJobs);
         workspace.findings().addListener(onFindings);
@@ -98,6 +104,27 @@ final class StatusBar extends HBox {
             bar.setProgress(state.fraction());
             words.setText(state.words());
         });
+    }
+
+    private void showRecognising(Recognising.State state) {
+        Label words = new Label();
+        scans.getChildren().setAll(words);
+        switch (state) {
+            case Recognising.State.Idle idle -> scans.getChildren().clear();
+            case Recognising.State.Running running -> {
+                words.setText(Words.of("status.recognising", running.left()));
+                scans.getChildren().add(Controls.button("status.recognitionPause", recognising::pause));
+            }
+            case Recognising.State.Paused paused -> {
+                words.setText(Words.of("status.recognitionPaused", paused.left()));
+                scans.getChildren().add(Controls.button("status.recognitionGoOn", recognising::goOn));
+            }
+            case Recognising.State.Unavailable unavailable -> {
+                words.setText(Words.of("status.noRecognition"));
+                words.setTooltip(new Tooltip(Words.of("status.noRecognitionTip", unavailable.message())));
+            }
+        }
+        Controls.show(scans, !scans.getChildren().isEmpty());
     }
 
     private void countFindings() {

@@ -5,6 +5,8 @@ import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.files.UserFolder;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.picture.PictureFiles;
+import app.yellowtab.recognise.Languages;
+import app.yellowtab.recognise.ProcessRecogniser;
 import app.yellowtab.store.Recents;
 import atlantafx.base.theme.PrimerLight;
 import java.io.IOException;
@@ -36,7 +38,7 @@ public final class YellowTab extends Application {
         PictureFiles pictures = new PictureFiles(UserFolder.cache().resolve("pictures"), PictureFiles.MOST_BYTES);
         background.execute(pictures::sweep);
         Desk desk = new Desk(window, new Recents(user), user, pictures, jobs, dialogs,
-                path -> getHostServices().showDocument(path.toUri().toString()));
+                path -> getHostServices().showDocument(path.toUri().toString()), languages -> new ProcessRecogniser(Languages.ofUser(), languages));
         List<String> arguments = getParameters().getRaw();
         if (arguments.isEmpty()) desk.resume();
         else if (arguments.getFirst().equals("demo")) desk.openSample();

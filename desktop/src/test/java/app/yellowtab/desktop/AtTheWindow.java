@@ -5,6 +5,7 @@ import static org.mockito.Mockito.mock;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Opener;
+import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.store.Recents;
@@ -33,6 +34,7 @@ abstract class AtTheWindow {
     Path temp;
     final FileDialogs dialogs = mock(FileDialogs.class);
     final Opener opener = mock(Opener.class);
+    final Recognising.Engines engines = mock(Recognising.Engines.class);
     final Jobs jobs = new Jobs(Executors.newCachedThreadPool(Thread.ofPlatform().daemon().factory()), Platform::runLater);
     Stage window;
     Desk desk;
@@ -46,7 +48,7 @@ abstract class AtTheWindow {
     }
 
     Desk newDesk() {
-        return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"), new PictureFiles(temp.resolve("pictures"), PictureFiles.MOST_BYTES), jobs, dialogs, opener);
+        return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"), new PictureFiles(temp.resolve("pictures"), PictureFiles.MOST_BYTES), jobs, dialogs, opener, engines);
     }
 
     @AfterEach

@@ -18,12 +18,16 @@ final class FactWords {
 
     private FactWords() {}
 
-    /** {@return what matters of a source, in one line} */
-    static String line(Source source) {
+    /**
+     * {@return what matters of a source, in one line}
+     *
+     * @param left how many of its pages are still to be recognised
+     */
+    static String line(Source source, int left) {
         if (!source.isRead()) return Words.of("fact.unread", trouble(source));
         List<String> parts = new ArrayList<>();
         parts.add(Words.of("fact.kindPages", Words.of("kind." + source.kind().name()), source.pageCount()));
-        parts.addAll(striking(source));
+        parts.addAll(striking(source, left));
         return parts.stream().limit(MOST_PARTS).collect(Collectors.joining("  ·  "));
     }
 
@@ -32,8 +36,12 @@ final class FactWords {
         return source.about().trouble().map(note -> Words.of("trouble." + note.code().name(), note.detail())).orElse("");
     }
 
-    /** {@return everything worth knowing, each in a line of its own} */
-    static List<String> all(Source source) {
+    /**
+     * {@return everything worth knowing, each in a line of its own}
+     *
+     * @param left how many of its pages are still to be recognised
+     */
+    static List<String> all(Source source, int left) {
         List<String> lines = new ArrayList<>();
         PageFacts pages = source.about().pages();
         lines.add(Words.of("fact.file", source.fileName(), Words.size(source.bytes())));
@@ -46,7 +54,7 @@ final class FactWords {
             lines.add(pages.sizes().size() == 1 ? pages.sizes().getFirst().shown()
                     : pages.sizes().stream().limit(4).map(size -> Words.of("fact.sizePages", size.shown(), size.pages())).collect(Collectors.joining(", ")));
         }
-        lines.addAll(strikingWithin(source));
+        lines.addAll(strikingWithin(source, left));
         if (pages.fields() > 0) lines.add(Words.of("fact.fields", pages.fields()));
         if (pages.layers() > 0 && pages.hiddenLayers() == 0) lines.add(Words.of("fact.layers", pages.layers()));
         if (!pages.fontsMissing().isEmpty()) lines.add(Words.of("fact.fonts", pages.fontsMissing().stream().limit(3).collect(Collectors.joining(", ")), pages.fontsMissing().size()));
@@ -57,15 +65,15 @@ final class FactWords {
     }
 
     /** {@return what is out of the ordinary, the weightiest first} */
-    private static List<String> striking(Source source) {
-        List<String> parts = strikingWithin(source);
+    private static List<String> striking(Source source, int left) {
+        List<String> parts = strikingWithin(source, left);
         List<SheetSize> odd = source.about().pages().sizes().stream().filter(size -> !size.shown().startsWith("A4")).toList();
         if (!odd.isEmpty() && !source.isConverted()) parts.add(odd.getFirst().shown());
         return parts;
     }
 
     /** {@return the same but for the size of the sheets} */
-    private static List<String> strikingWithin(Source source) {
+    private static List<String> strikingWithin(Source source, int left) {
         List<String> parts = new ArrayList<>();
         PageFacts pages = source.about().pages();
         if (pages.repaired()) parts.add(Words.of("fact.repaired"));
@@ -73,7 +81,7 @@ final class FactWords {
         int unsearchable = source.pageCount() - pages.searchable().count();
         if (isScan(source)) {
             String kind = scanned == source.pageCount() ? "fact.scanned" : "fact.mixed";
-            parts.add(Words.of(kind, scanned, source.pageCount()) + (pages.searchable().count() == 0 ? Words.of("fact.notSearchable") : unsearchable > 0 ? Words.of("fact.partlySearchable") : Words.of("fact.searchable")));
+            parts.add(Words.of(kind, scanned, source.pageCount()) + searchable(source, unsearchable, left));
         }
         pages.printed().ifPresent(series -> parts.add(series(series)));
         if (pages.locked()) parts.add(Words.of("fact.locked"));
@@ -84,6 +92,12 @@ final class FactWords {
         if (pages.scripts() > 0) parts.add(Words.of("fact.scripts", pages.scripts()));
         if (source.about().notes().stream().map(Note::code).anyMatch(FactWords::isLoss)) parts.add(Words.of("fact.loss"));
         return parts;
+    }
+
+    private static String searchable(Source source, int unsearchable, int left) {
+        if (left > 0) return Words.of("fact.beingRead", left);
+        if (!source.about().recognised().isEmpty()) return Words.of("fact.read");
+        return Words.of(unsearchable == source.pageCount() ? "fact.notSearchable" : unsearchable > 0 ? "fact.partlySearchable" : "fact.searchable");
     }
 
     /** {@return whether there are scans in it; a photograph is none, though it fills its page} */

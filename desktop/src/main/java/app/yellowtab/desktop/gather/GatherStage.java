@@ -5,6 +5,7 @@ import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
@@ -13,6 +14,8 @@ import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.RecognitionChoice;
+import app.yellowtab.recognise.Languages;
 import app.yellowtab.sample.PracticeScanner;
 import java.nio.file.Path;
 import java.time.ZoneId;
@@ -26,8 +29,10 @@ import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ChoiceDialog;
 import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -56,11 +61,11 @@ public final class GatherStage extends HBox {
     private final Subscription subscription;
     private Subscription confirming = Subscription.EMPTY;
 
-    public GatherStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures) {
+    public GatherStage(Workspace workspace, Intakes intakes, Recognising recognising, FileDialogs dialogs, PagePictures pictures) {
         this.workspace = workspace;
         this.intakes = intakes;
         this.dialogs = dialogs;
-        this.gathering = new Gathering(workspace, intakes);
+        this.gathering = new Gathering(workspace, intakes, recognising);
         this.watching = new Watching(workspace, gathering::bringIn);
         this.list = new SourceList(gathering);
         this.glance = new Glance(gathering, list, pictures);
@@ -107,11 +112,16 @@ public final class GatherStage extends HBox {
         zone.setOnAction(event -> askForZone());
         MenuItem forget = new MenuItem(Words.of("reading.forget"));
         forget.setOnAction(event -> intakes.forgetPasswords());
-        MenuButton menu = new MenuButton(Words.of("reading.title"), null, monthFirst, changes, comments, zone, forget);
+        CheckMenuItem recognise = new CheckMenuItem(Words.of("reading.recognise"));
+        recognise.setOnAction(event -> workspace.edit(bundle -> bundle.withRecognition(new RecognitionChoice(recognise.isSelected(), bundle.recognition().languages()))));
+        Menu languages = new Menu(Words.of("reading.languages"));
+        MenuButton menu = new MenuButton(Words.of("reading.title"), null, monthFirst, changes, comments, zone, new SeparatorMenuItem(), recognise, languages, new SeparatorMenuItem(), forget);
         menu.setId("gather-reading");
         menu.getStyleClass().add(Styles.QUIET);
         menu.setOnShowing(event -> {
             Reading reading = workspace.bundle().reading();
+            recognise.setSelected(workspace.bundle().recognition().isOn());
+            languages.getItems().setAll(languages());
             forget.setVisible(intakes.remembersPasswords());
             monthFirst.setSelected(reading.monthFirst());
             zone.setText(reading.zone().map(chosen -> Words.of("reading.zone", chosen.getId())).orElseGet(() -> Words.of("reading.zoneHere", ZoneId.systemDefault().getId())));
@@ -119,6 +129,27 @@ public final class GatherStage extends HBox {
             comments.setSelected(reading.showComments());
         });
         return menu;
+    }
+
+    /** {@return the languages that there are, to be chosen, and where others are put} */
+    private List<MenuItem> languages() {
+        Languages known = Languages.ofUser();
+        List<MenuItem> items = new ArrayList<>();
+        for (String code : known.codes()) {
+            CheckMenuItem item = new CheckMenuItem(Languages.named(code));
+            item.setSelected(workspace.bundle().recognition().languages().contains(code));
+            item.setOnAction(event -> workspace.edit(bundle -> {
+                List<String> codes = new ArrayList<>(bundle.recognition().languages());
+                if (item.isSelected()) codes.add(code);
+                else codes.remove(code);
+                return codes.isEmpty() ? bundle : bundle.withRecognition(new RecognitionChoice(bundle.recognition().isOn(), codes));
+            }));
+            items.add(item);
+        }
+        MenuItem more = new MenuItem(Words.of("reading.languagesFolder", known.folder()));
+        more.setDisable(true);
+        items.add(more);
+        return items;
     }
 
     /** Asks where days begin; what stands first in the list is the computer's own zone. */

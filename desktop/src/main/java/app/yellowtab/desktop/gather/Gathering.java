@@ -2,6 +2,7 @@ package app.yellowtab.desktop.gather;
 
 import app.yellowtab.desktop.work.Intakes.Coming;
 import app.yellowtab.desktop.work.Intakes;
+import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
@@ -60,7 +61,7 @@ final class Gathering {
     /** A line of the list. */
     sealed interface Row {
         /** A source of the bundle; {@code attached} to the row above it or one before. */
-        record Known(Source source, boolean attached, boolean placed, boolean look, boolean locked, List<Likeness.Like> alike) implements Row {}
+        record Known(Source source, boolean attached, boolean placed, boolean look, boolean locked, List<Likeness.Like> alike, int left) implements Row {}
 
         /** A file on its way in. */
         record Arriving(Coming coming) implements Row {}
@@ -68,6 +69,7 @@ final class Gathering {
 
     private final Workspace workspace;
     private final Intakes intakes;
+    private final Recognising recognising;
     private final ReadOnlyObjectWrapper<List<Row>> rows = new ReadOnlyObjectWrapper<>(this, "rows", List.of());
     private final ReadOnlyObjectWrapper<Map<Filter, Integer>> counts = new ReadOnlyObjectWrapper<>(this, "counts", Map.of());
     private final ReadOnlyObjectWrapper<Optional<Contents>> folders = new ReadOnlyObjectWrapper<>(this, "folders", Optional.empty());
@@ -80,10 +82,11 @@ final class Gathering {
     private List<Source> compared = List.of();
     private Map<SourceId, List<Likeness.Like>> alike = Map.of();
 
-    Gathering(Workspace workspace, Intakes intakes) {
+    Gathering(Workspace workspace, Intakes intakes, Recognising recognising) {
         this.workspace = workspace;
         this.intakes = intakes;
-        subscription = Subscription.combine(workspace.onBundle(bundle -> refreshSoon()), filter.subscribe(now -> refreshSoon()),
+        this.recognising = recognising;
+        subscription = Subscription.combine(workspace.onBundle(bundle -> refreshSoon()), recognising.stateProperty().subscribe((before, now) -> refreshSoon()), filter.subscribe(now -> refreshSoon()),
                 order.subscribe(now -> refreshSoon()), search.subscribe(now -> refreshSoon()), intakes.comingProperty().subscribe(now -> refreshSoon()), workspace.unlockingsProperty().subscribe(count -> lookForClosed()));
     }
 
@@ -173,7 +176,7 @@ final class Gathering {
         List<Likeness.Like> likes = source.about().alikeAccepted() ? List.of() : alike.getOrDefault(source.id(), List.of());
         boolean look = !source.isRead() || !likes.isEmpty() || source.about().pages().repaired() || source.about().pages().hiddenLayers() > 0
                 || source.about().notes().stream().anyMatch(note -> note.code().severity() != Severity.REMARK);
-        return new Row.Known(source, false, placed, look || isLocked(source), isLocked(source), likes);
+        return new Row.Known(source, false, placed, look || isLocked(source), isLocked(source), likes, recognising.left(source));
     }
 
     private static Predicate<Row.Known> test(Filter filter) {
@@ -214,7 +217,7 @@ final class Gathering {
 
     private static void addWithAttachments(Row.Known row, List<Row.Known> all, List<Row> result, Set<SourceId> added, boolean attached) {
         if (!added.add(row.source().id())) return;
-        result.add(new Row.Known(row.source(), attached, row.placed(), row.look(), row.locked(), row.alike()));
+        result.add(new Row.Known(row.source(), attached, row.placed(), row.look(), row.locked(), row.alike(), row.left()));
         if (!row.source().kind().isMail() && row.source().about().pages().attachments().isEmpty()) return;
         for (Row.Known child : all) {
             if (child.source().about().attachedTo().equals(row.source().id().value())) addWithAttachments(child, all, result, added, true);
@@ -308,6 +311,11 @@ final class Gathering {
     void confirm(Collection<Source> sources) {
         workspace.edit(bundle -> Edits.changeSources(bundle, sources.stream().collect(Collectors.toMap(Source::id,
                 source -> now -> now.withTitle(now.proposedTitle(), Origin.USER).withDate(now.proposedDate(), Origin.USER)))));
+    }
+
+    /** {@return how many pages of a source are still to be recognised} */
+    int left(Source source) {
+        return recognising.left(source);
     }
 
     /** {@return the number of the next batch of the practice scanner, counted from 1} */

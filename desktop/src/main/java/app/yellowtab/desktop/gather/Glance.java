@@ -129,7 +129,7 @@ final class Glance extends VBox {
         origins(source).ifPresent(words.getChildren()::add);
         made(source).ifPresent(words.getChildren()::add);
         VBox facts = new VBox(4);
-        FactWords.all(source).forEach(line -> facts.getChildren().add(Controls.paragraph(line, Styles.FACT)));
+        FactWords.all(source, gathering.left(source)).forEach(line -> facts.getChildren().add(Controls.paragraph(line, Styles.FACT)));
         words.getChildren().add(facts);
         if (!source.isRead() && !row.placed()) words.getChildren().add(Controls.button("glance.slip", () -> gathering.putInIndex(List.of(source))));
     }

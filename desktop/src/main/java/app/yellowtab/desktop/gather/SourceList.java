@@ -290,7 +290,7 @@ final class SourceList extends StackPane {
                     HBox.setMargin(icon, Insets.EMPTY);
                     icon.setIconCode(arriving.coming().source().map(source -> KindIcon.of(source.kind())).orElse(Feather.CLOCK));
                     title.setText(arriving.coming().name());
-                    line.setText(arriving.coming().source().map(FactWords::line).orElse(Words.of("gather.waiting")));
+                    line.setText(arriving.coming().source().map(source -> FactWords.line(source, 0)).orElse(Words.of("gather.waiting")));
                     date.setText("");
                     dateFrom.setText("");
                     place.setText("");
@@ -304,7 +304,7 @@ final class SourceList extends StackPane {
             icon.setIconCode(known.locked() ? Feather.LOCK : source.isRead() ? KindIcon.of(source.kind()) : Feather.ALERT_TRIANGLE);
             title.setText(source.proposedTitle());
             String alike = known.alike().isEmpty() ? "" : Words.of("gather.alike." + known.alike().getFirst().kind().name()) + "  ·  ";
-            line.setText(alike + (known.locked() && source.isRead() ? Words.of("fact.closed") + "  ·  " : "") + FactWords.line(source));
+            line.setText(alike + (known.locked() && source.isRead() ? Words.of("fact.closed") + "  ·  " : "") + FactWords.line(source, known.left()));
             boolean dated = source.proposedDate() != DocumentDate.NOT_GIVEN;
             date.setText(dated ? source.proposedDate().shown() : "");
             dateFrom.setText(!dated || source.about().dateFrom() == Origin.USER ? "" : Words.of("gather.from." + source.about().dateFrom().name()));

@@ -52,7 +52,7 @@ class FactWordsTests {
     }
 
     private String line(Path file) {
-        return FactWords.line(read(file));
+        return FactWords.line(read(file), 0);
     }
 
     private Path pdf(int pages, Consumer<PDDocument> change) throws IOException {
@@ -114,23 +114,23 @@ class FactWordsTests {
             foot(document, 0, "7");
             foot(document, 1, "8");
         }));
-        assertThat(FactWords.line(source)).isEqualTo("PDF  ·  2 pages  ·  carries 7–8 at the foot  ·  1 comment  ·  1 script");
-        assertThat(FactWords.all(source)).contains("Letter size", "1 comment", "1 script", "Font not in the file: Helvetica").doesNotHaveDuplicates();
-        assertThat(FactWords.all(source).getFirst()).startsWith("file.pdf, ");
+        assertThat(FactWords.line(source, 0)).isEqualTo("PDF  ·  2 pages  ·  carries 7–8 at the foot  ·  1 comment  ·  1 script");
+        assertThat(FactWords.all(source, 0)).contains("Letter size", "1 comment", "1 script", "Font not in the file: Helvetica").doesNotHaveDuplicates();
+        assertThat(FactWords.all(source, 0).getFirst()).startsWith("file.pdf, ");
     }
 
     @Test
     void aConversionSaysHowItWasMadeAndWhatItLacks() throws IOException {
         String changed = "<w:p>" + WordFile.run("kept") + "<w:del><w:r><w:delText>taken out</w:delText></w:r></w:del></w:p>";
         Source source = read(new WordFile(changed).write(temp, "draft.docx"));
-        assertThat(FactWords.line(source)).isEqualTo("Word document  ·  1 page");
-        assertThat(FactWords.all(source)).contains("Set on pages by Yellow Tab itself.").anyMatch(line -> line.contains("draft.docx has tracked changes (0 put in, 1 taken out)"));
+        assertThat(FactWords.line(source, 0)).isEqualTo("Word document  ·  1 page");
+        assertThat(FactWords.all(source, 0)).contains("Set on pages by Yellow Tab itself.").anyMatch(line -> line.contains("draft.docx has tracked changes (0 put in, 1 taken out)"));
     }
 
     @Test
     void whatCannotBeReadSaysWhy() throws IOException {
         assertThat(line(Files.writeString(temp.resolve("broken.pdf"), "%PDF-1.7\nnothing more"))).isEqualTo("cannot be read: damaged");
         assertThat(line(Files.createFile(temp.resolve("empty.docx")))).isEqualTo("cannot be read: the file is empty");
-        assertThat(FactWords.all(read(Files.writeString(temp.resolve("cut.pdf"), "%PDF-1.7\nnothing more")))).anyMatch(line -> line.contains("cut.pdf") && line.contains("damaged"));
+        assertThat(FactWords.all(read(Files.writeString(temp.resolve("cut.pdf"), "%PDF-1.7\nnothing more")), 0)).anyMatch(line -> line.contains("cut.pdf") && line.contains("damaged"));
     }
 }

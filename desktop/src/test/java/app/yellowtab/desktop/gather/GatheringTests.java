@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.gather;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.Mockito.mock;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
@@ -14,6 +15,7 @@ import app.yellowtab.desktop.gather.Gathering.Row;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.facts.Way;
@@ -61,7 +63,7 @@ class GatheringTests {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
         workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
         intakes = new Intakes(workspace, new RememberedPasswords(temp.resolve("user")));
-        gathering = new Gathering(workspace, intakes);
+        gathering = new Gathering(workspace, intakes, new Recognising(workspace, languages -> mock()));
     }
 
     @AfterEach
@@ -248,7 +250,7 @@ class GatheringTests {
         folder.tryPasswords(remembered.list());
         workspace = new Workspace(folder, opened.bundle(), Planner.plan(opened.bundle()), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
         intakes = new Intakes(workspace, remembered);
-        gathering = new Gathering(workspace, intakes);
+        gathering = new Gathering(workspace, intakes, new Recognising(workspace, languages -> mock()));
     }
 
     @Test

@@ -1,0 +1,98 @@
+package app.yellowtab.bench;
+
+import app.yellowtab.files.Folders;
+import app.yellowtab.finding.Progress;
+import app.yellowtab.model.Reading;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.recognise.Languages;
+import app.yellowtab.recognise.ProcessRecogniser;
+import app.yellowtab.sample.RehearsalPages;
+import app.yellowtab.sample.RehearsalScan;
+import app.yellowtab.sample.RehearsalScan.Ink;
+import app.yellowtab.sample.RehearsalScan.Manner;
+import app.yellowtab.source.FoundFolder;
+import app.yellowtab.source.InPlace;
+import app.yellowtab.source.Intake;
+import app.yellowtab.source.RecognisedPages;
+import app.yellowtab.source.Recognition;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** Scans whose words are known are recognised: how many words are right, how long it takes, and what memory the child processes take. */
+final class RecogniseBench {
+    /** Nothing was tuned on pages of this seed. */
+    private static final long SEED = 20_311;
+
+    private final int pages;
+    private final Path folder;
+
+    RecogniseBench(int pages, Path folder) {
+        this.pages = pages;
+        this.folder = folder.resolve("recognise");
+    }
+
+    void run() throws IOException {
+        Folders.delete(folder);
+        Files.createDirectories(folder);
+        Path printed = folder.resolve("printed.pdf");
+        List<List<String>> truth = RehearsalPages.write(printed, pages, SEED);
+        for (int dpi : new int[] {200, 300}) {
+            for (boolean dirty : new boolean[] {false, true}) {
+                for (Ink ink : new Ink[] {Ink.BLACK_AND_WHITE, Ink.GREY}) {
+                    Path scan = folder.resolve("scan.pdf");
+                    RehearsalScan.of(printed, scan, new Manner(dpi, ink, dirty ? 1 : 0.2, dirty), SEED);
+                    one(scan, truth, dpi + " dpi, " + ink.name().toLowerCase(Locale.ROOT).replace('_', ' ') + (dirty ? ", dirty and askew" : ", clean"));
+                }
+            }
+        }
+        Folders.delete(folder);
+    }
+
+    private void one(Path scan, List<List<String>> truth, String what) throws IOException {
+        int threads = Runtime.getRuntime().availableProcessors();
+        try (InPlace place = new InPlace(List.of()); ProcessRecogniser engine = new ProcessRecogniser(Languages.ofUser(), List.of(Languages.ENGLISH))) {
+            Source source = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(List.of(scan), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
+            place.know(List.of(source));
+            long begun = System.nanoTime();
+            Recognition.Done done = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, threads).read(source.id(), Progress.NONE, () -> false);
+            double seconds = (System.nanoTime() - begun) / 1e9;
+            double memory = childrenMb();
+            place.know(List.of(source.withAbout(source.about().withRecognised(done.list()))));
+            RecognisedPages read = RecognisedPages.of(place, source.id()).orElseThrow();
+            int right = 0;
+            int all = 0;
+            for (int page = 1; page <= truth.size(); page++) {
+                List<String> words = read.page(page).map(one -> List.of(one.text().text().split("\\s+"))).orElse(List.of());
+                right += common(truth.get(page - 1), words);
+                all += truth.get(page - 1).size();
+            }
+            System.out.printf(Locale.ROOT, "%-44s %6.2f %% of %,d words right; %.2f pages a second with %d processes, %,.0f MB in all%n", what, 100.0 * right / all, all, truth.size() / seconds, threads, memory);
+        }
+    }
+
+    /** {@return how many words both have in the same order} */
+    private static int common(List<String> truth, List<String> read) {
+        int[] before = new int[read.size() + 1];
+        for (String word : truth) {
+            int[] now = new int[read.size() + 1];
+            for (int i = 0; i < read.size(); i++) now[i + 1] = word.equals(read.get(i)) ? before[i] + 1 : Math.max(now[i], before[i + 1]);
+            before = now;
+        }
+        return before[read.size()];
+    }
+
+    /** {@return the most memory that the child processes had; 0 where the system does not tell} */
+    private static double childrenMb() {
+        return ProcessHandle.current().descendants().mapToDouble(child -> {
+            try {
+                return Files.readAllLines(Path.of("/proc", String.valueOf(child.pid()), "status")).stream().filter(line -> line.startsWith("VmHWM")).mapToDouble(line -> Double.parseDouble(line.replaceAll("\\D", "")) / 1024).sum();
+            } catch (IOException unknown) {
+                return 0;
+            }
+        }).sum();
+    }
+}

@@ -1,0 +1,68 @@
+package app.yellowtab.recognise;
+
+import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.RecognisedPage;
+import app.yellowtab.files.Drafts;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
+import org.slf4j.LoggerFactory;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What was read in the picture of one page, kept so that it need not be read again: JSON packed with gzip, described in docs/recognised.schema.json. */
+public final class RecognisedFile {
+    private static final int FORMAT = 1;
+    private static final double HUNDREDTHS = 100;
+    private static final JsonMapper MAPPER = JsonMapper.builder().build();
+
+    private RecognisedFile() {}
+
+    /** {@return what a file holds; empty where there is none, or it is of another format or damaged} */
+    public static Optional<RecognisedPage> read(Path file) {
+        if (!Files.exists(file)) return Optional.empty();
+        try (InputStream in = new GZIPInputStream(Files.newInputStream(file))) {
+            JsonNode root = MAPPER.readTree(in.readAllBytes());
+            if (root.path("recognised").asInt(0) != FORMAT) return Optional.empty();
+            JsonNode numbers = root.required("sides");
+            float[] sides = new float[numbers.size()];
+            for (int i = 0; i < sides.length; i++) sides[i] = (float) (numbers.get(i).asInt() / HUNDREDTHS);
+            List<Integer> certainties = new ArrayList<>();
+            root.required("certainties").forEach(one -> certainties.add(one.asInt()));
+            return Optional.of(new RecognisedPage(PageText.of(root.required("text").asString(), sides), certainties, root.required("languages").asString(), root.required("engine").asString()));
+        } catch (IOException | JacksonException | IllegalArgumentException damaged) {
+            LoggerFactory.getLogger(RecognisedFile.class).warn("the page is read anew: {}", file, damaged);
+            return Optional.empty();
+        }
+    }
+
+    /** Writes what was read, in one step. */
+    public static void write(Path file, RecognisedPage page) throws IOException {
+        ObjectNode root = MAPPER.createObjectNode().put("recognised", FORMAT).put("engine", page.engine()).put("languages", page.languages()).put("text", page.text().text());
+        ArrayNode sides = root.putArray("sides");
+        for (float side : page.text().sides()) sides.add(Math.round(side * HUNDREDTHS));
+        ArrayNode certainties = root.putArray("certainties");
+        page.certainties().forEach(certainties::add);
+        Files.createDirectories(file.toAbsolutePath().getParent());
+        Path draft = Drafts.beside(file);
+        try {
+            try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(draft))) {
+                out.write(MAPPER.writeValueAsBytes(root));
+            }
+            Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            Files.deleteIfExists(draft);
+        }
+    }
+}

@@ -1,0 +1,226 @@
+package app.yellowtab.recognise;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import app.yellowtab.assemble.Outcome;
+import app.yellowtab.assemble.PieceWriter;
+import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.RecognisedPage;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Progress;
+import app.yellowtab.model.Comments;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.plan.PiecePlanner;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.sample.RehearsalScan;
+import app.yellowtab.sample.RehearsalScan.Ink;
+import app.yellowtab.sample.RehearsalScan.Manner;
+import app.yellowtab.source.BatchPages;
+import app.yellowtab.source.InPlace;
+import app.yellowtab.source.Recognition;
+import app.yellowtab.source.RecognisedPages;
+import app.yellowtab.testing.Folder;
+import app.yellowtab.testing.Pdfs;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Scans become searchable: with the engine itself, in its own program. */
+class RecognitionTests {
+    private static final String SENTENCE = "The chamber was opened on 14 October and the bins were warm";
+    private static ProcessRecogniser engine;
+
+    @TempDir
+    private Path temp;
+    private InPlace place;
+    private Path matter;
+
+    @BeforeAll
+    static void start() throws IOException {
+        engine = new ProcessRecogniser(Languages.ofUser(), List.of(Languages.ENGLISH));
+    }
+
+    @AfterAll
+    static void stop() {
+        engine.close();
+    }
+
+    @BeforeEach
+    void open() throws IOException {
+        place = new InPlace(List.of());
+        matter = Files.createDirectories(temp.resolve("matter"));
+    }
+
+    @AfterEach
+    void close() throws IOException {
+        place.close();
+    }
+
+    private Source scan(int turn, String... words) throws IOException {
+        Path printed = Pdfs.write(temp, "printed", 0, document -> {
+            for (String one : words) {
+                try (PDPageContentStream content = new PDPageContentStream(document, Pdfs.addPage(document, PDRectangle.A4))) {
+                    content.beginText();
+                    content.setFont(new PDType1Font(Standard14Fonts.FontName.TIMES_ROMAN), 14);
+                    content.newLineAtOffset(72, 700);
+                    content.showText(one);
+                    content.endText();
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            }
+        });
+        Path scan = matter.resolve("scan.pdf");
+        RehearsalScan.of(printed, scan, new Manner(200, Ink.BLACK_AND_WHITE, 0, false), 5);
+        if (turn != 0) {
+            try (PDDocument document = Loader.loadPDF(Files.readAllBytes(scan))) {
+                for (var page : document.getPages()) page.setRotation(turn);
+                document.save(scan.toFile());
+            }
+        }
+        return Folder.bundle(place, matter).sources().getFirst();
+    }
+
+    private Recognition.Done recognise(Source source) throws IOException {
+        Recognition.Done done = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, 2).read(source.id(), Progress.NONE, () -> false);
+        place.know(List.of(source.withAbout(source.about().withRecognised(done.list()))));
+        return done;
+    }
+
+    private Path produce(Source source, List<Finding> findings) throws IOException {
+        Path target = temp.resolve("piece-" + System.nanoTime() + ".pdf");
+        Document document = Document.of(source);
+        Plan plan = PiecePlanner.plan(document, Map.of(source.id(), place.source(source.id())), Comments.KEPT, Integer.MAX_VALUE);
+        try (PieceWriter writer = new PieceWriter(place, List.of(plan))) {
+            assertThat(writer.write(plan, target, Progress.NONE, () -> false)).isInstanceOf(Outcome.Written.class);
+            findings.addAll(writer.findings());
+        }
+        return target;
+    }
+
+    @Test
+    void aScanIsReadOnceAndItsWordsGoBehindThePicture() throws IOException {
+        Source source = scan(0, SENTENCE, "Exhibit MA3 follows");
+        assertThat(RecognisedPages.wanted(source).stream().toArray()).containsExactly(1, 2);
+        Recognition.Done done = recognise(source);
+        assertThat(done.read()).isEqualTo(2);
+        assertThat(done.lost()).isEmpty();
+        RecognisedPage first = RecognisedPages.of(place, source.id()).orElseThrow().page(1).orElseThrow();
+        assertThat(first.text().text()).isEqualTo(SENTENCE + "\n");
+        assertThat(first.certainties()).hasSize(SENTENCE.split(" ").length).allMatch(certainty -> certainty > 60);
+        PageText.Word word = first.text().lines().getFirst().getFirst();
+        assertThat(word.leftMm()).isCloseTo(25.4f, within(0.6f));
+        assertThat(word.topMm() + word.heightMm()).as("its baseline, from the top").isCloseTo((842 - 700) * 25.4f / 72, within(0.6f));
+        assertThat(recognise(source).known()).as("nothing is read twice").isEqualTo(2);
+        List<Finding> findings = new ArrayList<>();
+        Path produced = produce(source, findings);
+        assertThat(findings).isEmpty();
+        assertThat(text(produced)).containsExactly(SENTENCE, "Exhibit MA3 follows");
+        BufferedImage before = Pdfs.picture(matter.resolve("scan.pdf"), 1, 100);
+        BufferedImage after = Pdfs.picture(produced, 1, 100);
+        assertThat(IntStream.range(0, before.getHeight()).allMatch(y -> IntStream.range(0, before.getWidth()).allMatch(x -> before.getRGB(x, y) == after.getRGB(x, y)))).as("not a dot is another").isTrue();
+        assertThat(Pdfs.pages(produced)).as("it is the picture that is seen").hasSize(2);
+    }
+
+    private static List<String> text(Path file) throws IOException {
+        List<String> pages = new ArrayList<>();
+        try (PDDocument document = Loader.loadPDF(file.toFile())) {
+            for (int page = 1; page <= document.getNumberOfPages(); page++) {
+                PDFTextStripper stripper = new PDFTextStripper();
+                stripper.setStartPage(page);
+                stripper.setEndPage(page);
+                pages.add(stripper.getText(document).strip());
+            }
+        }
+        return pages;
+    }
+
+    @Test
+    void wordsStandWhereTheyAreSeenOnATurnedPage() throws IOException {
+        Source source = scan(180, "upside down");
+        // Only what is seen upright is read: a page that is shown upside down has no words that make sense, but places are right.
+        recognise(source);
+        List<float[]> places = new ArrayList<>();
+        RecognisedPages.of(place, source.id()).orElseThrow().page(1).orElseThrow().text().lines().forEach(line -> line.forEach(word -> places.add(new float[] {word.leftMm(), word.topMm() + word.heightMm()})));
+        assertThat(places).isNotEmpty();
+        List<float[]> found = new ArrayList<>();
+        try (PDDocument document = Loader.loadPDF(produce(source, new ArrayList<>()).toFile())) {
+            new PDFTextStripper() {
+                @Override
+                protected void writeString(String words, List<TextPosition> letters) {
+                    found.add(new float[] {letters.getFirst().getXDirAdj() * 25.4f / 72, letters.getFirst().getYDirAdj() * 25.4f / 72});
+                }
+            }.getText(document);
+        }
+        assertThat(found.getFirst()[0]).isCloseTo(places.getFirst()[0], within(1f));
+        assertThat(found.getFirst()[1]).isCloseTo(places.getFirst()[1], within(2.5f));
+    }
+
+    @Test
+    void batchesAreCutByWhatWasRead() throws IOException {
+        Source source = scan(0, "Invoice 2207", "");
+        recognise(source);
+        assertThat(BatchPages.read(place, source.id(), false, Progress.NONE, () -> false)).extracting(page -> page.text().text()).containsExactly("Invoice 2207\n", "");
+    }
+
+    @Test
+    void wordsThatAreGoneAreSaid() throws IOException {
+        Source source = scan(0, "Invoice 2207");
+        recognise(source);
+        try (Stream<Path> files = Files.list(place.recognisedFolder().orElseThrow())) {
+            for (Path file : files.filter(one -> one.toString().endsWith(".gz")).toList()) Files.writeString(file, "damaged");
+        }
+        List<Finding> findings = new ArrayList<>();
+        assertThat(Pdfs.pageCount(produce(source, findings))).isEqualTo(1);
+        assertThat(findings).extracting(Finding::code).containsExactly(Code.WORDS_GONE);
+        assertThat(recognise(source).read()).as("and read anew").isEqualTo(1);
+    }
+
+    @Test
+    void aPageThatTakesTooLongIsGivenUpAndTheNextIsRead() throws IOException {
+        GreyPicture picture = GreyPicture.of(new BufferedImage(300, 200, BufferedImage.TYPE_BYTE_GRAY), 200);
+        try (ProcessRecogniser hasty = new ProcessRecogniser(Languages.ofUser(), List.of(Languages.ENGLISH), Duration.ofMillis(1))) {
+            assertThatThrownBy(() -> hasty.read(GreyPicture.of(Pdfs.picture(Pdfs.write(temp, "long", 1), 1, 300), 300))).hasMessageContaining("longer than 0 seconds");
+        }
+        assertThat(engine.read(picture)).isEmpty();
+        assertThat(engine.read(GreyPicture.of(new BufferedImage(1, 1, BufferedImage.TYPE_BYTE_GRAY), 200))).as("a single dot").isEmpty();
+    }
+
+    @Test
+    void aLanguageThatIsNoneIsRefusedAndOthersAreOffered() throws IOException {
+        Path own = Files.createDirectories(temp.resolve("languages"));
+        Files.write(own.resolve("deu.traineddata"), new byte[20_000]);
+        Files.writeString(own.resolve("notes.txt"), "mine");
+        Languages languages = new Languages(own, temp.resolve("cache"));
+        assertThat(languages.codes()).containsExactly("eng", "deu");
+        assertThat(Languages.named("deu")).isEqualTo("German");
+        assertThatThrownBy(() -> new ProcessRecogniser(languages, List.of("deu"))).isInstanceOf(IOException.class);
+        assertThatThrownBy(() -> new ProcessRecogniser(languages, List.of("fra"))).hasMessageContaining("There is no file fra.traineddata");
+    }
+}
