@@ -53,9 +53,9 @@ public final class ProcessRecogniser implements TextRecogniser {
         Reader reader = take();
         boolean done = false;
         try {
-            List<ReadWord> words = words(reader.process().read(picture, limit));
+            List<ReadWord> words = words(reader.process().read(picture, PageColumns.areTwo(picture), limit));
             done = true;
-            return words;
+            return WholeFigures.in(words);
         } finally {
             giveBack(new Reader(reader.process(), reader.pages() + 1), done);
         }

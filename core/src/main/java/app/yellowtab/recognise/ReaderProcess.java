@@ -81,13 +81,15 @@ final class ReaderProcess implements Closeable {
     /**
      * Reads a picture; {@return the table of what is in it}
      *
+     * @param columns whether it has columns of running text
      * @throws IOException if it does not answer in time, or has ended; it is of no use then
      */
-    String read(GreyPicture picture, Duration limit) throws IOException {
+    String read(GreyPicture picture, boolean columns, Duration limit) throws IOException {
         return await(() -> {
             questions.writeInt(picture.width());
             questions.writeInt(picture.height());
             questions.writeInt(picture.dpi());
+            questions.writeBoolean(columns);
             questions.write(picture.pixels());
             questions.flush();
             return answer();

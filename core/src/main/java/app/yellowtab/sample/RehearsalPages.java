@@ -14,7 +14,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
-/** Made-up pages to be scanned, whose words are known: letters, numbered statements and tables, in several typefaces and sizes. */
+/** Made-up pages to be scanned, whose words are known: numbered statements, reports in two columns and tables, in several typefaces and sizes. */
 public final class RehearsalPages {
     private static final String[] WORDS = ("the of and to in that was is for on with as by at from which be this had not are but have or were their has an been they "
             + "chamber store apples bins temperature cooling fan motor alarm engineer orchard farm agreement schedule clause notice invoice payment storage season October November morning evening "
@@ -49,8 +49,10 @@ public final class RehearsalPages {
                 Typeface face = FACES[random.nextInt(FACES.length)];
                 float size = 9.5f + random.nextInt(6) / 2f;
                 try (Canvas canvas = new Canvas(document, page, fonts)) {
-                    if (random.nextInt(3) == 0) table(canvas, face, size, random, words);
-                    else text(canvas, face, size, random, words);
+                    int kind = random.nextInt(8);
+                    if (kind == 7) for (float left : new float[] {LEFT_PT, Units.mm(110)}) text(canvas, face, size - 1, left, left + Units.mm(75), random, words);
+                    else if (kind < 3) table(canvas, face, size, random, words);
+                    else text(canvas, face, size, LEFT_PT, RIGHT_PT, random, words);
                 }
                 truth.add(words);
             }
@@ -60,7 +62,7 @@ public final class RehearsalPages {
         return truth;
     }
 
-    private static void text(Canvas canvas, Typeface face, float size, Random random, List<String> truth) throws IOException {
+    private static void text(Canvas canvas, Typeface face, float size, float left, float right, Random random, List<String> truth) throws IOException {
         int paragraph = 1;
         float y = TOP_PT;
         while (y > BOTTOM_PT) {
@@ -68,13 +70,13 @@ public final class RehearsalPages {
             int length = 30 + random.nextInt(60);
             for (int word = 0; word < length && y > BOTTOM_PT; word++) {
                 String next = word(random) + (word == length - 1 ? "." : random.nextInt(12) == 0 ? "," : "");
-                if (face.width(line + " " + next, size) > RIGHT_PT - LEFT_PT) {
-                    y = set(canvas, line.toString(), face, size, y, truth);
+                if (face.width(line + " " + next, size) > right - left) {
+                    y = set(canvas, line.toString(), face, size, left, y, truth);
                     line.setLength(0);
                 }
                 line.append(line.isEmpty() ? "" : " ").append(next);
             }
-            y = set(canvas, line.toString(), face, size, y, truth) - size;
+            y = set(canvas, line.toString(), face, size, left, y, truth) - size;
         }
     }
 
@@ -88,20 +90,20 @@ public final class RehearsalPages {
         };
     }
 
-    private static float set(Canvas canvas, String line, Typeface face, float size, float y, List<String> truth) throws IOException {
-        canvas.left(line, face, size, LEFT_PT, y);
+    private static float set(Canvas canvas, String line, Typeface face, float size, float left, float y, List<String> truth) throws IOException {
+        canvas.left(line, face, size, left, y);
         truth.addAll(List.of(line.split(" ")));
         return y - LINE * size;
     }
 
     private static void table(Canvas canvas, Typeface face, float size, Random random, List<String> truth) throws IOException {
-        float y = set(canvas, "Invoice BC-" + random.nextInt(1_000), face, size + 3, TOP_PT, truth) - size;
+        float y = set(canvas, "Invoice BC-" + random.nextInt(1_000), face, size + 3, LEFT_PT, TOP_PT, truth) - size;
         canvas.rule(LEFT_PT, RIGHT_PT, y + size, 0.7f);
         while (y > BOTTOM_PT) {
             String goods = WORDS[random.nextInt(WORDS.length)] + " " + WORDS[random.nextInt(WORDS.length)];
             String count = String.valueOf(1 + random.nextInt(90));
             String sum = String.format(Locale.UK, "£%,.2f", random.nextInt(500_000) / 100.0);
-            set(canvas, goods, face, size, y, truth);
+            set(canvas, goods, face, size, LEFT_PT, y, truth);
             canvas.right(count, face, size, Units.mm(140), y);
             canvas.right(sum, face, size, RIGHT_PT, y);
             truth.addAll(List.of(count, sum));

@@ -63,7 +63,8 @@ public final class RehearsalScan {
         return angles;
     }
 
-    private static BufferedImage scanned(BufferedImage sheet, double degrees, Manner manner, Random random) {
+    /** {@return a sheet as the device delivers it} */
+    static BufferedImage scanned(BufferedImage sheet, double degrees, Manner manner, Random random) {
         int width = sheet.getWidth();
         int height = sheet.getHeight();
         BufferedImage scan = new BufferedImage(width, height, manner.ink() == Ink.COLOUR ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_BYTE_GRAY);

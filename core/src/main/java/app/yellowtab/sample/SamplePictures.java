@@ -90,7 +90,7 @@ final class SamplePictures {
     /** Writes black-and-white scans, several in one TIFF. */
     static void scans(SampleFile file, Path target) throws IOException {
         List<BufferedImage> scans = new ArrayList<>();
-        for (int i = 0; i < file.number("scans", 1); i++) scans.add(slip(i, file.has("invoice"), file.path().hashCode()));
+        for (int i = 0; i < file.number("scans", 1); i++) scans.add(SampleSlips.scan(i, file.has("invoice"), file.path().hashCode()));
         writeTiff(scans, target);
     }
 
@@ -108,27 +108,6 @@ final class SamplePictures {
             writer.endWriteSequence();
         }
         writer.dispose();
-    }
-
-    /** {@return a scanned slip or invoice, a little askew and dirty} */
-    static BufferedImage slip(int number, boolean invoice, int seed) {
-        BufferedImage image = new BufferedImage(1240, 1754, BufferedImage.TYPE_BYTE_BINARY);
-        Graphics2D g = graphics(image, Color.WHITE);
-        g.setColor(Color.BLACK);
-        Random random = new Random(seed + number);
-        g.rotate((random.nextDouble() - 0.5) * 0.02, 620, 877);
-        Strokes words = new Strokes(g);
-        words.write("BRIGHTWICK COLD STORES LTD", 120, 150, 7);
-        words.write(invoice ? "INVOICE " + (2207 + number) : "WEIGHBRIDGE SLIP " + (418 + number), 120, 260, 6);
-        g.drawLine(120, 350, 1120, 350);
-        for (int row = 0; row < (invoice ? 9 : 5); row++) {
-            int bins = 8 + random.nextInt(20);
-            words.write((invoice ? "WEEK " + (38 + row) + "  BINS " : "LOAD " + (row + 1) + "  BINS ") + bins
-                    + "  KG " + bins * 320, 120, 430 + row * 90, 4);
-        }
-        for (int speck = 0; speck < 60; speck++) g.fillRect(random.nextInt(1240), random.nextInt(1754), 2, 2);
-        g.dispose();
-        return image;
     }
 
     private static BufferedImage bins(int seed) {

@@ -5,10 +5,12 @@ import app.yellowtab.cut.LetterDate;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.inspect.Inspection.FirstLine;
 import app.yellowtab.inspect.Inspection;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.source.Source;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -31,6 +33,8 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
     private static final Pattern REPLY = Pattern.compile("(?i)^((re|fwd?|aw|wg)\\s*:\\s*)+");
     private static final int LONGEST_TITLE = 120;
     private static final double MM_PER_PT = 25.4 / 72;
+    /** Of 100; below it lines are often misread. */
+    private static final int LEAST_CERTAINTY = 75;
 
     /** {@return the proposals for a mail} */
     static Proposals ofMail(String fileName, Mail mail, boolean monthFirst) {
@@ -66,9 +70,9 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
     }
 
     /** {@return a scan with what its first page says, where nothing better is known of it} */
-    static Source ofRecognised(Source source, PageText first, boolean monthFirst) {
+    static Source ofRecognised(Source source, RecognisedPage first, boolean monthFirst) {
         double heightMm = source.about().pages().shape(1).orElse(PageShape.A4).seenHeightPt() * MM_PER_PT;
-        List<FirstLine> lines = first.lines().stream().map(line -> new FirstLine(line.stream().map(PageText.Word::text).collect(Collectors.joining(" ")),
+        List<FirstLine> lines = certain(first).stream().map(line -> new FirstLine(line.stream().map(PageText.Word::text).collect(Collectors.joining(" ")),
                 1 - line.getFirst().topMm() / heightMm, line.stream().mapToDouble(PageText.Word::heightMm).max().orElse(0) / MM_PER_PT)).toList();
         Source told = source;
         if (source.about().titleFrom() == Origin.FILE_NAME && SAYS_NOTHING.matcher(source.proposedTitle()).matches()) {
@@ -77,6 +81,18 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
         if (source.proposedDate() != DocumentDate.NOT_GIVEN) return told;
         Source titled = told;
         return LetterDate.of(lines.stream().map(line -> new LetterDate.Line(line.text(), line.heightShare())).toList(), monthFirst).map(date -> titled.withDate(date, Origin.FIRST_PAGE)).orElse(titled);
+    }
+
+    /** {@return the lines that were read with some certainty: what is proposed must not be made up} */
+    private static List<List<PageText.Word>> certain(RecognisedPage page) {
+        List<List<PageText.Word>> certain = new ArrayList<>();
+        int word = 0;
+        for (List<PageText.Word> line : page.text().lines()) {
+            int sum = 0;
+            for (int i = 0; i < line.size(); i++) sum += page.certainties().get(word++);
+            if (sum >= LEAST_CERTAINTY * line.size()) certain.add(line);
+        }
+        return certain;
     }
 
     /** {@return the largest line in the upper half that reads like a title, and the line below it if that goes on} */

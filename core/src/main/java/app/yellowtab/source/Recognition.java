@@ -107,7 +107,7 @@ public final class Recognition {
         Source source = files.source(id);
         Optional<RecognisedPage> first = !RecognisedPages.wanted(source).get(1) ? Optional.empty() : RecognisedFile.read(RecognisedPages.file(folder, RecognisedPages.key(source, 1, recogniser.languages())));
         return known -> {
-            Source told = first.map(page -> Proposals.ofRecognised(known, page.text(), monthFirst)).orElse(known);
+            Source told = first.map(page -> Proposals.ofRecognised(known, page, monthFirst)).orElse(known);
             return told.withAbout(told.about().withRecognised(done.list()));
         };
     }

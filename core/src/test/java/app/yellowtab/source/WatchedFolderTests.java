@@ -3,7 +3,7 @@ package app.yellowtab.source;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.model.source.Source;
-import app.yellowtab.sample.PracticeScanner;
+import app.yellowtab.sample.RehearsalScanner;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -59,8 +59,8 @@ class WatchedFolderTests {
 
     @ParameterizedTest
     @EnumSource
-    void thePracticeScannerDeliversBothSidesOfEverySheetAndOneTwice(PracticeScanner.Form form) throws IOException {
-        Path batch = PracticeScanner.deliver(folder, 1, form);
+    void theRehearsalScannerDeliversBothSidesOfEverySheetAndOneTwice(RehearsalScanner.Form form) throws IOException {
+        Path batch = RehearsalScanner.deliver(folder, 1, form);
         try (InPlace place = new InPlace()) {
             List<Source> sources = new Intake(place).bringIn(FoundFolder.of(List.of(batch), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();
             assertThat(sources).singleElement().satisfies(source -> {

@@ -15,7 +15,7 @@ import org.bytedeco.tesseract.global.tesseract;
 
 /**
  * A program of its own that reads pictures, so that native code that crashes or hangs takes nothing along. It reads from its
- * standard input: width, height, dots an inch, and the pixels; and answers on its standard output with the length of a table, and the
+ * standard input: width, height, dots an inch, whether there are columns, and the pixels; and answers on its standard output with the length of a table, and the
  * table, or with -1, and a message. First of all it says the engine's version.
  */
 public final class Main {
@@ -32,7 +32,6 @@ public final class Main {
                 return;
             }
             say(out, 0, TessBaseAPI.Version().getString());
-            engine.SetPageSegMode(tesseract.PSM_AUTO);
             while (true) answer(engine, in, out);
         } catch (EOFException end) {
             // Nobody wants more.
@@ -43,9 +42,11 @@ public final class Main {
         int width = in.readInt();
         int height = in.readInt();
         int dpi = in.readInt();
+        boolean columns = in.readBoolean();
         byte[] pixels = new byte[width * height];
         in.readFully(pixels);
         try (BytePointer picture = new BytePointer(pixels)) {
+            engine.SetPageSegMode(columns ? tesseract.PSM_AUTO : tesseract.PSM_SINGLE_BLOCK);
             engine.SetImage(picture, width, height, 1, width);
             engine.SetSourceResolution(dpi);
             try (BytePointer table = engine.GetTSVText(0)) {

@@ -16,7 +16,7 @@ import app.yellowtab.model.Contents;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.RecognitionChoice;
 import app.yellowtab.recognise.Languages;
-import app.yellowtab.sample.PracticeScanner;
+import app.yellowtab.sample.RehearsalScanner;
 import java.nio.file.Path;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -85,10 +85,10 @@ public final class GatherStage extends HBox {
         MenuItem watch = new MenuItem(Words.of("gather.watch"));
         watch.setOnAction(event -> dialogs.folder(Words.of("gather.watch")).ifPresent(watching::start));
         stopWatching.setOnAction(event -> watching.stop());
-        MenuItem tiff = new MenuItem(Words.of("gather.practise.TIFF"));
-        tiff.setOnAction(event -> practise(PracticeScanner.Form.TIFF));
-        MenuItem pdf = new MenuItem(Words.of("gather.practise.PDF"));
-        pdf.setOnAction(event -> practise(PracticeScanner.Form.PDF));
+        MenuItem tiff = new MenuItem(Words.of("gather.rehearse.TIFF"));
+        tiff.setOnAction(event -> rehearse(RehearsalScanner.Form.TIFF));
+        MenuItem pdf = new MenuItem(Words.of("gather.rehearse.PDF"));
+        pdf.setOnAction(event -> rehearse(RehearsalScanner.Form.PDF));
         MenuButton scanner = new MenuButton(Words.of("gather.scanner"), null, watch, stopWatching, tiff, pdf);
         scanner.setId("gather-scanner");
         Button files = Controls.button("gather.addFiles", this::addFiles);
@@ -112,10 +112,12 @@ public final class GatherStage extends HBox {
         zone.setOnAction(event -> askForZone());
         MenuItem forget = new MenuItem(Words.of("reading.forget"));
         forget.setOnAction(event -> intakes.forgetPasswords());
+        SeparatorMenuItem parted = new SeparatorMenuItem();
+        parted.visibleProperty().bind(forget.visibleProperty());
         CheckMenuItem recognise = new CheckMenuItem(Words.of("reading.recognise"));
         recognise.setOnAction(event -> workspace.edit(bundle -> bundle.withRecognition(new RecognitionChoice(recognise.isSelected(), bundle.recognition().languages()))));
         Menu languages = new Menu(Words.of("reading.languages"));
-        MenuButton menu = new MenuButton(Words.of("reading.title"), null, monthFirst, changes, comments, zone, new SeparatorMenuItem(), recognise, languages, new SeparatorMenuItem(), forget);
+        MenuButton menu = new MenuButton(Words.of("reading.title"), null, monthFirst, changes, comments, zone, new SeparatorMenuItem(), recognise, languages, parted, forget);
         menu.setId("gather-reading");
         menu.getStyleClass().add(Styles.QUIET);
         menu.setOnShowing(event -> {
@@ -265,14 +267,14 @@ public final class GatherStage extends HBox {
         watched.getChildren().addAll(words, stop);
     }
 
-    /** The practice scanner delivers into the watched folder if there is one, as a real one would, and otherwise here. */
-    private void practise(PracticeScanner.Form form) {
+    /** The rehearsal scanner delivers into the watched folder if there is one, as a real one would, and otherwise here. */
+    private void rehearse(RehearsalScanner.Form form) {
         int number = gathering.nextBatch();
         Optional<Path> into = watching.folderProperty().get();
         workspace.jobs().start((progress, stop) -> {
             progress.accept(new Jobs.State(Words.of("gather.scanning"), 0.5));
             Path folder = into.isPresent() ? into.get() : WorkFolder.newFolder("scan");
-            return PracticeScanner.deliver(folder, number, form);
+            return RehearsalScanner.deliver(folder, number, form);
         }, delivered -> {
             if (into.isEmpty()) gathering.bringInAndDelete(delivered);
         }, failure -> workspace.findings().add(Finding.about(Finding.Code.NO_ROOM, Words.of("gather.scanner"), "")));

@@ -318,7 +318,7 @@ final class Gathering {
         return recognising.left(source);
     }
 
-    /** {@return the number of the next batch of the practice scanner, counted from 1} */
+    /** {@return the number of the next batch of the rehearsal scanner, counted from 1} */
     int nextBatch() {
         return 1 + (int) workspace.bundle().sources().stream().filter(source -> source.fileName().matches("scan-\\d{4}\\.(tif|pdf)")).count();
     }

@@ -18,10 +18,10 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.graphics.image.CCITTFactory;
 
 /**
- * Stands in for a scanner, to practise with: each batch holds made-up slips and invoices as a real device delivers them, both
+ * Stands in for a scanner, to rehearse with: each batch holds made-up slips and invoices as a real device delivers them, both
  * sides of every sheet, a little askew and dirty, with blank backs, a sheet upside down and one twice.
  */
-public final class PracticeScanner {
+public final class RehearsalScanner {
     /** The form of a batch. */
     public enum Form { TIFF, PDF }
 
@@ -29,7 +29,7 @@ public final class PracticeScanner {
     private static final int UPSIDE_DOWN = 2;
     private static final int TWICE = 4;
 
-    private PracticeScanner() {}
+    private RehearsalScanner() {}
 
     /**
      * Delivers a batch.
@@ -51,10 +51,10 @@ public final class PracticeScanner {
         }
     }
 
-    private static List<BufferedImage> sides(int batch) {
+    private static List<BufferedImage> sides(int batch) throws IOException {
         List<BufferedImage> sides = new ArrayList<>();
         for (int sheet = 0; sheet < SHEETS; sheet++) {
-            BufferedImage front = SamplePictures.slip(sheet + batch * SHEETS, sheet % 3 == 2, batch * 31 + 7);
+            BufferedImage front = SampleSlips.scan(sheet + batch * SHEETS, sheet % 3 == 2, batch * 31 + 7);
             if (sheet == UPSIDE_DOWN) front = upsideDown(front);
             sides.add(front);
             sides.add(back(batch * 100 + sheet));
