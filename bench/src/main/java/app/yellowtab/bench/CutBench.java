@@ -13,6 +13,7 @@ import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.ValuePlace;
@@ -92,7 +93,7 @@ final class CutBench {
         CutReport report = new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of());
         for (int round = 0; round < ROUNDS; round++) {
             Path ours = folder.resolve("ours-" + round);
-            Measure written = Measure.of(() -> new PieceFiles(place, report, pages, Comments.KEPT, Wanted.FILES).write(ours, Progress.NONE, () -> false));
+            Measure written = Measure.of(() -> new PieceFiles(place, report, Batch.of(batch), pages, Comments.KEPT, Wanted.FILES).write(ours, Progress.NONE, () -> false));
             Path copied = Files.createDirectories(folder.resolve("copied-" + round));
             Measure copy = Measure.of(() -> copy(ours, copied));
             Path split = Files.createDirectories(folder.resolve("split-" + round));

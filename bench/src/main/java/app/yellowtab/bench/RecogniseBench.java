@@ -1,11 +1,15 @@
 package app.yellowtab.bench;
 
+import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.files.Folders;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.recognise.GreyPicture;
 import app.yellowtab.recognise.Languages;
+import app.yellowtab.recognise.PageReading;
 import app.yellowtab.recognise.ProcessRecogniser;
+import app.yellowtab.sample.RehearsalBacks;
 import app.yellowtab.sample.RehearsalPages;
 import app.yellowtab.sample.RehearsalScan;
 import app.yellowtab.sample.RehearsalScan.Ink;
@@ -15,17 +19,26 @@ import app.yellowtab.source.InPlace;
 import app.yellowtab.source.Intake;
 import app.yellowtab.source.RecognisedPages;
 import app.yellowtab.source.Recognition;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Random;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
 
-/** Scans whose words are known are recognised: how many words are right, how long it takes, and what memory the child processes take. */
+/** Scans whose words are known are recognised: how many words are right, how long it takes, what memory the child processes take; and how sheets lie. */
 final class RecogniseBench {
     /** Nothing was tuned on pages of this seed. */
     private static final long SEED = 20_311;
+
+    private static final int SHEETS = 20;
+    private static final int WIDTH_200_DPI = 1654;
+    private static final double MOST_DEGREES = 10;
+    private static final double CLOSE_DEGREES = 0.15;
 
     private final int pages;
     private final Path folder;
@@ -49,7 +62,45 @@ final class RecogniseBench {
                 }
             }
         }
+        sheets(printed);
         Folders.delete(folder);
+    }
+
+    /** How many blank sheets are found, how many others would be lost, and how far off slants are. */
+    private static void sheets(Path printed) throws IOException {
+        for (int dpi : new int[] {100, 200, 300}) {
+            int blank = 0;
+            int found = 0;
+            int others = 0;
+            int lost = 0;
+            for (RehearsalBacks.Kind kind : RehearsalBacks.Kind.values()) {
+                for (int n = 0; n < SHEETS; n++) {
+                    boolean said = PageReading.isBlank(GreyPicture.of(RehearsalBacks.sheet(kind, dpi, SEED + n), dpi));
+                    if (kind.isBlank()) blank++;
+                    else others++;
+                    if (said && kind.isBlank()) found++;
+                    if (said && !kind.isBlank()) lost++;
+                }
+            }
+            System.out.printf(Locale.ROOT, "%d dpi: %d of %d blank sheets found, %d of %d others would be lost%n", dpi, found, blank, lost, others);
+        }
+        Random random = new Random(SEED);
+        double most = 0;
+        int off = 0;
+        int all = 0;
+        try (PDDocument document = Loader.loadPDF(printed.toFile())) {
+            BoundedRenderer renderer = new BoundedRenderer(document);
+            for (int page = 0; page < document.getNumberOfPages(); page++) {
+                BufferedImage sheet = renderer.draw(page, WIDTH_200_DPI).image();
+                for (int n = 0; n < 4; n++, all++) {
+                    double degrees = random.nextDouble() * 2 * MOST_DEGREES - MOST_DEGREES;
+                    double wrong = Math.abs(PageReading.slant(GreyPicture.of(RehearsalScan.scanned(sheet, degrees, new Manner(200, Ink.GREY, 0, true), random), 200)) + degrees);
+                    most = Math.max(most, wrong);
+                    if (wrong > CLOSE_DEGREES) off++;
+                }
+            }
+        }
+        System.out.printf(Locale.ROOT, "slants from -10 to 10 degrees: %d of %d within %.2f, furthest off %.2f%n", all - off, all, CLOSE_DEGREES, most);
     }
 
     private void one(Path scan, List<List<String>> truth, String what) throws IOException {

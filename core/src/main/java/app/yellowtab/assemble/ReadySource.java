@@ -3,7 +3,6 @@ package app.yellowtab.assemble;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.carry.PageCarrier;
 import app.yellowtab.carry.part.Changes;
-import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
@@ -114,12 +113,12 @@ final class ReadySource implements Closeable {
         }
     }
 
-    /** {@return what was read in a page's picture}  Where the bundle names words that are gone, that is noted. */
-    private PageText words(int page, Changes found) {
-        if (recognised.isEmpty() || !recognised.get().has(page)) return PageText.NONE;
+    /** {@return what was read in a page's picture} Where the bundle names words that are gone, that is noted. */
+    private Optional<RecognisedPage> words(int page, Changes found) {
+        if (recognised.isEmpty() || !recognised.get().has(page)) return Optional.empty();
         Optional<RecognisedPage> read = recognised.get().page(page);
         found.add(Code.WORDS_GONE, read.isEmpty() ? 1 : 0);
-        return read.map(RecognisedPage::text).orElse(PageText.NONE);
+        return read;
     }
 
     private void step() {

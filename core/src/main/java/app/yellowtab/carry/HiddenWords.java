@@ -1,6 +1,7 @@
 package app.yellowtab.carry;
 
 import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.output.MadeStream;
 import app.yellowtab.pdf.PageFrame;
 import java.io.ByteArrayOutputStream;
@@ -31,6 +32,8 @@ import org.jspecify.annotations.Nullable;
 final class HiddenWords {
     /** The font's name, by which it is known. */
     private static final String FONT_NAME = "YellowTabWords";
+    private static final int QUARTER = 90;
+    private static final int FULL = 360;
     private static final int EM = 1000;
     private static final double ADVANCE = 0.5;
     private static final int ASCENT = 800;
@@ -56,15 +59,17 @@ final class HiddenWords {
     /**
      * {@return the operators that set words, in the page's own coordinates}
      *
-     * @param words where they stand on what is seen of the page
+     * @param page  the words, and how the page stands upright
+     * @param came  what is seen of the page as it came
      * @param font  the name of the font among the page's resources
      */
-    static String operators(PageText words, PageFrame frame, String font) {
+    static String operators(RecognisedPage page, PageFrame came, String font) {
+        PageFrame frame = new PageFrame(came.visible(), (came.rotation() + QUARTER * page.state().turns()) % FULL, came.userUnit());
         StringBuilder all = new StringBuilder("q\n");
         Matrix from = frame.fromReader();
         for (float value : new float[] {from.getScaleX(), from.getShearY(), from.getShearX(), from.getScaleY(), from.getTranslateX(), from.getTranslateY()}) all.append(number(value)).append(' ');
         all.append("cm\nBT\n3 Tr\n");
-        for (List<PageText.Word> line : words.lines()) {
+        for (List<PageText.Word> line : page.text().lines()) {
             for (int i = 0; i < line.size(); i++) set(all, line.get(i), i + 1 < line.size() ? line.get(i + 1) : null, frame, font);
         }
         return all.append("ET\nQ\n").toString();

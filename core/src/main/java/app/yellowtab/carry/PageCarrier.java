@@ -7,7 +7,7 @@ import app.yellowtab.carry.part.Layers;
 import app.yellowtab.carry.part.PageContents;
 import app.yellowtab.carry.part.Targets;
 import app.yellowtab.content.ContentScan;
-import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.mark.Mark;
@@ -23,6 +23,7 @@ import app.yellowtab.pdf.Units;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.apache.pdfbox.cos.COSArray;
@@ -100,12 +101,12 @@ public final class PageCarrier {
      *
      * @param page   in the source, counted from 1
      * @param look   what is done to it
-     * @param words  that were read in its picture, which go behind it; none for none
+     * @param words  that were read in its picture, which go behind it
      * @param marks  what is set on it
      * @throws IOException      if it cannot be had; the pages before and after it are not touched by that
      * @throws RuntimeException of any kind, for the same reason
      */
-    public CarriedPage carry(int page, PageLook look, PageText words, List<Mark> marks, Changes notes) throws IOException {
+    public CarriedPage carry(int page, PageLook look, Optional<RecognisedPage> words, List<Mark> marks, Changes notes) throws IOException {
         int unreadable = graph.unreadable();
         Ready ready = ready(page, look, words, notes);
         CarriedPage carried = LeafCloser.close(marks, ready.leaf, ready.shown, setter, graph);
@@ -120,7 +121,7 @@ public final class PageCarrier {
      * @throws RuntimeException of any kind, for the same reason
      */
     public COSDictionary toBeDrawn(int page, PageLook look) throws IOException {
-        Ready ready = ready(page, look, PageText.NONE, new Changes());
+        Ready ready = ready(page, look, Optional.empty(), new Changes());
         ready.leaf.setItem(COSName.CONTENTS, ready.shown.streams());
         return ready.leaf;
     }
@@ -132,7 +133,7 @@ public final class PageCarrier {
      */
     private record Ready(COSDictionary leaf, LeafCloser.Shown shown, boolean isFollowed) {}
 
-    private Ready ready(int page, PageLook look, PageText words, Changes notes) throws IOException {
+    private Ready ready(int page, PageLook look, Optional<RecognisedPage> words, Changes notes) throws IOException {
         COSDictionary from = input.pages().get(page - 1);
         if (!COSName.PAGE.equals(from.getDictionaryObject(COSName.TYPE))) throw new IOException("the page is no page");
         notes.add(Code.ACTIONS_REMOVED, Actions.countIn(from));
@@ -203,8 +204,8 @@ public final class PageCarrier {
         return List.of(new MadeStream("/" + LeafCloser.add(resources, COSName.XOBJECT, form) + " Do"));
     }
 
-    private String hidden(PageText words, PageFrame frame, COSDictionary resources) {
-        return words.isEmpty() ? "" : HiddenWords.operators(words, frame, LeafCloser.add(resources, COSName.FONT, wordsFont));
+    private String hidden(Optional<RecognisedPage> words, PageFrame frame, COSDictionary resources) {
+        return words.isEmpty() || words.get().text().isEmpty() ? "" : HiddenWords.operators(words.get(), frame, LeafCloser.add(resources, COSName.FONT, wordsFont));
     }
 
     private static String drawn(List<Drawing> drawings, String setUp, COSDictionary resources) {

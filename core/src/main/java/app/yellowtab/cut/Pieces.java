@@ -67,15 +67,11 @@ public final class Pieces {
             for (int place : piece.pages()) {
                 SourcePages page = singles.get(place - 1);
                 SourcePages its = used.add(keys.get(place - 1)) ? page : new SourcePages(copies, page.source(), page.first(), page.last(), page.look());
-                if (!runs.isEmpty() && runs.getLast() instanceof SourcePages before && goesOn(before, its)) runs.set(runs.size() - 1, before.part(before.first(), its.last()));
+                if (!runs.isEmpty() && runs.getLast() instanceof SourcePages before && before.isFollowedBy(its)) runs.set(runs.size() - 1, before.to(its.last()));
                 else runs.add(its);
             }
             documents.add(new Document(EntryId.fresh(), names.get(i).words(), "", names.get(i).date(), true, Optional.empty(), runs));
         }
         return documents;
-    }
-
-    private static boolean goesOn(SourcePages before, SourcePages next) {
-        return before.id().equals(next.id()) && before.source().equals(next.source()) && before.last() + 1 == next.first() && before.look().equals(next.look());
     }
 }

@@ -14,6 +14,8 @@ import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
@@ -24,6 +26,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -97,6 +100,10 @@ public final class NewBundle {
         Bundle cut = CutEdits.change(bundle, source, fresh -> {
             Batch changed = fresh.withRules(part.batch().rules(), part.batch().resting());
             List<PageKey> keys = fresh.keys();
+            Map<PageKey, PageLook> looks = new HashMap<>();
+            int place = 0;
+            for (SourcePages run : part.batch().runs()) for (int page = run.first(); page <= run.last(); page++) looks.put(keys.get(place++), run.look());
+            changed = changed.withLooks(looks);
             Map<PageKey, Integer> places = part.batch().places();
             for (var hand : part.batch().cuts()) if (places.containsKey(hand.before())) changed = changed.withCut(keys.get(places.get(hand.before()) - 1), hand.there());
             for (var hand : part.batch().drops()) if (places.containsKey(hand.page())) changed = changed.withDrop(keys.get(places.get(hand.page()) - 1), hand.dropped());

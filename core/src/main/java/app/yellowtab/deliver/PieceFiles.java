@@ -54,18 +54,21 @@ public final class PieceFiles {
 
     private final SourceFiles sources;
     private final CutReport report;
+    private final Batch cut;
     private final Comments comments;
     private final Wanted wanted;
     private final PieceWords words;
 
     /**
      * @param report what is known before anything is written
+     * @param cut    the batch, with the looks of its pages
      * @param pages  of the batch, for what e-mails say of them
      */
-    public PieceFiles(SourceFiles sources, CutReport report, List<BatchPage> pages, Comments comments, Wanted wanted) {
+    public PieceFiles(SourceFiles sources, CutReport report, Batch cut, List<BatchPage> pages, Comments comments, Wanted wanted) {
         if (report.names().size() != report.cutting().pieces().size()) throw new IllegalArgumentException("as many names as pieces are needed");
         this.sources = sources;
         this.report = report;
+        this.cut = cut;
         this.comments = comments;
         this.wanted = wanted;
         this.words = new PieceWords(pages, report.cutting(), report.names(), report.batch().fileName());
@@ -124,7 +127,7 @@ public final class PieceFiles {
     private Written write(Path folder, Path place, List<Made> made, Progress progress, BooleanSupplier stop) throws IOException {
         Source batch = report.batch();
         List<Plan> plans = new ArrayList<>();
-        for (Document piece : Pieces.documents(Batch.of(batch), report.cutting(), report.names())) plans.add(PiecePlanner.plan(piece, Map.of(batch.id(), batch), comments, Integer.MAX_VALUE));
+        for (Document piece : Pieces.documents(cut, report.cutting(), report.names())) plans.add(PiecePlanner.plan(piece, Map.of(batch.id(), batch), comments, Integer.MAX_VALUE));
         FileNames names = new FileNames();
         names.take(TABLE);
         boolean eachMailed = wanted.mails().filter(Mails::oneEach).isPresent();

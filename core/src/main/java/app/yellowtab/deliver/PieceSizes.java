@@ -5,7 +5,6 @@ import app.yellowtab.carry.PageCarrier;
 import app.yellowtab.carry.part.Changes;
 import app.yellowtab.carry.part.Targets;
 import app.yellowtab.cut.PageWeight;
-import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.input.PdfInput;
@@ -55,7 +54,7 @@ public final class PieceSizes {
 
     private static PageWeight weight(SourceFiles files, SourceId id, PdfInput input, PageCarrier carrier, int page, Optional<RecognisedPages> recognised) {
         try {
-            PageText words = recognised.flatMap(all -> all.page(page)).map(RecognisedPage::text).orElse(PageText.NONE);
+            Optional<RecognisedPage> words = recognised.flatMap(all -> all.page(page));
             CarriedPage carried = input.page(() -> carrier.carry(page, PageLook.PLAIN, words, List.of(), new Changes()));
             ObjectGraph.Sizes sizes = carried.leaf().sizes(PAGE_BYTES);
             return new PageWeight(sizes.things(), sizes.bytes());

@@ -4,11 +4,12 @@ import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.draw.DrawnPage;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
+import app.yellowtab.facts.SheetState;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Reads pages: draws each and has its picture read. */
+/** Reads pages: draws each, has its picture read, and tells how it lies. */
 public final class PageReading {
     /** Chosen by what `bench recognise` measures: more takes longer and finds no more words. */
     private static final int DPI = 200;
@@ -18,6 +19,20 @@ public final class PageReading {
     private static final int MOST_WIDTH_PX = 6_000;
     private static final int LEAST_WIDTH_PX = 16;
     private static final double HUNDREDTHS = 100;
+    private static final int[] OTHER_TURNS = {2, 1, 3};
+    /** A page stands the wrong way only if so many words are read surely the other way, and so many times more than as it came. */
+    private static final int LEAST_SURE = 8;
+    private static final int CLEARLY_MORE = 3;
+    private static final int SURE = 75;
+    private static final int LONG_ENOUGH = 3;
+    private static final double DOUBTFUL = 0.4;
+    /** What has as many spots of the size of letters may be text. */
+    private static final int LEAST_LETTERS = 40;
+    private static final int DARK = 80;
+    private static final double LETTER_MM = 0.8;
+    private static final double MOST_LETTER_MM = 8;
+    /** Nobody sees that a page lies askew by less. */
+    private static final double LEAST_SLANT = 0.2;
 
     private PageReading() {}
 
@@ -33,11 +48,55 @@ public final class PageReading {
         DrawnPage drawn = BoundedRenderer.within(fileBytes, () -> renderer.draw(page - 1, widthPx));
         if (drawn.picturesMissing() > 0) throw new IOException("a picture on it cannot be drawn");
         double pxAnInch = drawn.image().getWidth() / (drawn.widthPt() / PT_AN_INCH);
-        List<ReadWord> words = recogniser.read(GreyPicture.of(drawn.image(), Math.max(1, (int) Math.round(pxAnInch))));
-        return of(words, MM_AN_INCH / pxAnInch, recogniser);
+        return read(GreyPicture.of(drawn.image(), Math.max(1, (int) Math.round(pxAnInch))), MM_AN_INCH / pxAnInch, recogniser);
     }
 
-    private static RecognisedPage of(List<ReadWord> words, double mmAPx, TextRecogniser by) {
+    /** @param mmAPx how large a pixel is, in millimetres */
+    static RecognisedPage read(GreyPicture picture, double mmAPx, TextRecogniser recogniser) throws IOException {
+        Ink ink = new Ink(picture);
+        // Nothing is looked for on a blank sheet: what is found in dust are no words.
+        if (Blankness.isSure(ink)) return new RecognisedPage(PageText.NONE, List.of(), recogniser.languages(), recogniser.engine(), new SheetState(0, 0, true));
+        List<ReadWord> words = recogniser.read(picture);
+        int turns = 0;
+        if (isDoubtful(words) && letters(ink) >= LEAST_LETTERS) {
+            int asCame = sure(words);
+            int most = Math.max(LEAST_SURE, CLEARLY_MORE * asCame) - 1;
+            for (int other : OTHER_TURNS) {
+                List<ReadWord> turned = recogniser.read(picture.turned(other));
+                if (sure(turned) <= most) continue;
+                most = sure(turned);
+                words = turned;
+                turns = other;
+            }
+        }
+        double slant = Slant.of(turns == 0 ? ink : new Ink(picture.turned(turns)));
+        return of(words, mmAPx, recogniser, new SheetState(turns, Math.abs(slant) < LEAST_SLANT ? 0 : slant, false));
+    }
+
+    /** {@return whether a sheet is surely blank: nothing on it but dirt} */
+    public static boolean isBlank(GreyPicture picture) {
+        return Blankness.isSure(new Ink(picture));
+    }
+
+    /** {@return by how many degrees a page must be turned clockwise so that its lines lie level; 0 where nothing can be told} */
+    public static double slant(GreyPicture picture) {
+        return Slant.of(new Ink(picture));
+    }
+
+    private static boolean isDoubtful(List<ReadWord> words) {
+        return sure(words) < LEAST_SURE || sure(words) < DOUBTFUL * words.size();
+    }
+
+    /** Lines that run up or down the page are read too, and do not count. */
+    private static int sure(List<ReadWord> words) {
+        return (int) words.stream().filter(word -> word.certainty() >= SURE && word.width() > word.height() && word.text().codePoints().filter(Character::isLetterOrDigit).count() >= LONG_ENOUGH).count();
+    }
+
+    private static int letters(Ink ink) {
+        return (int) ink.spots(ink.darkerBy(DARK)).stream().filter(spot -> spot[3] - spot[1] + 1 >= LETTER_MM * ink.dotsAMm && spot[3] - spot[1] + 1 <= MOST_LETTER_MM * ink.dotsAMm).count();
+    }
+
+    private static RecognisedPage of(List<ReadWord> words, double mmAPx, TextRecogniser by, SheetState state) {
         List<List<PageText.Word>> lines = new ArrayList<>();
         List<Integer> certainties = new ArrayList<>();
         int line = -1;
@@ -47,7 +106,7 @@ public final class PageReading {
             lines.getLast().add(new PageText.Word(word.text(), mm(word.left() * mmAPx), mm(word.top() * mmAPx), mm(word.width() * mmAPx), mm(word.height() * mmAPx)));
             certainties.add(word.certainty());
         }
-        return new RecognisedPage(lines.isEmpty() ? PageText.NONE : new PageText(lines), certainties, by.languages(), by.engine());
+        return new RecognisedPage(lines.isEmpty() ? PageText.NONE : new PageText(lines), certainties, by.languages(), by.engine(), state);
     }
 
     /** Places are kept to a hundredth of a millimetre, on the disk too. */

@@ -2,6 +2,7 @@ package app.yellowtab.recognise;
 
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
+import app.yellowtab.facts.SheetState;
 import app.yellowtab.files.Drafts;
 import java.io.IOException;
 import java.io.InputStream;
@@ -40,7 +41,8 @@ public final class RecognisedFile {
             for (int i = 0; i < sides.length; i++) sides[i] = (float) (numbers.get(i).asInt() / HUNDREDTHS);
             List<Integer> certainties = new ArrayList<>();
             root.required("certainties").forEach(one -> certainties.add(one.asInt()));
-            return Optional.of(new RecognisedPage(PageText.of(root.required("text").asString(), sides), certainties, root.required("languages").asString(), root.required("engine").asString()));
+            return Optional.of(new RecognisedPage(PageText.of(root.required("text").asString(), sides), certainties, root.required("languages").asString(), root.required("engine").asString(),
+                    new SheetState(root.required("turns").asInt(), root.required("slant").asDouble(), root.required("blank").asBoolean())));
         } catch (IOException | JacksonException | IllegalArgumentException damaged) {
             LoggerFactory.getLogger(RecognisedFile.class).warn("the page is read anew: {}", file, damaged);
             return Optional.empty();
@@ -49,7 +51,7 @@ public final class RecognisedFile {
 
     /** Writes what was read, in one step. */
     public static void write(Path file, RecognisedPage page) throws IOException {
-        ObjectNode root = MAPPER.createObjectNode().put("recognised", FORMAT).put("engine", page.engine()).put("languages", page.languages()).put("text", page.text().text());
+        ObjectNode root = MAPPER.createObjectNode().put("recognised", FORMAT).put("engine", page.engine()).put("languages", page.languages()).put("turns", page.state().turns()).put("slant", page.state().slantDegrees()).put("blank", page.state().isBlank()).put("text", page.text().text());
         ArrayNode sides = root.putArray("sides");
         for (float side : page.text().sides()) sides.add(Math.round(side * HUNDREDTHS));
         ArrayNode certainties = root.putArray("certainties");

@@ -63,8 +63,13 @@ public final class RehearsalScan {
         return angles;
     }
 
-    /** {@return a sheet as the device delivers it} */
-    static BufferedImage scanned(BufferedImage sheet, double degrees, Manner manner, Random random) {
+    /**
+     * {@return a printed sheet as the device delivers it}
+     *
+     * @param sheet   in the manner's dots an inch
+     * @param degrees by how much it lies askew, clockwise
+     */
+    public static BufferedImage scanned(BufferedImage sheet, double degrees, Manner manner, Random random) {
         int width = sheet.getWidth();
         int height = sheet.getHeight();
         BufferedImage scan = new BufferedImage(width, height, manner.ink() == Ink.COLOUR ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_BYTE_GRAY);

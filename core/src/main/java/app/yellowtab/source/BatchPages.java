@@ -77,7 +77,7 @@ public final class BatchPages {
         List<BatchPage> all = new ArrayList<>(pages);
         for (int i = 0; i < all.size(); i++) {
             BatchPage page = all.get(i);
-            if (recognised.get().has(i + 1)) all.set(i, recognised.get().page(i + 1).map(words -> page.withText(words.text())).orElse(page));
+            if (recognised.get().has(i + 1)) all.set(i, recognised.get().page(i + 1).map(page::withRecognised).orElse(page));
         }
         return all;
     }

@@ -24,6 +24,7 @@ import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
@@ -31,6 +32,7 @@ import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -120,6 +122,18 @@ class CutEditsTests {
         List<PageKey> batch = CutEdits.batchOf(ruled, post).keys();
         assertThat(keys).contains(batch.get(0), batch.get(1), batch.get(2), batch.get(3));
         assertThat(made.get(1).runs()).extracting(run -> ((SourcePages) run).first()).containsExactly(3, 4);
+    }
+
+    @Test
+    void pagesThatAreTurnedKeepTheirNamesAndGoTurnedIntoThePieces() {
+        List<PageKey> keys = CutEdits.batchOf(start, post).keys();
+        PageLook about = PageLook.PLAIN.withTurns(2);
+        Bundle turned = CutEdits.change(ruled(start, post, new CutRule.EveryPages(3, 1)), post, batch -> batch.withLooks(Map.of(keys.get(1), about, keys.get(2), about)));
+        assertThat(CutEdits.batchOf(turned, post).keys()).isEqualTo(keys);
+        assertThat(CutEdits.batchOf(turned, post).runs()).extracting(SourcePages::first, SourcePages::last, run -> run.look().turns()).containsExactly(tuple(1, 1, 0), tuple(2, 3, 2), tuple(4, 5, 0));
+        assertThat(pieces(turned, post)).extracting(piece -> piece.runs().size()).containsExactly(2, 1);
+        Bundle back = CutEdits.change(turned, post, batch -> batch.withLooks(Map.of(keys.get(1), PageLook.PLAIN, keys.get(2), PageLook.PLAIN)));
+        assertThat(CutEdits.batchOf(back, post).runs()).as("together again").hasSize(1);
     }
 
     @Test

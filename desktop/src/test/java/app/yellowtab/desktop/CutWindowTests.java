@@ -7,6 +7,9 @@ import static org.mockito.Mockito.when;
 import app.yellowtab.desktop.pages.LightTable;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.model.Document;
+import app.yellowtab.recognise.Languages;
+import app.yellowtab.recognise.ProcessRecogniser;
+import app.yellowtab.sample.RehearsalScanner;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -116,6 +119,33 @@ class CutWindowTests extends AtTheWindow {
         robot.clickOn("#cut-sheets-make");
         until(() -> Files.exists(sheets));
         assertThat(Pdfs.pages(sheets)).satisfiesExactly(first -> assertThat(first).contains("Letter of claim", "3 October 2030", "Section: Letters"), second -> assertThat(second).contains("Defence"));
+    }
+
+    @Test
+    void aScannedBatchIsReadTurnedStraightenedFreedOfItsBlanksAndCutByItsWords(FxRobot robot) throws IOException {
+        when(engines.start(any())).thenAnswer(call -> new ProcessRecogniser(Languages.ofUser(), call.getArgument(0)));
+        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        until(() -> desk.workspace().isPresent());
+        when(dialogs.files(any())).thenReturn(List.of(RehearsalScanner.deliver(temp, 1, RehearsalScanner.Form.PDF)));
+        robot.clickOn("#stage-arrange").clickOn("#tray-addFiles");
+        until(() -> workspace().bundle().sources().stream().anyMatch(source -> !source.about().recognised().isEmpty()));
+        assertThat(workspace().bundle().sources().getFirst().proposedTitle()).as("from its first page").isEqualTo("Brightwick Cold Stores Ltd");
+        robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT2).release(KeyCode.CONTROL);
+        until(() -> robot.lookup("1 page stands the wrong way").tryQuery().isPresent() && robot.lookup("Scanned on both sides: 8 blank backs").tryQuery().isPresent());
+        robot.clickOn("#sheet-turn");
+        until(() -> robot.lookup("#sheet-turn").tryQuery().isEmpty());
+        robot.clickOn("#sheet-straighten");
+        until(() -> robot.lookup("#sheet-straighten").tryQuery().isEmpty());
+        robot.clickOn("#sheet-backs");
+        until(() -> !robot.lookup("#sheet-proposals").query().isVisible());
+        robot.doubleClickOn("#cut-words").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("Cold Stores Ltd").push(KeyCode.ENTER);
+        until(() -> tabs(robot).size() > 5);
+        robot.clickOn("#cut-go");
+        Path folder = temp.resolve("pieces");
+        until(() -> robot.lookup("#pieces").queryAs(TableView.class).getItems().size() == 8);
+        robot.clickOn("#cut-files").doubleClickOn("#cut-folder").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write(folder.toString()).clickOn("#cut-make");
+        until(() -> robot.lookup("#cut-report").tryQuery().isPresent());
+        assertThat(Pdfs.pages(folder.resolve("scan-0001/scan-0001 003.pdf"))).as("it was upside down").singleElement().asString().contains("Invoice 2216", "Week 38");
     }
 
     @Test

@@ -3,6 +3,7 @@ package app.yellowtab.model.cut;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import java.util.ArrayList;
@@ -57,6 +58,20 @@ public record Batch(BatchId id, List<SourcePages> runs, CutRules rules, List<Cut
 
     public Batch withRuns(List<SourcePages> newRuns) {
         return new Batch(id, newRuns, rules, resting, cuts, drops, names, made);
+    }
+
+    /** {@return the same with pages looked upon another way; they keep their names} */
+    public Batch withLooks(Map<PageKey, PageLook> looks) {
+        List<SourcePages> changed = new ArrayList<>();
+        for (SourcePages run : runs) {
+            for (int page = run.first(); page <= run.last(); page++) {
+                SourcePages one = run.part(page, page);
+                one = one.withLook(looks.getOrDefault(one.key(1), one.look()));
+                if (!changed.isEmpty() && changed.getLast().isFollowedBy(one)) one = changed.removeLast().to(page);
+                changed.add(one);
+            }
+        }
+        return withRuns(changed);
     }
 
     public Batch withRules(CutRules newRules, List<CutRule> newResting) {

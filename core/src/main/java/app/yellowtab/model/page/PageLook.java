@@ -38,6 +38,11 @@ public record PageLook(int turns, double straightenDegrees, Optional<Area> crop,
         return new PageLook(newTurns, straightenDegrees, crop, sheet, scale, redactions);
     }
 
+    /** @param degrees clockwise about the middle */
+    public PageLook withStraightening(double degrees) {
+        return new PageLook(turns, degrees, crop, sheet, scale, redactions);
+    }
+
     public PageLook withCrop(Optional<Area> newCrop) {
         return new PageLook(turns, straightenDegrees, newCrop, sheet, scale, redactions);
     }

@@ -41,6 +41,16 @@ public record SourcePages(RunId id, SourceId source, int first, int last, PageLo
         return new SourcePages(id, source, newFirst, newLast, look);
     }
 
+    /** {@return whether other pages of the same run come right after these, and look the same} */
+    public boolean isFollowedBy(SourcePages next) {
+        return id.equals(next.id) && source.equals(next.source) && last + 1 == next.first && look.equals(next.look);
+    }
+
+    /** {@return these pages and those up to another} */
+    public SourcePages to(int newLast) {
+        return part(first, newLast);
+    }
+
     public SourcePages withLook(PageLook newLook) {
         return new SourcePages(id, source, first, last, newLook);
     }

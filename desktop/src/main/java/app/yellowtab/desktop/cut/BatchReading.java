@@ -63,18 +63,23 @@ final class BatchReading {
         unreadable.clear();
     }
 
+    /** {@return what tells what can be known of a source's pages from all else: its file, and what was read in their pictures} */
+    static String key(Source source) {
+        return source.pagesKey() + source.about().recognised();
+    }
+
     /** {@return whether all that is needed of a source's pages is known} */
     boolean isKnown(Source source, Needs needs) {
-        return Optional.ofNullable(known.get(source.pagesKey())).filter(its -> its.has().covers(needs)).isPresent();
+        return Optional.ofNullable(known.get(key(source))).filter(its -> its.has().covers(needs)).isPresent();
     }
 
     boolean isUnreadable(Source source) {
-        return unreadable.contains(source.pagesKey());
+        return unreadable.contains(key(source));
     }
 
     /** {@return what is known of a source's pages; of those that nobody has read, their bookmarks} */
     List<BatchPage> pages(Source source) {
-        Known its = known.get(source.pagesKey());
+        Known its = known.get(key(source));
         return its == null ? unread(source) : its.pages();
     }
 
@@ -93,7 +98,7 @@ final class BatchReading {
      * @param ended    is run when there is something new to show
      */
     void read(Source source, Needs needs, Set<String> laidOpen, Runnable ended) {
-        String file = source.pagesKey();
+        String file = key(source);
         if (unreadable.contains(file) || reading.containsKey(file)) return;
         Known before = known.get(file);
         Needs all = before == null ? needs : needs.and(before.has());

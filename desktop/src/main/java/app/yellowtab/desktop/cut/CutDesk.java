@@ -20,6 +20,7 @@ import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
@@ -30,6 +31,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.BiPredicate;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -172,7 +175,7 @@ final class CutDesk {
             for (Shown one : results) pieces.put(one.source().id(), one.cutting().pieces().size());
             rows.set(rows.get().stream().map(row -> new Row(row.source(), row.made(), pieces.getOrDefault(row.source().id(), 0))).toList());
             shown.set(Optional.of(results.getFirst()));
-            Set<String> laidOpen = results.stream().map(one -> one.source().pagesKey()).collect(Collectors.toSet());
+            Set<String> laidOpen = results.stream().map(one -> BatchReading.key(one.source())).collect(Collectors.toSet());
             for (Order order : orders) if (!order.isKnown()) reading.read(order.source(), needs(order.batch()), laidOpen, this::show);
         });
     }
@@ -183,7 +186,7 @@ final class CutDesk {
         if (now.size() != orders.size()) return false;
         for (int i = 0; i < orders.size(); i++) {
             Order order = orders.get(i);
-            if (order.waits() || now.get(i).waits() || now.get(i).source() != order.source() || !now.get(i).batch().equals(order.batch()) || now.get(i).pages() != order.pages()) return false;
+            if (order.waits() || now.get(i).waits() || !BatchReading.key(now.get(i).source()).equals(BatchReading.key(order.source())) || !now.get(i).batch().equals(order.batch()) || now.get(i).pages() != order.pages()) return false;
         }
         return true;
     }
@@ -303,6 +306,54 @@ final class CutDesk {
 
     void setNameParts(List<NamePart> parts) {
         changeRules(batch -> batch.withRules(new CutRules(batch.rules().rules(), batch.rules().leastPages(), parts), batch.resting()));
+    }
+
+    /** {@return the pages that stand the wrong way, as far as they are not turned yet} */
+    static List<Integer> wrongWay(Shown shown) {
+        return pages(shown, (page, look) -> page.state().turns() != look.turns() && page.state().turns() != 0);
+    }
+
+    /** {@return the pages that lie askew, as far as they are not straightened yet} */
+    static List<Integer> askew(Shown shown) {
+        return pages(shown, (page, look) -> page.state().slantDegrees() != 0 && look.straightenDegrees() == 0);
+    }
+
+    /** {@return the blank sheets that are not dropped yet} */
+    static List<Integer> blank(Shown shown) {
+        return pages(shown, (page, look) -> page.isBlank()).stream().filter(page -> shown.dropped(page).isEmpty()).toList();
+    }
+
+    private static List<Integer> pages(Shown shown, BiPredicate<BatchPage, PageLook> wanted) {
+        List<Integer> pages = new ArrayList<>();
+        for (int page = 1; page <= shown.pages().size(); page++) if (wanted.test(shown.pages().get(page - 1), page(shown.batch(), page).look())) pages.add(page);
+        return pages;
+    }
+
+    /** Turns pages upright, as their words say. */
+    void turn(List<Integer> pages) {
+        look(pages, (page, look) -> look.withTurns(page.state().turns()));
+    }
+
+    /** Straightens pages, as their lines say. */
+    void straighten(List<Integer> pages) {
+        look(pages, (page, look) -> look.withStraightening(page.state().slantDegrees()));
+    }
+
+    private void look(List<Integer> pages, BiFunction<BatchPage, PageLook, PageLook> change) {
+        shown.get().ifPresent(now -> change(batch -> {
+            Map<PageKey, PageLook> looks = new HashMap<>();
+            for (int page : pages) looks.put(key(batch, page), change.apply(now.pages().get(page - 1), page(batch, page).look()));
+            return batch.withLooks(looks);
+        }));
+    }
+
+    /** Drops pages, in one step. */
+    void drop(List<Integer> pages) {
+        shown.get().ifPresent(now -> change(batch -> {
+            Batch less = batch;
+            for (int page : pages) less = less.withDrop(key(batch, page), true);
+            return less;
+        }));
     }
 
     /** Sets a cut before a page, or takes it away; it stays as the hand left it. */

@@ -15,7 +15,6 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.page.Area;
-import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.store.KeptRules;
@@ -59,6 +58,7 @@ public final class CutStage extends HBox {
     private final SheetsView sheets;
     private final VBox emptyView = new VBox(8);
     private final VBox work = new VBox(8);
+    private final SheetProposals proposals;
     private final VBox side;
     private final Subscription subscription;
     private Optional<SourceId> onTable = Optional.empty();
@@ -72,6 +72,7 @@ public final class CutStage extends HBox {
         this.table = new LightTable(pictures);
         this.rules = new RuleSentences(desk, Controls.button("cut.sheets", this::openSheets), (kind, forward) -> goTo(desk.cutBy(kind, currentPage(), forward)));
         this.names = new NameParts(desk);
+        this.proposals = new SheetProposals(desk, this::currentPage, this::goTo);
         this.large = new LargePage(desk, pictures, this::closeLarge, step -> goTo(currentPage() + step));
         this.making = new Making(workspace);
         this.pieces = new PiecesView(desk, making, workspace, dialogs, opener, this::closePieces, page -> {
@@ -82,7 +83,7 @@ public final class CutStage extends HBox {
         setId("cut-stage");
         Controls.show(several, false);
         several.setMinHeight(USE_PREF_SIZE);
-        side = new VBox(10, Controls.label(Words.of("cut.rules"), Styles.TITLE), new RulesMenu(workspace, desk, kept, dialogs), several, scrolled(new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names)));
+        side = new VBox(10, proposals, Controls.label(Words.of("cut.rules"), Styles.TITLE), new RulesMenu(workspace, desk, kept, dialogs), several, scrolled(new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names)));
         side.getStyleClass().add(Styles.CUT_RULES);
         StackPane middle = new StackPane(work(), pieces, sheets, emptyView);
         HBox.setHgrow(middle, Priority.ALWAYS);
@@ -90,7 +91,7 @@ public final class CutStage extends HBox {
         getChildren().addAll(batches, middle, side);
         emptyView.setAlignment(Pos.CENTER);
         emptyView.getChildren().addAll(Controls.label(Words.of("cut.empty.title"), Styles.EMPTY_TITLE), Controls.paragraph(Words.of("cut.empty.text"), Styles.EMPTY_TEXT));
-        subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), desk.openProperty().subscribe(this::showSeveral));
+        subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), desk.shownProperty().subscribe(proposals::show), desk.openProperty().subscribe(this::showSeveral));
         pieces.setVisible(false);
     }
 
@@ -316,7 +317,7 @@ public final class CutStage extends HBox {
         @Override
         public PageRenderer.Order order(int page, int widthPx) {
             SourcePages its = CutDesk.page(shown.batch(), page);
-            return pictures.renderer().page(its.source(), its.first(), PageLook.PLAIN, workspace.bundle().fromSources().comments(), widthPx);
+            return pictures.renderer().page(its.source(), its.first(), its.look(), workspace.bundle().fromSources().comments(), widthPx);
         }
 
         @Override

@@ -101,7 +101,7 @@ final class Making {
             String name = shown.source().fileName();
             int dot = name.lastIndexOf('.');
             Path folder = choice.folder().orElseThrow().resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
-            PieceFiles.Written its = new PieceFiles(workspace.folder(), report(shown, choice), shown.pages(), comments, choice.written())
+            PieceFiles.Written its = new PieceFiles(workspace.folder(), report(shown, choice), shown.batch(), shown.pages(), comments, choice.written())
                     .write(folder, (done, total) -> progress.accept(new Jobs.State(Words.of("cut.writing", name, done, total), (double) done / total)), stop);
             reports.add(its.report());
             written.add(folder);
