@@ -2,6 +2,7 @@ package app.yellowtab.recognise;
 
 import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.draw.DrawnPage;
+import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.facts.SheetState;
@@ -16,7 +17,7 @@ public final class PageReading {
     private static final int PT_AN_INCH = 72;
     private static final double MM_AN_INCH = 25.4;
     /** Larger sheets are read at fewer pixels an inch. */
-    private static final int MOST_WIDTH_PX = 6_000;
+    private static final double MOST_PIXELS = 24e6;
     private static final int LEAST_WIDTH_PX = 16;
     private static final double HUNDREDTHS = 100;
     private static final int[] OTHER_TURNS = {2, 1, 3};
@@ -40,11 +41,13 @@ public final class PageReading {
      * Reads a page.
      *
      * @param page      counted from 1
+     * @param shape     the page's own
      * @param fileBytes how large the file is that it is of
      * @throws IOException if it cannot be drawn or read; others can
      */
-    public static RecognisedPage read(BoundedRenderer renderer, int page, double widthPt, long fileBytes, TextRecogniser recogniser) throws IOException {
-        int widthPx = Math.clamp(Math.round(widthPt / PT_AN_INCH * DPI), LEAST_WIDTH_PX, MOST_WIDTH_PX);
+    public static RecognisedPage read(BoundedRenderer renderer, int page, PageShape shape, long fileBytes, TextRecogniser recogniser) throws IOException {
+        double mostPx = Math.sqrt(MOST_PIXELS * shape.seenWidthPt() / shape.seenHeightPt());
+        int widthPx = (int) Math.max(LEAST_WIDTH_PX, Math.round(Math.min(mostPx, shape.seenWidthPt() / PT_AN_INCH * DPI)));
         DrawnPage drawn = BoundedRenderer.within(fileBytes, () -> renderer.draw(page - 1, widthPx));
         if (drawn.picturesMissing() > 0) throw new IOException("a picture on it cannot be drawn");
         double pxAnInch = drawn.image().getWidth() / (drawn.widthPt() / PT_AN_INCH);

@@ -6,6 +6,7 @@ import java.io.BufferedOutputStream;
 import java.io.Closeable;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
+import java.io.EOFException;
 import java.io.File;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -97,6 +98,14 @@ final class ReaderProcess implements Closeable {
     }
 
     private String answer() throws IOException {
+        try {
+            return words();
+        } catch (EOFException ended) {
+            throw new IOException("the engine does not run here, or has ended", ended);
+        }
+    }
+
+    private String words() throws IOException {
         int mark = answers.readInt();
         int length = answers.readInt();
         if (length < 0 || length > LONGEST_ANSWER) throw new IOException("an answer of " + length + " bytes");

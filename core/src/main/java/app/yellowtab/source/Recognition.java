@@ -32,6 +32,8 @@ import org.slf4j.LoggerFactory;
 
 /** Reads the pages of sources that are pictures of paper. What was read of a page is kept at once, so that nothing is lost by a stop at any moment. */
 public final class Recognition {
+    private static final int MANY = 4;
+
     private final SourceFiles files;
     private final Path folder;
     private final TextRecogniser recogniser;
@@ -51,7 +53,7 @@ public final class Recognition {
     /**
      * What became of a source.
      *
-     * @param list    the key of the list of its words, for the source to name; empty where it was stopped
+     * @param list    the key of the list of its words, for the source to name; empty where it was stopped, or none of many pages could be read
      * @param read    how many pages were read now
      * @param known   how many were read before, here or elsewhere
      * @param lost    the pages that could not be read, counted from 1
@@ -86,7 +88,9 @@ public final class Recognition {
             Thread.currentThread().interrupt();
             throw new IOException("interrupted", e);
         }
-        boolean whole = work.done.get() == wanted.cardinality();
+        // Where none at all could be read, it is not the pages that are at fault, and they are tried again another time.
+        boolean none = work.lost.size() == wanted.cardinality() && wanted.cardinality() >= MANY;
+        boolean whole = work.done.get() == wanted.cardinality() && !none;
         return new Done(whole ? RecognisedPages.keep(folder, work.keys) : "", work.read.get(), work.known.get(), work.lost.stream().sorted().toList());
     }
 
@@ -161,8 +165,7 @@ public final class Recognition {
             }
             RecognisedPage words;
             try {
-                double width = source.about().pages().shape(page).orElse(PageShape.A4).seenWidthPt();
-                words = PageReading.read(renderer, page, width, source.bytes(), recogniser);
+                words = PageReading.read(renderer, page, source.about().pages().shape(page).orElse(PageShape.A4), source.bytes(), recogniser);
             } catch (IOException | RuntimeException | Error unreadable) {
                 LoggerFactory.getLogger(Recognition.class).warn("page {} of {} is not recognised", page, source.fileName(), unreadable);
                 lost.add(page);

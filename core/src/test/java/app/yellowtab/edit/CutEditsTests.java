@@ -126,11 +126,12 @@ class CutEditsTests {
 
     @Test
     void pagesThatAreTurnedKeepTheirNamesAndGoTurnedIntoThePieces() {
-        List<PageKey> keys = CutEdits.batchOf(start, post).keys();
+        Bundle ruled = ruled(start, post, new CutRule.EveryPages(3, 1));
+        List<PageKey> keys = CutEdits.batchOf(ruled, post).keys();
         PageLook about = PageLook.PLAIN.withTurns(2);
-        Bundle turned = CutEdits.change(ruled(start, post, new CutRule.EveryPages(3, 1)), post, batch -> batch.withLooks(Map.of(keys.get(1), about, keys.get(2), about)));
+        Bundle turned = CutEdits.change(ruled, post, batch -> batch.withLooks(Map.of(keys.get(1), about, keys.get(2), about)));
         assertThat(CutEdits.batchOf(turned, post).keys()).isEqualTo(keys);
-        assertThat(CutEdits.batchOf(turned, post).runs()).extracting(SourcePages::first, SourcePages::last, run -> run.look().turns()).containsExactly(tuple(1, 1, 0), tuple(2, 3, 2), tuple(4, 5, 0));
+        assertThat(CutEdits.batchOf(turned, post).runs()).extracting(SourcePages::first, SourcePages::last, run -> run.look().turns()).containsExactly(tuple(1, 1, 0), tuple(2, 3, 2), tuple(4, 6, 0));
         assertThat(pieces(turned, post)).extracting(piece -> piece.runs().size()).containsExactly(2, 1);
         Bundle back = CutEdits.change(turned, post, batch -> batch.withLooks(Map.of(keys.get(1), PageLook.PLAIN, keys.get(2), PageLook.PLAIN)));
         assertThat(CutEdits.batchOf(back, post).runs()).as("together again").hasSize(1);

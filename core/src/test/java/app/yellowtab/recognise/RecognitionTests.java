@@ -11,8 +11,12 @@ import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Document;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.PiecePlanner;
 import app.yellowtab.plan.Plan;
@@ -20,13 +24,20 @@ import app.yellowtab.sample.RehearsalScan;
 import app.yellowtab.sample.RehearsalScan.Ink;
 import app.yellowtab.sample.RehearsalScan.Manner;
 import app.yellowtab.source.BatchPages;
+import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.InPlace;
+import app.yellowtab.source.Intake;
 import app.yellowtab.source.Recognition;
 import app.yellowtab.source.RecognisedPages;
+import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -36,6 +47,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import java.util.zip.GZIPInputStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -50,6 +62,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Scans become searchable: with the engine itself, in its own program. */
 class RecognitionTests {
@@ -85,11 +98,15 @@ class RecognitionTests {
     private Source scan(int turn, String... words) throws IOException {
         Path printed = Pdfs.write(temp, "printed", 0, document -> {
             for (String one : words) {
+                List<String> lines = one.length() > 70 ? List.of(one.substring(0, 59), one.substring(60)) : List.of(one);
                 try (PDPageContentStream content = new PDPageContentStream(document, Pdfs.addPage(document, PDRectangle.A4))) {
                     content.beginText();
                     content.setFont(new PDType1Font(Standard14Fonts.FontName.TIMES_ROMAN), 14);
                     content.newLineAtOffset(72, 700);
-                    content.showText(one);
+                    for (String line : lines) {
+                        content.showText(line);
+                        content.newLineAtOffset(0, -30);
+                    }
                     content.endText();
                 } catch (IOException e) {
                     throw new UncheckedIOException(e);
@@ -137,6 +154,14 @@ class RecognitionTests {
         PageText.Word word = first.text().lines().getFirst().getFirst();
         assertThat(word.leftMm()).isCloseTo(25.4f, within(0.6f));
         assertThat(word.topMm() + word.heightMm()).as("its baseline, from the top").isCloseTo((842 - 700) * 25.4f / 72, within(0.6f));
+        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/recognised.schema.json")));
+        try (Stream<Path> files = Files.list(place.recognisedFolder().orElseThrow())) {
+            for (Path file : files.filter(one -> one.toString().endsWith(".gz")).toList()) {
+                try (InputStream in = new GZIPInputStream(Files.newInputStream(file))) {
+                    assertThat(schema.validate(JsonMapper.shared().readTree(in))).as("as it is published").isEmpty();
+                }
+            }
+        }
         assertThat(recognise(source).known()).as("nothing is read twice").isEqualTo(2);
         List<Finding> findings = new ArrayList<>();
         Path produced = produce(source, findings);
@@ -183,10 +208,62 @@ class RecognitionTests {
     }
 
     @Test
+    void wordsOfAPageThatIsTurnedStandUprightInTheProducedFile() throws IOException {
+        Source source = scan(180, SENTENCE + " " + SENTENCE.replace("chamber", "store"));
+        recognise(source);
+        RecognisedPage read = RecognisedPages.of(place, source.id()).orElseThrow().page(1).orElseThrow();
+        assertThat(read.state().turns()).isEqualTo(2);
+        List<Float> directions = new ArrayList<>();
+        Path target = temp.resolve("turned.pdf");
+        Document document = Document.of(source);
+        Document turned = document.withRuns(document.runs().stream().map(run -> (Run) ((SourcePages) run).withLook(PageLook.PLAIN.withTurns(2))).toList());
+        Plan plan = PiecePlanner.plan(turned, Map.of(source.id(), place.source(source.id())), Comments.KEPT, Integer.MAX_VALUE);
+        try (PieceWriter writer = new PieceWriter(place, List.of(plan))) {
+            writer.write(plan, target, Progress.NONE, () -> false);
+        }
+        try (PDDocument produced = Loader.loadPDF(target.toFile())) {
+            new PDFTextStripper() {
+                @Override
+                protected void writeString(String words, List<TextPosition> letters) {
+                    letters.forEach(letter -> directions.add(letter.getDir()));
+                }
+            }.getText(produced);
+        }
+        assertThat(directions).isNotEmpty().containsOnly(0f);
+        assertThat(text(target).getFirst()).startsWith("The chamber was opened");
+    }
+
+    @Test
     void batchesAreCutByWhatWasRead() throws IOException {
         Source source = scan(0, "Invoice 2207", "");
         recognise(source);
         assertThat(BatchPages.read(place, source.id(), false, Progress.NONE, () -> false)).extracting(page -> page.text().text()).containsExactly("Invoice 2207\n", "");
+    }
+
+    @Test
+    void wordsStayInTheBundleFolderAsLongAsThereIsSuchAPage() throws IOException {
+        scan(0, "Invoice 2207");
+        Path folder = temp.resolve("bundle");
+        Path junk = folder.resolve("recognised/0123456789abcdef-0123456789abcdef.json.gz");
+        try (BundleFolder made = BundleFolder.create(folder, Bundle.EMPTY)) {
+            Source source = new Intake(made).bringIn(FoundFolder.of(List.of(matter.resolve("scan.pdf")), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
+            made.know(List.of(source));
+            Recognition recognition = new Recognition(made, made.recognisedFolder().orElseThrow(), engine, 1);
+            Recognition.Done done = recognition.read(source.id(), Progress.NONE, () -> false);
+            made.save(Bundle.EMPTY.withSources(List.of(recognition.lesson(source.id(), done, false).apply(source))));
+            Files.writeString(junk, "of a page that is gone");
+        }
+        BundleFolder.Opened opened = BundleFolder.open(folder);
+        try (BundleFolder again = opened.folder()) {
+            assertThat(junk).doesNotExist();
+            assertThat(RecognisedPages.of(again, opened.bundle().sources().getFirst().id()).orElseThrow().page(1)).isPresent();
+            again.save(Bundle.EMPTY);
+        }
+        BundleFolder.open(folder).folder().close();
+        BundleFolder.open(folder).folder().close();
+        try (Stream<Path> left = Files.list(folder.resolve("recognised"))) {
+            assertThat(left).as("of no page any more").isEmpty();
+        }
     }
 
     @Test

@@ -45,6 +45,7 @@ final class SheetProposals extends VBox {
             boolean backs = blank.size() > 1 && blank.stream().allMatch(page -> page % 2 == 0) && blank.size() * 3 >= now.pages().size();
             add(backs ? "backs" : "blank", blank, desk::drop);
         });
+        if (!getChildren().isEmpty()) getChildren().addFirst(Controls.label(Words.of("cut.sheet.title"), Styles.TITLE));
         Controls.show(this, !getChildren().isEmpty());
     }
 

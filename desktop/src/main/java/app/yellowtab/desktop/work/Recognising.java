@@ -182,7 +182,7 @@ public final class Recognising {
                     show();
                 });
             }, () -> stopped);
-            if (result.list().isEmpty()) return new Read(Optional.empty(), List.of(), false, Optional.empty());
+            if (result.list().isEmpty()) return new Read(Optional.empty(), recognition.findings(source.id(), result), !result.lost().isEmpty(), Optional.empty());
             return new Read(Optional.of(recognition.lesson(source.id(), result, monthFirst)), recognition.findings(source.id(), result), false, Optional.empty());
         } catch (IOException | RuntimeException | Error lost) {
             LoggerFactory.getLogger(Recognising.class).warn("not recognised: {}", source.fileName(), lost);
