@@ -63,7 +63,7 @@ final class ReadySource implements Closeable {
      */
     void prepare(Plan plan, LeafLookup lookup, MarkSetter setter, BooleanSupplier stop) throws IOException {
         SourceId id = run.source();
-        recognised = RecognisedPages.of(sources, id);
+        recognised = sessions.recognised(id);
         for (int n = 0; n < run.leaves().size(); n++) {
             boolean redacted = !run.page(n).look().redactions().isEmpty();
             if (redacted) throw new FindingException(new Finding(Code.REDACTION_NOT_MADE, sources.subject(id, run.page(n).page()), ""), null);

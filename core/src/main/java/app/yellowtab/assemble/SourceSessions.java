@@ -7,6 +7,7 @@ import app.yellowtab.input.PdfInput;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Leaf;
+import app.yellowtab.source.RecognisedPages;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;
@@ -19,7 +20,9 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -48,12 +51,22 @@ final class SourceSessions implements Closeable {
     private final List<Lent> idle = new ArrayList<>();
     /** How many stretches of each source's pages are still to come. */
     private final Map<SourceId, Integer> stretches = new HashMap<>();
+    private final Map<SourceId, String> lists = new HashMap<>();
+    private final Map<String, Optional<RecognisedPages>> recognised = new ConcurrentHashMap<>();
     private boolean closed;
 
     /** @param files the leaves of each file that will be written */
     SourceSessions(SourceFiles sources, List<List<Leaf>> files) {
         this.sources = sources;
         files.forEach(this::count);
+        // Words that are recognised meanwhile are no part of this production.
+        for (SourceId id : stretches.keySet()) lists.put(id, sources.source(id).about().recognised());
+    }
+
+    /** {@return the words that were read in the pictures of a source, as it named them when this production began} */
+    Optional<RecognisedPages> recognised(SourceId id) {
+        String list = lists.getOrDefault(id, "");
+        return list.isEmpty() ? Optional.empty() : recognised.computeIfAbsent(list, key -> RecognisedPages.of(sources, key));
     }
 
     private void count(List<Leaf> leaves) {

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
@@ -47,6 +48,16 @@ final class HiddenWords {
     private static final String STAY_LOW = "acegmnopqrsuvwxyz.,:;-–—_~+=<>«»";
     private static final double LEAST_PT = 0.5;
     private static final int RANGES_A_BLOCK = 100;
+    private static final int THOUSAND = 1000;
+    private static final HexFormat HEX = HexFormat.of().withUpperCase();
+
+    /** What the font is made of, packed once. */
+    private static final class Packed {
+        private static final byte[] PROGRAM = file();
+        private static final byte[] FILE = pack(PROGRAM);
+        private static final byte[] TO_GLYPHS = pack(toGlyphs());
+        private static final byte[] TO_UNICODE = pack(toUnicode().getBytes(StandardCharsets.US_ASCII));
+    }
 
     private HiddenWords() {}
 
@@ -100,15 +111,20 @@ final class HiddenWords {
 
     private static StringBuilder hex(StringBuilder all, String text) {
         all.append('<');
-        for (int i = 0; i < text.length(); i++) all.append(String.format(Locale.ROOT, "%04X", (int) text.charAt(i)));
+        for (int i = 0; i < text.length(); i++) all.append(HEX.toHexDigits(text.charAt(i)));
         return all.append('>');
     }
 
+    /** {@return a number with three decimals at most; written by hand, since there are thousands on a page} */
     private static String number(double value) {
-        String digits = String.format(Locale.ROOT, "%.3f", value);
-        int end = digits.length();
-        while (digits.charAt(end - 1) == '0') end--;
-        return digits.substring(0, digits.charAt(end - 1) == '.' ? end - 1 : end);
+        long thousandths = Math.round(Math.abs(value) * THOUSAND);
+        StringBuilder digits = new StringBuilder(value < 0 && thousandths > 0 ? "-" : "").append(thousandths / THOUSAND);
+        long rest = thousandths % THOUSAND;
+        if (rest > 0) {
+            digits.append('.').append(rest / 100).append(rest / 10 % 10).append(rest % 10);
+            while (digits.charAt(digits.length() - 1) == '0') digits.setLength(digits.length() - 1);
+        }
+        return digits.toString();
     }
 
     /** {@return the font, made anew} It is the same wherever it is made (9.7.4, 9.10.3). */
@@ -127,9 +143,8 @@ final class HiddenWords {
         described.setInt(COSName.DESCENT, DESCENT);
         described.setInt(COSName.CAP_HEIGHT, ASCENT);
         described.setInt(COSName.STEM_V, 80);
-        byte[] file = file();
-        COSStream fontFile = packed(file);
-        fontFile.setInt(COSName.LENGTH1, file.length);
+        COSStream fontFile = stream(Packed.FILE);
+        fontFile.setInt(COSName.LENGTH1, Packed.PROGRAM.length);
         described.setItem(COSName.FONT_FILE2, fontFile);
         COSDictionary glyphs = new COSDictionary();
         glyphs.setItem(COSName.TYPE, COSName.FONT);
@@ -138,9 +153,7 @@ final class HiddenWords {
         glyphs.setItem(COSName.CIDSYSTEMINFO, system);
         glyphs.setItem(COSName.FONT_DESC, described);
         glyphs.setInt(COSName.DW, (int) (ADVANCE * EM));
-        byte[] toGlyphs = new byte[2 << Character.SIZE];
-        for (int i = 1; i < toGlyphs.length; i += 2) toGlyphs[i] = 1;
-        glyphs.setItem(COSName.CID_TO_GID_MAP, packed(toGlyphs));
+        glyphs.setItem(COSName.CID_TO_GID_MAP, stream(Packed.TO_GLYPHS));
         COSArray descendants = new COSArray();
         descendants.add(glyphs);
         COSDictionary font = new COSDictionary();
@@ -149,7 +162,7 @@ final class HiddenWords {
         font.setName(COSName.BASE_FONT, FONT_NAME);
         font.setItem(COSName.ENCODING, COSName.IDENTITY_H);
         font.setItem(COSName.DESCENDANT_FONTS, descendants);
-        font.setItem(COSName.TO_UNICODE, packed(toUnicode().getBytes(StandardCharsets.US_ASCII)));
+        font.setItem(COSName.TO_UNICODE, stream(Packed.TO_UNICODE));
         return font;
     }
 
@@ -159,7 +172,13 @@ final class HiddenWords {
         return array;
     }
 
-    private static COSStream packed(byte[] content) {
+    private static COSStream stream(byte[] packed) {
+        COSStream stream = new MadeStream(packed);
+        stream.setItem(COSName.FILTER, COSName.FLATE_DECODE);
+        return stream;
+    }
+
+    private static byte[] pack(byte[] content) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         Deflater deflater = new Deflater(Deflater.BEST_COMPRESSION);
         try (DeflaterOutputStream out = new DeflaterOutputStream(bytes, deflater)) {
@@ -169,9 +188,14 @@ final class HiddenWords {
         } finally {
             deflater.end();
         }
-        COSStream stream = new MadeStream(bytes.toByteArray());
-        stream.setItem(COSName.FILTER, COSName.FLATE_DECODE);
-        return stream;
+        return bytes.toByteArray();
+    }
+
+    /** Every code has the one empty glyph. */
+    private static byte[] toGlyphs() {
+        byte[] all = new byte[2 << Character.SIZE];
+        for (int i = 1; i < all.length; i += 2) all[i] = 1;
+        return all;
     }
 
     /** Each code is the character itself; a range may not go beyond its last byte (9.10.3). */

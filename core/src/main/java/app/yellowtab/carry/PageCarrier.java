@@ -62,7 +62,7 @@ public final class PageCarrier {
     private final LayerRemover remover;
     private final Annotations annotations;
     private final UsedResources usedResources = new UsedResources();
-    private final COSDictionary wordsFont = HiddenWords.font();
+    private @Nullable COSDictionary wordsFont;
     private final Changes ofFile = new Changes();
 
     /**
@@ -205,7 +205,10 @@ public final class PageCarrier {
     }
 
     private String hidden(Optional<RecognisedPage> words, PageFrame frame, COSDictionary resources) {
-        return words.isEmpty() || words.get().text().isEmpty() ? "" : HiddenWords.operators(words.get(), frame, LeafCloser.add(resources, COSName.FONT, wordsFont));
+        if (words.isEmpty() || words.get().text().isEmpty()) return "";
+        COSDictionary font = wordsFont == null ? HiddenWords.font() : wordsFont;
+        wordsFont = font;
+        return HiddenWords.operators(words.get(), frame, LeafCloser.add(resources, COSName.FONT, font));
     }
 
     private static String drawn(List<Drawing> drawings, String setUp, COSDictionary resources) {

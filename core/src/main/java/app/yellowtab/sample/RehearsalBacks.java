@@ -44,7 +44,11 @@ public final class RehearsalBacks {
         Random random = new Random(seed * 31 + kind.ordinal());
         double mm = dpi / MM_AN_INCH;
         BufferedImage sheet = new BufferedImage((int) (WIDTH_MM * mm), (int) (HEIGHT_MM * mm), BufferedImage.TYPE_BYTE_GRAY);
-        for (int y = 0; y < sheet.getHeight(); y++) for (int x = 0; x < sheet.getWidth(); x++) sheet.getRaster().setSample(x, y, 0, Math.clamp(PAPER + (int) (random.nextGaussian() * 3), 0, 255));
+        int[] row = new int[sheet.getWidth()];
+        for (int y = 0; y < sheet.getHeight(); y++) {
+            for (int x = 0; x < row.length; x++) row[x] = Math.clamp(PAPER + (int) (random.nextGaussian() * 3), 0, 255);
+            sheet.getRaster().setSamples(0, y, row.length, 1, 0, row);
+        }
         Graphics2D g = sheet.createGraphics();
         g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         g.scale(mm, mm);

@@ -88,12 +88,11 @@ public final class RehearsalScan {
         int width = scan.getWidth();
         int height = scan.getHeight();
         int pale = 20 + random.nextInt(50);
+        int[] row = new int[width];
         for (int y = 0; y < height; y++) {
-            for (int x = 0; x < width; x++) {
-                int grey = scan.getRaster().getSample(x, y, 0);
-                int now = Math.clamp(pale + grey * (245 - pale) / 255 + (int) (random.nextGaussian() * 9), 0, 255);
-                for (int band = 0; band < scan.getRaster().getNumBands(); band++) scan.getRaster().setSample(x, y, band, now);
-            }
+            scan.getRaster().getSamples(0, y, width, 1, 0, row);
+            for (int x = 0; x < width; x++) row[x] = Math.clamp(pale + row[x] * (245 - pale) / 255 + (int) (random.nextGaussian() * 9), 0, 255);
+            for (int band = 0; band < scan.getRaster().getNumBands(); band++) scan.getRaster().setSamples(0, y, width, 1, band, row);
         }
         Graphics2D g = scan.createGraphics();
         g.setColor(Color.DARK_GRAY);
@@ -109,7 +108,12 @@ public final class RehearsalScan {
 
     private static BufferedImage blackAndWhite(BufferedImage grey) {
         BufferedImage bits = new BufferedImage(grey.getWidth(), grey.getHeight(), BufferedImage.TYPE_BYTE_BINARY);
-        for (int y = 0; y < grey.getHeight(); y++) for (int x = 0; x < grey.getWidth(); x++) bits.getRaster().setSample(x, y, 0, grey.getRaster().getSample(x, y, 0) < THRESHOLD ? 0 : 1);
+        int[] row = new int[grey.getWidth()];
+        for (int y = 0; y < grey.getHeight(); y++) {
+            grey.getRaster().getSamples(0, y, row.length, 1, 0, row);
+            for (int x = 0; x < row.length; x++) row[x] = row[x] < THRESHOLD ? 0 : 1;
+            bits.getRaster().setSamples(0, y, row.length, 1, 0, row);
+        }
         return bits;
     }
 

@@ -52,7 +52,7 @@ public final class RecognisedPages {
     /** {@return the pages of a source that are pictures of paper without words of their own, counted from 1; none of one that is locked, since nothing of it is kept} */
     public static BitSet wanted(Source source) {
         PageFacts facts = source.about().pages();
-        if (!source.isRead() || facts.locked() || prints(facts).length != PRINT_BYTES * source.pageCount()) return new BitSet();
+        if (facts.scanned().ranges().isEmpty() || !source.isRead() || facts.locked() || prints(facts).length != PRINT_BYTES * source.pageCount()) return new BitSet();
         BitSet pages = facts.scanned().pages();
         pages.andNot(facts.searchable().pages());
         return pages;
@@ -121,7 +121,11 @@ public final class RecognisedPages {
 
     /** {@return those that a source names; empty where it names none} */
     public static Optional<RecognisedPages> of(SourceFiles files, SourceId id) {
-        String list = files.source(id).about().recognised();
+        return of(files, files.source(id).about().recognised());
+    }
+
+    /** {@return those of a list; empty where there is none} */
+    public static Optional<RecognisedPages> of(SourceFiles files, String list) {
         Optional<Path> folder = files.recognisedFolder();
         if (folder.isEmpty() || !LIST.matcher(list).matches()) return Optional.empty();
         List<String> keys = new ArrayList<>();

@@ -30,7 +30,9 @@ final class StatusBar extends HBox {
     private final Label facts = new Label();
     private final Label saved = new Label();
     private final HBox work = new HBox(8);
-    private final HBox scans = new HBox(8);
+    private final Label scanned = new Label();
+    private final Button pause = Controls.button("status.recognitionPause", () -> { });
+    private final HBox scans = new HBox(8, scanned, pause);
     private final Button findings = Controls.button("status.findings", this::showFindings);
     private final Button produce;
     private final ListChangeListener<Jobs.Job> onJobs = change -> showJob();
@@ -48,6 +50,7 @@ final class StatusBar extends HBox {
         work.setAlignment(Pos.CENTER_LEFT);
         scans.setAlignment(Pos.CENTER_LEFT);
         scans.setId("recognising");
+        pause.setId("recognising-pause");
         produce.setMinWidth(USE_PREF_SIZE);
         findings.setMinWidth(USE_PREF_SIZE);
         facts.setMinWidth(USE_PREF_SIZE);
@@ -106,25 +109,23 @@ final class StatusBar extends HBox {
         });
     }
 
+    /** The button stays where it is while pages are counted down, so that it can be pressed. */
     private void showRecognising(Recognising.State state) {
-        Label words = new Label();
-        scans.getChildren().setAll(words);
-        switch (state) {
-            case Recognising.State.Idle idle -> scans.getChildren().clear();
-            case Recognising.State.Running running -> {
-                words.setText(Words.of("status.recognising", running.left()));
-                scans.getChildren().add(Controls.button("status.recognitionPause", recognising::pause));
-            }
-            case Recognising.State.Paused paused -> {
-                words.setText(Words.of("status.recognitionPaused", paused.left()));
-                scans.getChildren().add(Controls.button("status.recognitionGoOn", recognising::goOn));
-            }
-            case Recognising.State.Unavailable unavailable -> {
-                words.setText(Words.of("status.noRecognition"));
-                words.setTooltip(new Tooltip(Words.of("status.noRecognitionTip", unavailable.message())));
-            }
-        }
-        Controls.show(scans, !scans.getChildren().isEmpty());
+        boolean running = state instanceof Recognising.State.Running;
+        pause.setText(Words.of(running ? "status.recognitionPause" : "status.recognitionGoOn"));
+        pause.setOnAction(event -> {
+            if (running) recognising.pause();
+            else recognising.goOn();
+        });
+        scanned.setText(switch (state) {
+            case Recognising.State.Idle idle -> "";
+            case Recognising.State.Running now -> Words.of("status.recognising", now.left());
+            case Recognising.State.Paused paused -> Words.of("status.recognitionPaused", paused.left());
+            case Recognising.State.Unavailable unavailable -> Words.of("status.noRecognition");
+        });
+        scanned.setTooltip(state instanceof Recognising.State.Unavailable unavailable ? new Tooltip(Words.of("status.noRecognitionTip", unavailable.message())) : null);
+        Controls.show(pause, running || state instanceof Recognising.State.Paused);
+        Controls.show(scans, !(state instanceof Recognising.State.Idle));
     }
 
     private void countFindings() {

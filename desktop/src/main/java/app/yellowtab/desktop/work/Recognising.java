@@ -133,8 +133,15 @@ public final class Recognising {
             return;
         }
         Optional<Source> next = choose();
-        if (next.isPresent()) read(next.get());
-        else show();
+        if (next.isPresent()) {
+            read(next.get());
+            return;
+        }
+        // Its processes take memory that nobody needs until the next scan comes.
+        TextRecogniser idle = engine;
+        engine = null;
+        if (idle != null) close(idle);
+        show();
     }
 
     private Optional<Source> choose() {
