@@ -122,6 +122,9 @@ final class RecogniseCommand implements Callable<Integer> {
                 written++;
             } catch (FindingException failure) {
                 findings.add(failure.finding());
+            } catch (IOException | RuntimeException | Error lost) {
+                // The other files are not to blame.
+                findings.add(new Finding(Finding.Code.NOT_RECOGNISED, place.subject(source.id(), 0), String.valueOf(lost.getMessage())));
             }
         }
         return written;

@@ -8,10 +8,12 @@ import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A file that holds several documents, and how it is cut into them.
@@ -88,9 +90,16 @@ public record Batch(BatchId id, List<SourcePages> runs, CutRules rules, List<Cut
 
     /** {@return the same with a page dropped, or kept, as the hand has it} */
     public Batch withDrop(PageKey page, boolean dropped) {
+        return withDrops(List.of(new HandDrop(page, dropped)));
+    }
+
+    /** {@return the same with pages dropped, or kept, as the hand has it; each is named once} */
+    public Batch withDrops(List<HandDrop> more) {
+        Set<PageKey> named = new HashSet<>();
+        for (HandDrop drop : more) named.add(drop.page());
         List<HandDrop> all = new ArrayList<>(drops);
-        all.removeIf(drop -> drop.page().equals(page));
-        all.add(new HandDrop(page, dropped));
+        all.removeIf(drop -> named.contains(drop.page()));
+        all.addAll(more);
         return new Batch(id, runs, rules, resting, cuts, all, names, made);
     }
 

@@ -5,6 +5,7 @@ import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.PieceNames.Named;
 import app.yellowtab.cut.Pieces;
+import app.yellowtab.cut.SheetsToMend;
 import app.yellowtab.cut.TextFinder;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Words;
@@ -20,7 +21,6 @@ import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageKey;
-import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
@@ -31,8 +31,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.BiFunction;
-import java.util.function.BiPredicate;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -57,8 +55,9 @@ final class CutDesk {
      * @param isRead  whether all is known of its pages that the rules go by
      * @param waits   whether that is being read
      * @param trouble why it cannot be cut as the rules say; empty where it can
+     * @param sheets  what is proposed for its sheets
      */
-    record Shown(Source source, Batch batch, List<BatchPage> pages, boolean isRead, boolean waits, Cutting cutting, List<Named> names, String trouble) {
+    record Shown(Source source, Batch batch, List<BatchPage> pages, boolean isRead, boolean waits, Cutting cutting, List<Named> names, String trouble, SheetsToMend sheets) {
         /** {@return the piece that a page is in, counted from 0; of several the first} */
         Optional<Integer> pieceOf(int page) {
             for (int i = 0; i < cutting.pieces().size(); i++) if (cutting.pieces().get(i).pages().contains(page)) return Optional.of(i);
@@ -207,7 +206,7 @@ final class CutDesk {
             trouble = String.valueOf(wrong.getMessage());
             cutting = Cutter.cut(order.pages(), CutRules.NONE, Pieces.byHand(batch));
         }
-        return new Shown(order.source(), batch, order.pages(), order.isKnown(), order.waits(), cutting, Pieces.names(batch, order.pages(), cutting, order.source().fileName(), order.monthFirst()), trouble);
+        return new Shown(order.source(), batch, order.pages(), order.isKnown(), order.waits(), cutting, Pieces.names(batch, order.pages(), cutting, order.source().fileName(), order.monthFirst()), trouble, SheetsToMend.of(batch, order.pages(), cutting));
     }
 
     /** {@return whether a batch is cut by what can only be known of pages that are read} */
@@ -308,52 +307,19 @@ final class CutDesk {
         changeRules(batch -> batch.withRules(new CutRules(batch.rules().rules(), batch.rules().leastPages(), parts), batch.resting()));
     }
 
-    /** {@return the pages that stand the wrong way, as far as they are not turned yet} */
-    static List<Integer> wrongWay(Shown shown) {
-        return pages(shown, (page, look) -> page.state().turns() != look.turns() && page.state().turns() != 0);
-    }
-
-    /** {@return the pages that lie askew, as far as they are not straightened yet} */
-    static List<Integer> askew(Shown shown) {
-        return pages(shown, (page, look) -> page.state().slantDegrees() != 0 && look.straightenDegrees() == 0);
-    }
-
-    /** {@return the blank sheets that are not dropped yet} */
-    static List<Integer> blank(Shown shown) {
-        return pages(shown, (page, look) -> page.isBlank()).stream().filter(page -> shown.dropped(page).isEmpty()).toList();
-    }
-
-    private static List<Integer> pages(Shown shown, BiPredicate<BatchPage, PageLook> wanted) {
-        List<Integer> pages = new ArrayList<>();
-        for (int page = 1; page <= shown.pages().size(); page++) if (wanted.test(shown.pages().get(page - 1), page(shown.batch(), page).look())) pages.add(page);
-        return pages;
-    }
-
     /** Turns pages upright, as their words say. */
     void turn(List<Integer> pages) {
-        look(pages, (page, look) -> look.withTurns(page.state().turns()));
+        shown.get().ifPresent(now -> change(batch -> SheetsToMend.turned(batch, now.pages(), pages)));
     }
 
     /** Straightens pages, as their lines say. */
     void straighten(List<Integer> pages) {
-        look(pages, (page, look) -> look.withStraightening(page.state().slantDegrees()));
-    }
-
-    private void look(List<Integer> pages, BiFunction<BatchPage, PageLook, PageLook> change) {
-        shown.get().ifPresent(now -> change(batch -> {
-            Map<PageKey, PageLook> looks = new HashMap<>();
-            for (int page : pages) looks.put(key(batch, page), change.apply(now.pages().get(page - 1), page(batch, page).look()));
-            return batch.withLooks(looks);
-        }));
+        shown.get().ifPresent(now -> change(batch -> SheetsToMend.straightened(batch, now.pages(), pages)));
     }
 
     /** Drops pages, in one step. */
     void drop(List<Integer> pages) {
-        shown.get().ifPresent(now -> change(batch -> {
-            Batch less = batch;
-            for (int page : pages) less = less.withDrop(key(batch, page), true);
-            return less;
-        }));
+        change(batch -> SheetsToMend.dropped(batch, pages));
     }
 
     /** Sets a cut before a page, or takes it away; it stays as the hand left it. */

@@ -39,11 +39,9 @@ final class SheetProposals extends VBox {
     void show(Optional<Shown> shown) {
         getChildren().clear();
         shown.ifPresent(now -> {
-            add("turn", CutDesk.wrongWay(now), desk::turn);
-            add("straighten", CutDesk.askew(now), desk::straighten);
-            List<Integer> blank = CutDesk.blank(now);
-            boolean backs = blank.size() > 1 && blank.stream().allMatch(page -> page % 2 == 0) && blank.size() * 3 >= now.pages().size();
-            add(backs ? "backs" : "blank", blank, desk::drop);
+            add("turn", now.sheets().wrongWay(), desk::turn);
+            add("straighten", now.sheets().askew(), desk::straighten);
+            add(now.sheets().areBacks(now.pages().size()) ? "backs" : "blank", now.sheets().blank(), desk::drop);
         });
         if (!getChildren().isEmpty()) getChildren().addFirst(Controls.label(Words.of("cut.sheet.title"), Styles.TITLE));
         Controls.show(this, !getChildren().isEmpty());

@@ -66,7 +66,7 @@ public final class Recognising {
     private final AtomicBoolean told = new AtomicBoolean();
     private volatile boolean stopped;
     private boolean paused;
-    private boolean closed;
+    private volatile boolean closed;
     private Optional<SourceId> reading = Optional.empty();
     private volatile @Nullable TextRecogniser engine;
     private RecognitionChoice by;
