@@ -1,5 +1,7 @@
 package app.yellowtab.recognise;
 
+import app.yellowtab.facts.SheetState;
+
 /**
  * Finds sheets that are surely blank, whatever dirt is on them: dust, the holes of a punch, the shadows of a staple and of the edges, what
  * shines through from the other side, a line that the scanner draws. Anything else, however faint and small, makes a page.
@@ -23,18 +25,22 @@ final class Blankness {
     /** More dust than this may be print that is falling to pieces. */
     private static final int MOST_DUST = 900;
 
+    private static final double TENTHS = 10;
+
     private Blankness() {}
 
-    static boolean isSure(Ink ink) {
+    /** {@return how long all marks on a sheet are together that may be more than dirt, in millimetres; 0 where it is surely blank} */
+    static double markMm(Ink ink) {
         int dust = 0;
+        double mark = 0;
         for (int[] spot : ink.spots(within(ink, ink.darkerBy(FAINT)))) {
             // From the middle of its outermost dots: a speck touches one more dot than it covers.
             double wide = (spot[2] - spot[0]) / ink.dotsAMm;
             double high = (spot[3] - spot[1]) / ink.dotsAMm;
             if (isAtEdge(ink, spot) || isHole(ink, spot, wide, high) || isLine(ink, wide, high)) continue;
-            if (wide > DUST_MM || high > DUST_MM || ++dust > MOST_DUST) return false;
+            if (wide > DUST_MM || high > DUST_MM || ++dust > MOST_DUST) mark += Math.max(wide, high);
         }
-        return true;
+        return Math.min(SheetState.MOST_MARK_MM, Math.round(mark * TENTHS) / TENTHS);
     }
 
     /** {@return the dots that lie in from the edges: along them a shadow may run around the whole page} */

@@ -26,6 +26,9 @@ public final class PageReading {
     private static final int CLEARLY_MORE = 3;
     private static final int SURE = 75;
     private static final int LONG_ENOUGH = 3;
+    /** Fewer words read surely say nothing of how a page stands. */
+    private static final int FEW = 3;
+    private static final int LIKELY = 50;
     private static final double DOUBTFUL = 0.4;
     /** What has as many spots of the size of letters may be text. */
     private static final int LEAST_LETTERS = 40;
@@ -58,27 +61,58 @@ public final class PageReading {
     static RecognisedPage read(GreyPicture picture, double mmAPx, TextRecogniser recogniser) throws IOException {
         Ink ink = new Ink(picture);
         // Nothing is looked for on a blank sheet: what is found in dust are no words.
-        if (Blankness.isSure(ink)) return new RecognisedPage(PageText.NONE, List.of(), recogniser.languages(), recogniser.engine(), new SheetState(0, 0, true));
+        double mark = Blankness.markMm(ink);
+        if (mark == 0) return new RecognisedPage(PageText.NONE, List.of(), recogniser.languages(), recogniser.engine(), SheetState.BLANK.withEdges(Edges.of(ink, List.of())));
         List<ReadWord> words = recogniser.read(picture);
         int turns = 0;
+        int perhaps = 0;
         if (isDoubtful(words) && letters(ink) >= LEAST_LETTERS) {
             int asCame = sure(words);
             int most = Math.max(LEAST_SURE, CLEARLY_MORE * asCame) - 1;
+            int unsure = Math.max(FEW, asCame + 1) - 1;
             for (int other : OTHER_TURNS) {
                 List<ReadWord> turned = recogniser.read(picture.turned(other));
+                if (sure(turned) > unsure) {
+                    unsure = sure(turned);
+                    perhaps = other;
+                }
                 if (sure(turned) <= most) continue;
                 most = sure(turned);
                 words = turned;
                 turns = other;
             }
         }
-        double slant = Slant.of(turns == 0 ? ink : new Ink(picture.turned(turns)));
-        return of(words, mmAPx, recogniser, new SheetState(turns, Math.abs(slant) < LEAST_SLANT ? 0 : slant, false));
+        Ink upright = turns == 0 ? ink : new Ink(picture.turned(turns));
+        if (turns == 0 && perhaps == 0 && sure(words) < FEW && Slant.isSideways(ink, new Ink(picture.turned(1)))) perhaps = 1;
+        double slant = Slant.of(upright);
+        SheetState state = new SheetState(turns, turns == 0 ? perhaps : 0, Math.abs(slant) < LEAST_SLANT ? 0 : slant, mark, Edges.of(ink, shares(words, picture, turns)), Fold.of(upright));
+        return of(words, mmAPx, recogniser, state);
     }
 
     /** {@return whether a sheet is surely blank: nothing on it but dirt} */
     public static boolean isBlank(GreyPicture picture) {
-        return Blankness.isSure(new Ink(picture));
+        return Blankness.markMm(new Ink(picture)) == 0;
+    }
+
+    /** {@return the places of words that may be some, on the page as it came, as shares of its sides} */
+    private static List<double[]> shares(List<ReadWord> words, GreyPicture picture, int turns) {
+        double width = turns % 2 == 0 ? picture.width() : picture.height();
+        double height = turns % 2 == 0 ? picture.height() : picture.width();
+        List<double[]> shares = new ArrayList<>();
+        for (ReadWord word : words) {
+            if (word.certainty() < LIKELY || word.text().codePoints().noneMatch(Character::isLetterOrDigit)) continue;
+            double left = word.left() / width;
+            double top = word.top() / height;
+            double right = left + word.width() / width;
+            double bottom = top + word.height() / height;
+            shares.add(switch (turns) {
+                case 1 -> new double[] {top, 1 - right, bottom, 1 - left};
+                case 2 -> new double[] {1 - right, 1 - bottom, 1 - left, 1 - top};
+                case 3 -> new double[] {1 - bottom, left, 1 - top, right};
+                default -> new double[] {left, top, right, bottom};
+            });
+        }
+        return shares;
     }
 
     /** {@return by how many degrees a page must be turned clockwise so that its lines lie level; 0 where nothing can be told} */

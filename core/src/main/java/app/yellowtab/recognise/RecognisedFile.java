@@ -3,6 +3,7 @@ package app.yellowtab.recognise;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.facts.SheetState;
+import app.yellowtab.facts.SheetState.DarkEdges;
 import app.yellowtab.files.Drafts;
 import java.io.IOException;
 import java.io.InputStream;
@@ -24,7 +25,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What was read in the picture of one page, kept so that it need not be read again: JSON packed with gzip, described in docs/recognised.schema.json. */
 public final class RecognisedFile {
-    private static final int FORMAT = 1;
+    private static final int FORMAT = 2;
     private static final double HUNDREDTHS = 100;
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
 
@@ -42,16 +43,26 @@ public final class RecognisedFile {
             List<Integer> certainties = new ArrayList<>();
             root.required("certainties").forEach(one -> certainties.add(one.asInt()));
             return Optional.of(new RecognisedPage(PageText.of(root.required("text").asString(), sides), certainties, root.required("languages").asString(), root.required("engine").asString(),
-                    new SheetState(root.required("turns").asInt(), root.required("slant").asDouble(), root.required("blank").asBoolean())));
+                    state(root)));
         } catch (IOException | JacksonException | IllegalArgumentException damaged) {
             LoggerFactory.getLogger(RecognisedFile.class).warn("the page is read anew: {}", file, damaged);
             return Optional.empty();
         }
     }
 
+    private static SheetState state(JsonNode root) {
+        JsonNode edges = root.required("edges");
+        return new SheetState(root.required("turns").asInt(), root.required("perhapsTurns").asInt(), root.required("slant").asDouble(), root.required("marks").asDouble(),
+                new DarkEdges(edges.required(0).asDouble(), edges.required(1).asDouble(), edges.required(2).asDouble(), edges.required(3).asDouble()), root.required("fold").asDouble());
+    }
+
     /** Writes what was read, in one step. */
     public static void write(Path file, RecognisedPage page) throws IOException {
-        ObjectNode root = MAPPER.createObjectNode().put("recognised", FORMAT).put("engine", page.engine()).put("languages", page.languages()).put("turns", page.state().turns()).put("slant", page.state().slantDegrees()).put("blank", page.state().isBlank()).put("text", page.text().text());
+        SheetState state = page.state();
+        ObjectNode root = MAPPER.createObjectNode().put("recognised", FORMAT).put("engine", page.engine()).put("languages", page.languages())
+                .put("turns", state.turns()).put("perhapsTurns", state.perhapsTurns()).put("slant", state.slantDegrees()).put("marks", state.markMm()).put("fold", state.foldShare());
+        root.putArray("edges").add(state.edges().leftMm()).add(state.edges().topMm()).add(state.edges().rightMm()).add(state.edges().bottomMm());
+        root.put("text", page.text().text());
         ArrayNode sides = root.putArray("sides");
         for (float side : page.text().sides()) sides.add(Math.round(side * HUNDREDTHS));
         ArrayNode certainties = root.putArray("certainties");

@@ -26,12 +26,7 @@ final class Slant {
 
     /** {@return by how many degrees the page must be turned clockwise so that its lines lie level; 0 where nothing can be told} */
     static double of(Ink ink) {
-        List<double[]> feet = new ArrayList<>();
-        for (int[] spot : ink.spots(ink.darkerBy(DARK))) {
-            double high = (spot[3] - spot[1] + 1) / ink.dotsAMm;
-            double wide = (spot[2] - spot[0] + 1) / ink.dotsAMm;
-            if (high >= LEAST_MM && high <= MOST_MM && wide <= 4 * MOST_MM) feet.add(new double[] {(spot[0] + spot[2]) / 2.0, spot[3] + (feet.size() * GOLDEN) % 1});
-        }
+        List<double[]> feet = feet(ink);
         if (feet.size() < LEAST_LETTERS) return 0;
         double best = 0;
         double most = 0;
@@ -55,6 +50,30 @@ final class Slant {
             }
         }
         return Math.round(-best / FINE) * FINE;
+    }
+
+    /** {@return whether the letters of a page stand above one another much rather than beside one another} */
+    static boolean isSideways(Ink ink, Ink turned) {
+        List<double[]> beside = feet(ink);
+        List<double[]> above = feet(turned);
+        if (beside.size() < LEAST_LETTERS || above.size() < LEAST_LETTERS) return false;
+        return levelness(above, turned.height) > LEAST_RATIO * levelness(beside, ink.height);
+    }
+
+    private static double levelness(List<double[]> feet, int height) {
+        double most = 0;
+        for (double degrees = -MOST_DEGREES; degrees <= MOST_DEGREES; degrees += COARSE) most = Math.max(most, sharpness(feet, degrees, height));
+        return most;
+    }
+
+    private static List<double[]> feet(Ink ink) {
+        List<double[]> feet = new ArrayList<>();
+        for (int[] spot : ink.spots(ink.darkerBy(DARK))) {
+            double high = (spot[3] - spot[1] + 1) / ink.dotsAMm;
+            double wide = (spot[2] - spot[0] + 1) / ink.dotsAMm;
+            if (high >= LEAST_MM && high <= MOST_MM && wide <= 4 * MOST_MM) feet.add(new double[] {(spot[0] + spot[2]) / 2.0, spot[3] + (feet.size() * GOLDEN) % 1});
+        }
+        return feet;
     }
 
     /** {@return how unevenly the feet lie on lines that fall by so many degrees to the right} */

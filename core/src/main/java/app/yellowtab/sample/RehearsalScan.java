@@ -1,6 +1,7 @@
 package app.yellowtab.sample;
 
 import app.yellowtab.draw.BoundedRenderer;
+import app.yellowtab.sample.RehearsalFile.Packing;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -12,18 +13,11 @@ import java.util.List;
 import java.util.Random;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.graphics.image.CCITTFactory;
-import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
-import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** The scanner to rehearse with: makes a scan of the pages of a PDF, as a device delivers it, so that what stands on each is known. */
 public final class RehearsalScan {
     private static final int PT_AN_INCH = 72;
-    private static final float QUALITY = 0.6f;
-    private static final int THRESHOLD = 150;
+    static final int THRESHOLD = 150;
 
     private RehearsalScan() {}
 
@@ -54,7 +48,7 @@ public final class RehearsalScan {
                 double degrees = (random.nextDouble() * 2 - 1) * manner.mostDegrees();
                 float width = from.getPage(page).getCropBox().getWidth();
                 BufferedImage sheet = renderer.draw(page, Math.round(width / PT_AN_INCH * manner.dpi())).image();
-                add(to, scanned(sheet, degrees, manner, random), manner);
+                RehearsalFile.add(to, scanned(sheet, degrees, manner, random), manner.ink() == Ink.BLACK_AND_WHITE ? Packing.CCITT : Packing.JPEG, manner.dpi());
                 angles.add(degrees);
             }
             to.setDocumentId(0L);
@@ -81,7 +75,7 @@ public final class RehearsalScan {
         g.drawImage(sheet, 0, 0, null);
         g.dispose();
         if (manner.isDirty()) soil(scan, manner.dpi(), random);
-        return manner.ink() == Ink.BLACK_AND_WHITE ? blackAndWhite(scan) : scan;
+        return manner.ink() == Ink.BLACK_AND_WHITE ? RehearsalSheets.blackAndWhite(scan) : scan;
     }
 
     private static void soil(BufferedImage scan, int dpi, Random random) {
@@ -104,26 +98,5 @@ public final class RehearsalScan {
             g.drawLine(x, 0, x, height);
         }
         g.dispose();
-    }
-
-    private static BufferedImage blackAndWhite(BufferedImage grey) {
-        BufferedImage bits = new BufferedImage(grey.getWidth(), grey.getHeight(), BufferedImage.TYPE_BYTE_BINARY);
-        int[] row = new int[grey.getWidth()];
-        for (int y = 0; y < grey.getHeight(); y++) {
-            grey.getRaster().getSamples(0, y, row.length, 1, 0, row);
-            for (int x = 0; x < row.length; x++) row[x] = row[x] < THRESHOLD ? 0 : 1;
-            bits.getRaster().setSamples(0, y, row.length, 1, 0, row);
-        }
-        return bits;
-    }
-
-    private static void add(PDDocument to, BufferedImage scan, Manner manner) throws IOException {
-        PDRectangle size = new PDRectangle(scan.getWidth() * (float) PT_AN_INCH / manner.dpi(), scan.getHeight() * (float) PT_AN_INCH / manner.dpi());
-        PDPage page = new PDPage(size);
-        to.addPage(page);
-        PDImageXObject picture = manner.ink() == Ink.BLACK_AND_WHITE ? CCITTFactory.createFromImage(to, scan) : JPEGFactory.createFromImage(to, scan, QUALITY, manner.dpi());
-        try (PDPageContentStream content = new PDPageContentStream(to, page)) {
-            content.drawImage(picture, 0, 0, size.getWidth(), size.getHeight());
-        }
     }
 }

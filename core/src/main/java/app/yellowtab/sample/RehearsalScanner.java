@@ -1,5 +1,6 @@
 package app.yellowtab.sample;
 
+import app.yellowtab.sample.RehearsalFile.Packing;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
@@ -11,11 +12,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.graphics.image.CCITTFactory;
 
 /**
  * Stands in for a scanner, to rehearse with: each batch holds made-up slips and invoices as a real device delivers them, both
@@ -25,6 +21,7 @@ public final class RehearsalScanner {
     /** The form of a batch. */
     public enum Form { TIFF, PDF }
 
+    private static final int DPI = 150;
     private static final int SHEETS = 7;
     private static final int UPSIDE_DOWN = 2;
     private static final int TWICE = 4;
@@ -44,7 +41,7 @@ public final class RehearsalScanner {
         try {
             List<BufferedImage> sides = sides(number);
             if (form == Form.TIFF) SamplePictures.writeTiff(sides, draft);
-            else writePdf(sides, draft);
+            else RehearsalFile.write(sides, Packing.CCITT, DPI, draft);
             return Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
         } finally {
             Files.deleteIfExists(draft);
@@ -87,19 +84,5 @@ public final class RehearsalScanner {
         if (random.nextInt(3) == 0) g.fillRect(0, 0, 3, 1754);
         g.dispose();
         return image;
-    }
-
-    private static void writePdf(List<BufferedImage> sides, Path target) throws IOException {
-        try (PDDocument document = new PDDocument()) {
-            for (BufferedImage side : sides) {
-                PDPage page = new PDPage(PDRectangle.A4);
-                document.addPage(page);
-                try (PDPageContentStream content = new PDPageContentStream(document, page)) {
-                    content.drawImage(CCITTFactory.createFromImage(document, side), 0, 0, PDRectangle.A4.getWidth(), PDRectangle.A4.getHeight());
-                }
-            }
-            document.setDocumentId(0L);
-            document.save(target.toFile());
-        }
     }
 }

@@ -17,10 +17,10 @@ import org.junit.jupiter.api.Test;
 /** Six sheets: the backs are blank, the second front is upside down, the third lies askew. */
 class SheetsToMendTests {
     private final Batch batch = Batch.of(Bundles.source("post", 6));
-    private final List<BatchPage> pages = pages(SheetState.SOUND, blank(), new SheetState(2, 0, false), blank(), new SheetState(0, -0.8, false), blank());
+    private final List<BatchPage> pages = pages(SheetState.SOUND, blank(), SheetState.SOUND.withTurns(2), blank(), SheetState.SOUND.withSlant(-0.8), blank());
 
     private static SheetState blank() {
-        return new SheetState(0, 0, true);
+        return SheetState.BLANK;
     }
 
     private static List<BatchPage> pages(SheetState... states) {
