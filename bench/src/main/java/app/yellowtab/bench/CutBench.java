@@ -90,10 +90,10 @@ final class CutBench {
     private void pieces(List<BatchPage> pages, Source batch, BundleFolder place) throws IOException {
         CutRules rules = new CutRules(List.of(new CutRule.EveryPages(PAGES_EACH, 1)), 1, List.of());
         Cutting cutting = Cutter.cut(pages, rules, ByHand.NONE);
-        CutReport report = new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of());
+        CutReport report = new CutReport(List.of(batch), Batch.of(batch), cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of());
         for (int round = 0; round < ROUNDS; round++) {
             Path ours = folder.resolve("ours-" + round);
-            Measure written = Measure.of(() -> new PieceFiles(place, report, Batch.of(batch), pages, Comments.KEPT, Wanted.FILES).write(ours, Progress.NONE, () -> false));
+            Measure written = Measure.of(() -> new PieceFiles(place, report, pages, Comments.KEPT, Wanted.FILES).write(ours, Progress.NONE, () -> false));
             Path copied = Files.createDirectories(folder.resolve("copied-" + round));
             Measure copy = Measure.of(() -> copy(ours, copied));
             Path split = Files.createDirectories(folder.resolve("split-" + round));

@@ -172,7 +172,7 @@ final class CutCommand implements Callable<Integer> {
         String name = cut.batch.fileName();
         int dot = name.lastIndexOf('.');
         Path folder = Objects.requireNonNull(output).resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
-        PieceFiles.Written written = new PieceFiles(place, new CutReport(cut.batch, cut.cutting, cut.names, List.of(), List.of()), Batch.of(cut.batch), cut.pages, Bundle.EMPTY.fromSources().comments(), options.wanted())
+        PieceFiles.Written written = new PieceFiles(place, new CutReport(List.of(cut.batch), Batch.of(cut.batch), cut.cutting, cut.names, List.of(), List.of()), cut.pages, Bundle.EMPTY.fromSources().comments(), options.wanted())
                 .write(folder, (page, of) -> console.show(name + ": writing page " + page + " of " + of), console::isStopped);
         console.end(summary(cut) + ", in " + folder + (written.isWhole() ? "," : ", stopped after " + written.pieces() + " of them,"));
         return written.findings();

@@ -37,6 +37,11 @@ public record BatchPage(PageText text, boolean isBlank, double widthMm, double h
         return new BatchPage(read.text(), isBlank || read.state().isBlank(), widthMm, heightMm, bookmarks, sheet, weight, read.state());
     }
 
+    /** {@return the same as it is seen with a look: its words, and its size} */
+    BatchPage asSeen(PageText seenText, double seenWidthMm, double seenHeightMm) {
+        return new BatchPage(seenText, isBlank, seenWidthMm, seenHeightMm, bookmarks, sheet, weight, state);
+    }
+
     public BatchPage withSheet(Optional<SheetCode> newSheet) {
         return new BatchPage(text, isBlank, widthMm, heightMm, bookmarks, newSheet, weight, state);
     }

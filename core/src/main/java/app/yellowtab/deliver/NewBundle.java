@@ -13,10 +13,9 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.cut.Batch;
-import app.yellowtab.model.page.PageKey;
-import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
 import app.yellowtab.source.NameReading;
@@ -26,9 +25,10 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
@@ -41,10 +41,9 @@ public final class NewBundle {
     /**
      * A batch, and how it is cut.
      *
-     * @param batch as the bundle has it that it lies in
      * @param place where its documents are put
      */
-    public record Part(CutReport report, Batch batch, PiecePlace place) {}
+    public record Part(CutReport report, PiecePlace place) {}
 
     /**
      * Begins a bundle: the batches are copied into it, and their pieces are its documents. Where that cannot be done to its end, nothing
@@ -61,15 +60,14 @@ public final class NewBundle {
         try (BundleFolder made = BundleFolder.create(folder, bundle)) {
             made.tryPasswords(from.passwords());
             for (Part part : parts) {
-                Path original = from.original(part.report().batch().id());
-                List<Finding> findings = new ArrayList<>();
-                Intake.Taken taken = new Intake(made, from.passwords(), reading).bringIn(FoundFolder.of(List.of(original), findings), Intake.Listener.NONE, stop);
-                findings.addAll(taken.findings());
-                if (stop.getAsBoolean()) return false;
-                if (taken.sources().isEmpty() || !taken.sources().getFirst().isRead()) throw new FindingException(findings.isEmpty() ? Finding.of(Code.NOT_READABLE, original) : findings.getFirst(), null);
-                Source source = taken.sources().getFirst();
-                if (source.pageCount() != part.report().batch().pageCount()) throw new FindingException(Finding.of(Code.PAGES_MISSING, original, source.pageCount() + " instead of " + part.report().batch().pageCount()), null);
-                bundle = with(Edits.addSources(bundle, taken.sources()), source, part);
+                Map<SourceId, Source> copies = new LinkedHashMap<>();
+                for (Source source : part.report().sources()) {
+                    Optional<List<Source>> brought = bringIn(made, from, source, reading, stop);
+                    if (brought.isEmpty()) return false;
+                    bundle = Edits.addSources(bundle, brought.get());
+                    copies.put(source.id(), brought.get().getFirst());
+                }
+                bundle = with(bundle, copies, part);
                 made.save(bundle);
             }
             done = true;
@@ -77,6 +75,18 @@ public final class NewBundle {
             if (!done && isOurs) clear(folder);
         }
         return true;
+    }
+
+    /** {@return a source that was brought in anew, and what came with it; empty where it was stopped} */
+    private static Optional<List<Source>> bringIn(BundleFolder made, SourceFiles from, Source source, Reading reading, BooleanSupplier stop) throws FindingException {
+        Path original = from.original(source.id());
+        List<Finding> findings = new ArrayList<>();
+        Intake.Taken taken = new Intake(made, from.passwords(), reading).bringIn(FoundFolder.of(List.of(original), findings), Intake.Listener.NONE, stop);
+        findings.addAll(taken.findings());
+        if (stop.getAsBoolean()) return Optional.empty();
+        if (taken.sources().isEmpty() || !taken.sources().getFirst().isRead()) throw new FindingException(findings.isEmpty() ? Finding.of(Code.NOT_READABLE, original) : findings.getFirst(), null);
+        if (taken.sources().getFirst().pageCount() != source.pageCount()) throw new FindingException(Finding.of(Code.PAGES_MISSING, original, taken.sources().getFirst().pageCount() + " instead of " + source.pageCount()), null);
+        return Optional.of(taken.sources());
     }
 
     /** {@return whether there is no such folder yet, or one with nothing in it} */
@@ -96,19 +106,13 @@ public final class NewBundle {
         }
     }
 
-    private static Bundle with(Bundle bundle, Source source, Part part) {
+    /** The batch is as it was, but of the copies: all that is known of its pages goes by their names. */
+    private static Bundle with(Bundle bundle, Map<SourceId, Source> copies, Part part) {
+        Source source = Objects.requireNonNull(copies.get(part.report().batch().id()));
         Bundle cut = CutEdits.change(bundle, source, fresh -> {
-            Batch changed = fresh.withRules(part.batch().rules(), part.batch().resting());
-            List<PageKey> keys = fresh.keys();
-            Map<PageKey, PageLook> looks = new HashMap<>();
-            int place = 0;
-            for (SourcePages run : part.batch().runs()) for (int page = run.first(); page <= run.last(); page++) looks.put(keys.get(place++), run.look());
-            changed = changed.withLooks(looks);
-            Map<PageKey, Integer> places = part.batch().places();
-            for (var hand : part.batch().cuts()) if (places.containsKey(hand.before())) changed = changed.withCut(keys.get(places.get(hand.before()) - 1), hand.there());
-            for (var hand : part.batch().drops()) if (places.containsKey(hand.page())) changed = changed.withDrop(keys.get(places.get(hand.page()) - 1), hand.dropped());
-            for (var name : part.batch().names()) if (places.containsKey(name.first())) changed = changed.withName(keys.get(places.get(name.first()) - 1), name.words()).withDate(keys.get(places.get(name.first()) - 1), name.date());
-            return changed;
+            Batch its = part.report().cut();
+            List<SourcePages> runs = its.runs().stream().map(run -> new SourcePages(run.id(), Objects.requireNonNull(copies.get(run.source())).id(), run.first(), run.last(), run.look())).toList();
+            return new Batch(fresh.id(), runs, its.rules(), its.resting(), its.cuts(), its.drops(), its.names(), List.of());
         });
         Bundle done = CutEdits.make(cut, source, Pieces.documents(CutEdits.batchOf(cut, source), part.report().cutting(), part.report().names()), part.place(), true);
         // What has no section stands before the sections: a bundle begins with an index, not with a tray.

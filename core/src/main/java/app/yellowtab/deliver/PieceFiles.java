@@ -20,8 +20,9 @@ import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Document;
-import app.yellowtab.model.cut.Batch;
+import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.PiecePlanner;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.SourceFiles;
@@ -41,6 +42,7 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntFunction;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
@@ -54,21 +56,18 @@ public final class PieceFiles {
 
     private final SourceFiles sources;
     private final CutReport report;
-    private final Batch cut;
     private final Comments comments;
     private final Wanted wanted;
     private final PieceWords words;
 
     /**
      * @param report what is known before anything is written
-     * @param cut    the batch, with the looks of its pages
-     * @param pages  of the batch, for what e-mails say of them
+     * @param pages  of the batch, as they are seen, for what e-mails say of them
      */
-    public PieceFiles(SourceFiles sources, CutReport report, Batch cut, List<BatchPage> pages, Comments comments, Wanted wanted) {
+    public PieceFiles(SourceFiles sources, CutReport report, List<BatchPage> pages, Comments comments, Wanted wanted) {
         if (report.names().size() != report.cutting().pieces().size()) throw new IllegalArgumentException("as many names as pieces are needed");
         this.sources = sources;
         this.report = report;
-        this.cut = cut;
         this.comments = comments;
         this.wanted = wanted;
         this.words = new PieceWords(pages, report.cutting(), report.names(), report.batch().fileName());
@@ -126,8 +125,10 @@ public final class PieceFiles {
     /** @param place where the PDFs are written: where they stay, or where they are only until they are attached */
     private Written write(Path folder, Path place, List<Made> made, Progress progress, BooleanSupplier stop) throws IOException {
         Source batch = report.batch();
+        Map<SourceId, Source> from = report.sources().stream().collect(Collectors.toMap(Source::id, source -> source));
+        int total = BatchOrder.singles(report.cut()).size();
         List<Plan> plans = new ArrayList<>();
-        for (Document piece : Pieces.documents(cut, report.cutting(), report.names())) plans.add(PiecePlanner.plan(piece, Map.of(batch.id(), batch), comments, Integer.MAX_VALUE));
+        for (Document piece : Pieces.documents(report.cut(), report.cutting(), report.names())) plans.add(PiecePlanner.plan(piece, from, comments, Integer.MAX_VALUE));
         FileNames names = new FileNames();
         names.take(TABLE);
         boolean eachMailed = wanted.mails().filter(Mails::oneEach).isPresent();
@@ -142,8 +143,8 @@ public final class PieceFiles {
         try (PieceWriter writer = new PieceWriter(sources, plans)) {
             IntFunction<Callable<Optional<Made>>> piece = i -> () -> {
                 int[] before = {0};
-                Outcome outcome = writer.write(plans.get(i), files.get(i), (done, total) -> {
-                    progress.report(pages.addAndGet(done - before[0]), batch.pageCount());
+                Outcome outcome = writer.write(plans.get(i), files.get(i), (done, of) -> {
+                    progress.report(pages.addAndGet(done - before[0]), total);
                     before[0] = done;
                 }, () -> ended.get() || stop.getAsBoolean());
                 if (!(outcome instanceof Outcome.Written one)) return Optional.empty();

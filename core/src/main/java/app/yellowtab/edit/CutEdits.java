@@ -6,6 +6,7 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.cut.Batch;
+import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.RunId;
@@ -34,6 +35,43 @@ public final class CutEdits {
         return find(bundle, source.id()).orElseGet(() -> Batch.of(source));
     }
 
+    /** {@return the sources that a batch has pages of, in the bundle's order; that which it is called after is the first} */
+    public static List<Source> sources(Bundle bundle, Batch batch) {
+        List<SourceId> its = BatchOrder.sources(batch);
+        return bundle.sources().stream().filter(source -> its.contains(source.id())).toList();
+    }
+
+    /** {@return whether a source is shown as part of the batch of another} */
+    public static boolean isInOther(Bundle bundle, Source source) {
+        return find(bundle, source.id()).filter(batch -> !sources(bundle, batch).getFirst().id().equals(source.id())).isPresent();
+    }
+
+    /**
+     * {@return the bundle with the backs of one source behind the fronts of another, as one batch}
+     *
+     * @param turnedOver whether the backs come from the last sheet on
+     * @throws IllegalArgumentException if there are not as many backs as fronts, or one less
+     */
+    public static Bundle joined(Bundle bundle, Source fronts, Source backs, boolean turnedOver) {
+        Batch second = batchOf(bundle, backs);
+        Batch joined = BatchOrder.interleaved(batchOf(bundle, fronts), second, turnedOver);
+        List<Batch> others = new ArrayList<>(bundle.batches());
+        others.removeIf(batch -> batch.id().equals(second.id()));
+        return change(bundle.withBatches(others), fronts, before -> new Batch(before.id(), joined.runs(), joined.rules(), joined.resting(), joined.cuts(), joined.drops(), joined.names(), joined.made()));
+    }
+
+    /** {@return the bundle with the pages of a source's batch in the order in which they came, and each file a batch of its own again} */
+    public static Bundle asCame(Bundle bundle, Source source) {
+        Optional<Batch> there = find(bundle, source.id());
+        if (there.isEmpty()) return bundle;
+        List<Batch> all = new ArrayList<>();
+        for (Batch batch : bundle.batches()) {
+            if (batch.id().equals(there.get().id())) all.addAll(BatchOrder.asCame(batch));
+            else all.add(batch);
+        }
+        return bundle.withBatches(all);
+    }
+
     private static Optional<Batch> find(Bundle bundle, SourceId source) {
         return bundle.batches().stream().filter(batch -> batch.runs().stream().anyMatch(run -> run.source().equals(source))).findFirst();
     }
@@ -43,7 +81,7 @@ public final class CutEdits {
         Set<SourceId> used = new HashSet<>();
         bundle.contents().allDocuments().forEach(document -> used.addAll(document.sources()));
         bundle.setAside().forEach(document -> used.addAll(document.sources()));
-        return bundle.sources().stream().filter(source -> looksLikeBatch(source) && !used.contains(source.id())).toList();
+        return bundle.sources().stream().filter(source -> looksLikeBatch(source) && !used.contains(source.id()) && !isInOther(bundle, source)).toList();
     }
 
     private static boolean looksLikeBatch(Source source) {

@@ -23,6 +23,10 @@ class SheetsToMendTests {
         return SheetState.BLANK;
     }
 
+    private static SheetsToMend mend(List<Integer> wrongWay, List<Integer> askew, List<Integer> blank) {
+        return new SheetsToMend(wrongWay, List.of(), askew, List.of(), List.of(), blank);
+    }
+
     private static List<BatchPage> pages(SheetState... states) {
         List<BatchPage> pages = new ArrayList<>();
         for (SheetState state : states) pages.add(new BatchPage(PageText.NONE, false, 210, 297, List.of()).withRecognised(new RecognisedPage(PageText.NONE, List.of(), "eng", "stand-in 1", state)));
@@ -36,21 +40,21 @@ class SheetsToMendTests {
     @Test
     void eachIsProposedUntilItIsDone() {
         SheetsToMend all = left(batch);
-        assertThat(all).isEqualTo(new SheetsToMend(List.of(3), List.of(5), List.of(2, 4, 6)));
+        assertThat(all).isEqualTo(mend(List.of(3), List.of(5), List.of(2, 4, 6)));
         assertThat(all.areBacks(6)).isTrue();
-        Batch turned = SheetsToMend.turned(batch, pages, all.wrongWay());
+        Batch turned = SheetMending.turned(batch, pages, all.wrongWay());
         assertThat(turned.runs()).extracting(run -> run.look().turns()).containsExactly(0, 2, 0);
-        Batch straight = SheetsToMend.straightened(turned, pages, all.askew());
+        Batch straight = SheetMending.straightened(turned, pages, all.askew());
         assertThat(straight.runs()).extracting(SourcePages::first, run -> run.look().straightenDegrees()).contains(tuple(5, -0.8));
-        Batch done = SheetsToMend.dropped(straight, List.of(2, 4));
-        assertThat(left(done)).isEqualTo(new SheetsToMend(List.of(), List.of(), List.of(6)));
+        Batch done = SheetMending.dropped(straight, List.of(2, 4));
+        assertThat(left(done)).isEqualTo(mend(List.of(), List.of(), List.of(6)));
         assertThat(done.keys()).as("pages keep their names").isEqualTo(batch.keys());
         assertThat(left(done).areBacks(6)).as("a single one tells nothing").isFalse();
     }
 
     @Test
     void blankFrontsAreNoBacks() {
-        assertThat(new SheetsToMend(List.of(), List.of(), List.of(1, 2)).areBacks(4)).isFalse();
-        assertThat(new SheetsToMend(List.of(), List.of(), List.of(2, 4)).areBacks(60)).as("few among many").isFalse();
+        assertThat(mend(List.of(), List.of(), List.of(1, 2)).areBacks(4)).isFalse();
+        assertThat(mend(List.of(), List.of(), List.of(2, 4)).areBacks(60)).as("few among many").isFalse();
     }
 }

@@ -109,7 +109,7 @@ class PieceFilesTests {
         Source batch = Folder.bundle(place, matter).sources().getFirst();
         List<BatchPage> pages = BatchPages.read(place, batch.id(), false, Progress.NONE, () -> false);
         Cutting cutting = Cutter.cut(pages, rules, hand);
-        return new PieceFiles(place, new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of()), Batch.of(batch), pages, Comments.KEPT, wanted);
+        return new PieceFiles(place, new CutReport(List.of(batch), Batch.of(batch), cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of()), pages, Comments.KEPT, wanted);
     }
 
     private List<String> names() throws IOException {
@@ -176,7 +176,7 @@ class PieceFilesTests {
         CutRules rules = new CutRules(List.of(new CutRule.UpTo(25_000)), 1, List.of());
         Cutting cutting = Cutter.cut(pages, rules, ByHand.NONE);
         assertThat(cutting.pieces()).hasSizeBetween(3, 7);
-        PieceFiles.Written written = new PieceFiles(place, new CutReport(batch, cutting, PieceNames.of(pages, cutting, rules, "post.pdf", false), List.of(), List.of()), Batch.of(batch), pages, Comments.KEPT, Wanted.FILES).write(folder, Progress.NONE, () -> false);
+        PieceFiles.Written written = new PieceFiles(place, new CutReport(List.of(batch), Batch.of(batch), cutting, PieceNames.of(pages, cutting, rules, "post.pdf", false), List.of(), List.of()), pages, Comments.KEPT, Wanted.FILES).write(folder, Progress.NONE, () -> false);
         for (int i = 0; i < cutting.pieces().size(); i++) {
             PageWeight.Sum sum = new PageWeight.Sum();
             cutting.pieces().get(i).pages().forEach(page -> sum.add(weights.get(page - 1)));

@@ -2,8 +2,10 @@ package app.yellowtab.model.page;
 
 import app.yellowtab.facts.PageShape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
+import java.util.Optional;
 
 /**
  * A page with its look: where what was seen of it as it came is seen now. All coordinates are in points from the lower left corner
@@ -39,6 +41,37 @@ public record LookedPage(double widthPt, double heightPt, AffineTransform matrix
         matrix.preConcatenate(onSheet);
         Rectangle2D shown = onSheet.createTransformedShape(visible).getBounds2D().createIntersection(new Rectangle2D.Double(0, 0, sheetWidth, sheetHeight));
         return new LookedPage(sheetWidth, sheetHeight, matrix, shown);
+    }
+
+    /**
+     * {@return what must stay of a page as it came so that, turned and straightened, just an area of it is seen}
+     *
+     * @param widthPt  what is seen of it as it came
+     * @param heightPt what is seen of it as it came
+     * @param look     without a crop, on its own sheet
+     * @param seen     in points from the lower left of what is seen with that look
+     */
+    public static Area cropTo(double widthPt, double heightPt, PageLook look, Rectangle2D seen) {
+        AffineTransform back;
+        try {
+            back = of(widthPt, heightPt, look.withCrop(Optional.empty())).matrix().createInverse();
+        } catch (NoninvertibleTransformException e) {
+            throw new IllegalStateException("turns can be undone", e);
+        }
+        Point2D middle = back.transform(new Point2D.Double(seen.getCenterX(), seen.getCenterY()), null);
+        boolean lies = look.turns() % 2 != 0;
+        double wide = lies ? seen.getHeight() : seen.getWidth();
+        double high = lies ? seen.getWidth() : seen.getHeight();
+        // A crop that lies askew is seen in the box around it, which is larger.
+        double cos = Math.cos(Math.toRadians(look.straightenDegrees()));
+        double sin = Math.abs(Math.sin(Math.toRadians(look.straightenDegrees())));
+        double width = (wide * cos - high * sin) / (cos * cos - sin * sin);
+        double height = (high * cos - wide * sin) / (cos * cos - sin * sin);
+        if (!(width > 0 && height > 0)) {
+            width = wide;
+            height = high;
+        }
+        return new Area((middle.getX() - width / 2) / PT_PER_MM, (heightPt - middle.getY() - height / 2) / PT_PER_MM, width / PT_PER_MM, height / PT_PER_MM);
     }
 
     /** {@return whether a page with a look has the coordinates that it came with: its turn and its visible box say it all} */
