@@ -145,6 +145,7 @@ final class CutCommand implements Callable<Integer> {
             case CutRule.WordsFound w -> true;
             case CutRule.ValueChanges v -> true;
             case CutRule.NumberingRestarts n -> true;
+            case CutRule.FirstPages f -> true;
             default -> false;
         });
     }

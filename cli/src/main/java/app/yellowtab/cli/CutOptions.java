@@ -61,6 +61,8 @@ final class CutOptions {
     private @Nullable String valueIn;
     @Option(names = "--restarts", description = "Cuts where printed page numbers begin again.")
     private boolean restarts;
+    @Option(names = "--first-pages", paramLabel = "PERCENT", arity = "0..1", fallbackValue = "50", description = "Cuts before pages that look like the first of a letter, an e-mail, an invoice, a form or a statement, where that is so sure; otherwise 50.")
+    private @Nullable Integer firstPages;
     @Option(names = "--size-changes", description = "Cuts where pages have another size, or lie the other way.")
     private boolean sizeChanges;
     @Option(names = "--at-least", paramLabel = "N", description = "Makes no piece of fewer pages; otherwise 1.")
@@ -96,6 +98,7 @@ final class CutOptions {
             if (valueAfter != null) rules.add(new CutRule.ValueChanges(new ValuePlace.AfterWords(valueAfter, "")));
             if (valueIn != null) rules.add(new CutRule.ValueChanges(new ValuePlace.InArea(NamePartReader.area(valueIn))));
             if (restarts) rules.add(new CutRule.NumberingRestarts());
+            if (firstPages != null) rules.add(new CutRule.FirstPages(firstPages));
             if (sizeChanges) rules.add(new CutRule.SizeChanges());
             if (words == null && (pattern || after || area != null)) throw new IllegalArgumentException("--pattern, --after and --area go with --words");
             if (ranges == null && rest) throw new IllegalArgumentException("--rest goes with --ranges");

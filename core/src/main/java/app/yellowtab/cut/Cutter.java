@@ -151,6 +151,10 @@ public final class Cutter {
             case CutRule.WordsFound words -> words(words);
             case CutRule.ValueChanges value -> values(value);
             case CutRule.NumberingRestarts r -> restarts(rule);
+            case CutRule.FirstPages first -> {
+                List<FirstPages.Look> looks = FirstPages.of(pages);
+                for (int page = 2; page <= looks.size(); page++) if (looks.get(page - 1).percent() >= first.leastPercent()) cutBefore(page, rule, looks.get(page - 1).words());
+            }
             case CutRule.SeparatorSheets s -> separatorSheets(rule);
             case CutRule.UpTo u -> {
                 // The other rules and the hand come first; see upTo.

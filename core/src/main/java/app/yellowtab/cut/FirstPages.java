@@ -2,9 +2,12 @@ package app.yellowtab.cut;
 
 import app.yellowtab.facts.PageText;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -18,14 +21,18 @@ final class FirstPages {
     private static final Pattern MAIL_FIELD = Pattern.compile("(?i)^(from|sent|date|to|cc|subject|von|gesendet|an|betreff)\\s?:.*");
     private static final Pattern NOTE_FIELD = Pattern.compile("(?i)^(date|present|attending|to|from|matter|subject|re|our ref|your ref|ref)\\s?[:.].*");
     private static final Pattern COURT = Pattern.compile("(?i)^in the .{0,40}\\bcourt\\b.*|.*\\b(claim|case)\\s+(no|number)\\b.*");
-    private static final Pattern BILL = Pattern.compile("(?i).*\\b(invoice|account|bill|receipt|credit note)\\s*(no|number|date)?\\b.*");
+    private static final Pattern BILL = Pattern.compile("(?i)(.*\\b(invoice|account|bill|receipt|credit note)\\s*(no|number|date)\\b.*|\\W*(invoice|bill|receipt|credit note)\\W*)");
+    private static final Pattern CARRIED = Pattern.compile("(?i)\\W*(carried|brought) (forward|over)\\b.*");
+    private static final Pattern GREETING = Pattern.compile("^(?:(?i:hi|hello|good (?:morning|afternoon))\\s)?\\p{Lu}\\p{Ll}+(?: \\p{Lu}\\p{Ll}+)?\\s?[,:–—-](\\s.*|$)");
+    private static final Pattern CHAPTER = Pattern.compile("^(\\d{1,2}|[A-Z])[.)]?\\s+\\p{Lu}.*");
     private static final Pattern KIND = Pattern.compile("(?i).*\\b(witness statement of|statement of|report of|attendance note|note of|memorandum|minutes|certificate|notice of|application for|request for|agreement|invoice|report|order)\\b.*");
     private static final Pattern END = Pattern.compile("(?i)^(yours (faithfully|sincerely|truly)|(with )?(kind |best )?(regards|wishes)|signed\\b.*|i believe that the facts.*|.*\\btotal due\\b.*|.*\\bdue within\\b.*|thanks)[,.]?.*");
     private static final Pattern NUMBERED = Pattern.compile("^\\(?(?<n>\\d{1,3})[.)]\\s.*");
+    private static final Pattern SHEET_NUMBER = Pattern.compile("(?i)[\\s\\-–—|]*(?:(?:page|sheet|p)\\.?\\s*)?\\d{1,4}(?:\\s*(?:of|/)\\s*\\d{1,4})?\\W*$");
     private static final double HEAD = 0.45;
     private static final double TOP = 0.17;
     /** A heading's letters are larger than what is usual on the page by so much. */
-    private static final double LARGER = 1.25;
+    private static final double LARGER = 1.18;
     /** Letters, or margins, that differ by so much are another hand's. */
     private static final double OTHER_LETTERS = 0.13;
     private static final double OTHER_MARGIN_MM = 4;
@@ -43,6 +50,8 @@ final class FirstPages {
     private final List<PageText.Line> lines;
     private final Optional<BatchPage> before;
     private final List<PageText.Line> linesBefore;
+    /** What runs along the heads of the pages of one document says nothing of a new one. */
+    private final Set<PageText.Line> running = new HashSet<>();
     private final List<String> reasons = new ArrayList<>();
     private double sum = USUAL;
 
@@ -78,6 +87,7 @@ final class FirstPages {
     }
 
     private Look look() {
+        runningHeads();
         numbering();
         head();
         words();
@@ -100,30 +110,65 @@ final class FirstPages {
         if (last.isPresent() && last.get().of() > 0) weigh(last.get().number() == last.get().of() ? 1.5 : -2.5, "the numbering before ends");
     }
 
+    private void runningHeads() {
+        boolean other = false;
+        for (PageText.Line line : lines.subList(0, Math.min(FEW_LINES, lines.size()))) {
+            if (top(page, line) > TOP || line.text().length() > LONGEST_HEADING) continue;
+            List<String> its = words(line.text());
+            boolean again = its.size() > 1 && linesBefore.stream().limit(FEW_LINES).anyMatch(before -> words(before.text()).equals(its));
+            // On its second page, what was the title of the first.
+            boolean said = its.size() > 2 && linesBefore.size() > 1 && saidBefore().containsAll(its);
+            if (again || said) running.add(line);
+            else if (linesBefore.stream().limit(FEW_LINES).anyMatch(before -> letters(before.text()).equals(letters(line.text())) && letters(line.text()).length() > 3)) other = true;
+        }
+        if (!running.isEmpty() && !other) weigh(-2.2, "");
+        if (other) weigh(0.8, "another date or number at its head");
+    }
+
+    private Set<String> saidBefore() {
+        Set<String> said = new HashSet<>();
+        linesBefore.stream().limit(2 * FEW_LINES).forEach(line -> said.addAll(words(line.text())));
+        return said;
+    }
+
+    /** {@return the words of a line, without the number of a page at its end} */
+    private static List<String> words(String line) {
+        List<String> words = new ArrayList<>();
+        for (String word : SHEET_NUMBER.matcher(line).replaceFirst("").toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{Nd}]+")) if (!word.isEmpty()) words.add(word);
+        return words;
+    }
+
+    private static String letters(String line) {
+        return line.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}]+", " ").strip();
+    }
+
     private void head() {
         double usual = usualHeight(page);
         Optional<PageText.Line> heading = lines.stream().filter(line -> top(page, line) < TOP * 1.6 && line.text().length() <= LONGEST_HEADING && page.text().heightMm(line) > LARGER * usual).findFirst();
-        if (heading.isEmpty()) return;
-        boolean again = linesBefore.stream().limit(FEW_LINES).anyMatch(line -> line.text().equalsIgnoreCase(heading.get().text()));
-        if (again) weigh(-0.7, "");
+        if (lines.stream().limit(6).anyMatch(line -> CARRIED.matcher(line.text()).matches())) weigh(-2.5, "");
+        if (heading.isEmpty() || running.contains(heading.get())) return;
+        Matcher chapter = CHAPTER.matcher(heading.get().text());
+        if (chapter.matches() && !chapter.group(1).equals("1")) weigh(-1.2, "");
         else weigh(1.8, before.isPresent() && linesBefore.stream().anyMatch(line -> top(before.get(), line) < TOP) ? "new letterhead or heading" : "letterhead or heading");
     }
 
     private void words() {
+        List<PageText.Line> lines = this.lines.stream().filter(line -> !running.contains(line)).toList();
         boolean salutation = any(SALUTATION.asMatchPredicate(), HEAD + 0.1);
-        boolean date = LetterDate.of(page, false).isPresent() && lines.stream().anyMatch(line -> top(page, line) < HEAD && line.text().length() < LONGEST_HEADING && isDate(line.text()));
+        boolean date = lines.stream().anyMatch(line -> top(page, line) < HEAD && line.text().length() < LONGEST_HEADING && isDate(line.text()));
         if (salutation && date) weigh(4, "date and salutation");
         else if (salutation) weigh(3, "salutation");
         else if (date) weigh(1.2, "date");
         long fields = lines.stream().limit(7).filter(line -> line.text().length() <= LONGEST_FIELD && MAIL_FIELD.matcher(line.text()).matches()).count();
         boolean atOnce = lines.stream().limit(2).anyMatch(line -> MAIL_FIELD.matcher(line.text()).matches());
+        if (!salutation && lines.stream().limit(1).anyMatch(line -> line.text().length() < LONGEST_HEADING && GREETING.matcher(line.text()).matches())) weigh(1.6, "greeting");
         if (fields >= 3) weigh(atOnce ? 3.2 : 3.6, "head of an e-mail");
         else if (lines.stream().limit(9).filter(line -> line.text().length() <= LONGEST_FIELD && NOTE_FIELD.matcher(line.text()).matches()).count() >= 2) weigh(2, "lines that say to whom and about what");
         if (any(COURT.asMatchPredicate(), 0.25)) weigh(2.5, "heading of a case");
         boolean bill = lines.stream().anyMatch(line -> top(page, line) < 0.35 && line.text().length() < LONGEST_HEADING && BILL.matcher(line.text()).matches());
         if (bill && date) weigh(1, "number and date of an invoice");
         Optional<String> kind = lines.stream().filter(line -> top(page, line) < HEAD && line.text().length() < LONGEST_HEADING && KIND.matcher(line.text()).matches() && isHeading(line)).map(PageText.Line::text).findFirst();
-        if (kind.isPresent() && linesBefore.stream().limit(FEW_LINES).noneMatch(line -> line.text().equalsIgnoreCase(kind.get()))) weigh(1.3, "“" + kind.get() + "”");
+        if (kind.isPresent() && linesBefore.stream().limit(FEW_LINES).noneMatch(line -> line.text().equalsIgnoreCase(kind.get()))) weigh(2, "“" + kind.get() + "”");
     }
 
     private static boolean isDate(String text) {
@@ -160,6 +205,7 @@ final class FirstPages {
         int last = linesBefore.stream().mapToInt(line -> numbered(line.text())).max().orElse(0);
         int first = lines.stream().mapToInt(line -> numbered(line.text())).filter(n -> n > 0).findFirst().orElse(0);
         if (first > 1 && first == last + 1) weigh(-2.5, "");
+        if (first == 1 && last > 1) weigh(1.3, "a list begins anew");
     }
 
     private static int numbered(String text) {
@@ -187,7 +233,7 @@ final class FirstPages {
         float[] sides = page.text().sides();
         double[] heights = new double[sides.length / 4];
         for (int i = 0; i < heights.length; i++) heights[i] = sides[i * 4 + 3];
-        java.util.Arrays.sort(heights);
+        Arrays.sort(heights);
         return heights.length == 0 ? 0 : heights[heights.length / 2];
     }
 

@@ -13,8 +13,8 @@ import java.util.regex.Pattern;
  * @param words  as they stand there
  */
 record PrintedPage(int number, int of, String words) {
-    /** "Page 3 of 12", "3 of 12", "Page 3", "p. 3/12"; by itself or at the end of what stands there. */
-    private static final Pattern NAMED = Pattern.compile("(?:.*?\\s)??(?<words>(?:(?:page|pg|p)\\.?\\s*(?<a>\\d{1,4})(?:\\s*(?:of|/)\\s*(?<m>\\d{1,4}))?)|(?<b>\\d{1,4})\\s+of\\s+(?<n>\\d{1,4}))\\W*", Pattern.CASE_INSENSITIVE);
+    /** "Page 3 of 12", "3 of 12", "Page 3", "Sheet 3", "p. 3/12"; by itself or at the end of what stands there. */
+    private static final Pattern NAMED = Pattern.compile("(?:.*?\\s)??(?<words>(?:(?:page|sheet|pg|p)\\.?\\s*(?<a>\\d{1,4})(?:\\s*(?:of|/)\\s*(?<m>\\d{1,4}))?)|(?<b>\\d{1,4})\\s+of\\s+(?<n>\\d{1,4}))\\W*", Pattern.CASE_INSENSITIVE);
     private static final Pattern BARE = Pattern.compile("[\\s\\-–—|\\[(]*(?<a>\\d{1,4})[\\s\\-–—|\\])]*");
     /** As much of the page at its head and foot may be what a bare number stands in. */
     private static final double EDGE = 0.1;

@@ -86,12 +86,15 @@ public final class RehearsalPost {
         size = 10 + random.nextInt(4) / 2f;
         begun = 0;
         further = page -> { };
-        switch (random.nextInt(7)) {
+        switch (random.nextInt(10)) {
             case 0, 1 -> letter();
             case 2 -> email();
             case 3 -> invoice();
             case 4 -> form();
             case 5 -> statement();
+            case 6 -> report();
+            case 7 -> account();
+            case 8 -> jotting();
             default -> note();
         }
         canvas.close();
@@ -294,6 +297,62 @@ public final class RehearsalPost {
         if (y < FOOT + 6 * size) page();
         line("I believe that the facts stated in this statement are true.", 3);
         line("Signed ....................   Dated " + date(), 1.4f);
+    }
+
+    /** Its chapters begin on new pages, and its pages carry its title. */
+    private void report() throws IOException {
+        String title = pick("Report on the cooling of chamber 3", "Survey of the store", "Inspection of fan motors");
+        boolean headed = random.nextBoolean();
+        String day = date();
+        further = page -> {
+            if (page > 1 && headed) canvas.right(title + ", " + day, face, size - 1.5f, RIGHT, Units.mm(284));
+            if (page > 1 && !headed) canvas.centre(String.valueOf(page), face, size, MIDDLE, Units.mm(14));
+        };
+        page();
+        canvas.left(title, Typeface.SERIF_BOLD, 20, LEFT, y - Units.mm(30));
+        canvas.left(pick(PEOPLE) + ", " + day, face, size, LEFT, y - Units.mm(45));
+        if (random.nextBoolean()) page();
+        else y -= Units.mm(65);
+        int chapters = 2 + random.nextInt(3);
+        for (int chapter = 1; chapter <= chapters; chapter++) {
+            if (chapter > 1 && random.nextBoolean()) page();
+            canvas.left((random.nextBoolean() ? chapter + ". " : "") + pick("Instructions", "Findings", "What was seen", "Opinion", "Appendix"), Typeface.SANS_BOLD, 15, LEFT, y);
+            y -= 30;
+            text(6 + random.nextInt(25), false);
+        }
+    }
+
+    /** Every page has the whole head. */
+    private void account() throws IOException {
+        String firm = pick(FIRMS);
+        String day = date();
+        int pages = 1 + random.nextInt(3);
+        boolean counted = random.nextInt(3) > 0;
+        further = page -> {
+            canvas.left(firm, Typeface.SANS_BOLD, 15, LEFT, y);
+            canvas.right("Statement of account " + day, face, size, RIGHT, y - 22);
+            if (counted) canvas.right("Sheet " + page, face, 9, RIGHT, y);
+            y -= 50;
+            line(page == 1 ? "Brought in" : "Brought forward", 2);
+        };
+        for (int page = 0; page < pages; page++) {
+            page();
+            for (int row = 0; row < (page + 1 < pages ? 22 : 5 + random.nextInt(15)); row++) {
+                canvas.left(date() + "  " + pick(GOODS), face, size, LEFT, y);
+                canvas.right(String.format(Locale.UK, "%,.2f", random.nextInt(90_000) / 100.0), face, size, RIGHT, y);
+                y -= 2.2f * size;
+            }
+            line(page + 1 < pages ? "Carried forward" : "Balance", 2);
+        }
+    }
+
+    /** A few words to somebody, without any form. */
+    private void jotting() throws IOException {
+        page();
+        y -= Units.mm(random.nextInt(60));
+        line(pick(PEOPLE).split(" ")[0] + pick(" - ", ", ", ": ") + "please look at this.", 2);
+        text(1 + random.nextInt(6), false);
+        if (random.nextBoolean()) line(pick(PEOPLE).split(" ")[0], 2);
     }
 
     private void note() throws IOException {

@@ -157,7 +157,7 @@ final class BundleJson {
         @JsonSubTypes.Type(value = CutRule.BlankSheets.class, name = "blank_sheets"), @JsonSubTypes.Type(value = CutRule.WordsFound.class, name = "words"),
         @JsonSubTypes.Type(value = CutRule.ValueChanges.class, name = "value"), @JsonSubTypes.Type(value = CutRule.NumberingRestarts.class, name = "numbering"),
         @JsonSubTypes.Type(value = CutRule.SizeChanges.class, name = "size"), @JsonSubTypes.Type(value = CutRule.SeparatorSheets.class, name = "separator_sheets"),
-        @JsonSubTypes.Type(value = CutRule.UpTo.class, name = "up_to")})
+        @JsonSubTypes.Type(value = CutRule.UpTo.class, name = "up_to"), @JsonSubTypes.Type(value = CutRule.FirstPages.class, name = "first_pages")})
     private interface AnyCutRule {}
 
     /** Where values stand, told apart by a word. */

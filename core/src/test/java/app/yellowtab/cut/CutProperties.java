@@ -39,7 +39,7 @@ class CutProperties {
     @Provide
     Arbitrary<CutRules> rules() {
         Arbitrary<CutRule> rule = Arbitraries.oneOf(Combinators.combine(Arbitraries.integers().between(1, 9), Arbitraries.integers().between(1, 9)).as(CutRule.EveryPages::new),
-                Arbitraries.of(new CutRule.Bookmarks(1), new CutRule.BlankSheets(true), new CutRule.BlankSheets(false), new CutRule.NumberingRestarts(), new CutRule.SizeChanges(), new CutRule.UpTo(9_000),
+                Arbitraries.of(new CutRule.Bookmarks(1), new CutRule.BlankSheets(true), new CutRule.BlankSheets(false), new CutRule.NumberingRestarts(), new CutRule.SizeChanges(), new CutRule.FirstPages(40), new CutRule.UpTo(9_000),
                         new CutRule.WordsFound("text", false, false, true, Optional.empty(), true), new CutRule.ValueChanges(new ValuePlace.AfterWords("Invoice no.", ""))));
         return Combinators.combine(rule.list().ofMaxSize(4), Arbitraries.integers().between(1, 4)).as((all, least) -> new CutRules(all.stream().distinct().toList(), least, List.of()));
     }

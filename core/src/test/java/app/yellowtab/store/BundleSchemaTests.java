@@ -106,7 +106,7 @@ class BundleSchemaTests {
     void howABatchIsCutIsKept() throws IOException {
         Area area = new Area(10, 20, 30.5, 40);
         List<CutRule> all = List.of(new CutRule.EveryPages(3, 2), new CutRule.Bookmarks(2), new CutRule.BlankSheets(true), new CutRule.WordsFound("1 of", true, true, false, Optional.of(area), true),
-                new CutRule.ValueChanges(new ValuePlace.AfterWords("no.", "/")), new CutRule.ValueChanges(new ValuePlace.InArea(area)), new CutRule.NumberingRestarts(), new CutRule.SizeChanges(), new CutRule.SeparatorSheets(), new CutRule.UpTo(5_000_000));
+                new CutRule.ValueChanges(new ValuePlace.AfterWords("no.", "/")), new CutRule.ValueChanges(new ValuePlace.InArea(area)), new CutRule.NumberingRestarts(), new CutRule.SizeChanges(), new CutRule.SeparatorSheets(), new CutRule.UpTo(5_000_000), new CutRule.FirstPages(60));
         List<NamePart> parts = List.of(new NamePart.Bookmark(), new NamePart.Value(new ValuePlace.InArea(area)), new NamePart.FileName(), new NamePart.Number(3, 1), new NamePart.FirstDate(), new NamePart.Typed("x"));
         Source source = bundle.sources().getFirst();
         Bundle cut = CutEdits.change(bundle, source, batch -> batch.withRules(new CutRules(all, 2, parts), List.of(new CutRule.Ranges("1-", true), new CutRule.OddAndEven(true)))

@@ -23,7 +23,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class KeptRulesTests {
     private static final CutRules RULES = new CutRules(List.of(new CutRule.WordsFound("1 of", false, true, true, Optional.of(new Area(10, 10, 80, 20)), false), new CutRule.ValueChanges(new ValuePlace.AfterWords("No.", "/")),
-            new CutRule.BlankSheets(true), new CutRule.SeparatorSheets(), new CutRule.EveryPages(4, 2)), 2, List.of(new NamePart.Number(3, 1), new NamePart.Value(new ValuePlace.InArea(new Area(1, 2, 3, 4))), new NamePart.Typed("of the clerk")));
+            new CutRule.BlankSheets(true), new CutRule.SeparatorSheets(), new CutRule.FirstPages(45), new CutRule.EveryPages(4, 2)), 2, List.of(new NamePart.Number(3, 1), new NamePart.Value(new ValuePlace.InArea(new Area(1, 2, 3, 4))), new NamePart.Typed("of the clerk")));
 
     @TempDir
     private Path folder;

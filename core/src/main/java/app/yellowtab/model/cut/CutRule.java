@@ -95,6 +95,17 @@ public sealed interface CutRule {
         }
     }
 
+    /**
+     * Before pages that look like the first of a document.
+     *
+     * @param leastPercent how sure that must be, from 1 to 100
+     */
+    record FirstPages(int leastPercent) implements CutRule {
+        public FirstPages {
+            if (leastPercent < 1 || leastPercent > 100) throw new IllegalArgumentException("\"leastPercent\" must be 1 to 100, got " + leastPercent);
+        }
+    }
+
     /** Where printed page numbers begin again. */
     record NumberingRestarts() implements CutRule {}
 

@@ -227,7 +227,7 @@ public final class CutStage extends HBox {
     }
 
     private static boolean needsWords(Shown shown) {
-        return shown.batch().rules().rules().stream().anyMatch(rule -> rule instanceof CutRule.WordsFound || rule instanceof CutRule.ValueChanges || rule instanceof CutRule.NumberingRestarts);
+        return shown.batch().rules().rules().stream().anyMatch(rule -> rule instanceof CutRule.WordsFound || rule instanceof CutRule.ValueChanges || rule instanceof CutRule.NumberingRestarts || rule instanceof CutRule.FirstPages);
     }
 
     /** {@return whether keys meant something here} */

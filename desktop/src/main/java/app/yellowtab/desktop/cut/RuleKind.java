@@ -8,7 +8,7 @@ import java.util.Optional;
 enum RuleKind {
     EVERY(new CutRule.EveryPages(10, 1)), SIZE(new CutRule.UpTo(5_000_000)), BOOKMARKS(new CutRule.Bookmarks(1)), BLANKS(new CutRule.BlankSheets(true)),
     WORDS(new CutRule.WordsFound("1 of", false, false, true, Optional.empty(), false)), VALUE(new CutRule.ValueChanges(new ValuePlace.AfterWords("No.", ""))),
-    SHEETS(new CutRule.SeparatorSheets()), NUMBERING(new CutRule.NumberingRestarts()), SIZES(new CutRule.SizeChanges()), RANGES(new CutRule.Ranges("1-", true)), SIDES(new CutRule.OddAndEven(false));
+    FIRST(new CutRule.FirstPages(50)), SHEETS(new CutRule.SeparatorSheets()), NUMBERING(new CutRule.NumberingRestarts()), SIZES(new CutRule.SizeChanges()), RANGES(new CutRule.Ranges("1-", true)), SIDES(new CutRule.OddAndEven(false));
 
     private final CutRule usual;
 
@@ -30,6 +30,7 @@ enum RuleKind {
             case CutRule.ValueChanges r -> VALUE;
             case CutRule.NumberingRestarts r -> NUMBERING;
             case CutRule.SeparatorSheets r -> SHEETS;
+            case CutRule.FirstPages r -> FIRST;
             case CutRule.SizeChanges r -> SIZES;
             case CutRule.Ranges r -> RANGES;
             case CutRule.OddAndEven r -> SIDES;

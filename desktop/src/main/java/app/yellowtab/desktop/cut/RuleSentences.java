@@ -60,6 +60,7 @@ final class RuleSentences extends VBox {
         add(RuleKind.SIZE, megabytes());
         add(RuleKind.BOOKMARKS, number("cut.bookmarks", rule -> ((CutRule.Bookmarks) rule).level(), (rule, value) -> new CutRule.Bookmarks(value)));
         add(RuleKind.BLANKS, choice("cut.blanks", rule -> ((CutRule.BlankSheets) rule).dropped(), (rule, dropped) -> new CutRule.BlankSheets(dropped)));
+        add(RuleKind.FIRST, number("cut.first", rule -> ((CutRule.FirstPages) rule).leastPercent(), (rule, value) -> new CutRule.FirstPages(Math.min(100, value))));
         add(RuleKind.SHEETS, (kind, gaps) -> List.of(printing));
         add(RuleKind.WORDS, choice("cut.wordsWhere", rule -> !((CutRule.WordsFound) rule).after(), (rule, before) -> {
             CutRule.WordsFound old = (CutRule.WordsFound) rule;
