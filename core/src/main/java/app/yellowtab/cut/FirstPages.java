@@ -2,7 +2,6 @@ package app.yellowtab.cut;
 
 import app.yellowtab.facts.PageText;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -19,6 +18,7 @@ import java.util.regex.Pattern;
 final class FirstPages {
     private static final Pattern SALUTATION = Pattern.compile("(?i)^(dear\\s+\\S.{0,40}|to whom it may concern)[,:]?$");
     private static final Pattern MAIL_FIELD = Pattern.compile("(?i)^(from|sent|date|to|cc|subject|von|gesendet|an|betreff)\\s?:.*");
+    private static final Pattern QUOTED = Pattern.compile("(?i)\\W*\\w?\\W*([o0]riginal message|forwarded message|on .{6,60} wrote:?)\\W*");
     private static final Pattern NOTE_FIELD = Pattern.compile("(?i)^(date|present|attending|to|from|matter|subject|re|our ref|your ref|ref)\\s?[:.].*");
     private static final Pattern COURT = Pattern.compile("(?i)^in the .{0,40}\\bcourt\\b.*|.*\\b(claim|case)\\s+(no|number)\\b.*");
     private static final Pattern BILL = Pattern.compile("(?i)(.*\\b(invoice|account|bill|receipt|credit note)\\s*(no|number|date)\\b.*|\\W*(invoice|bill|receipt|credit note)\\W*)");
@@ -144,7 +144,7 @@ final class FirstPages {
 
     private void head() {
         double usual = usualHeight(page);
-        Optional<PageText.Line> heading = lines.stream().filter(line -> top(page, line) < TOP * 1.6 && line.text().length() <= LONGEST_HEADING && page.text().heightMm(line) > LARGER * usual).findFirst();
+        Optional<PageText.Line> heading = lines.stream().filter(line -> top(page, line) < TOP * 1.6 && line.text().length() <= LONGEST_HEADING && height(page, line) > LARGER * usual).findFirst();
         if (lines.stream().limit(6).anyMatch(line -> CARRIED.matcher(line.text()).matches())) weigh(-2.5, "");
         if (heading.isEmpty() || running.contains(heading.get())) return;
         Matcher chapter = CHAPTER.matcher(heading.get().text());
@@ -160,9 +160,11 @@ final class FirstPages {
         else if (salutation) weigh(3, "salutation");
         else if (date) weigh(1.2, "date");
         long fields = lines.stream().limit(7).filter(line -> line.text().length() <= LONGEST_FIELD && MAIL_FIELD.matcher(line.text()).matches()).count();
-        boolean atOnce = lines.stream().limit(2).anyMatch(line -> MAIL_FIELD.matcher(line.text()).matches());
+        // A head further down, or behind such a line, is of what is answered to.
+        boolean quoted = lines.stream().limit(FEW_LINES).anyMatch(line -> QUOTED.matcher(line.text()).matches());
+        boolean atOnce = !quoted && lines.stream().limit(2).anyMatch(line -> MAIL_FIELD.matcher(line.text()).matches()) && lines.getFirst().text().length() < LONGEST_HEADING;
         if (!salutation && lines.stream().limit(1).anyMatch(line -> line.text().length() < LONGEST_HEADING && GREETING.matcher(line.text()).matches())) weigh(1.6, "greeting");
-        if (fields >= 3) weigh(atOnce ? 3.2 : 3.6, "head of an e-mail");
+        if (fields >= 3) weigh(atOnce ? 3.4 : -1, "head of an e-mail");
         else if (lines.stream().limit(9).filter(line -> line.text().length() <= LONGEST_FIELD && NOTE_FIELD.matcher(line.text()).matches()).count() >= 2) weigh(2, "lines that say to whom and about what");
         if (any(COURT.asMatchPredicate(), 0.25)) weigh(2.5, "heading of a case");
         boolean bill = lines.stream().anyMatch(line -> top(page, line) < 0.35 && line.text().length() < LONGEST_HEADING && BILL.matcher(line.text()).matches());
@@ -176,7 +178,7 @@ final class FirstPages {
     }
 
     private boolean isHeading(PageText.Line line) {
-        return page.text().heightMm(line) > LARGER * usualHeight(page) || line.text().equals(line.text().toUpperCase(Locale.ROOT));
+        return height(page, line) > LARGER * usualHeight(page) || line.text().equals(line.text().toUpperCase(Locale.ROOT));
     }
 
     private boolean any(Predicate<String> test, double above) {
@@ -228,13 +230,19 @@ final class FirstPages {
         return page.text().topMm(line) / page.heightMm();
     }
 
-    /** {@return how high words mostly are, in millimetres} */
+    /** {@return how high the words of lines mostly are, in millimetres} */
     private static double usualHeight(BatchPage page) {
-        float[] sides = page.text().sides();
-        double[] heights = new double[sides.length / 4];
-        for (int i = 0; i < heights.length; i++) heights[i] = sides[i * 4 + 3];
-        Arrays.sort(heights);
+        double[] heights = page.text().textLines().stream().mapToDouble(line -> height(page, line)).sorted().toArray();
         return heights.length == 0 ? 0 : heights[heights.length / 2];
+    }
+
+    /** {@return how high the words of a line are, in the mean: in a picture it depends on the letters of each} */
+    private static double height(BatchPage page, PageText.Line line) {
+        float[] sides = page.text().sides();
+        int words = 1 + (int) line.text().chars().filter(letter -> letter == ' ').count();
+        double sum = 0;
+        for (int word = line.firstWord(); word < line.firstWord() + words; word++) sum += sides[word * 4 + 3];
+        return sum / words;
     }
 
     private static double margin(BatchPage page, List<PageText.Line> lines) {

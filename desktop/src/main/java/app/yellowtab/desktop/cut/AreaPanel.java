@@ -15,6 +15,7 @@ import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
@@ -33,6 +34,8 @@ final class AreaPanel extends VBox {
     private final Label here = Controls.paragraph("", Styles.NOTICE);
     private final ListView<String> everywhere = new ListView<>();
     private final VBox found = new VBox(6);
+    private final SheetDesk sheets;
+    private final Button whole;
     private Optional<Area> area = Optional.empty();
     private List<BatchPage> listed = List.of();
     private int current = 1;
@@ -41,7 +44,7 @@ final class AreaPanel extends VBox {
      * @param typed  is given an area that is typed or moved
      * @param toPage goes to a page
      */
-    AreaPanel(CutDesk desk, Consumer<Area> typed, IntConsumer toPage) {
+    AreaPanel(CutDesk desk, SheetDesk sheets, Consumer<Area> typed, IntConsumer toPage) {
         super(6);
         this.desk = desk;
         this.typed = typed;
@@ -63,9 +66,13 @@ final class AreaPanel extends VBox {
             });
         }
         fields.getChildren().add(Controls.label("mm", Styles.SMALL));
+        whole = Controls.button("cut.area.whole", () -> sheets.undivide(current));
+        this.sheets = sheets;
         found.getChildren().addAll(here, Controls.label(Words.of("cut.area.everywhere"), Styles.SMALL), everywhere, Controls.button("cut.area.value", () -> area.ifPresent(desk::cutByValueIn)),
-                Controls.button("cut.area.words", () -> desk.lookForWordsIn(area)), Controls.button("cut.area.name", () -> area.ifPresent(desk::nameByWordsIn)));
-        getChildren().addAll(Controls.paragraph(Words.of("cut.area.how"), Styles.SMALL), fields, found);
+                Controls.button("cut.area.words", () -> desk.lookForWordsIn(area)), Controls.button("cut.area.name", () -> area.ifPresent(desk::nameByWordsIn)),
+                Controls.button("cut.area.divide", () -> area.ifPresent(its -> sheets.divideAt(current, its.leftMm() + its.widthMm(), false))),
+                Controls.button("cut.area.divideAll", () -> area.ifPresent(its -> sheets.divideAt(current, its.leftMm() + its.widthMm(), true))));
+        getChildren().addAll(Controls.paragraph(Words.of("cut.area.how"), Styles.SMALL), fields, found, whole);
         Controls.show(found, false);
     }
 
@@ -119,6 +126,7 @@ final class AreaPanel extends VBox {
     /** Shows what stands in the area, on one page and on all. */
     void show(Shown shown, int page) {
         Controls.show(found, area.isPresent());
+        Controls.show(whole, sheets.isHalf(page));
         if (area.isEmpty()) return;
         Area its = area.get();
         BatchPage on = shown.pages().get(page - 1);

@@ -88,9 +88,9 @@ final class BatchList extends VBox {
                 setTooltip(null);
                 return;
             }
-            Label file = new Label(row.source().fileName());
-            setTooltip(new Tooltip(row.source().fileName()));
-            setGraphic(new VBox(1, file, Controls.label(Words.of("cut.batch", row.source().pageCount(), row.made(), row.pieces()), Styles.SMALL)));
+            Label file = new Label(row.name());
+            setTooltip(new Tooltip(row.name()));
+            setGraphic(new VBox(1, file, Controls.label(Words.of("cut.batch", row.pages(), row.made(), row.pieces()), Styles.SMALL)));
         }
     }
 }

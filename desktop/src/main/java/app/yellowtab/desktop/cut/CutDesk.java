@@ -5,8 +5,10 @@ import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.PieceNames.Named;
 import app.yellowtab.cut.Pieces;
+import app.yellowtab.cut.SeenPages;
 import app.yellowtab.cut.SheetsToMend;
 import app.yellowtab.cut.TextFinder;
+import app.yellowtab.desktop.cut.BatchReading.Needs;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -44,20 +46,41 @@ final class CutDesk {
     /**
      * A batch in the list.
      *
+     * @param source that it is called after
+     * @param others files whose pages were set between its own
+     * @param pages  how many it has
      * @param made   how many documents were made of it; 0 for none
      * @param pieces how many pieces it has, as it was cut when it was last seen; 0 where nobody has seen it yet
      */
-    record Row(Source source, int made, int pieces) {}
+    record Row(Source source, List<Source> others, int pages, int made, int pieces) {
+        /** {@return the names of its files} */
+        String name() {
+            return Stream.concat(Stream.of(source), others.stream()).map(Source::fileName).collect(Collectors.joining(" + "));
+        }
+    }
 
     /**
      * A batch as it is cut.
      *
+     * @param sources of its pages, that which it is called after first
+     * @param known   all pages of each source, as they were read
+     * @param read    its pages in its order, as they were read
+     * @param pages   its pages in its order, as they are seen
      * @param isRead  whether all is known of its pages that the rules go by
      * @param waits   whether that is being read
      * @param trouble why it cannot be cut as the rules say; empty where it can
      * @param sheets  what is proposed for its sheets
      */
-    record Shown(Source source, Batch batch, List<BatchPage> pages, boolean isRead, boolean waits, Cutting cutting, List<Named> names, String trouble, SheetsToMend sheets) {
+    record Shown(List<Source> sources, Batch batch, Map<SourceId, List<BatchPage>> known, List<BatchPage> read, List<BatchPage> pages, boolean isRead, boolean waits, Cutting cutting, List<Named> names, String trouble, SheetsToMend sheets) {
+        Source source() {
+            return sources.getFirst();
+        }
+
+        /** {@return whether all pages of all files are the very same} */
+        private boolean hasSame(Map<SourceId, List<BatchPage>> other) {
+            return known.keySet().equals(other.keySet()) && known.entrySet().stream().allMatch(its -> its.getValue() == other.get(its.getKey()));
+        }
+
         /** {@return the piece that a page is in, counted from 0; of several the first} */
         Optional<Integer> pieceOf(int page) {
             for (int i = 0; i < cutting.pieces().size(); i++) if (cutting.pieces().get(i).pages().contains(page)) return Optional.of(i);
@@ -137,8 +160,8 @@ final class CutDesk {
         if (workspace.stageProperty().get() != Stage.CUT) return;
         Bundle bundle = workspace.bundle();
         Set<SourceId> waiting = CutEdits.waiting(bundle).stream().map(Source::id).collect(Collectors.toSet());
-        rows.set(bundle.sources().stream().filter(source -> source.isRead() && source.pageCount() > 1).sorted(Comparator.comparing((Source source) -> !waiting.contains(source.id())))
-                .map(source -> new Row(source, made(bundle, source), pieces.getOrDefault(source.id(), 0))).toList());
+        rows.set(bundle.sources().stream().filter(source -> source.isRead() && source.pageCount() > 1 && !CutEdits.isInOther(bundle, source)).sorted(Comparator.comparing((Source source) -> !waiting.contains(source.id())))
+                .map(source -> row(bundle, source)).toList());
         List<Source> sources = chosen.stream().flatMap(id -> rows.get().stream().map(Row::source).filter(one -> one.id().equals(id))).toList();
         chosen = sources.stream().map(Source::id).toList();
         if (sources.isEmpty()) {
@@ -150,21 +173,29 @@ final class CutDesk {
         cut(sources, bundle);
     }
 
-    private static int made(Bundle bundle, Source source) {
+    private Row row(Bundle bundle, Source source) {
         Batch batch = CutEdits.batchOf(bundle, source);
-        return batch.made().isEmpty() ? 0 : CutEdits.unchanged(bundle, batch).size();
+        List<Source> all = CutEdits.sources(bundle, batch);
+        return new Row(source, all.subList(1, all.size()), batch.runs().stream().mapToInt(SourcePages::pageCount).sum(), batch.made().isEmpty() ? 0 : CutEdits.unchanged(bundle, batch).size(), pieces.getOrDefault(source.id(), 0));
     }
 
     /** A batch that is to be cut. */
-    private record Order(Source source, Batch batch, List<BatchPage> pages, boolean isKnown, boolean waits, boolean monthFirst) {}
+    private record Order(List<Source> sources, Batch batch, Map<SourceId, List<BatchPage>> known, Optional<Shown> before, boolean isKnown, boolean waits, boolean monthFirst) {
+        Source source() {
+            return sources.getFirst();
+        }
+    }
 
     /** Cuts in the background; of several that are under way only the last is shown. */
     private void cut(List<Source> sources, Bundle bundle) {
         List<Order> orders = new ArrayList<>();
         for (Source source : sources) {
             Batch batch = CutEdits.batchOf(bundle, source);
-            boolean known = reading.isKnown(source, needs(batch));
-            orders.add(new Order(source, batch, reading.pages(source), known, !known && !reading.isUnreadable(source), bundle.reading().monthFirst()));
+            List<Source> its = CutEdits.sources(bundle, batch);
+            boolean known = its.stream().allMatch(one -> reading.isKnown(one, needs(batch)));
+            boolean lost = its.stream().anyMatch(reading::isUnreadable);
+            Optional<Shown> before = open.get().stream().filter(one -> one.source().id().equals(source.id())).findFirst();
+            orders.add(new Order(its, batch, its.stream().collect(Collectors.toMap(Source::id, reading::pages)), before, known, !known && !lost, bundle.reading().monthFirst()));
         }
         int mine = ++asked;
         if (isShown(orders)) return;
@@ -172,10 +203,13 @@ final class CutDesk {
             if (mine != asked) return;
             open.set(results);
             for (Shown one : results) pieces.put(one.source().id(), one.cutting().pieces().size());
-            rows.set(rows.get().stream().map(row -> new Row(row.source(), row.made(), pieces.getOrDefault(row.source().id(), 0))).toList());
+            rows.set(rows.get().stream().map(row -> new Row(row.source(), row.others(), row.pages(), row.made(), pieces.getOrDefault(row.source().id(), 0))).toList());
             shown.set(Optional.of(results.getFirst()));
-            Set<String> laidOpen = results.stream().map(one -> BatchReading.key(one.source())).collect(Collectors.toSet());
-            for (Order order : orders) if (!order.isKnown()) reading.read(order.source(), needs(order.batch()), laidOpen, this::show);
+            Set<String> laidOpen = results.stream().flatMap(one -> one.sources().stream()).map(BatchReading::key).collect(Collectors.toSet());
+            for (Order order : orders) {
+                Needs needs = needs(order.batch());
+                order.sources().stream().filter(source -> !reading.isKnown(source, needs)).forEach(source -> reading.read(source, needs, laidOpen, this::show));
+            }
         });
     }
 
@@ -185,28 +219,32 @@ final class CutDesk {
         if (now.size() != orders.size()) return false;
         for (int i = 0; i < orders.size(); i++) {
             Order order = orders.get(i);
-            if (order.waits() || now.get(i).waits() || !BatchReading.key(now.get(i).source()).equals(BatchReading.key(order.source())) || !now.get(i).batch().equals(order.batch()) || now.get(i).pages() != order.pages()) return false;
+            if (order.waits() || now.get(i).waits() || !BatchReading.key(now.get(i).source()).equals(BatchReading.key(order.source())) || !now.get(i).batch().equals(order.batch()) || !now.get(i).hasSame(order.known())) return false;
         }
         return true;
     }
 
-    private BatchReading.Needs needs(Batch batch) {
+    private Needs needs(Batch batch) {
         List<CutRule> rules = batch.rules().rules();
-        return new BatchReading.Needs(rules.stream().anyMatch(CutRule.SeparatorSheets.class::isInstance), sizesWanted || rules.stream().anyMatch(CutRule.UpTo.class::isInstance));
+        return new Needs(rules.stream().anyMatch(CutRule.SeparatorSheets.class::isInstance), sizesWanted || rules.stream().anyMatch(CutRule.UpTo.class::isInstance));
     }
 
     private static Shown cut(Order order) {
         Cutting cutting;
         String trouble = "";
         Batch batch = order.batch();
+        boolean same = order.before().filter(one -> one.batch().runs().equals(batch.runs()) && one.hasSame(order.known())).isPresent();
+        List<BatchPage> read = same ? order.before().orElseThrow().read() : SeenPages.inOrder(batch, order.known());
+        List<BatchPage> pages = same ? order.before().orElseThrow().pages() : SeenPages.seen(batch, read);
         try {
-            cutting = Cutter.cut(order.pages(), batch.rules(), Pieces.byHand(batch));
+            cutting = Cutter.cut(pages, batch.rules(), Pieces.byHand(batch));
             if (!order.isKnown() && !order.waits() && needsPages(batch)) trouble = Words.of("cut.unreadable", order.source().fileName());
         } catch (IllegalArgumentException wrong) {
             trouble = String.valueOf(wrong.getMessage());
-            cutting = Cutter.cut(order.pages(), CutRules.NONE, Pieces.byHand(batch));
+            cutting = Cutter.cut(pages, CutRules.NONE, Pieces.byHand(batch));
         }
-        return new Shown(order.source(), batch, order.pages(), order.isKnown(), order.waits(), cutting, Pieces.names(batch, order.pages(), cutting, order.source().fileName(), order.monthFirst()), trouble, SheetsToMend.of(batch, order.pages(), cutting));
+        return new Shown(order.sources(), batch, order.known(), read, pages, order.isKnown(), order.waits(), cutting,
+                Pieces.names(batch, pages, cutting, order.source().fileName(), order.monthFirst()), trouble, SheetsToMend.of(batch, read, cutting));
     }
 
     /** {@return whether a batch is cut by what can only be known of pages that are read} */
@@ -305,21 +343,6 @@ final class CutDesk {
 
     void setNameParts(List<NamePart> parts) {
         changeRules(batch -> batch.withRules(new CutRules(batch.rules().rules(), batch.rules().leastPages(), parts), batch.resting()));
-    }
-
-    /** Turns pages upright, as their words say. */
-    void turn(List<Integer> pages) {
-        shown.get().ifPresent(now -> change(batch -> SheetsToMend.turned(batch, now.pages(), pages)));
-    }
-
-    /** Straightens pages, as their lines say. */
-    void straighten(List<Integer> pages) {
-        shown.get().ifPresent(now -> change(batch -> SheetsToMend.straightened(batch, now.pages(), pages)));
-    }
-
-    /** Drops pages, in one step. */
-    void drop(List<Integer> pages) {
-        change(batch -> SheetsToMend.dropped(batch, pages));
     }
 
     /** Sets a cut before a page, or takes it away; it stays as the hand left it. */

@@ -59,6 +59,7 @@ public final class CutStage extends HBox {
     private final VBox emptyView = new VBox(8);
     private final VBox work = new VBox(8);
     private final SheetProposals proposals;
+    private final OrderMenu order;
     private final VBox side;
     private final Subscription subscription;
     private Optional<SourceId> onTable = Optional.empty();
@@ -72,8 +73,10 @@ public final class CutStage extends HBox {
         this.table = new LightTable(pictures);
         this.rules = new RuleSentences(desk, Controls.button("cut.sheets", this::openSheets), (kind, forward) -> goTo(desk.cutBy(kind, currentPage(), forward)));
         this.names = new NameParts(desk);
-        this.proposals = new SheetProposals(desk, this::currentPage, this::goTo);
-        this.large = new LargePage(desk, pictures, this::closeLarge, step -> goTo(currentPage() + step));
+        SheetDesk sheetDesk = new SheetDesk(workspace, desk);
+        this.proposals = new SheetProposals(sheetDesk, new DoubtfulSheets(sheetDesk, pictures, (shown, page, width) -> new Pages(shown).order(page, width), this::goTo), this::currentPage, this::goTo);
+        this.order = new OrderMenu(sheetDesk);
+        this.large = new LargePage(desk, sheetDesk, pictures, this::closeLarge, step -> goTo(currentPage() + step));
         this.making = new Making(workspace);
         this.pieces = new PiecesView(desk, making, workspace, dialogs, opener, this::closePieces, page -> {
             closePieces();
@@ -83,7 +86,8 @@ public final class CutStage extends HBox {
         setId("cut-stage");
         Controls.show(several, false);
         several.setMinHeight(USE_PREF_SIZE);
-        side = new VBox(10, proposals, Controls.label(Words.of("cut.rules"), Styles.TITLE), new RulesMenu(workspace, desk, kept, dialogs), several, scrolled(new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names)));
+        // All of it moves together: many proposals do not leave the rules without room.
+        side = new VBox(scrolled(new VBox(10, proposals, Controls.label(Words.of("cut.rules"), Styles.TITLE), new RulesMenu(workspace, desk, kept, dialogs), several, new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names))));
         side.getStyleClass().add(Styles.CUT_RULES);
         StackPane middle = new StackPane(work(), pieces, sheets, emptyView);
         HBox.setHgrow(middle, Priority.ALWAYS);
@@ -104,7 +108,7 @@ public final class CutStage extends HBox {
     }
 
     private VBox work() {
-        HBox head = new HBox(6, Controls.iconButton(Feather.ROTATE_CCW, "sheet.undo", workspace::undo), Controls.iconButton(Feather.ROTATE_CW, "sheet.redo", workspace::redo), Controls.spring(),
+        HBox head = new HBox(6, Controls.iconButton(Feather.ROTATE_CCW, "sheet.undo", workspace::undo), Controls.iconButton(Feather.ROTATE_CW, "sheet.redo", workspace::redo), order, Controls.spring(),
                 Controls.iconButton(Feather.MINUS, "cut.smaller", () -> table.resizeBy(0.8)), size(), Controls.iconButton(Feather.PLUS, "cut.larger", () -> table.resizeBy(1.25)));
         head.getChildren().getFirst().disableProperty().bind(workspace.undoableProperty().not());
         head.getChildren().get(1).disableProperty().bind(workspace.redoableProperty().not());

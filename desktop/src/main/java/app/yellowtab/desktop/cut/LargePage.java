@@ -40,7 +40,7 @@ final class LargePage extends HBox {
      * @param close is run when it is not wanted any more
      * @param turn  turns so many pages on, or back
      */
-    LargePage(CutDesk desk, PagePictures pictures, Runnable close, IntConsumer turn) {
+    LargePage(CutDesk desk, SheetDesk sheets, PagePictures pictures, Runnable close, IntConsumer turn) {
         super(12);
         this.desk = desk;
         this.pictures = pictures;
@@ -55,7 +55,7 @@ final class LargePage extends HBox {
         words.setEditable(false);
         words.setWrapText(true);
         VBox.setVgrow(words, Priority.ALWAYS);
-        area = new AreaPanel(desk, this::take, to -> turn.accept(to - page));
+        area = new AreaPanel(desk, sheets, this::take, to -> turn.accept(to - page));
         VBox beside = new VBox(8, words, area);
         beside.setPrefWidth(BESIDE);
         beside.setMinWidth(BESIDE);

@@ -89,7 +89,7 @@ final class Making {
     }
 
     private static CutReport report(Shown shown, Choice choice) {
-        return new CutReport(shown.source(), shown.cutting(), shown.names(), choice.documents().isPresent() ? choice.where().apply(shown) : List.of(), List.of());
+        return new CutReport(shown.sources(), shown.batch(), shown.cutting(), shown.names(), choice.documents().isPresent() ? choice.where().apply(shown) : List.of(), List.of());
     }
 
     private State.Done write(List<Shown> batches, Choice choice, Comments comments, Consumer<Jobs.State> progress, BooleanSupplier stop) throws FindingException {
@@ -101,7 +101,7 @@ final class Making {
             String name = shown.source().fileName();
             int dot = name.lastIndexOf('.');
             Path folder = choice.folder().orElseThrow().resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
-            PieceFiles.Written its = new PieceFiles(workspace.folder(), report(shown, choice), shown.batch(), shown.pages(), comments, choice.written())
+            PieceFiles.Written its = new PieceFiles(workspace.folder(), report(shown, choice), shown.pages(), comments, choice.written())
                     .write(folder, (done, total) -> progress.accept(new Jobs.State(Words.of("cut.writing", name, done, total), (double) done / total)), stop);
             reports.add(its.report());
             written.add(folder);
@@ -112,7 +112,7 @@ final class Making {
         if (choice.newBundle().isPresent()) {
             Function<Shown, PiecePlace> place = choice.documents().orElseThrow();
             List<NewBundle.Part> parts = new ArrayList<>();
-            for (int i = 0; i < batches.size(); i++) parts.add(new NewBundle.Part(reports.get(i), batches.get(i).batch(), place.apply(batches.get(i))));
+            for (int i = 0; i < batches.size(); i++) parts.add(new NewBundle.Part(reports.get(i), place.apply(batches.get(i))));
             progress.accept(new Jobs.State(Words.of("cut.beginning"), -1));
             if (!NewBundle.begin(choice.newBundle().get(), workspace.folder(), parts, workspace.bundle().reading(), stop)) return new State.Done(reports, written, false, findings);
             written.add(choice.newBundle().get());
