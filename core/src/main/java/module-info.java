@@ -1,5 +1,6 @@
 /** Everything that computes: from a folder of files to a numbered bundle. Knows no window. */
 module app.yellowtab.core {
+    requires com.github.benmanes.caffeine;
     requires transitive org.jspecify;
     requires org.apache.pdfbox;
     requires org.apache.pdfbox.io;
@@ -59,6 +60,7 @@ module app.yellowtab.core {
     exports app.yellowtab.convert;
     exports app.yellowtab.recognise;
     exports app.yellowtab.source;
+    exports app.yellowtab.find;
     exports app.yellowtab.plan;
     exports app.yellowtab.assemble;
     exports app.yellowtab.ledger;

@@ -4,6 +4,7 @@ import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.BatchOrder;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.SourcePages;
@@ -45,13 +46,13 @@ public final class SeenPages {
     public static List<BatchPage> seen(Batch batch, List<BatchPage> inOrder) {
         if (batch.runs().stream().allMatch(run -> run.look().isPlain())) return inOrder;
         List<BatchPage> pages = new ArrayList<>();
-        for (SourcePages run : batch.runs()) for (int n = 1; n <= run.pageCount(); n++) pages.add(seen(inOrder.get(pages.size()), run.look()));
+        for (SourcePages run : batch.runs()) for (int n = 1; n <= run.pageCount(); n++) pages.add(run.look().isPlain() ? inOrder.get(pages.size()) : seen(inOrder.get(pages.size()), run.look()));
         return pages;
     }
 
-    /** {@return a page as it is seen with a look} Words whose middles are not seen are left out. */
-    static BatchPage seen(BatchPage page, PageLook look) {
-        if (look.isPlain()) return page;
+    /** {@return a page as it is seen with a look} Words whose middles are not seen, or are taken out, are left out. */
+    public static BatchPage seen(BatchPage page, PageLook look) {
+        if (look.isPlain() && page.state().turns() == 0) return page;
         LookedPage looked = LookedPage.of(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look);
         List<List<Word>> lines = new ArrayList<>();
         for (List<Word> line : page.text().lines()) {
@@ -65,13 +66,17 @@ public final class SeenPages {
     private static Optional<Word> seen(Word word, BatchPage page, PageLook look, LookedPage looked) {
         Rectangle2D box = asCame(word, page);
         Point2D at = looked.of(box.getCenterX() * PT_A_MM, (page.heightMm() - box.getCenterY()) * PT_A_MM);
-        if (!looked.shown().contains(at)) return Optional.empty();
+        if (!looked.shown().contains(at) || look.redactions().stream().anyMatch(taken -> isIn(taken.area(), box))) return Optional.empty();
         boolean lies = look.turns() % 2 != 0;
         double width = (lies ? box.getHeight() : box.getWidth()) * look.scale();
         double height = (lies ? box.getWidth() : box.getHeight()) * look.scale();
         double x = at.getX() / PT_A_MM;
         double y = (looked.heightPt() - at.getY()) / PT_A_MM;
         return Optional.of(new Word(word.text(), (float) (x - width / 2), (float) (y - height / 2), (float) width, (float) height));
+    }
+
+    private static boolean isIn(Area area, Rectangle2D box) {
+        return box.intersects(area.leftMm(), area.topMm(), area.widthMm(), area.heightMm());
     }
 
     /** {@return where a word stands on the page as it came, in millimetres from the upper left: words that were read in a picture are told as on the upright page} */

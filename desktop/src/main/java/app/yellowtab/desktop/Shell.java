@@ -151,6 +151,13 @@ final class Shell extends StackPane {
                 if (!reader.isVisible()) return false;
                 reader.askForNumber();
             }
+            case FIND -> {
+                if (!reader.isVisible()) return false;
+                reader.askForWords();
+            }
+            case COPY -> {
+                return !typing && reader.isVisible() && reader.copy();
+            }
             case HELP -> help.toggle();
             case NEXT_LEAF, PREVIOUS_LEAF -> {
                 // A list that can be paged through keeps these keys for itself.
@@ -166,6 +173,7 @@ final class Shell extends StackPane {
                 workspace.redo();
             }
             default -> {
+                if (shortcut == Shortcut.SELECT_ALL && reader.hasPage()) return reader.chooseAll();
                 return switch (workspace.stageProperty().get()) {
                     case GATHER -> gather.run(shortcut, typing);
                     case CUT -> cut.run(shortcut, typing);

@@ -5,9 +5,12 @@ import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.page.Area;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.geometry.Point2D;
 import javafx.geometry.VPos;
 import javafx.scene.Cursor;
 import javafx.scene.image.ImageView;
@@ -32,9 +35,8 @@ public final class PagePane extends Region {
     private final ImageView picture = new ImageView();
     private final List<MarkSetter.Placed> placed = new ArrayList<>();
     private final List<Text> marks = new ArrayList<>();
-    /** Areas of the page that are marked, and one that is being drawn. */
-    private final List<Area> areas = new ArrayList<>();
-    private final List<Rectangle> frames = new ArrayList<>();
+    /** Areas of the page that are marked, and one that is being drawn, each with what shows it, by what they are marked as. */
+    private final Map<String, Map<Rectangle, Area>> areas = new LinkedHashMap<>();
     private PagePictures.Result.@Nullable Picture shown;
     private double scale = 1;
     private double left;
@@ -77,19 +79,37 @@ public final class PagePane extends Region {
 
     /** Marks areas of the page. */
     public void mark(List<Area> marked) {
-        areas.clear();
-        areas.addAll(marked);
-        getChildren().removeAll(frames);
+        mark(Styles.AREA, marked);
+    }
+
+    /**
+     * Marks areas of the page, as one of several things that are marked on it.
+     *
+     * @param style of the areas; those that had it before are marked no more
+     */
+    public void mark(String style, List<Area> marked) {
+        Map<Rectangle, Area> frames = areas.computeIfAbsent(style, its -> new LinkedHashMap<>());
+        getChildren().removeAll(frames.keySet());
         frames.clear();
-        for (Area area : areas) {
+        for (Area area : marked) {
             Rectangle frame = new Rectangle();
-            frame.getStyleClass().add(Styles.AREA);
+            frame.getStyleClass().add(style);
             frame.setMouseTransparent(true);
             frame.setManaged(false);
-            frames.add(frame);
+            frames.put(frame, area);
         }
-        getChildren().addAll(frames);
+        getChildren().addAll(frames.keySet());
         requestLayout();
+    }
+
+    /** {@return the areas that are marked as something} */
+    public List<Area> marked(String style) {
+        return List.copyOf(areas.getOrDefault(style, Map.of()).values());
+    }
+
+    /** {@return where on the page a place of this pane is, in millimetres from the upper left of the page} */
+    public Point2D placeMm(double x, double y) {
+        return new Point2D(mm(x - left), mm(y - EDGE));
     }
 
     /** Lets areas be drawn with the mouse; each is given when the mouse is let go. */
@@ -148,15 +168,14 @@ public final class PagePane extends Region {
         picture.setFitWidth(width);
         picture.setFitHeight(height);
         picture.relocate(left, EDGE);
-        for (int i = 0; i < frames.size(); i++) {
-            Area area = areas.get(i);
-            double perMm = scale / MM_PER_PT;
-            frames.get(i).setX(left + area.leftMm() * perMm);
-            frames.get(i).setY(EDGE + area.topMm() * perMm);
-            frames.get(i).setWidth(area.widthMm() * perMm);
-            frames.get(i).setHeight(area.heightMm() * perMm);
-            frames.get(i).toFront();
-        }
+        double perMm = scale / MM_PER_PT;
+        areas.values().forEach(frames -> frames.forEach((frame, area) -> {
+            frame.setX(left + area.leftMm() * perMm);
+            frame.setY(EDGE + area.topMm() * perMm);
+            frame.setWidth(area.widthMm() * perMm);
+            frame.setHeight(area.heightMm() * perMm);
+            frame.toFront();
+        }));
         for (int i = 0; i < marks.size(); i++) {
             MarkSetter.Placed mark = placed.get(i);
             marks.get(i).setFont(MarkFonts.font(mark.mark().look().face(), mark.sizePt() * scale));

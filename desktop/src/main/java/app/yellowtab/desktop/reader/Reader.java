@@ -7,11 +7,16 @@ import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.facts.PageText;
+import app.yellowtab.find.BundleWords;
+import app.yellowtab.find.WordFinder;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -35,6 +40,8 @@ public final class Reader extends VBox {
     private static final int WIDTH_PX = 760;
     /** The pages that one is likely to turn to, by how far they are away; made ready before they are asked for. */
     private static final int[] NEIGHBOURS = {1, -1, 2};
+    /** As much of the words that are chosen is shown. */
+    private static final double CHOSEN_PX = 64;
     private static final Duration PATIENCE = Duration.millis(250);
 
     private final Workspace workspace;
@@ -48,6 +55,14 @@ public final class Reader extends VBox {
     private final Label remark = Controls.paragraph("", Styles.NOTICE);
     private final PagePane page = new PagePane();
     private final StackPane paper = new StackPane(page, trouble);
+    private final Label chosen = Controls.paragraph("", Styles.NOTICE);
+    private final PageSelection selection = new PageSelection(page, this::showChosen);
+    private final BundleWords words;
+    private final FindDesk finding;
+    private final FindBar find;
+    /** Whether the words of the page in view are there, or on their way. */
+    private boolean hasWords;
+    private int asked;
     private final Label what = Controls.paragraph("", Styles.SMALL);
     private final Subscription subscription;
 
@@ -55,6 +70,21 @@ public final class Reader extends VBox {
         super(8);
         this.workspace = workspace;
         this.pictures = pictures;
+        this.words = new BundleWords(workspace.folder());
+        this.finding = new FindDesk(workspace, words);
+        this.find = new FindBar(finding);
+        page.setFocusTraversable(true);
+        page.hoverProperty().subscribe(at -> {
+            if (at) readWords();
+        });
+        page.focusedProperty().subscribe(at -> {
+            if (at) readWords();
+        });
+        page.setAccessibleText(Words.of("reader.page"));
+        chosen.setId("chosen-words");
+        chosen.setMaxHeight(CHOSEN_PX);
+        chosen.setMinHeight(0);
+        Controls.show(chosen, false);
         late.setOnFinished(event -> page.clear());
         number.setId("leaf-number");
         number.setPrefColumnCount(4);
@@ -79,10 +109,10 @@ public final class Reader extends VBox {
         what.setAlignment(Pos.CENTER);
         what.setTextAlignment(TextAlignment.CENTER);
         what.setMaxWidth(Double.MAX_VALUE);
-        getChildren().addAll(head, what, remark, paper);
+        getChildren().addAll(head, find, what, remark, paper, chosen);
         getStyleClass().add(Styles.READER);
         subscription = Subscription.combine(workspace.onPlan(plan -> show()),
-                workspace.onLeaf(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()));
+                workspace.onLeaf(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> markHits()));
     }
 
     /** Puts the keyboard in the number field. */
@@ -91,8 +121,77 @@ public final class Reader extends VBox {
         number.selectAll();
     }
 
+    /** Puts the keyboard where words are typed that are looked for. */
+    public void askForWords() {
+        find.ask();
+    }
+
+    /** Copies the words that are chosen on the page; {@return whether any are} */
+    public boolean copy() {
+        return selection.copy();
+    }
+
+    /** {@return whether the page has the keyboard} */
+    public boolean hasPage() {
+        return isVisible() && page.isFocused();
+    }
+
+    /** Chooses all words of the page; {@return whether there are any} */
+    public boolean chooseAll() {
+        return selection.chooseAll();
+    }
+
+    private void showChosen(String text) {
+        chosen.setText(text.isEmpty() ? "" : Words.of("reader.chosen", text.replace('\n', ' ')));
+        Controls.show(chosen, !text.isEmpty());
+    }
+
+    /** Marks what was found on the page in view, that which is looked at apart. */
+    private void markHits() {
+        FindDesk.State state = finding.stateProperty().get();
+        Optional<FindDesk.At> looked = state.looked().filter(at -> at.leaf() == workspace.leaf());
+        page.mark(Styles.FOUND_WORDS, state.on(workspace.leaf()).stream().filter(hit -> looked.filter(at -> at.hit() == hit).isEmpty()).flatMap(hit -> areas(hit).stream()).toList());
+        page.mark(Styles.LOOKED_WORDS, looked.map(at -> areas(at.hit())).orElse(List.of()));
+    }
+
+    /** {@return the areas of a hit, one for each line that it stands in} */
+    private static List<Area> areas(WordFinder.Hit hit) {
+        List<List<PageText.Word>> lines = new ArrayList<>();
+        for (PageText.Word word : hit.words()) {
+            if (lines.isEmpty() || lines.getLast().getLast().leftMm() > word.leftMm()) lines.add(new ArrayList<>());
+            lines.getLast().add(word);
+        }
+        return lines.stream().map(PageSelection::around).toList();
+    }
+
+    private void forgetWords() {
+        asked++;
+        hasWords = false;
+        selection.show(PageText.NONE);
+        if (page.isHover() || page.isFocused()) readWords();
+    }
+
+    /** Has the words of the page in view read in the background, so that they can be chosen; that may mean to read a whole file, and is not done before it is wanted. */
+    private void readWords() {
+        if (hasWords) return;
+        hasWords = true;
+        int mine = ++asked;
+        Leaf leaf = read();
+        workspace.jobs().quietly(() -> {
+            try {
+                return words.of(leaf);
+            } catch (IOException unreadable) {
+                return PageText.NONE;
+            }
+        }, text -> {
+            if (mine == asked) selection.show(text);
+        });
+    }
+
     public void dispose() {
         subscription.unsubscribe();
+        finding.dispose();
+        find.dispose();
         withdraw();
     }
 
@@ -117,6 +216,8 @@ public final class Reader extends VBox {
         showNumber();
         of.setText(Words.of("reader.of", plan.lastNumber()));
         what.setText(describe(plan, leaf));
+        forgetWords();
+        markHits();
         withdraw();
         late.playFromStart();
         requests.add(pictures.request(pictures.renderer().leaf(plan, leaf, WIDTH_PX), Urgency.IN_VIEW, result -> show(leaf, result)));

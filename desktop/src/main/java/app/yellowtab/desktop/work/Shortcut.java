@@ -11,7 +11,7 @@ public enum Shortcut {
     NEW_SECTION("Shortcut+Shift+N"), RENAME("F2"), TAKE_OUT("Delete"), SELECT_ALL("Shortcut+A"),
     MOVE_UP("Alt+Up"), MOVE_DOWN("Alt+Down"), NEST("Alt+Right"), UN_NEST("Alt+Left"),
     SET_CUT("Space"), NEXT_CUT("N"), PREVIOUS_CUT("P"), SHOW_LARGE("Enter"),
-    GO_TO("Shortcut+G"), NEXT_LEAF("Page Down"), PREVIOUS_LEAF("Page Up"),
+    GO_TO("Shortcut+G"), FIND("Shortcut+F"), COPY("Shortcut+C"), NEXT_LEAF("Page Down"), PREVIOUS_LEAF("Page Up"),
     HELP("F1");
 
     private final KeyCombination keys;

@@ -48,6 +48,9 @@ public final class Styles {
     public static final String GLANCE = "glance";
     public static final String GLANCE_WORDS = "glance-words";
     public static final String SMALL_PAGE = "small-page";
+    public static final String FOUND_WORDS = "found-words";
+    public static final String LOOKED_WORDS = "looked-words";
+    public static final String CHOSEN_WORDS = "chosen-words";
     public static final String FACT = "fact";
     public static final String OVERLAY = "overlay";
     public static final String LIGHT_TABLE = "light-table";
@@ -67,7 +70,7 @@ public final class Styles {
     public static final List<String> ALL = List.of(RAIL, RAIL_BUTTON, STATUS, MAIN_ACTION, QUIET, TITLE, SMALL, TRAY, TRAY_LIST,
             DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
             NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES, HEADING_TITLE, HEADING_FORM,
-            GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT, LIGHT_TABLE, PAGE_TILE, CUT_TAB, CUT_RULES, CUT_WORK, LARGE_PAGE, RULE, SENTENCE, CHIP, SMALL_PAGE, AREA, AREA_PAGES, PIECES);
+            GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT, LIGHT_TABLE, PAGE_TILE, CUT_TAB, CUT_RULES, CUT_WORK, LARGE_PAGE, RULE, SENTENCE, CHIP, SMALL_PAGE, FOUND_WORDS, LOOKED_WORDS, CHOSEN_WORDS, AREA, AREA_PAGES, PIECES);
 
     public static final PseudoClass ODD_PIECE = PseudoClass.getPseudoClass("odd-piece");
     public static final PseudoClass EVEN_PIECE = PseudoClass.getPseudoClass("even-piece");

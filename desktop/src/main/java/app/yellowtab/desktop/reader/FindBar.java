@@ -1,0 +1,80 @@
+package app.yellowtab.desktop.reader;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+import org.kordamp.ikonli.feather.Feather;
+
+/** Where words are typed that are looked for in the bundle, and what came of it. */
+final class FindBar extends VBox {
+    private final FindDesk desk;
+    private final TextField words = new TextField();
+    private final Label said = Controls.paragraph("", Styles.SMALL);
+    private final Button previous = Controls.iconButton(Feather.CHEVRON_UP, "find.previous", () -> step(false));
+    private final Button next = Controls.iconButton(Feather.CHEVRON_DOWN, "find.next", () -> step(true));
+    private final Subscription subscription;
+
+    FindBar(FindDesk desk) {
+        super(2);
+        this.desk = desk;
+        words.setId("find-words");
+        words.setPromptText(Words.of("find.prompt"));
+        words.setAccessibleText(Words.of("find.prompt"));
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setOnAction(event -> enter());
+        words.setOnKeyPressed(event -> {
+            if (event.getCode() == KeyCode.ESCAPE) {
+                words.clear();
+                desk.search("");
+            } else if (event.getCode() == KeyCode.DOWN || event.getCode() == KeyCode.UP) {
+                step(event.getCode() == KeyCode.DOWN);
+                event.consume();
+            }
+        });
+        said.setId("find-said");
+        HBox row = new HBox(2, words, previous, next);
+        row.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(row, said);
+        subscription = desk.stateProperty().subscribe(this::show);
+    }
+
+    void dispose() {
+        subscription.unsubscribe();
+    }
+
+    /** Puts the keyboard where words are typed. */
+    void ask() {
+        words.requestFocus();
+        words.selectAll();
+    }
+
+    /** Enter looks for what is typed, and goes on to the next hit where that was looked for already. */
+    private void enter() {
+        if (words.getText().strip().equals(desk.stateProperty().get().sought()) && desk.stateProperty().get().count() > 0) desk.step(true);
+        else desk.search(words.getText());
+    }
+
+    private void step(boolean forward) {
+        if (words.getText().strip().equals(desk.stateProperty().get().sought())) desk.step(forward);
+        else desk.search(words.getText());
+    }
+
+    private void show(FindDesk.State now) {
+        int count = now.count();
+        String text = now.sought().isEmpty() ? "" : count == 0 ? Words.of(now.searches() ? "find.looking" : "find.none", now.sought())
+                : Words.of("find.hits", now.current() + 1, count, now.found().size(), now.looked().map(at -> ": " + at.hit().around()).orElse(""));
+        said.setText(text + (now.unread() > 0 ? " " + Words.of("find.unread", now.unread()) : ""));
+        Controls.show(said, !said.getText().isEmpty());
+        previous.setDisable(count == 0);
+        next.setDisable(count == 0);
+    }
+}

@@ -1,0 +1,157 @@
+package app.yellowtab.desktop.reader;
+
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.find.BundleWords;
+import app.yellowtab.find.BundleWords.Found;
+import app.yellowtab.find.WordFinder;
+import app.yellowtab.find.WordFinder.Hit;
+import app.yellowtab.plan.Plan;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.util.Subscription;
+import org.jspecify.annotations.Nullable;
+
+/** Finds words in the bundle, and steps through what was found. Knows no node. For the JavaFX thread. */
+final class FindDesk {
+    /** More hits than this are not counted one by one. */
+    private static final int MOST = 5_000;
+
+    /**
+     * How a search stands.
+     *
+     * @param sought   what is looked for; empty for nothing
+     * @param found    by now, page by page, in order
+     * @param current  the hit that is looked at, counted from 0 among all; -1 for none
+     * @param searches whether there are pages to be searched yet
+     * @param unread   how many files could not be searched
+     */
+    record State(String sought, List<Found> found, int current, boolean searches, int unread) {
+        static final State NOTHING = new State("", List.of(), -1, false, 0);
+
+        /** {@return how many hits there are} */
+        int count() {
+            return found.stream().mapToInt(one -> one.hits().size()).sum();
+        }
+
+        /** {@return the hits on a page} */
+        List<Hit> on(int leaf) {
+            return found.stream().filter(one -> one.leaf() == leaf).findFirst().map(Found::hits).orElse(List.of());
+        }
+
+        /** {@return the page with a hit, and the place of the hit on it} */
+        private Optional<At> at(int hit) {
+            int before = 0;
+            for (Found one : found) {
+                if (hit < before + one.hits().size()) return hit < before ? Optional.empty() : Optional.of(new At(one.leaf(), one.hits().get(hit - before)));
+                before += one.hits().size();
+            }
+            return Optional.empty();
+        }
+
+        /** {@return what is looked at; empty for nothing} */
+        Optional<At> looked() {
+            return current < 0 ? Optional.empty() : at(current);
+        }
+    }
+
+    /** A hit on a page. */
+    record At(int leaf, Hit hit) {}
+
+    private final Workspace workspace;
+    private final BundleWords words;
+    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.NOTHING);
+    private final Subscription subscription;
+    private Jobs.@Nullable Job job;
+    private int asked;
+
+    FindDesk(Workspace workspace, BundleWords words) {
+        this.workspace = workspace;
+        this.words = words;
+        // Pages move while one works: what was found stands elsewhere then.
+        subscription = workspace.onPlan(plan -> again());
+    }
+
+    void dispose() {
+        subscription.unsubscribe();
+        stop();
+    }
+
+    ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    private void stop() {
+        asked++;
+        if (job != null) job.stop();
+        job = null;
+    }
+
+    private void again() {
+        String sought = state.get().sought();
+        if (!sought.isEmpty()) search(sought, false);
+    }
+
+    /** Looks for words, and goes to the first hit from the page in view on; nothing typed ends it. */
+    void search(String typed) {
+        search(typed.strip(), true);
+    }
+
+    private void search(String sought, boolean goes) {
+        stop();
+        WordFinder finder = new WordFinder(sought);
+        if (finder.isEmpty()) {
+            state.set(State.NOTHING);
+            return;
+        }
+        int mine = asked;
+        Plan plan = workspace.plan();
+        int from = workspace.leaf();
+        List<Found> all = new ArrayList<>();
+        state.set(new State(sought, List.of(), -1, true, 0));
+        boolean[] went = {!goes};
+        int[] sum = {0};
+        job = workspace.jobs().start((progress, stop) -> words.search(plan, finder, one -> workspace.jobs().later(() -> {
+            if (mine != asked || sum[0] >= MOST) return;
+            all.add(one);
+            sum[0] += one.hits().size();
+            State now = state.get();
+            boolean goesHere = !went[0] && one.leaf() >= from;
+            went[0] |= goesHere;
+            state.set(new State(sought, List.copyOf(all), goesHere ? sum[0] - one.hits().size() : now.current(), true, 0));
+            if (goesHere) workspace.goTo(one.leaf());
+        }), (done, total) -> progress.accept(new Jobs.State(Words.of("find.searching", sought, done, total), (double) done / total)), stop), searched -> {
+            if (mine != asked) return;
+            // There was nothing behind the page in view: it goes on from the beginning.
+            boolean round = !went[0] && !all.isEmpty();
+            state.set(new State(sought, List.copyOf(all), round ? 0 : state.get().current(), false, searched.unread()));
+            if (round) workspace.goTo(all.getFirst().leaf());
+        }, failure -> {
+            if (mine == asked) state.set(new State(sought, List.copyOf(all), state.get().current(), false, 0));
+        });
+    }
+
+    /** Goes to the next hit, or the one before, round and round. */
+    void step(boolean forward) {
+        State now = state.get();
+        int count = now.count();
+        if (count == 0) return;
+        int next = now.current() < 0 ? nearest(now) : Math.floorMod(now.current() + (forward ? 1 : -1), count);
+        state.set(new State(now.sought(), now.found(), next, now.searches(), now.unread()));
+        now.at(next).ifPresent(at -> workspace.goTo(at.leaf()));
+    }
+
+    /** {@return the first hit from the page in view on} */
+    private int nearest(State now) {
+        int before = 0;
+        for (Found one : now.found()) {
+            if (one.leaf() >= workspace.leaf()) return before;
+            before += one.hits().size();
+        }
+        return 0;
+    }
+}

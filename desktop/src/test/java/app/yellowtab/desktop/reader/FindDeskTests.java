@@ -1,0 +1,108 @@
+package app.yellowtab.desktop.reader;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.desktop.reader.FindDesk.State;
+import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.Intakes;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Place;
+import app.yellowtab.find.BundleWords;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.store.BundleFolder;
+import app.yellowtab.store.RememberedPasswords;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The index names "lease" (3 pages) and "letter" (2 pages), whose pages say "lease-1" and so on. */
+class FindDeskTests {
+    @TempDir
+    private Path temp;
+    private BundleFolder folder;
+    private Workspace workspace;
+    private FindDesk finding;
+
+    @BeforeEach
+    void open() throws IOException {
+        folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))).bringIn(List.of(Pdfs.write(temp, "lease", 3), Pdfs.write(temp, "letter", 2)));
+        workspace.edit(bundle -> Edits.putInIndex(bundle, bundle.sources().stream().map(source -> source.id().value()).toList(), new Place(Optional.empty(), 0)));
+        finding = new FindDesk(workspace, new BundleWords(folder));
+    }
+
+    @AfterEach
+    void close() {
+        finding.dispose();
+        folder.close();
+    }
+
+    private State state() {
+        return finding.stateProperty().get();
+    }
+
+    /** {@return which page of the documents is in view, the last being 5} */
+    private int page() {
+        return workspace.leaf() - workspace.plan().pageCount() + 6;
+    }
+
+    @Test
+    void itGoesToTheFirstHitFromThePageInViewOnAndStepsRoundAndRound() {
+        workspace.goTo(workspace.plan().pageCount() - 4);
+        finding.search("lease");
+        assertThat(state().count()).isEqualTo(3);
+        assertThat(page()).isEqualTo(2);
+        assertThat(state().current()).isEqualTo(1);
+        finding.step(true);
+        assertThat(page()).isEqualTo(3);
+        finding.step(true);
+        assertThat(page()).as("round").isEqualTo(1);
+        finding.step(false);
+        assertThat(page()).isEqualTo(3);
+        assertThat(state().on(workspace.leaf())).singleElement().satisfies(hit -> assertThat(hit.around()).contains("lease-3"));
+    }
+
+    @Test
+    void whereNothingIsBehindThePageInViewItBeginsAgain() {
+        workspace.goTo(workspace.plan().pageCount() - 1);
+        finding.search("lease-2");
+        assertThat(page()).isEqualTo(2);
+        assertThat(state().current()).isZero();
+    }
+
+    @Test
+    void whenPagesMoveWhatWasFoundMovesWithThemAndTheViewStays() {
+        finding.search("letter-1");
+        assertThat(page()).isEqualTo(4);
+        int leaf = workspace.leaf();
+        workspace.edit(bundle -> Edits.moveDocuments(bundle, Set.of(bundle.contents().documents().get(1).id()), new Place(Optional.empty(), 0)));
+        assertThat(state().found()).singleElement().satisfies(found -> assertThat(found.leaf()).isNotEqualTo(leaf));
+        assertThat(state().searches()).isFalse();
+    }
+
+    @Test
+    void whatIsOnNoPageAndWhatCannotBeSearchedIsSaid() throws IOException {
+        finding.search("elephant");
+        assertThat(state()).isEqualTo(new State("elephant", List.of(), -1, false, 0));
+        finding.step(true);
+        Files.delete(folder.original(workspace.bundle().sources().getFirst().id()));
+        finding.dispose();
+        finding = new FindDesk(workspace, new BundleWords(folder));
+        finding.search("letter");
+        assertThat(state().count()).isEqualTo(2);
+        finding.search(" ");
+        assertThat(state()).isEqualTo(State.NOTHING);
+    }
+}
