@@ -10,10 +10,13 @@ import app.yellowtab.recognise.Languages;
 import app.yellowtab.recognise.PageReading;
 import app.yellowtab.recognise.ProcessRecogniser;
 import app.yellowtab.sample.RehearsalBacks;
+import app.yellowtab.sample.RehearsalFile;
+import app.yellowtab.sample.RehearsalFile.Packing;
 import app.yellowtab.sample.RehearsalPages;
 import app.yellowtab.sample.RehearsalScan;
 import app.yellowtab.sample.RehearsalScan.Ink;
 import app.yellowtab.sample.RehearsalScan.Manner;
+import app.yellowtab.sample.RehearsalSheets;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.source.Intake;
@@ -62,8 +65,29 @@ final class RecogniseBench {
                 }
             }
         }
+        otherWays(printed, truth);
         sheets(printed);
+        new PostBench(folder).run();
         Folders.delete(folder);
+    }
+
+    /** The same pages as other devices deliver and pack them, in black and white or grey as they do. */
+    private void otherWays(Path printed, List<List<String>> truth) throws IOException {
+        List<BufferedImage> sheets = new ArrayList<>();
+        try (PDDocument document = Loader.loadPDF(printed.toFile())) {
+            BoundedRenderer renderer = new BoundedRenderer(document);
+            for (int page = 0; page < document.getNumberOfPages(); page++) sheets.add(RehearsalScan.scanned(renderer.draw(page, WIDTH_200_DPI).image(), 0, new Manner(200, Ink.GREY, 0, false), new Random(SEED)));
+        }
+        Path scan = folder.resolve("scan.pdf");
+        Random random = new Random(SEED);
+        RehearsalFile.write(sheets.stream().map(sheet -> RehearsalSheets.faxed(sheet, 200, random)).toList(), Packing.CCITT, 200, scan);
+        one(scan, truth, "faxed, CCITT");
+        RehearsalFile.write(sheets.stream().map(RehearsalSheets::blackAndWhite).toList(), Packing.JBIG2, 200, scan);
+        one(scan, truth, "200 dpi, black and white, JBIG2");
+        RehearsalFile.write(sheets, Packing.JPEG_2000, 200, scan);
+        one(scan, truth, "200 dpi, grey, JPEG 2000");
+        RehearsalFile.write(sheets.stream().map(sheet -> RehearsalSheets.photographed(sheet, random)).toList(), Packing.JPEG, 200, scan);
+        one(scan, truth, "photographed");
     }
 
     /** How many blank sheets are found, how many others would be lost, and how far off slants are. */

@@ -1,0 +1,107 @@
+package app.yellowtab.bench;
+
+import app.yellowtab.cut.BatchPage;
+import app.yellowtab.cut.ByHand;
+import app.yellowtab.cut.Cutter;
+import app.yellowtab.cut.Cutting;
+import app.yellowtab.draw.BoundedRenderer;
+import app.yellowtab.finding.Progress;
+import app.yellowtab.model.Reading;
+import app.yellowtab.model.cut.CutRule;
+import app.yellowtab.model.cut.CutRules;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.recognise.Languages;
+import app.yellowtab.recognise.ProcessRecogniser;
+import app.yellowtab.sample.RehearsalFile;
+import app.yellowtab.sample.RehearsalFile.Packing;
+import app.yellowtab.sample.RehearsalPost;
+import app.yellowtab.sample.RehearsalScan;
+import app.yellowtab.sample.RehearsalScan.Ink;
+import app.yellowtab.sample.RehearsalScan.Manner;
+import app.yellowtab.sample.RehearsalSheets;
+import app.yellowtab.source.BatchPages;
+import app.yellowtab.source.FoundFolder;
+import app.yellowtab.source.InPlace;
+import app.yellowtab.source.Intake;
+import app.yellowtab.source.Recognition;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+
+/** A pile of post is scanned and read: how many of its first pages are found; and what is found on dark edges and spreads. */
+final class PostBench {
+    /** Nothing was tuned on piles of this seed. */
+    private static final long SEED = 20_317;
+    private static final int DOCUMENTS = 100;
+    private static final int DPI = 200;
+    private static final int WIDTH_PX = 1654;
+    private static final int[] PERCENTS = {30, 40, 50, 60, 70, 80};
+    private static final double CLOSE_MM = 1;
+    private static final double EDGE_MM = 8;
+    private static final double CLOSE_SHARE = 0.02;
+    private static final int SHEETS = 12;
+
+    private final Path folder;
+
+    PostBench(Path folder) {
+        this.folder = folder;
+    }
+
+    void run() throws IOException {
+        firstPages();
+        List<BufferedImage> sheets = new ArrayList<>();
+        try (PDDocument document = Loader.loadPDF(folder.resolve("post.pdf").toFile())) {
+            BoundedRenderer renderer = new BoundedRenderer(document);
+            for (int page = 0; page < SHEETS; page++) sheets.add(RehearsalScan.scanned(renderer.draw(page, WIDTH_PX).image(), 0, new Manner(DPI, Ink.GREY, 0, false), new Random(SEED)));
+        }
+        List<BatchPage> edges = read(sheets, sheet -> RehearsalSheets.onDark(sheet, DPI, EDGE_MM, 0));
+        long close = edges.stream().map(page -> page.state().edges()).filter(its -> List.of(its.leftMm(), its.topMm(), its.rightMm(), its.bottomMm()).stream().allMatch(mm -> Math.abs(mm - EDGE_MM) <= CLOSE_MM)).count();
+        System.out.printf(Locale.ROOT, "dark edges: all four of %d of %d pages within %.0f mm%n", close, edges.size(), CLOSE_MM);
+        for (boolean shadow : new boolean[] {true, false}) {
+            List<BufferedImage> spreads = new ArrayList<>();
+            for (int i = 0; i + 1 < sheets.size(); i += 2) spreads.add(RehearsalSheets.spread(sheets.get(i), sheets.get(i + 1), DPI, shadow));
+            long found = read(spreads, UnaryOperator.identity()).stream().filter(page -> Math.abs(page.state().foldShare() - 0.5) < CLOSE_SHARE).count();
+            System.out.printf(Locale.ROOT, "spreads %s the shadow of a fold: %d of %d found%n", shadow ? "with" : "without", found, spreads.size());
+        }
+        long single = read(sheets, UnaryOperator.identity()).stream().filter(page -> page.state().foldShare() > 0 || !page.state().edges().areNone()).count();
+        System.out.printf(Locale.ROOT, "single pages without dark edges: %d of %d taken for something else%n", single, sheets.size());
+    }
+
+    private void firstPages() throws IOException {
+        Path printed = folder.resolve("post.pdf");
+        Path scan = folder.resolve("post-scan.pdf");
+        List<Integer> firsts = RehearsalPost.write(printed, DOCUMENTS, SEED);
+        RehearsalScan.of(printed, scan, new Manner(DPI, Ink.BLACK_AND_WHITE, 0.6, true), SEED);
+        List<BatchPage> pages = read(scan);
+        for (int percent : PERCENTS) {
+            CutRules rule = new CutRules(List.of(new CutRule.FirstPages(percent)), 1, List.of());
+            List<Integer> cut = Cutter.cut(pages, rule, ByHand.NONE).pieces().stream().map(Cutting.Piece::first).filter(page -> page > 1).toList();
+            double right = cut.stream().filter(firsts::contains).count();
+            System.out.printf(Locale.ROOT, "first pages of %d documents on %d pages, sure to %d %%: precision %.3f, recall %.3f%n", DOCUMENTS, pages.size(), percent, right / cut.size(), right / (firsts.size() - 1));
+        }
+    }
+
+    private List<BatchPage> read(List<BufferedImage> sheets, UnaryOperator<BufferedImage> change) throws IOException {
+        Path scan = folder.resolve("sheets.pdf");
+        RehearsalFile.write(IntStream.range(0, sheets.size()).mapToObj(i -> change.apply(sheets.get(i))).toList(), Packing.JPEG, DPI, scan);
+        return read(scan);
+    }
+
+    private static List<BatchPage> read(Path scan) throws IOException {
+        try (InPlace place = new InPlace(List.of()); ProcessRecogniser engine = new ProcessRecogniser(Languages.ofUser(), List.of(Languages.ENGLISH))) {
+            Source source = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(List.of(scan), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
+            place.know(List.of(source));
+            Recognition.Done done = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, Runtime.getRuntime().availableProcessors()).read(source.id(), Progress.NONE, () -> false);
+            place.know(List.of(source.withAbout(source.about().withRecognised(done.list()))));
+            return BatchPages.read(place, source.id(), false, Progress.NONE, () -> false);
+        }
+    }
+}
