@@ -13,23 +13,24 @@ import java.util.regex.Pattern;
  * @param words  as they stand there
  */
 record PrintedPage(int number, int of, String words) {
-    /** "Page 3 of 12", "3 of 12", "Page 3", "Sheet 3", "p. 3/12"; by itself or at the end of what stands there. */
-    private static final Pattern NAMED = Pattern.compile("(?:.*?\\s)??(?<words>(?:(?:page|sheet|pg|p)\\.?\\s*(?<a>\\d{1,4})(?:\\s*(?:of|/)\\s*(?<m>\\d{1,4}))?)|(?<b>\\d{1,4})\\s+of\\s+(?<n>\\d{1,4}))\\W*", Pattern.CASE_INSENSITIVE);
+    /** "Page 3 of 12", "3 of 12", "Page 3", "Sheet 3", "p. 3/12"; by itself or at the end of what stands there. In pictures a 1 is read as a letter, and "1 of" as one word. */
+    private static final Pattern NAMED = Pattern.compile("(?:.*?\\s)??(?<words>(?:(?:page|sheet|pg|p)\\.?\\s*(?<a>\\d[\\dlI]{0,3}?|[lI](?=\\s*[o0]f))(?:\\s*(?:[o0]f|/)\\s*(?<m>[\\dlI]{1,4}))?)|(?<b>[\\dlI]{1,4}?)\\s*[o0]f\\s*(?<n>[\\dlI]{1,4}))\\W*", Pattern.CASE_INSENSITIVE);
     private static final Pattern BARE = Pattern.compile("[\\s\\-–—|\\[(]*(?<a>\\d{1,4})[\\s\\-–—|\\])]*");
     /** As much of the page at its head and foot may be what a bare number stands in. */
     private static final double EDGE = 0.1;
     /** What is longer is a sentence that speaks of a page. */
     private static final int LONGEST = 60;
+    private static final int SHORTEST = 7;
 
     /** {@return the number of a page; empty where none can be made out} */
     static Optional<PrintedPage> of(BatchPage page) {
         Optional<PrintedPage> bare = Optional.empty();
         for (PageText.Line line : page.text().textLines()) {
-            if (!hasDigit(line.text())) continue;
+            if (!mayCount(line.text())) continue;
             double middle = page.text().topMm(line) + page.text().heightMm(line) / 2;
             boolean atEdge = middle < page.heightMm() * EDGE || middle > page.heightMm() * (1 - EDGE);
             for (String part : TextFinder.parts(page.text(), line)) {
-                if (part.length() > LONGEST || !hasDigit(part)) continue;
+                if (part.length() > LONGEST || !mayCount(part)) continue;
                 Matcher named = NAMED.matcher(part);
                 if (named.matches()) return Optional.of(read(named));
                 Matcher alone = BARE.matcher(part);
@@ -39,7 +40,9 @@ record PrintedPage(int number, int of, String words) {
         return bare;
     }
 
-    private static boolean hasDigit(String words) {
+    /** {@return whether there is a figure, or so little that it may be a figure that was read as a letter} */
+    private static boolean mayCount(String words) {
+        if (words.length() <= SHORTEST) return true;
         for (int i = 0; i < words.length(); i++) if (words.charAt(i) >= '0' && words.charAt(i) <= '9') return true;
         return false;
     }
@@ -47,7 +50,13 @@ record PrintedPage(int number, int of, String words) {
     private static PrintedPage read(Matcher named) {
         String number = named.group("a") == null ? named.group("b") : named.group("a");
         String of = named.group("a") == null ? named.group("n") : named.group("m");
-        return new PrintedPage(Integer.parseInt(number), of == null ? 0 : Integer.parseInt(of), named.group("words"));
+        // What is read half as figures and half as letters may be one figure or two.
+        boolean unsure = of != null && of.length() > 1 && !of.chars().allMatch(Character::isDigit);
+        return new PrintedPage(figures(number), of == null || unsure ? 0 : figures(of), named.group("words"));
+    }
+
+    private static int figures(String read) {
+        return Integer.parseInt(read.replaceAll("[lLiI]", "1"));
     }
 
     /** {@return whether a new numbering begins here, after the page that stood before it} */

@@ -63,7 +63,7 @@ public final class RehearsalScanner {
         return sides;
     }
 
-    private static BufferedImage upsideDown(BufferedImage image) {
+    static BufferedImage upsideDown(BufferedImage image) {
         BufferedImage turned = new BufferedImage(image.getWidth(), image.getHeight(), image.getType());
         Graphics2D g = turned.createGraphics();
         g.rotate(Math.PI, image.getWidth() / 2.0, image.getHeight() / 2.0);
@@ -73,7 +73,7 @@ public final class RehearsalScanner {
     }
 
     /** The back of a sheet: blank, but for dust and the shadow of an edge. */
-    private static BufferedImage back(int seed) {
+    static BufferedImage back(int seed) {
         BufferedImage image = new BufferedImage(1240, 1754, BufferedImage.TYPE_BYTE_BINARY);
         Graphics2D g = image.createGraphics();
         g.setColor(Color.WHITE);

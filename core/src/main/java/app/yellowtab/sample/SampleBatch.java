@@ -1,70 +1,88 @@
 package app.yellowtab.sample;
 
+import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.pdf.Units;
+import app.yellowtab.sample.RehearsalFile.Packing;
+import app.yellowtab.sample.RehearsalScan.Ink;
+import app.yellowtab.sample.RehearsalScan.Manner;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
+import java.util.Random;
+import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageFitDestination;
-import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
-import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 
-/** Sets the batch of the sample matter: invoices and weighbridge slips printed one after the other, with blank backs. */
+/**
+ * The batch of the sample matter: invoices and weighbridge slips, printed and scanned on both sides one after the other, with blank backs, a
+ * little askew, some sheets upside down and one twice.
+ */
 final class SampleBatch {
-    private static final int PAGES = 60;
+    private static final int SHEETS = 29;
+    private static final int TWICE = 11;
+    private static final List<Integer> UPSIDE_DOWN = List.of(4, 13, 22);
     private static final int FIRST_INVOICE = 412;
     private static final int FIRST_SLIP = 2291;
     private static final int[] LENGTHS = {3, 1, 2, 1, 1, 4, 1, 2};
     private static final String[] GOODS = {"Cold storage, bins, chamber 3", "Controlled air, bins", "Handling in and out, bins", "Fan motor, half share", "Readings printed on request"};
+    private static final int DPI = 150;
+    private static final int WIDTH_PX = 1240;
+    private static final double MOST_DEGREES = 0.7;
 
     private final PDDocument document = new PDDocument();
     private final FontSet fonts = FontSet.forSaving(document);
-    private final PDDocumentOutline outline = new PDDocumentOutline();
 
     private SampleBatch() {}
 
     static void write(SampleFile file, Path target) throws IOException {
         SampleBatch batch = new SampleBatch();
-        batch.fill();
-        batch.document.getDocumentCatalog().setDocumentOutline(batch.outline);
-        batch.document.setDocumentId((long) file.path().hashCode());
-        batch.document.save(target.toFile());
+        batch.print();
+        ByteArrayOutputStream printed = new ByteArrayOutputStream();
+        batch.document.save(printed);
         batch.document.close();
+        Random random = new Random(file.path().hashCode());
+        List<BufferedImage> sides = new ArrayList<>();
+        try (PDDocument sheets = Loader.loadPDF(printed.toByteArray())) {
+            BoundedRenderer renderer = new BoundedRenderer(sheets);
+            for (int sheet = 0; sheet < SHEETS; sheet++) {
+                double degrees = (random.nextDouble() * 2 - 1) * MOST_DEGREES;
+                BufferedImage front = RehearsalScan.scanned(renderer.draw(sheet, WIDTH_PX).image(), degrees, new Manner(DPI, Ink.BLACK_AND_WHITE, MOST_DEGREES, false), random);
+                if (UPSIDE_DOWN.contains(sheet)) front = RehearsalScanner.upsideDown(front);
+                sides.add(front);
+                sides.add(RehearsalScanner.back(FIRST_SLIP + sheet));
+                if (sheet == TWICE) sides.addAll(List.of(front, RehearsalScanner.back(FIRST_SLIP)));
+            }
+        }
+        RehearsalFile.write(sides, Packing.CCITT, DPI, target);
     }
 
-    private void fill() throws IOException {
+    private void print() throws IOException {
         int invoice = FIRST_INVOICE;
         int slip = FIRST_SLIP;
-        for (int n = 0; document.getNumberOfPages() < PAGES; n++) {
-            int length = Math.min(LENGTHS[n % LENGTHS.length], PAGES - document.getNumberOfPages());
+        for (int n = 0; document.getNumberOfPages() < SHEETS; n++) {
+            int length = Math.min(LENGTHS[n % LENGTHS.length], SHEETS - document.getNumberOfPages());
             String day = (1 + n % 28) + " October 2030";
             if (length == 1) slip(slip++, day);
             else invoice(invoice++, day, length);
-            if (n % 5 == 4 && document.getNumberOfPages() < PAGES) document.addPage(new PDPage(PDRectangle.A4));
         }
     }
 
-    private Canvas newPage(String bookmark) throws IOException {
+    private Canvas newPage() throws IOException {
         PDPage page = new PDPage(PDRectangle.A4);
         document.addPage(page);
-        if (!bookmark.isEmpty()) {
-            PDOutlineItem item = new PDOutlineItem();
-            PDPageFitDestination there = new PDPageFitDestination();
-            there.setPage(page);
-            item.setTitle(bookmark);
-            item.setDestination(there);
-            outline.addLast(item);
-        }
         return new Canvas(document, page, fonts);
     }
 
     private void slip(int number, String day) throws IOException {
-        try (Canvas canvas = newPage("Weighbridge slip " + number)) {
+        try (Canvas canvas = newPage()) {
             float left = Units.mm(30);
             float y = Units.mm(260);
             canvas.left("Weighbridge at Upper Sedge", Typeface.SANS_BOLD, 18, left, y);
@@ -79,7 +97,7 @@ final class SampleBatch {
 
     private void invoice(int number, String day, int pages) throws IOException {
         for (int page = 1; page <= pages; page++) {
-            try (Canvas canvas = newPage(page == 1 ? "Invoice BC-" + number : "")) {
+            try (Canvas canvas = newPage()) {
                 float left = Units.mm(25);
                 float right = Units.mm(185);
                 float y = Units.mm(270);

@@ -17,6 +17,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What each rule makes of a batch. */
 class CutterTests {
@@ -169,5 +172,20 @@ class CutterTests {
     @Test
     void rulesThatStandAloneStandAlone() {
         assertThatThrownBy(() -> new CutRules(List.of(new CutRule.Ranges("1", true), words("x")), 1, List.of())).hasMessageContaining("stand beside no other rule");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"Page 10f 3, 1, 3", "lof1l, 1, 0", "lofl, 1, 1", "Page 10 of 12, 10, 12", "Sheet 2, 2, 0", "Brightwick  p. l of 4, 1, 4", "3 of 12, 3, 12"})
+    void numbersOfPagesAreUnderstoodAsPicturesAreRead(String words, int number, int of) {
+        assertThat(PrintedPage.of(Pages.page(words.replace("  ", " | ")))).hasValueSatisfying(printed -> {
+            assertThat(printed.number()).isEqualTo(number);
+            assertThat(printed.of()).isEqualTo(of);
+        });
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"5 pill", "see page 4 of the report of 3 May", "profit 5"})
+    void wordsThatLookLikeSuchNumbersAreNone(String words) {
+        assertThat(PrintedPage.of(Pages.page("@100 " + words))).isEmpty();
     }
 }

@@ -9,10 +9,14 @@ import app.yellowtab.cut.ByHand;
 import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.PieceNames;
+import app.yellowtab.cut.SheetsToMend;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
+import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.model.source.SourceKind;
@@ -20,9 +24,12 @@ import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
+import app.yellowtab.recognise.Languages;
+import app.yellowtab.recognise.ProcessRecogniser;
 import app.yellowtab.source.BatchPages;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.InPlace;
+import app.yellowtab.source.Recognition;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -32,6 +39,8 @@ import java.nio.file.Path;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.stream.Stream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -67,18 +76,29 @@ class SampleMatterTests {
         assertThat(fingerprints(again)).hasSizeGreaterThan(57).isEqualTo(fingerprints(files));
     }
 
+    /** Its first sheets alone: reading all of them takes half a minute. */
     @Test
-    void theBatchIsCutByWhatItsPagesSay() throws IOException {
+    void theScannedBatchIsCutByWhatIsReadOnItsPages() throws IOException {
         Path batch = Files.createDirectories(temp.resolve("batch"));
-        Files.copy(files.resolve("To be sorted/Invoices and weighbridge slips, October 2030.pdf"), batch.resolve("post.pdf"));
-        try (InPlace place = new InPlace()) {
-            SourceId source = Folder.bundle(place, batch).sources().getFirst().id();
-            List<BatchPage> pages = BatchPages.read(place, source, false, Progress.NONE, () -> false);
-            assertThat(pages).hasSize(60);
-            Cutting byNumbers = Cutter.cut(pages, new CutRules(List.of(new CutRule.NumberingRestarts(), new CutRule.BlankSheets(true)), 1, List.of()), ByHand.NONE);
-            Cutting byMarks = Cutter.cut(pages, new CutRules(List.of(new CutRule.Bookmarks(1), new CutRule.BlankSheets(true)), 1, List.of()), ByHand.NONE);
-            assertThat(byNumbers.pieces()).hasSizeGreaterThan(25).extracting(Cutting.Piece::pages).isEqualTo(byMarks.pieces().stream().map(Cutting.Piece::pages).toList());
-            assertThat(byNumbers.dropped()).hasSizeGreaterThan(4);
+        try (PDDocument whole = Loader.loadPDF(files.resolve("To be sorted/Invoices and weighbridge slips, October 2030.pdf").toFile()); PDDocument part = new PDDocument()) {
+            assertThat(whole.getNumberOfPages()).isEqualTo(60);
+            for (int page = 0; page < 16; page++) part.importPage(whole.getPage(page));
+            part.save(batch.resolve("post.pdf").toFile());
+        }
+        try (InPlace place = new InPlace(List.of()); ProcessRecogniser engine = new ProcessRecogniser(Languages.ofUser(), List.of(Languages.ENGLISH))) {
+            Source source = Folder.bundle(place, batch).sources().getFirst();
+            place.know(List.of(source));
+            Recognition.Done done = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, 2).read(source.id(), Progress.NONE, () -> false);
+            place.know(List.of(source.withAbout(source.about().withRecognised(done.list()))));
+            List<BatchPage> pages = BatchPages.read(place, source.id(), false, Progress.NONE, () -> false);
+            CutRules rules = new CutRules(List.of(new CutRule.NumberingRestarts(), new CutRule.BlankSheets(true)), 1, List.of(new NamePart.Value(new ValuePlace.AfterWords("Invoice no.", " "))));
+            Cutting byNumbers = Cutter.cut(pages, new CutRules(List.of(new CutRule.NumberingRestarts()), 1, List.of()), ByHand.NONE);
+            assertThat(byNumbers.pieces()).extracting(Cutting.Piece::pages).containsExactly(List.of(1, 2, 3, 4, 5, 6), List.of(7, 8), List.of(9, 10, 11, 12), List.of(13, 14), List.of(15, 16));
+            assertThat(PieceNames.of(pages, byNumbers, rules, "post.pdf", false)).first().satisfies(named -> assertThat(named.words()).isEqualTo("BC-412"));
+            assertThat(pages).extracting(page -> page.state().turns()).as("one sheet is upside down").containsExactly(0, 0, 0, 0, 0, 0, 0, 0, 2, 0, 0, 0, 0, 0, 0, 0);
+            assertThat(SheetsToMend.of(Batch.of(source), pages, byNumbers).areBacks(16)).isTrue();
+            Cutting byLooks = Cutter.cut(pages, new CutRules(List.of(new CutRule.FirstPages(50)), 1, List.of()), ByHand.NONE);
+            assertThat(byLooks.pieces()).extracting(Cutting.Piece::pages).isEqualTo(byNumbers.pieces().stream().map(Cutting.Piece::pages).toList());
         }
     }
 

@@ -17,6 +17,7 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.DateReader;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.cut.Batch;
+import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
@@ -175,7 +176,8 @@ final class CutDesk {
 
     private Row row(Bundle bundle, Source source) {
         Batch batch = CutEdits.batchOf(bundle, source);
-        List<Source> all = CutEdits.sources(bundle, batch);
+        // Nearly all are of one file, and there may be thousands.
+        List<Source> all = BatchOrder.sources(batch).size() == 1 ? List.of(source) : CutEdits.sources(bundle, batch);
         return new Row(source, all.subList(1, all.size()), batch.runs().stream().mapToInt(SourcePages::pageCount).sum(), batch.made().isEmpty() ? 0 : CutEdits.unchanged(bundle, batch).size(), pieces.getOrDefault(source.id(), 0));
     }
 
