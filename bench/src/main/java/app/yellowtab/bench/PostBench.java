@@ -5,6 +5,7 @@ import app.yellowtab.cut.ByHand;
 import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.draw.BoundedRenderer;
+import app.yellowtab.facts.SheetState.DarkEdges;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.cut.CutRule;
@@ -31,7 +32,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -47,7 +50,8 @@ final class PostBench {
     private static final double CLOSE_MM = 1;
     private static final double EDGE_MM = 8;
     private static final double CLOSE_SHARE = 0.02;
-    private static final int SHEETS = 12;
+    private static final int SHEETS = 4;
+    private static final int GROUPS = 5;
 
     private final Path folder;
 
@@ -57,22 +61,45 @@ final class PostBench {
 
     void run() throws IOException {
         firstPages();
+        int[] edges = new int[2];
+        int[] shadows = new int[2];
+        int[] margins = new int[2];
+        int[] singles = new int[2];
+        // A few at a time: the benchmarks have little memory.
+        for (int first = 0; first < GROUPS * SHEETS; first += SHEETS) {
+            List<BufferedImage> sheets = sheets(first);
+            count(read(sheets, sheet -> RehearsalSheets.onDark(sheet, DPI, EDGE_MM, 0)), edges, page -> isClose(page.state().edges()));
+            count(read(spreads(sheets, true), UnaryOperator.identity()), shadows, page -> Math.abs(page.state().foldShare() - 0.5) < CLOSE_SHARE);
+            count(read(spreads(sheets, false), UnaryOperator.identity()), margins, page -> Math.abs(page.state().foldShare() - 0.5) < CLOSE_SHARE);
+            count(read(sheets, UnaryOperator.identity()), singles, page -> page.state().foldShare() > 0 || !page.state().edges().areNone());
+        }
+        System.out.printf(Locale.ROOT, "dark edges: all four of %d of %d pages within %.0f mm%n", edges[0], edges[1], CLOSE_MM);
+        System.out.printf(Locale.ROOT, "spreads with the shadow of a fold: %d of %d found; without: %d of %d%n", shadows[0], shadows[1], margins[0], margins[1]);
+        System.out.printf(Locale.ROOT, "single pages without dark edges: %d of %d taken for something else%n", singles[0], singles[1]);
+    }
+
+    private static void count(List<BatchPage> pages, int[] counts, Predicate<BatchPage> test) {
+        counts[0] += (int) pages.stream().filter(test).count();
+        counts[1] += pages.size();
+    }
+
+    private static boolean isClose(DarkEdges edges) {
+        return DoubleStream.of(edges.leftMm(), edges.topMm(), edges.rightMm(), edges.bottomMm()).allMatch(mm -> Math.abs(mm - EDGE_MM) <= CLOSE_MM);
+    }
+
+    private List<BufferedImage> sheets(int first) throws IOException {
         List<BufferedImage> sheets = new ArrayList<>();
         try (PDDocument document = Loader.loadPDF(folder.resolve("post.pdf").toFile())) {
             BoundedRenderer renderer = new BoundedRenderer(document);
-            for (int page = 0; page < SHEETS; page++) sheets.add(RehearsalScan.scanned(renderer.draw(page, WIDTH_PX).image(), 0, new Manner(DPI, Ink.GREY, 0, false), new Random(SEED)));
+            for (int page = first; page < first + SHEETS; page++) sheets.add(RehearsalScan.scanned(renderer.draw(page, WIDTH_PX).image(), 0, new Manner(DPI, Ink.GREY, 0, false), new Random(SEED)));
         }
-        List<BatchPage> edges = read(sheets, sheet -> RehearsalSheets.onDark(sheet, DPI, EDGE_MM, 0));
-        long close = edges.stream().map(page -> page.state().edges()).filter(its -> List.of(its.leftMm(), its.topMm(), its.rightMm(), its.bottomMm()).stream().allMatch(mm -> Math.abs(mm - EDGE_MM) <= CLOSE_MM)).count();
-        System.out.printf(Locale.ROOT, "dark edges: all four of %d of %d pages within %.0f mm%n", close, edges.size(), CLOSE_MM);
-        for (boolean shadow : new boolean[] {true, false}) {
-            List<BufferedImage> spreads = new ArrayList<>();
-            for (int i = 0; i + 1 < sheets.size(); i += 2) spreads.add(RehearsalSheets.spread(sheets.get(i), sheets.get(i + 1), DPI, shadow));
-            long found = read(spreads, UnaryOperator.identity()).stream().filter(page -> Math.abs(page.state().foldShare() - 0.5) < CLOSE_SHARE).count();
-            System.out.printf(Locale.ROOT, "spreads %s the shadow of a fold: %d of %d found%n", shadow ? "with" : "without", found, spreads.size());
-        }
-        long single = read(sheets, UnaryOperator.identity()).stream().filter(page -> page.state().foldShare() > 0 || !page.state().edges().areNone()).count();
-        System.out.printf(Locale.ROOT, "single pages without dark edges: %d of %d taken for something else%n", single, sheets.size());
+        return sheets;
+    }
+
+    private static List<BufferedImage> spreads(List<BufferedImage> sheets, boolean shadow) {
+        List<BufferedImage> spreads = new ArrayList<>();
+        for (int i = 0; i + 1 < sheets.size(); i += 2) spreads.add(RehearsalSheets.spread(sheets.get(i), sheets.get(i + 1), DPI, shadow));
+        return spreads;
     }
 
     private void firstPages() throws IOException {

@@ -12,7 +12,11 @@ import java.util.Map;
 import org.apache.pdfbox.contentstream.operator.Operator;
 import org.apache.pdfbox.contentstream.operator.OperatorName;
 import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDResources;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.rendering.PageDrawer;
@@ -23,6 +27,10 @@ public final class BoundedRenderer extends PDFRenderer {
     /** Nobody waits longer for a picture of a page; chosen by us. */
     private static final Duration MOST_TIME = Duration.ofSeconds(20);
 
+    /** Pictures of pages that have so many times more dots across than are wanted are drawn finer, at most so many times. */
+    private static final double LEAST_FINER = 2.5;
+    private static final int MOST_FINER = 4;
+    private static final double MOST_FINER_PIXELS = 4e6;
     /** Scans are drawn in half the time that the library's own hints take, and look alike. */
     private static final RenderingHints HINTS = new RenderingHints(Map.of(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR,
             RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY, RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON));
@@ -47,8 +55,54 @@ public final class BoundedRenderer extends PDFRenderer {
         picturesMissing = 0;
         PageFrame frame = PageFrame.of(document.getPage(page));
         float scale = Math.min(widthPx / frame.widthPt(), MOST_HEIGHT * widthPx / frame.heightPt());
-        BufferedImage image = renderImage(page, scale * frame.userUnit(), ImageType.RGB);
-        return new DrawnPage(image, frame.widthPt(), frame.heightPt(), picturesMissing);
+        int finer = finer(document.getPage(page), widthPx, scale * frame.widthPt() * scale * frame.heightPt());
+        BufferedImage image = renderImage(page, finer * scale * frame.userUnit(), ImageType.RGB);
+        return new DrawnPage(finer == 1 ? image : averaged(image, finer), frame.widthPt(), frame.heightPt(), picturesMissing);
+    }
+
+    /** {@return how many times finer a page is drawn than it is wanted, so that of a scan all dots count and not one here and there} */
+    private static int finer(PDPage page, int widthPx, double pixels) {
+        int widest = 0;
+        try {
+            PDResources resources = page.getResources();
+            if (resources == null) return 1;
+            for (COSName name : resources.getXObjectNames()) {
+                if (resources.getCOSObject().getCOSDictionary(COSName.XOBJECT).getDictionaryObject(name) instanceof COSDictionary picture && COSName.IMAGE.equals(picture.getCOSName(COSName.SUBTYPE))) widest = Math.max(widest, picture.getInt(COSName.WIDTH, 0));
+            }
+        } catch (RuntimeException damaged) {
+            return 1;
+        }
+        if (widest < LEAST_FINER * widthPx) return 1;
+        return (int) Math.clamp(Math.min(Math.floor((double) widest / widthPx), Math.sqrt(MOST_FINER_PIXELS / Math.max(1, pixels))), 1, MOST_FINER);
+    }
+
+    /** {@return a picture of which each pixel is the mean of a square of them} */
+    private static BufferedImage averaged(BufferedImage fine, int times) {
+        int width = Math.max(1, fine.getWidth() / times);
+        int height = Math.max(1, fine.getHeight() / times);
+        BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        int[] rows = new int[width * times * times];
+        int[] row = new int[width];
+        for (int y = 0; y < height; y++) {
+            fine.getRGB(0, y * times, width * times, Math.min(times, fine.getHeight() - y * times), rows, 0, width * times);
+            for (int x = 0; x < width; x++) {
+                int red = 0;
+                int green = 0;
+                int blue = 0;
+                for (int dy = 0; dy < times; dy++) {
+                    for (int dx = 0; dx < times; dx++) {
+                        int pixel = rows[dy * width * times + x * times + dx];
+                        red += pixel >> 16 & 255;
+                        green += pixel >> 8 & 255;
+                        blue += pixel & 255;
+                    }
+                }
+                int count = times * times;
+                row[x] = red / count << 16 | green / count << 8 | blue / count;
+            }
+            image.setRGB(0, y, width, 1, row, 0, width);
+        }
+        return image;
     }
 
     /** Does something for a page of a file of so many bytes; {@return what comes of it} */

@@ -121,7 +121,7 @@ class BadScansTests {
     /** Damages the picture of the second page: cut off, in its middle, or all of it. */
     private static void damage(Path file, int manner) throws IOException {
         try (PDDocument document = Loader.loadPDF(Files.readAllBytes(file))) {
-            COSStream picture = (COSStream) document.getPage(1).getResources().getXObject(document.getPage(1).getResources().getXObjectNames().iterator().next()).getCOSObject();
+            COSStream picture = document.getPage(1).getResources().getXObject(document.getPage(1).getResources().getXObjectNames().iterator().next()).getCOSObject();
             byte[] bytes;
             try (InputStream raw = picture.createRawInputStream()) {
                 bytes = raw.readAllBytes();

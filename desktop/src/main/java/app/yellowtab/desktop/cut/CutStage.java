@@ -23,6 +23,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -39,6 +40,9 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** A batch on a light table: the batches on the left, the rules on the right, what comes of it below. */
 public final class CutStage extends HBox {
+    /** Room for the bar that the rules are moved with. */
+    private static final double BAR_PX = 14;
+
     private final Workspace workspace;
     private final PagePictures pictures;
     private final CutDesk desk;
@@ -87,7 +91,9 @@ public final class CutStage extends HBox {
         Controls.show(several, false);
         several.setMinHeight(USE_PREF_SIZE);
         // All of it moves together: many proposals do not leave the rules without room.
-        side = new VBox(scrolled(new VBox(10, proposals, Controls.label(Words.of("cut.rules"), Styles.TITLE), new RulesMenu(workspace, desk, kept, dialogs), several, new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names))));
+        VBox column = new VBox(10, proposals, Controls.label(Words.of("cut.rules"), Styles.TITLE), new RulesMenu(workspace, desk, kept, dialogs), several, new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names));
+        column.setPadding(new Insets(0, BAR_PX, 0, 0));
+        side = new VBox(scrolled(column));
         side.getStyleClass().add(Styles.CUT_RULES);
         StackPane middle = new StackPane(work(), pieces, sheets, emptyView);
         HBox.setHgrow(middle, Priority.ALWAYS);
