@@ -70,7 +70,7 @@ final class FirstPages {
      */
     record Look(int percent, List<String> reasons) {
         String words() {
-            return "it looks like a first page, sure to " + percent + " %: " + String.join(", ", reasons);
+            return (reasons.isEmpty() ? "it is" : String.join(", ", reasons) + ":") + " like a first page, sure to " + percent + " %";
         }
     }
 

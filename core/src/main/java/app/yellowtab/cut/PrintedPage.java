@@ -15,6 +15,7 @@ import java.util.regex.Pattern;
 record PrintedPage(int number, int of, String words) {
     /** "Page 3 of 12", "3 of 12", "Page 3", "Sheet 3", "p. 3/12"; by itself or at the end of what stands there. In pictures a 1 is read as a letter, and "1 of" as one word. */
     private static final Pattern NAMED = Pattern.compile("(?:.*?\\s)??(?<words>(?:(?:page|sheet|pg|p)\\.?\\s*(?<a>\\d[\\dlI]{0,3}?|[lI](?=\\s*[o0]f))(?:\\s*(?:[o0]f|/)\\s*(?<m>[\\dlI]{1,4}))?)|(?<b>[\\dlI]{1,4}?)\\s*[o0]f\\s*(?<n>[\\dlI]{1,4}))\\W*", Pattern.CASE_INSENSITIVE);
+    private static final Pattern MISREAD = Pattern.compile("[lI]\\s*[o0]f|\\d[o0]f|0f|[o0]f\\s*[lI]");
     private static final Pattern BARE = Pattern.compile("[\\s\\-–—|\\[(]*(?<a>\\d{1,4})[\\s\\-–—|\\])]*");
     /** As much of the page at its head and foot may be what a bare number stands in. */
     private static final double EDGE = 0.1;
@@ -52,7 +53,9 @@ record PrintedPage(int number, int of, String words) {
         String of = named.group("a") == null ? named.group("n") : named.group("m");
         // What is read half as figures and half as letters may be one figure or two.
         boolean unsure = of != null && of.length() > 1 && !of.chars().allMatch(Character::isDigit);
-        return new PrintedPage(figures(number), of == null || unsure ? 0 : figures(of), named.group("words"));
+        int count = of == null || unsure ? 0 : figures(of);
+        boolean misread = unsure || MISREAD.matcher(named.group("words")).find();
+        return new PrintedPage(figures(number), count, misread ? "page " + figures(number) + (count > 0 ? " of " + count : "") : named.group("words"));
     }
 
     private static int figures(String read) {

@@ -180,6 +180,7 @@ class CutterTests {
         assertThat(PrintedPage.of(Pages.page(words.replace("  ", " | ")))).hasValueSatisfying(printed -> {
             assertThat(printed.number()).isEqualTo(number);
             assertThat(printed.of()).isEqualTo(of);
+            assertThat(printed.words()).as("fit to be shown").doesNotContain("lof", "0f");
         });
     }
 

@@ -26,6 +26,7 @@ import javafx.scene.layout.VBox;
 final class AreaPanel extends VBox {
     private static final double LEAST_MM = 1;
     private static final int LIST_PX = 132;
+    private static final double HERE_PX = 90;
     private static final int ROW_PX = 21;
 
     private final CutDesk desk;
@@ -72,7 +73,12 @@ final class AreaPanel extends VBox {
                 Controls.button("cut.area.words", () -> desk.lookForWordsIn(area)), Controls.button("cut.area.name", () -> area.ifPresent(desk::nameByWordsIn)),
                 Controls.button("cut.area.divide", () -> area.ifPresent(its -> sheets.divideAt(current, its.leftMm() + its.widthMm(), false))),
                 Controls.button("cut.area.divideAll", () -> area.ifPresent(its -> sheets.divideAt(current, its.leftMm() + its.widthMm(), true))));
-        getChildren().addAll(Controls.paragraph(Words.of("cut.area.how"), Styles.SMALL), fields, found, whole);
+        Label how = Controls.paragraph(Words.of("cut.area.how"), Styles.SMALL);
+        // The words of the page give way, not what is said of them.
+        how.setMinHeight(USE_PREF_SIZE);
+        here.setMinHeight(USE_PREF_SIZE);
+        here.setMaxHeight(HERE_PX);
+        getChildren().addAll(how, fields, found, whole);
         Controls.show(found, false);
     }
 

@@ -27,6 +27,7 @@ final class LargePage extends HBox {
     static final int WIDTH_PX = 800;
     /** How wide the words of a page are shown, in pixels. */
     private static final double BESIDE = 250;
+    private static final double LEAST_WORDS_PX = 60;
 
     private final CutDesk desk;
     private final PagePictures pictures;
@@ -54,6 +55,7 @@ final class LargePage extends HBox {
         });
         words.setEditable(false);
         words.setWrapText(true);
+        words.setMinHeight(LEAST_WORDS_PX);
         VBox.setVgrow(words, Priority.ALWAYS);
         area = new AreaPanel(desk, sheets, this::take, to -> turn.accept(to - page));
         VBox beside = new VBox(8, words, area);
