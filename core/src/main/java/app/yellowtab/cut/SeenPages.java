@@ -35,8 +35,7 @@ public final class SeenPages {
         for (SourcePages its : BatchOrder.singles(batch)) {
             BatchPage page = read.getOrDefault(its.source(), List.of()).get(its.first() - 1);
             // What leads to a sheet leads to the first of its halves.
-            boolean isOtherHalf = before != null && before.source().equals(its.source()) && before.first() == its.first();
-            pages.add(isOtherHalf ? page.withBookmarks(List.of()).withSheet(Optional.empty()) : page);
+            pages.add(before != null && its.isOtherHalfOf(before) ? page.withBookmarks(List.of()).withSheet(Optional.empty()) : page);
             before = its;
         }
         return pages;

@@ -73,7 +73,8 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
         if (newSources.equals(sources)) return this;
         Set<SourceId> there = new HashSet<>();
         for (Source source : newSources) there.add(source.id());
-        List<Batch> left = batches.stream().filter(batch -> batch.runs().stream().allMatch(run -> there.contains(run.source()))).toList();
+        List<Batch> left = batches.stream().map(batch -> Map.entry(batch, batch.runs().stream().filter(run -> there.contains(run.source())).toList())).filter(its -> !its.getValue().isEmpty())
+                .map(its -> its.getValue().equals(its.getKey().runs()) ? its.getKey() : its.getKey().withRuns(its.getValue())).toList();
         return new Bundle(heading, layout, fromSources, reading, newSources, contents, setAside, numbering, left, recognition);
     }
 

@@ -28,13 +28,16 @@ public final class PiecePlanner {
     public static Plan plan(Document document, Map<SourceId, Source> sources, Comments comments, int levels) {
         List<Leaf> leaves = new ArrayList<>();
         List<PlannedBookmark> bookmarks = new ArrayList<>();
+        Optional<Run> before = Optional.empty();
         for (Run run : document.runs()) {
             if (!(run instanceof SourcePages pages)) throw new IllegalArgumentException("a piece is of pages of sources");
             Source source = sources.get(pages.source());
             if (source == null) throw new IllegalArgumentException("no such source: " + pages.source().value());
             int level = bookmarks.isEmpty() ? 0 : 1;
+            boolean isOtherHalf = before.filter(pages::isOtherHalfOf).isPresent();
+            before = Optional.of(run);
             for (SourceBookmark own : source.bookmarks()) {
-                if (own.page() < pages.first() || own.page() > pages.last() || own.level() > levels) continue;
+                if (isOtherHalf || own.page() < pages.first() || own.page() > pages.last() || own.level() > levels) continue;
                 level = Math.min(own.level(), level + 1);
                 bookmarks.add(new PlannedBookmark(level, own.title(), new Target(leaves.size() + own.page() - pages.first(), Planner.view(own, source, pages.look())), own.look()));
             }

@@ -173,9 +173,11 @@ public final class Planner {
             if (separators == Separators.TITLED) add(new Content.Divider(document.id(), tab, document.title()));
             int firstLeaf = next();
             bookmarks.add(new PlannedBookmark(depth + 1, tab == 0 ? document.title() : tab + ". " + document.title(), firstLeaf));
-            for (Run run : document.runs()) {
-                switch (run) {
-                    case SourcePages pages -> place(document, pages, depth + 1);
+            List<Run> runs = document.runs();
+            for (int i = 0; i < runs.size(); i++) {
+                switch (runs.get(i)) {
+                    // What leads to a sheet leads to the first of its halves.
+                    case SourcePages pages -> place(document, pages, depth + 1, i == 0 || !pages.isOtherHalfOf(runs.get(i - 1)));
                     case BlankPages blank -> place(document, blank);
                     case ReservedPages reserved -> place(document, reserved);
                 }
@@ -183,13 +185,13 @@ public final class Planner {
             entries.add(new PlannedDocument(document, tab, depth, span(firstLeaf)));
         }
 
-        private void place(Document document, SourcePages run, int level) {
+        private void place(Document document, SourcePages run, int level, boolean marked) {
             Source source = sources.get(run.source());
             if (source == null) throw new IllegalArgumentException("no such source in the bundle: " + run.source().value());
             int offset = next() - run.first();
             int previous = level;
             for (SourceBookmark own : source.bookmarks()) {
-                if (own.page() < run.first() || own.page() > run.last() || own.level() > bundle.fromSources().bookmarkLevels()) continue;
+                if (!marked || own.page() < run.first() || own.page() > run.last() || own.level() > bundle.fromSources().bookmarkLevels()) continue;
                 previous = Math.min(level + own.level(), previous + 1);
                 bookmarks.add(new PlannedBookmark(previous, own.title(), new Target(own.page() + offset, view(own, source, run.look())), own.look()));
             }

@@ -26,6 +26,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** What was read in the picture of one page, kept so that it need not be read again: JSON packed with gzip, described in docs/recognised.schema.json. */
 public final class RecognisedFile {
     private static final int FORMAT = 2;
+    private static final int BEFORE_MEASURES = 1;
     private static final double HUNDREDTHS = 100;
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
 
@@ -36,18 +37,24 @@ public final class RecognisedFile {
         if (!Files.exists(file)) return Optional.empty();
         try (InputStream in = new GZIPInputStream(Files.newInputStream(file))) {
             JsonNode root = MAPPER.readTree(in.readAllBytes());
-            if (root.path("recognised").asInt(0) != FORMAT) return Optional.empty();
+            int format = root.path("recognised").asInt(0);
+            if (format != FORMAT && format != BEFORE_MEASURES) return Optional.empty();
             JsonNode numbers = root.required("sides");
             float[] sides = new float[numbers.size()];
             for (int i = 0; i < sides.length; i++) sides[i] = (float) (numbers.get(i).asInt() / HUNDREDTHS);
             List<Integer> certainties = new ArrayList<>();
             root.required("certainties").forEach(one -> certainties.add(one.asInt()));
-            return Optional.of(new RecognisedPage(PageText.of(root.required("text").asString(), sides), certainties, root.required("languages").asString(), root.required("engine").asString(),
-                    state(root)));
+            return Optional.of(new RecognisedPage(PageText.of(root.required("text").asString(), sides), certainties, root.required("languages").asString(), root.required("engine").asString(), format == FORMAT ? state(root) : oldState(root)));
         } catch (IOException | JacksonException | IllegalArgumentException damaged) {
             LoggerFactory.getLogger(RecognisedFile.class).warn("the page is read anew: {}", file, damaged);
             return Optional.empty();
         }
+    }
+
+    /** What was told before marks, edges and folds were measured. */
+    private static SheetState oldState(JsonNode root) {
+        SheetState state = root.required("blank").asBoolean() ? SheetState.BLANK : SheetState.SOUND;
+        return state.withTurns(root.required("turns").asInt()).withSlant(root.required("slant").asDouble());
     }
 
     private static SheetState state(JsonNode root) {

@@ -6,12 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.yellowtab.edit.CutEdits;
 import app.yellowtab.edit.Edits;
-import app.yellowtab.facts.PageText;
+import app.yellowtab.edit.Place;
 import app.yellowtab.facts.PageText.Word;
+import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
-import app.yellowtab.facts.SheetState;
 import app.yellowtab.facts.SheetState.DarkEdges;
+import app.yellowtab.facts.SheetState;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Comments;
+import app.yellowtab.model.Document;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.cut.CutRules;
@@ -19,7 +22,11 @@ import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.source.BookmarkLook;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceBookmark;
+import app.yellowtab.plan.PiecePlanner;
+import app.yellowtab.plan.Planner;
 import app.yellowtab.sample.RehearsalSheets;
 import app.yellowtab.testing.Bundles;
 import java.util.ArrayList;
@@ -89,6 +96,29 @@ class BatchOrderTests {
         assertThat(CutEdits.batchOf(apart, fronts).runs()).hasSize(1);
         assertThat(Pieces.byHand(CutEdits.batchOf(apart, backs)).cuts()).containsKey(2);
         assertThat(CutEdits.isInOther(apart, backs)).isFalse();
+    }
+
+    @Test
+    void whatIsLeftOfAJoinedBatchStaysWhenOneOfItsFilesGoes() {
+        Source fronts = Bundles.source("fronts", 3);
+        Source backs = Bundles.source("backs", 3);
+        Bundle joined = CutEdits.joined(Edits.addSources(Bundle.EMPTY, List.of(fronts, backs)), fronts, backs, false);
+        Bundle left = Edits.removeSources(joined, Set.of(backs.id()));
+        assertThat(left.batches()).singleElement().satisfies(batch -> assertThat(order(batch)).containsExactly(1, 2, 3));
+        assertThat(Edits.removeSources(left, Set.of(fronts.id())).batches()).isEmpty();
+    }
+
+    @Test
+    void bookmarksOfADividedSheetLeadToItsFirstHalf() {
+        Source book = Bundles.source("book", 2);
+        Source marked = new Source(book.id(), book.fileName(), book.storedName(), book.kind(), book.bytes(), book.sha256(), book.checksum(), 2, List.of(new SourceBookmark(1, "Chapter", 1, BookmarkLook.PLAIN)),
+                book.proposedTitle(), book.proposedDate(), book.about(), book.conversion());
+        List<BatchPage> read = List.of(sheet(420, 297, SheetState.SOUND.withFold(0.5)), sheet(420, 297, SheetState.SOUND));
+        Batch divided = SheetMending.divided(Batch.of(marked), read, List.of(1));
+        Document document = Document.of(marked).withRuns(List.copyOf(divided.runs()));
+        assertThat(PiecePlanner.plan(document, Map.of(marked.id(), marked), Comments.KEPT, 3).bookmarks()).singleElement().satisfies(mark -> assertThat(mark.target().leaf()).isZero());
+        Bundle bundle = Edits.insertDocuments(Edits.addSources(Bundle.EMPTY, List.of(marked)), List.of(document), new Place(Optional.empty(), 0));
+        assertThat(Planner.plan(bundle).bookmarks()).filteredOn(mark -> mark.title().equals("Chapter")).hasSize(1);
     }
 
     @Test

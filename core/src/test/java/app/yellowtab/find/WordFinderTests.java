@@ -33,7 +33,7 @@ class WordFinderTests {
 
     @Test
     void aHitSaysWhereItStandsAndWhatIsAroundIt() {
-        assertThat(new WordFinder("motor burnt").on(PAGE).getFirst().around()).startsWith("…cooling failed on");
+        assertThat(new WordFinder("motor burnt").on(PAGE).getFirst().around()).startsWith("… cooling failed on");
         WordFinder.Hit hit = new WordFinder("fan motor").on(PAGE).getFirst();
         assertThat(hit.words()).extracting(Word::topMm).containsExactly(20f, 26f);
         assertThat(hit.around()).isEqualTo("The cooling failed on (Monday), the fan motor burnt out. Mr Müller's COOLING unit …");

@@ -5,16 +5,22 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.facts.SheetState.DarkEdges;
+import app.yellowtab.facts.SheetState;
 import app.yellowtab.sample.RehearsalBacks;
-import app.yellowtab.sample.RehearsalFile;
 import app.yellowtab.sample.RehearsalFile.Packing;
+import app.yellowtab.sample.RehearsalFile;
 import app.yellowtab.sample.RehearsalPages;
 import app.yellowtab.sample.RehearsalSheets;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.zip.GZIPOutputStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.BeforeAll;
@@ -131,5 +137,17 @@ class SheetMeasureTests {
             for (int y = 0; y < read.getHeight(); y += 3) for (int x = 0; x < read.getWidth(); x += 3) if (Math.abs((read.getRGB(x, y) & 255) - (side.getRGB(x, y) & 255)) < 40) same++;
             assertThat((double) same * 9 / read.getWidth() / read.getHeight()).isGreaterThan(0.98);
         }
+    }
+
+    @Test
+    void whatWasKeptBeforeTheseMeasuresIsReadStill() throws IOException {
+        Path file = temp.resolve("old.json.gz");
+        try (Writer old = new OutputStreamWriter(new GZIPOutputStream(Files.newOutputStream(file)), StandardCharsets.UTF_8)) {
+            old.write("{\"recognised\":1,\"engine\":\"e\",\"languages\":\"eng\",\"turns\":2,\"slant\":0.4,\"blank\":false,\"text\":\"word\\n\",\"sides\":[100,200,300,400],\"certainties\":[90]}");
+        }
+        assertThat(RecognisedFile.read(file)).hasValueSatisfying(page -> {
+            assertThat(page.text().text()).isEqualTo("word\n");
+            assertThat(page.state()).isEqualTo(SheetState.SOUND.withTurns(2).withSlant(0.4));
+        });
     }
 }

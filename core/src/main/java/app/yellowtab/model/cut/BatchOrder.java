@@ -145,13 +145,9 @@ public final class BatchOrder {
     public static Batch undivided(Batch batch, Set<PageKey> pages) {
         List<SourcePages> all = new ArrayList<>();
         for (SourcePages page : singles(batch)) {
-            if (!all.isEmpty() && isOtherHalf(all.getLast(), page) && (pages.contains(page.key(1)) || pages.contains(all.getLast().key(1)))) all.set(all.size() - 1, all.getLast().withLook(all.getLast().look().withCrop(Optional.empty())));
+            if (!all.isEmpty() && page.isOtherHalfOf(all.getLast()) && (pages.contains(page.key(1)) || pages.contains(all.getLast().key(1)))) all.set(all.size() - 1, all.getLast().withLook(all.getLast().look().withCrop(Optional.empty())));
             else all.add(page);
         }
         return with(batch, all);
-    }
-
-    private static boolean isOtherHalf(SourcePages before, SourcePages page) {
-        return before.source().equals(page.source()) && before.first() == page.first() && before.look().crop().isPresent() && page.look().crop().isPresent();
     }
 }

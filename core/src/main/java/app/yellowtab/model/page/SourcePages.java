@@ -46,6 +46,11 @@ public record SourcePages(RunId id, SourceId source, int first, int last, PageLo
         return id.equals(next.id) && source.equals(next.source) && last + 1 == next.first && look.equals(next.look);
     }
 
+    /** {@return whether this is the other half of a sheet that was divided in two, and whose first half came right before} */
+    public boolean isOtherHalfOf(Run before) {
+        return before instanceof SourcePages half && first == last && half.last == first && half.source.equals(source) && half.look.crop().isPresent() && look.crop().isPresent();
+    }
+
     /** {@return these pages and those up to another} */
     public SourcePages to(int newLast) {
         return part(first, newLast);
