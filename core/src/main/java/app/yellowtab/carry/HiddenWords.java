@@ -2,6 +2,8 @@ package app.yellowtab.carry;
 
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
+import app.yellowtab.model.page.LookedPage;
+import app.yellowtab.model.page.PageLook;
 import app.yellowtab.output.MadeStream;
 import app.yellowtab.pdf.PageFrame;
 import java.io.ByteArrayOutputStream;
@@ -9,6 +11,7 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
@@ -65,6 +68,27 @@ final class HiddenWords {
     static boolean isFont(COSBase item) {
         COSBase real = item instanceof COSObject reference ? reference.getObject() : item;
         return real instanceof COSDictionary font && FONT_NAME.equals(font.getNameAsString(COSName.BASE_FONT));
+    }
+
+    /** {@return the words of a page whose middles are seen with a look: a half of a sheet has those of that half} */
+    static RecognisedPage seen(RecognisedPage page, PageFrame came, PageLook look) {
+        if (look.crop().isEmpty()) return page;
+        LookedPage looked = LookedPage.of(came.widthPt(), came.heightPt(), look);
+        List<List<PageText.Word>> lines = new ArrayList<>();
+        List<Integer> certainties = new ArrayList<>();
+        int at = 0;
+        for (List<PageText.Word> line : page.text().lines()) {
+            List<PageText.Word> its = new ArrayList<>();
+            for (PageText.Word word : line) {
+                int certainty = page.certainties().get(at++);
+                double[] box = page.state().asCame(word.leftMm() * PT_PER_MM, word.topMm() * PT_PER_MM, word.rightMm() * PT_PER_MM, (word.topMm() + word.heightMm()) * PT_PER_MM, came.widthPt(), came.heightPt());
+                if (!looked.shown().contains(looked.of((box[0] + box[2]) / 2, came.heightPt() - (box[1] + box[3]) / 2))) continue;
+                its.add(word);
+                certainties.add(certainty);
+            }
+            if (!its.isEmpty()) lines.add(its);
+        }
+        return new RecognisedPage(lines.isEmpty() ? PageText.NONE : new PageText(lines), certainties, page.languages(), page.engine(), page.state());
     }
 
     /**

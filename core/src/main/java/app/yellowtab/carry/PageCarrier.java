@@ -162,7 +162,7 @@ public final class PageCarrier {
         to.setItem(COSName.RESOURCES, used.resources());
         if (alone) contents = shutIn(unpacked, media, to);
         String drawn = drawn(settled.drawings(), looked.setUp(), to.getCOSDictionary(COSName.RESOURCES));
-        return new Ready(to, new LeafCloser.Shown(looked.setUp() + hidden(words, PageFrame.of(source), to.getCOSDictionary(COSName.RESOURCES)), contents, alone ? ContentScan.EMPTY : scan, drawn), used.isFollowed());
+        return new Ready(to, new LeafCloser.Shown(looked.setUp() + hidden(words.map(read -> HiddenWords.seen(read, PageFrame.of(source), look)), PageFrame.of(source), to.getCOSDictionary(COSName.RESOURCES)), contents, alone ? ContentScan.EMPTY : scan, drawn), used.isFollowed());
     }
 
     /** Sets a page's boxes; {@return whether it had no extent, so that it got the standard sheet's} */

@@ -80,19 +80,7 @@ public final class SeenPages {
 
     /** {@return where a word stands on the page as it came, in millimetres from the upper left: words that were read in a picture are told as on the upright page} */
     static Rectangle2D asCame(Word word, BatchPage page) {
-        double left = word.leftMm();
-        double top = word.topMm();
-        double right = left + word.widthMm();
-        double bottom = top + word.heightMm();
-        return switch (page.state().turns()) {
-            case 1 -> box(top, page.heightMm() - right, bottom, page.heightMm() - left);
-            case 2 -> box(page.widthMm() - right, page.heightMm() - bottom, page.widthMm() - left, page.heightMm() - top);
-            case 3 -> box(page.widthMm() - bottom, left, page.widthMm() - top, right);
-            default -> box(left, top, right, bottom);
-        };
-    }
-
-    private static Rectangle2D box(double left, double top, double right, double bottom) {
-        return new Rectangle2D.Double(left, top, right - left, bottom - top);
+        double[] box = page.state().asCame(word.leftMm(), word.topMm(), word.rightMm(), word.topMm() + word.heightMm(), page.widthMm(), page.heightMm());
+        return new Rectangle2D.Double(box[0], box[1], box[2] - box[0], box[3] - box[1]);
     }
 }

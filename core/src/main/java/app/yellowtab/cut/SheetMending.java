@@ -11,6 +11,7 @@ import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Point2D;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
@@ -98,9 +99,25 @@ public final class SheetMending {
         return new Halves(LookedPage.cropTo(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look, first), LookedPage.cropTo(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look, second));
     }
 
-    /** {@return a new look, whose crop takes the dark edges away if that of the old one did} */
+    /** {@return a new look, whose crop takes the dark edges away if that of the old one did; another one shows as much of the same as it did} */
     private static PageLook withEdges(BatchPage page, PageLook old, PageLook look) {
-        return isOfEdges(page, old) ? look.withCrop(Optional.of(edgeCrop(page, look))) : look;
+        if (old.crop().isEmpty()) return look;
+        if (isOfEdges(page, old)) return look.withCrop(Optional.of(edgeCrop(page, look)));
+        double width = page.widthMm() * PT_A_MM;
+        double height = page.heightMm() * PT_A_MM;
+        LookedPage before = LookedPage.of(width, height, old);
+        PageLook bare = look.withCrop(Optional.empty());
+        Point2D asCame;
+        try {
+            asCame = before.matrix().inverseTransform(new Point2D.Double(before.widthPt() / 2, before.heightPt() / 2), null);
+        } catch (NoninvertibleTransformException e) {
+            throw new IllegalStateException("turns can be undone", e);
+        }
+        Point2D middle = LookedPage.of(width, height, bare).matrix().transform(asCame, null);
+        boolean swaps = (old.turns() + look.turns()) % 2 != 0;
+        double wide = swaps ? before.heightPt() : before.widthPt();
+        double high = swaps ? before.widthPt() : before.heightPt();
+        return look.withCrop(Optional.of(LookedPage.cropTo(width, height, bare, new Rectangle2D.Double(middle.getX() - wide / 2, middle.getY() - high / 2, wide, high))));
     }
 
     static boolean isOfEdges(BatchPage page, PageLook look) {

@@ -29,6 +29,21 @@ public record SheetState(int turns, int perhapsTurns, double slantDegrees, doubl
         if (!(foldShare >= 0 && foldShare < 1)) throw new IllegalArgumentException("\"foldShare\" must be 0 to 1, got " + foldShare);
     }
 
+    /**
+     * {@return where a box of the upright page lies on the page as it came: its left, top, right and bottom, in the units given}
+     *
+     * @param wide how wide what is seen of the page is as it came
+     * @param high how high
+     */
+    public double[] asCame(double left, double top, double right, double bottom, double wide, double high) {
+        return switch (turns) {
+            case 1 -> new double[] {top, high - right, bottom, high - left};
+            case 2 -> new double[] {wide - right, high - bottom, wide - left, high - top};
+            case 3 -> new double[] {wide - bottom, left, wide - top, right};
+            default -> new double[] {left, top, right, bottom};
+        };
+    }
+
     /** {@return whether it is surely blank: nothing on it but dirt} */
     public boolean isBlank() {
         return markMm == 0;

@@ -99,18 +99,14 @@ public final class PageReading {
         double width = turns % 2 == 0 ? picture.width() : picture.height();
         double height = turns % 2 == 0 ? picture.height() : picture.width();
         List<double[]> shares = new ArrayList<>();
+        SheetState turned = SheetState.SOUND.withTurns(turns);
         for (ReadWord word : words) {
             if (word.certainty() < LIKELY || word.text().codePoints().noneMatch(Character::isLetterOrDigit)) continue;
             double left = word.left() / width;
             double top = word.top() / height;
             double right = left + word.width() / width;
             double bottom = top + word.height() / height;
-            shares.add(switch (turns) {
-                case 1 -> new double[] {top, 1 - right, bottom, 1 - left};
-                case 2 -> new double[] {1 - right, 1 - bottom, 1 - left, 1 - top};
-                case 3 -> new double[] {1 - bottom, left, 1 - top, right};
-                default -> new double[] {left, top, right, bottom};
-            });
+            shares.add(turned.asCame(left, top, right, bottom, 1, 1));
         }
         return shares;
     }

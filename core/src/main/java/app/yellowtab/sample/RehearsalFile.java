@@ -7,7 +7,10 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Path;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageWriteParam;
@@ -44,22 +47,34 @@ public final class RehearsalFile {
      */
     public static void write(List<BufferedImage> sides, Packing packing, int dpi, Path target) throws IOException {
         try (PDDocument document = new PDDocument()) {
-            for (BufferedImage side : sides) add(document, side, packing, dpi);
+            // What is the same picture is packed once.
+            Map<BufferedImage, PDImageXObject> packed = new IdentityHashMap<>();
+            for (BufferedImage side : sides) {
+                if (!packed.containsKey(side)) packed.put(side, pack(document, side, packing, dpi));
+                add(document, side, Objects.requireNonNull(packed.get(side)), dpi);
+            }
             document.setDocumentId(0L);
             document.save(target.toFile());
         }
     }
 
     static void add(PDDocument document, BufferedImage side, Packing packing, int dpi) throws IOException {
-        PDRectangle size = new PDRectangle(side.getWidth() * (float) PT_AN_INCH / dpi, side.getHeight() * (float) PT_AN_INCH / dpi);
-        PDPage page = new PDPage(size);
-        document.addPage(page);
-        PDImageXObject picture = switch (packing) {
+        add(document, side, pack(document, side, packing, dpi), dpi);
+    }
+
+    private static PDImageXObject pack(PDDocument document, BufferedImage side, Packing packing, int dpi) throws IOException {
+        return switch (packing) {
             case CCITT -> CCITTFactory.createFromImage(document, side);
             case JBIG2 -> jbig2(document, side);
             case JPEG -> JPEGFactory.createFromImage(document, side, QUALITY, dpi);
             case JPEG_2000 -> jpeg2000(document, side);
         };
+    }
+
+    private static void add(PDDocument document, BufferedImage side, PDImageXObject picture, int dpi) throws IOException {
+        PDRectangle size = new PDRectangle(side.getWidth() * (float) PT_AN_INCH / dpi, side.getHeight() * (float) PT_AN_INCH / dpi);
+        PDPage page = new PDPage(size);
+        document.addPage(page);
         try (PDPageContentStream content = new PDPageContentStream(document, page)) {
             content.drawImage(picture, 0, 0, size.getWidth(), size.getHeight());
         }

@@ -28,6 +28,8 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 final class SampleBatch {
     private static final int SHEETS = 29;
     private static final int TWICE = 11;
+    /** So many backs differ in their dust: enough for the eye, and the matter is made while one waits. */
+    private static final int BACKS = 7;
     private static final List<Integer> UPSIDE_DOWN = List.of(4, 13, 22);
     private static final int FIRST_INVOICE = 412;
     private static final int FIRST_SLIP = 2291;
@@ -49,6 +51,8 @@ final class SampleBatch {
         batch.document.save(printed);
         batch.document.close();
         Random random = new Random(file.path().hashCode());
+        List<BufferedImage> backs = new ArrayList<>();
+        for (int back = 0; back < BACKS; back++) backs.add(RehearsalScanner.back(FIRST_SLIP + back));
         List<BufferedImage> sides = new ArrayList<>();
         try (PDDocument sheets = Loader.loadPDF(printed.toByteArray())) {
             BoundedRenderer renderer = new BoundedRenderer(sheets);
@@ -57,8 +61,8 @@ final class SampleBatch {
                 BufferedImage front = RehearsalScan.scanned(renderer.draw(sheet, WIDTH_PX).image(), degrees, new Manner(DPI, Ink.BLACK_AND_WHITE, MOST_DEGREES, false), random);
                 if (UPSIDE_DOWN.contains(sheet)) front = RehearsalScanner.upsideDown(front);
                 sides.add(front);
-                sides.add(RehearsalScanner.back(FIRST_SLIP + sheet));
-                if (sheet == TWICE) sides.addAll(List.of(front, RehearsalScanner.back(FIRST_SLIP)));
+                sides.add(backs.get(sheet % BACKS));
+                if (sheet == TWICE) sides.addAll(List.of(front, backs.getFirst()));
             }
         }
         RehearsalFile.write(sides, Packing.CCITT, DPI, target);

@@ -168,6 +168,20 @@ class BatchOrderTests {
     }
 
     @Test
+    void aHalfStaysAsLargeWhenItIsStraightenedAfterwards() {
+        Source source = Bundles.source("book", 1);
+        List<BatchPage> read = List.of(sheet(420, 297, SheetState.SOUND.withFold(0.5).withSlant(1.5)));
+        Batch divided = SheetMending.divided(Batch.of(source), read, List.of(1));
+        List<BatchPage> inOrder = SeenPages.inOrder(divided, Map.of(source.id(), read));
+        Batch straight = SheetMending.straightened(divided, inOrder, List.of(1, 2));
+        assertThat(SeenPages.seen(straight, inOrder)).allSatisfy(half -> {
+            assertThat(half.widthMm()).isCloseTo(210, within(0.5));
+            assertThat(half.heightMm()).isCloseTo(297, within(8.0));
+        });
+        assertThat(SheetsToMend.of(straight, inOrder, Cutter.cut(inOrder, CutRules.NONE, ByHand.NONE)).askew()).isEmpty();
+    }
+
+    @Test
     void darkEdgesGoAndNoWordWithThem() {
         Source source = Bundles.source("post", 1);
         Word atEdge = new Word("12", 204, 285, 6, 4);

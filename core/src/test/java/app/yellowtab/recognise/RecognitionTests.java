@@ -8,27 +8,28 @@ import app.yellowtab.assemble.Outcome;
 import app.yellowtab.assemble.PieceWriter;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Document;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.PiecePlanner;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.sample.RehearsalScan;
 import app.yellowtab.sample.RehearsalScan.Ink;
 import app.yellowtab.sample.RehearsalScan.Manner;
+import app.yellowtab.sample.RehearsalScan;
 import app.yellowtab.source.BatchPages;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.source.Intake;
-import app.yellowtab.source.Recognition;
 import app.yellowtab.source.RecognisedPages;
+import app.yellowtab.source.Recognition;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
@@ -45,6 +46,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
@@ -231,6 +233,23 @@ class RecognitionTests {
         }
         assertThat(directions).isNotEmpty().containsOnly(0f);
         assertThat(text(target).getFirst()).startsWith("The chamber was opened");
+    }
+
+    @Test
+    void eachHalfOfADividedSheetHasItsOwnWordsAlone() throws IOException {
+        Source source = scan(0, SENTENCE);
+        recognise(source);
+        PageLook left = PageLook.PLAIN.withCrop(Optional.of(new Area(0, 0, 80, 297)));
+        PageLook right = PageLook.PLAIN.withCrop(Optional.of(new Area(80, 0, 130, 297)));
+        Document halves = Document.of(source).withRuns(List.of(SourcePages.of(source.id(), 1, 1).withLook(left), SourcePages.of(source.id(), 1, 1).withLook(right)));
+        Path target = temp.resolve("halves.pdf");
+        try (PieceWriter writer = new PieceWriter(place, List.of(PiecePlanner.plan(halves, Map.of(source.id(), place.source(source.id())), Comments.KEPT, 1)))) {
+            writer.write(PiecePlanner.plan(halves, Map.of(source.id(), place.source(source.id())), Comments.KEPT, 1), target, Progress.NONE, () -> false);
+        }
+        List<String> words = text(target).stream().flatMap(page -> Stream.of(page.strip().split("\\s+"))).sorted().toList();
+        assertThat(words).isEqualTo(Stream.of(text(produce(source, new ArrayList<>())).getFirst().strip().split("\\s+")).sorted().toList());
+        assertThat(text(target)).allSatisfy(page -> assertThat(page).isNotBlank());
+        assertThat(text(target).getFirst()).startsWith("The chamber");
     }
 
     @Test
