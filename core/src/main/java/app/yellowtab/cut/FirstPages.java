@@ -24,11 +24,12 @@ final class FirstPages {
     private static final Pattern BILL = Pattern.compile("(?i)(.*\\b(invoice|account|bill|receipt|credit note)\\s*(no|number|date)\\b.*|\\W*(invoice|bill|receipt|credit note)\\W*)");
     private static final Pattern CARRIED = Pattern.compile("(?i)\\W*(carried|brought) (forward|over)\\b.*");
     private static final Pattern GREETING = Pattern.compile("^(?:(?i:hi|hello|good (?:morning|afternoon))\\s)?\\p{Lu}\\p{Ll}+(?: \\p{Lu}\\p{Ll}+)?\\s?[,:–—-](\\s.*|$)");
-    private static final Pattern CHAPTER = Pattern.compile("^(\\d{1,2}|[A-Z])[.)]?\\s+\\p{Lu}.*");
+    private static final Pattern CHAPTER = Pattern.compile("^(\\d{1,2}(?:\\.\\d{1,2})*|[A-Z])[.)]?\\s+\\p{Lu}.*");
     private static final Pattern KIND = Pattern.compile("(?i).*\\b(witness statement of|statement of|report of|attendance note|note of|memorandum|minutes|certificate|notice of|application for|request for|agreement|invoice|report|order)\\b.*");
     private static final Pattern END = Pattern.compile("(?i)^(yours (faithfully|sincerely|truly)|(with )?(kind |best )?(regards|wishes)|signed\\b.*|i believe that the facts.*|.*\\btotal due\\b.*|.*\\bdue within\\b.*|thanks)[,.]?.*");
     private static final Pattern NUMBERED = Pattern.compile("^\\(?(?<n>\\d{1,3})[.)]\\s.*");
     private static final Pattern SHEET_NUMBER = Pattern.compile("(?i)[\\s\\-–—|]*(?:(?:page|sheet|p)\\.?\\s*)?\\d{1,4}(?:\\s*(?:of|/)\\s*\\d{1,4})?\\W*$");
+    private static final Pattern LEADING_NUMBER = Pattern.compile("^\\W*(\\d{1,4}|[ivxlc]{1,6})\\s+");
     private static final double HEAD = 0.45;
     private static final double TOP = 0.17;
     /** A heading's letters are larger than what is usual on the page by so much. */
@@ -119,7 +120,7 @@ final class FirstPages {
             // On its second page, what was the title of the first.
             boolean said = its.size() > 2 && linesBefore.size() > 1 && saidBefore().containsAll(its);
             if (again || said) running.add(line);
-            else if (linesBefore.stream().limit(FEW_LINES).anyMatch(before -> letters(before.text()).equals(letters(line.text())) && letters(line.text()).length() > 3)) other = true;
+            else if (linesBefore.stream().limit(FEW_LINES).anyMatch(before -> isOther(words(before.text()), its))) other = true;
         }
         if (!running.isEmpty() && !other) weigh(-2.2, "");
         if (other) weigh(0.8, "another date or number at its head");
@@ -131,15 +132,22 @@ final class FirstPages {
         return said;
     }
 
-    /** {@return the words of a line, without the number of a page at its end} */
+    /** {@return the words of a line, without the number of a page at either end} */
     private static List<String> words(String line) {
         List<String> words = new ArrayList<>();
-        for (String word : SHEET_NUMBER.matcher(line).replaceFirst("").toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{Nd}]+")) if (!word.isEmpty()) words.add(word);
+        for (String word : LEADING_NUMBER.matcher(SHEET_NUMBER.matcher(line).replaceFirst("")).replaceFirst("").toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{Nd}]+")) if (!word.isEmpty()) words.add(word);
         return words;
     }
 
-    private static String letters(String line) {
-        return line.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}]+", " ").strip();
+    /** {@return whether two lines have the same words, but for their figures} */
+    private static boolean isOther(List<String> one, List<String> other) {
+        boolean words = false;
+        for (int i = 0; i < one.size() && one.size() == other.size(); i++) {
+            boolean figures = Character.isDigit(one.get(i).charAt(0)) && Character.isDigit(other.get(i).charAt(0));
+            if (!figures && !one.get(i).equals(other.get(i))) return false;
+            words |= !figures;
+        }
+        return words && one.size() == other.size() && !one.equals(other);
     }
 
     private void head() {
