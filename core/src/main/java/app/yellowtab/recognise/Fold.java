@@ -10,8 +10,9 @@ final class Fold {
     private static final double TO = 0.58;
     private static final int FAINT = 28;
     private static final int DARK = 80;
-    /** The shadow of a fold runs over so much of the height and is no wider than this, in millimetres. */
+    /** The shadow of a fold runs over so much of the height and is so wide, in millimetres: a ruled line is thinner. */
     private static final double SHADOW_SHARE = 0.75;
+    private static final double LEAST_SHADOW_MM = 1.2;
     private static final double MOST_SHADOW_MM = 12;
     /** Between the words of two pages there are two margins. */
     private static final double LEAST_GAP_MM = 14;
@@ -29,11 +30,14 @@ final class Fold {
     /** {@return where the pages of an upright sheet meet, as a share of its width; 0 where it is one page} */
     static double of(Ink ink) {
         double wide = (double) ink.width / ink.height;
-        if (wide < LEAST_WIDE || wide > MOST_WIDE || !hasWordsOnBothSides(ink)) return 0;
+        if (wide < LEAST_WIDE || wide > MOST_WIDE) return 0;
+        int[] letters = letters(ink);
         int from = (int) (ink.width * FROM);
         int to = (int) (ink.width * TO);
-        double shadow = middle(ink, from, to, FAINT, SHADOW_SHARE * ink.height, true, 0, MOST_SHADOW_MM);
-        if (shadow > 0) return shadow;
+        double shadow = middle(ink, from, to, FAINT, SHADOW_SHARE * ink.height, true, LEAST_SHADOW_MM, MOST_SHADOW_MM);
+        // One of the two pages may have hardly a word.
+        if (shadow > 0 && letters[0] + letters[1] >= LEAST_LETTERS) return shadow;
+        if (letters[0] < LEAST_LETTERS || letters[1] < LEAST_LETTERS) return 0;
         double gap = middle(ink, from, to, DARK, SPECKS * ink.height, false, LEAST_GAP_MM, Double.MAX_VALUE);
         int at = (int) (gap * ink.width);
         return gap > 0 && filled(ink, 0, at) >= LEAST_FILLED && filled(ink, at, ink.width) >= LEAST_FILLED ? gap : 0;
@@ -56,7 +60,8 @@ final class Fold {
         return rows == 0 ? 0 : (double) filled / rows / (to - from);
     }
 
-    private static boolean hasWordsOnBothSides(Ink ink) {
+    /** {@return how many spots of the size of letters are on the left half, and on the right one} */
+    private static int[] letters(Ink ink) {
         int left = 0;
         int right = 0;
         for (int[] spot : ink.spots(ink.darkerBy(DARK))) {
@@ -65,7 +70,7 @@ final class Fold {
             if (spot[2] < ink.width / 2) left++;
             else if (spot[0] > ink.width / 2) right++;
         }
-        return left >= LEAST_LETTERS && right >= LEAST_LETTERS;
+        return new int[] {left, right};
     }
 
     /** {@return the middle of the widest run of columns that are dark, or empty, as a share of the width; 0 where none is as wide as it should be} */

@@ -109,6 +109,16 @@ class SheetMeasureTests {
     }
 
     @Test
+    void aShadowTellsOfASpreadAlsoWhereOnePageIsEmptyAndARuledLineDoesNot() {
+        BufferedImage empty = new BufferedImage(1240, 1754, BufferedImage.TYPE_BYTE_GRAY);
+        for (int y = 0; y < 1754; y++) for (int x = 0; x < 1240; x++) empty.getRaster().setSample(x, y, 0, 255);
+        assertThat(Fold.of(ink(RehearsalSheets.spread(SHEETS.getFirst(), empty, DPI, true)))).isCloseTo(0.5, within(0.01));
+        BufferedImage ruled = RehearsalSheets.spread(SHEETS.getFirst(), empty, DPI, false);
+        for (int y = 100; y < 1650; y++) for (int x = 1238; x < 1241; x++) ruled.getRaster().setSample(x, y, 0, 0);
+        assertThat(Fold.of(ink(ruled))).isZero();
+    }
+
+    @Test
     void onePageIsNoSpread() {
         for (BufferedImage sheet : SHEETS) {
             assertThat(Fold.of(ink(sheet))).isZero();
