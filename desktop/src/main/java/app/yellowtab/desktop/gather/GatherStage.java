@@ -212,7 +212,8 @@ public final class GatherStage extends HBox {
         Controls.describe(away, Words.of("gather.takeAwayTip", Shortcut.TAKE_OUT.shown()));
         Controls.describe(all, Words.of("gather.confirmInViewTip"));
         confirming = gathering.rowsProperty().subscribe(rows -> {
-            long left = list.sources().stream().filter(Gathering::isProposed).count();
+            // Of all rows: the list itself may still be growing.
+            long left = rows.stream().filter(row -> row instanceof Gathering.Row.Known known && Gathering.isProposed(known.source())).count();
             all.setText(left == 0 ? Words.of("gather.confirmInView") : Words.of("gather.confirmCount", left));
             all.setDisable(left == 0);
         });
