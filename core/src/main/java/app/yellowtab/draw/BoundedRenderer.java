@@ -78,13 +78,15 @@ public final class BoundedRenderer extends PDFRenderer {
 
     /** {@return a picture of which each pixel is the mean of a square of them} */
     private static BufferedImage averaged(BufferedImage fine, int times) {
-        int width = Math.max(1, fine.getWidth() / times);
-        int height = Math.max(1, fine.getHeight() / times);
+        // Of a strip that is hardly a dot wide there is nothing to be averaged.
+        if (fine.getWidth() < times || fine.getHeight() < times) return fine;
+        int width = fine.getWidth() / times;
+        int height = fine.getHeight() / times;
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
         int[] rows = new int[width * times * times];
         int[] row = new int[width];
         for (int y = 0; y < height; y++) {
-            fine.getRGB(0, y * times, width * times, Math.min(times, fine.getHeight() - y * times), rows, 0, width * times);
+            fine.getRGB(0, y * times, width * times, times, rows, 0, width * times);
             for (int x = 0; x < width; x++) {
                 int red = 0;
                 int green = 0;

@@ -32,4 +32,14 @@ class SmallPicturesTests {
             assertThat((double) pale / small.getWidth() / small.getHeight()).as("two dots of seven are black everywhere").isGreaterThan(0.95);
         }
     }
+
+    @Test
+    void aScanOfAStripThatIsHardlyADotWideIsDrawn() throws IOException {
+        BufferedImage strip = new BufferedImage(3, 3_000, BufferedImage.TYPE_BYTE_BINARY);
+        Path scan = temp.resolve("strip.pdf");
+        RehearsalFile.write(List.of(strip), Packing.CCITT, 150, scan);
+        try (PDDocument document = Loader.loadPDF(scan.toFile())) {
+            for (int width = 1; width < 4; width++) assertThat(new BoundedRenderer(document).draw(0, width).image().getHeight()).isPositive();
+        }
+    }
 }
