@@ -2,7 +2,7 @@ package app.yellowtab.cli;
 
 import app.yellowtab.cut.ByHand;
 import app.yellowtab.cut.NamePartReader;
-import app.yellowtab.cut.PageRanges;
+import app.yellowtab.model.page.PageRanges;
 import app.yellowtab.deliver.Wanted;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.cut.CutRule;

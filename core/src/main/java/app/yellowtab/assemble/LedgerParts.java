@@ -69,6 +69,7 @@ final class LedgerParts {
             case Content.Blank b -> "blank";
             case Content.Divider d -> "divider";
             case Content.Slip s -> "slip";
+            case Content.FrontSheet f -> "front_sheet";
             case Content.SourcePage s -> "page";
         };
     }

@@ -9,6 +9,7 @@ import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.SheetCode;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
+import app.yellowtab.model.page.PageRanges;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;

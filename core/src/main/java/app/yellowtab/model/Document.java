@@ -1,5 +1,6 @@
 package app.yellowtab.model;
 
+import app.yellowtab.model.page.FrontSheet;
 import app.yellowtab.model.page.ReservedPages;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
@@ -46,6 +47,11 @@ public record Document(EntryId id, String title, String description, DocumentDat
     /** {@return whether it stands for a document, or a part of one, that is still to come} */
     public boolean isPlaceholder() {
         return runs.stream().anyMatch(ReservedPages.class::isInstance);
+    }
+
+    /** {@return the sheet of ours that it begins with; empty where it has none} */
+    public Optional<FrontSheet> frontSheet() {
+        return runs.getFirst() instanceof FrontSheet sheet ? Optional.of(sheet) : Optional.empty();
     }
 
     /** {@return the sources that it takes pages from, each as often as it has runs of them} */

@@ -3,6 +3,7 @@ package app.yellowtab.model;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
+import java.util.Optional;
 
 /** The date of a document as its index row gives it. Read from text by {@link DateReader}. */
 public sealed interface DocumentDate {
@@ -36,6 +37,17 @@ public sealed interface DocumentDate {
             case Day d -> Formats.day(d.day());
             case Month m -> Formats.month(m.month());
             case Range r -> Formats.range(r);
+        };
+    }
+
+    /** {@return the first day that it may mean; empty where there is no date} */
+    default Optional<LocalDate> firstDay() {
+        return switch (this) {
+            case NotGiven n -> Optional.empty();
+            case Undated u -> Optional.empty();
+            case Day d -> Optional.of(d.day());
+            case Month m -> Optional.of(m.month().atDay(1));
+            case Range r -> Optional.of(r.from());
         };
     }
 

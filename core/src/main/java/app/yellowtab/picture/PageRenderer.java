@@ -103,6 +103,7 @@ public final class PageRenderer implements Closeable {
             case Content.Blank b -> "";
             case Content.Divider d -> "";
             case Content.Slip s -> "";
+            case Content.FrontSheet f -> "";
             case Content.SourcePage s -> "";
         };
     }

@@ -26,6 +26,15 @@ public sealed interface Content {
     /** A page that stands for one that is not there; {@code lines} is what it says, the title first. */
     record Slip(EntryId document, List<String> lines) implements Content {}
 
+    /**
+     * The sheet before an exhibit.
+     *
+     * @param mark  what the exhibit is called, such as "OF1"
+     * @param above what stands at the head of the page: the case
+     * @param below what stands below the mark: whose exhibit it is
+     */
+    record FrontSheet(EntryId document, String mark, List<String> above, List<String> below) implements Content {}
+
     /** A page of a source; {@code page} is counted from 1. */
     record SourcePage(EntryId document, SourceId source, int page, PageLook look) implements Content {}
 }

@@ -2,6 +2,8 @@ package app.yellowtab.plan;
 
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Document;
+import app.yellowtab.model.page.ReservedPages;
+import app.yellowtab.model.page.Run;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -50,8 +52,12 @@ final class IndexSetter {
     }
 
     static List<String> descriptionLines(Document document, int depth) {
-        return document.description().isBlank() ? List.of()
-                : bounded(IndexLook.FACE.wrap(document.description(), IndexLook.SMALL_PT, IndexLook.titleWidth(depth, false)), MOST_DESCRIPTION_LINES);
+        List<String> lines = new ArrayList<>();
+        float width = IndexLook.titleWidth(depth, false);
+        if (!document.description().isBlank()) lines.addAll(bounded(IndexLook.FACE.wrap(document.description(), IndexLook.SMALL_PT, width), MOST_DESCRIPTION_LINES));
+        int reserved = document.runs().stream().filter(ReservedPages.class::isInstance).mapToInt(Run::pageCount).sum();
+        if (reserved > 0) lines.addAll(IndexLook.FACE.wrap(SlipWords.toFollow(reserved, reserved == document.pageCount()), IndexLook.SMALL_PT, width));
+        return lines;
     }
 
     /** Takes up the next row. A section's heading never stands last on a page. */

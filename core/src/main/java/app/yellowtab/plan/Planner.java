@@ -3,10 +3,12 @@ package app.yellowtab.plan;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
+import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
 import app.yellowtab.model.page.BlankLook;
 import app.yellowtab.model.page.BlankPages;
+import app.yellowtab.model.page.FrontSheet;
 import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
@@ -20,6 +22,7 @@ import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
 import app.yellowtab.plan.PlannedEntry.PlannedSection;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.List;
@@ -82,6 +85,8 @@ public final class Planner {
         private final List<@Nullable PlannedEntry> entries = new ArrayList<>();
         private final List<SetLines> lines = new ArrayList<>();
         private final List<PlannedBookmark> bookmarks = new ArrayList<>();
+        /** What front sheets name, found once. */
+        private final Map<EntryId, Document> documents = new HashMap<>();
         private int numbers;
         private int tabs;
 
@@ -180,6 +185,7 @@ public final class Planner {
                     case SourcePages pages -> place(document, pages, depth + 1, i == 0 || !pages.isOtherHalfOf(runs.get(i - 1)));
                     case BlankPages blank -> place(document, blank);
                     case ReservedPages reserved -> place(document, reserved);
+                    case FrontSheet sheet -> add(Optional.of(sheet.key(1)), frontSheet(document, sheet));
                 }
             }
             entries.add(new PlannedDocument(document, tab, depth, span(firstLeaf)));
@@ -207,6 +213,15 @@ public final class Planner {
                 if (run.counted()) add(Optional.of(run.key(n)), blank);
                 else leaves.add(new Leaf(next(), Optional.of(run.key(n)), Optional.empty(), onlyPaper, blank));
             }
+        }
+
+        private Content frontSheet(Document document, FrontSheet sheet) {
+            Optional<Document> owner = document.belongsTo().flatMap(id -> Optional.ofNullable(documents.computeIfAbsent(id, this::find)));
+            return new Content.FrontSheet(document.id(), sheet.mark(), FrontSheetWords.above(bundle.heading()), FrontSheetWords.below(document, sheet.mark(), owner));
+        }
+
+        private @Nullable Document find(EntryId id) {
+            return bundle.contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst().orElse(null);
         }
 
         private void place(Document document, ReservedPages run) {

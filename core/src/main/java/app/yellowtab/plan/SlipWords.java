@@ -43,6 +43,12 @@ public final class SlipWords {
      */
     static List<String> reserved(String title, int n, int count) {
         String which = count == 1 ? "This page is" : "Page " + n + " of " + count + " that are";
-        return List.of(title, which + " kept free for this document, which is still to come.");
+        return List.of("Reserved for " + title, which + " kept free for a document that is to follow.");
+    }
+
+    /** {@return what the index says below the title of a document that is still to come, wholly or in part} */
+    static String toFollow(int pages, boolean wholly) {
+        String count = pages == 1 ? "1 page" : pages + " pages";
+        return wholly ? "To follow; " + count + " reserved" : "The rest is to follow; " + count + " reserved";
     }
 }

@@ -8,7 +8,7 @@ import app.yellowtab.model.Party;
 import app.yellowtab.source.Depot;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
-import app.yellowtab.source.NaturalOrder;
+import app.yellowtab.files.NaturalOrder;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;

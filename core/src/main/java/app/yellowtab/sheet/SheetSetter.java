@@ -9,6 +9,7 @@ import app.yellowtab.pdf.Units;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.CoverPart;
 import app.yellowtab.plan.CoverSetter;
+import app.yellowtab.plan.IndexLook;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.SlipWords;
@@ -55,6 +56,7 @@ public final class SheetSetter {
                 case Content.Divider d -> title(canvas, d.tab() == 0 ? "" : String.valueOf(d.tab()), d.title());
                 case Content.Blank b -> blank(canvas, b.look());
                 case Content.Slip s -> slip(canvas, s.lines());
+                case Content.FrontSheet f -> frontSheet(canvas, f);
                 case Content.SourcePage s -> throw new IllegalArgumentException("a source's page is copied, not drawn");
             }
         }
@@ -76,6 +78,17 @@ public final class SheetSetter {
     private static void slip(Canvas canvas, List<String> words) throws IOException {
         float y = lines(canvas, words.getFirst(), Typeface.SERIF_BOLD, 20, Units.A4_HEIGHT_PT * 0.6f);
         for (String line : words.subList(1, words.size())) y = lines(canvas, line, Typeface.SERIF, 13, y - 10);
+    }
+
+    private static void frontSheet(Canvas canvas, Content.FrontSheet sheet) throws IOException {
+        float y = IndexLook.TOP - 20;
+        for (String line : sheet.above()) y = lines(canvas, line, Typeface.SERIF, 12, y) - 4;
+        y = Math.min(y - 40, Units.A4_HEIGHT_PT * 0.56f);
+        canvas.rule(MIDDLE - 60, MIDDLE + 60, y + 62, 0.7f);
+        y = lines(canvas, "Exhibit " + sheet.mark(), Typeface.SERIF_BOLD, 34, y);
+        canvas.rule(MIDDLE - 60, MIDDLE + 60, y + 16, 0.7f);
+        y -= 24;
+        for (String line : sheet.below()) y = lines(canvas, line, Typeface.SERIF, 14, y) - 8;
     }
 
     private static void blank(Canvas canvas, BlankLook look) throws IOException {

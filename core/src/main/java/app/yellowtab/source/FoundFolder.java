@@ -1,5 +1,6 @@
 package app.yellowtab.source;
 
+import app.yellowtab.files.NaturalOrder;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import java.io.IOException;

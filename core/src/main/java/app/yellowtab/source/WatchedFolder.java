@@ -1,5 +1,6 @@
 package app.yellowtab.source;
 
+import app.yellowtab.files.NaturalOrder;
 import java.io.IOException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;

@@ -303,9 +303,9 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         if (format > BundleJson.FORMAT) {
             throw new FindingException(Finding.of(Code.BUNDLE_NEWER, file, String.valueOf(format)), null);
         }
-        JsonNode needs = root.path("needs");
-        if (needs.size() > 0) {
-            throw new FindingException(Finding.of(Code.BUNDLE_NEWER, file, format + ", " + needs.get(0).asString("?").replaceAll("[^\\w ]", "?")), null);
+        for (JsonNode need : root.path("needs")) {
+            if (BundleJson.ABILITIES.contains(need.asString("?"))) continue;
+            throw new FindingException(Finding.of(Code.BUNDLE_NEWER, file, format + ", " + need.asString("?").replaceAll("[^\\w ]", "?")), null);
         }
         Bundle bundle;
         try {

@@ -11,6 +11,7 @@ import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.BlankPages;
+import app.yellowtab.model.page.FrontSheet;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.ReservedPages;
 import app.yellowtab.model.page.Run;
@@ -25,7 +26,9 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
@@ -43,6 +46,7 @@ import tools.jackson.databind.exc.InvalidFormatException;
 import tools.jackson.databind.exc.ValueInstantiationException;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.module.SimpleModule;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import tools.jackson.databind.ser.std.StdSerializer;
 
@@ -53,6 +57,9 @@ import tools.jackson.databind.ser.std.StdSerializer;
 final class BundleJson {
     /** Raised when a program that knows only the older form would lose or misread something. */
     static final int FORMAT = 3;
+    private static final String FRONT_SHEETS = "front_sheets";
+    /** Abilities that a program must have so as not to misread a bundle that says so; those that this one has. */
+    static final Set<String> ABILITIES = Set.of(FRONT_SHEETS);
     static final JsonMapper MAPPER = JsonMapper.builder().enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE).enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
             .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS).disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
             .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT).disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -67,8 +74,9 @@ final class BundleJson {
     /** @param facts the key of what is known of each source's pages */
     static ObjectNode write(Bundle bundle, Map<PageFacts, String> facts) {
         ObjectNode root = MAPPER.createObjectNode().put("format", FORMAT);
-        // Abilities that a program must have so as not to misread it; a bundle of today needs none beyond its format.
-        root.putArray("needs");
+        ArrayNode needs = root.putArray("needs");
+        boolean sheets = Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).flatMap(document -> document.runs().stream()).anyMatch(FrontSheet.class::isInstance);
+        if (sheets) needs.add(FRONT_SHEETS);
         root.setAll((ObjectNode) MAPPER.valueToTree(bundle));
         for (int i = 0; i < bundle.sources().size(); i++) {
             ((ObjectNode) root.path("sources").path(i)).put("facts", Objects.requireNonNull(facts.get(bundle.sources().get(i).about().pages())));
@@ -147,7 +155,7 @@ final class BundleJson {
     /** The kinds of run, told apart by a word. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
     @JsonSubTypes({@JsonSubTypes.Type(value = SourcePages.class, name = "source"), @JsonSubTypes.Type(value = BlankPages.class, name = "blank"),
-        @JsonSubTypes.Type(value = ReservedPages.class, name = "reserved")})
+        @JsonSubTypes.Type(value = ReservedPages.class, name = "reserved"), @JsonSubTypes.Type(value = FrontSheet.class, name = "front_sheet")})
     private interface AnyRun {}
 
     /** The rules by which batches are cut, told apart by a word. */

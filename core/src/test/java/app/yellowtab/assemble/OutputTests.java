@@ -80,7 +80,7 @@ class OutputTests extends OneSource {
         assertThat(pages.subList(2, 4)).containsExactly("S-1 3", "S-2 4");
         assertThat(pages.get(4)).as("not counted").isEqualTo("Plans follow");
         assertThat(pages.get(5)).isEqualTo("S-3 5");
-        assertThat(pages.get(6)).contains("kept free for this document").endsWith(" 6");
+        assertThat(pages.get(6)).contains("kept free for a document").endsWith(" 6");
         assertThat(pages.get(8)).isEqualTo("T-1 8");
         assertThat(labels()).containsExactly("1", "2", "3", "4", "", "5", "6", "7", "8");
         assertThat(Pdfs.linkTargets(target, 2)).as("places in the file, where the index says 3 and 8").containsExactly(3, 9);

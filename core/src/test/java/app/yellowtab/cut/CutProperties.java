@@ -2,6 +2,7 @@ package app.yellowtab.cut;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.model.page.PageRanges;
 import app.yellowtab.files.FileNames;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;

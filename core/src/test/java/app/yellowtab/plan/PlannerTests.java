@@ -33,6 +33,7 @@ class PlannerTests {
             case Content.Blank b -> "blank";
             case Content.Divider d -> "divider " + d.tab() + " " + d.title();
             case Content.Slip s -> "slip " + s.lines().getFirst();
+            case Content.FrontSheet f -> "exhibit " + f.mark();
             case Content.SourcePage s -> s.source().value() + s.page();
         }).toList();
     }

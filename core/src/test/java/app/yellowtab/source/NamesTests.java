@@ -2,6 +2,7 @@ package app.yellowtab.source;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.files.NaturalOrder;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.edit.CutEdits;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Entries;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.facts.PageSet;
 import app.yellowtab.facts.PageShape;
@@ -85,6 +86,15 @@ class BundleSchemaTests {
             Bundle dated = Edits.changeDocument(bundle, new EntryId("b"), document -> document.withDate(DateReader.read(date).orElseThrow()));
             assertThat(schema.validate(write(dated))).isEmpty();
         }
+    }
+
+    @Test
+    void aBundleWithFrontSheetsSaysThatItNeedsThem() throws IOException {
+        Bundle marked = Entries.withFrontSheet(bundle, new EntryId("b"), "OF1");
+        JsonNode written = write(marked);
+        assertThat(schema.validate(written)).isEmpty();
+        assertThat(written.path("needs").toString()).isEqualTo("[\"front_sheets\"]");
+        assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).contents()).isEqualTo(marked.contents());
     }
 
     @Test

@@ -7,13 +7,16 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.model.source.SourceKind;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Small bundles for tests; ids are the titles, so that failures can be read. */
@@ -45,6 +48,18 @@ public final class Bundles {
         Contents contents = section("all", entries).contents();
         return Bundle.EMPTY.withContents(contents).withSources(contents.allDocuments().stream()
                 .map(document -> source(document.title(), document.pageCount())).toList());
+    }
+
+    /** {@return entries by their names, such as "a, b"} */
+    public static Set<EntryId> ids(String names) {
+        return Arrays.stream(names.split(", ")).map(EntryId::new).collect(Collectors.toSet());
+    }
+
+    /** {@return the pages of a document on one line, such as "a1 a2 b1"} */
+    public static String pages(Document document) {
+        List<String> pages = new ArrayList<>();
+        for (Run run : document.runs()) for (int n = 1; n <= run.pageCount(); n++) pages.add(run instanceof SourcePages of ? of.source().value() + of.key(n).page() : "free");
+        return String.join(" ", pages);
     }
 
     /** {@return the order of a bundle on one line, such as "x A(y B(z))"} */

@@ -1,7 +1,7 @@
 package app.yellowtab.model.page;
 
 /** Neighbouring pages of a document. */
-public sealed interface Run permits SourcePages, BlankPages, ReservedPages {
+public sealed interface Run permits SourcePages, BlankPages, ReservedPages, FrontSheet {
     RunId id();
 
     /** {@return how many pages it has, at least 1} */

@@ -23,7 +23,7 @@ import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.source.Likeness;
-import app.yellowtab.source.NaturalOrder;
+import app.yellowtab.files.NaturalOrder;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;

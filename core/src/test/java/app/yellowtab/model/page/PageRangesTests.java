@@ -1,4 +1,4 @@
-package app.yellowtab.cut;
+package app.yellowtab.model.page;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package app.yellowtab.source;
+package app.yellowtab.files;
 
 import java.text.Collator;
 import java.util.Comparator;

@@ -1,4 +1,4 @@
-package app.yellowtab.cut;
+package app.yellowtab.model.page;
 
 import java.util.ArrayList;
 import java.util.List;
