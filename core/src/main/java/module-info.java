@@ -66,6 +66,7 @@ module app.yellowtab.core {
     exports app.yellowtab.ledger;
     exports app.yellowtab.draw;
     exports app.yellowtab.picture;
+    exports app.yellowtab.compare;
     exports app.yellowtab.prove;
     exports app.yellowtab.deliver;
     exports app.yellowtab.store;

@@ -23,7 +23,7 @@ import java.util.function.UnaryOperator;
 public final class Entries {
     private static final Pattern MARKED = Pattern.compile("^Exhibit\\s+(?<mark>\\p{Lu}{1,5}[ -]?\\d+\\p{L}?)\\b");
     /** A name as titles of statements and reports give it. */
-    private static final Pattern NAMED = Pattern.compile("\\b(?:of|by)(?: (?:Mr|Mrs|Ms|Miss|Dr|Prof)\\.?)? (?<name>\\p{Lu}\\p{L}+(?: \\p{Lu}\\p{L}+)+)");
+    private static final Pattern NAMED = Pattern.compile("(?:^|\\b(?:of|by) )(?:(?:Mr|Mrs|Ms|Miss|Dr|Prof)\\.? )?(?<name>\\p{Lu}\\p{Ll}+(?: \\p{Lu}\\p{Ll}+)+)");
 
     private Entries() {}
 

@@ -84,6 +84,28 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
         };
     }
 
+    /** {@return the section or document that a leaf is a page of, or stands before; empty for cover and index} */
+    public Optional<PlannedEntry> entryAt(int leaf) {
+        return switch (leaf(leaf).content()) {
+            case Content.Cover c -> Optional.empty();
+            case Content.IndexSheet i -> Optional.empty();
+            case Content.SectionTitle s -> entry(s.section());
+            case Content.Divider d -> entry(d.next());
+            case Content.Blank b -> entry(b.document());
+            case Content.Slip s -> entry(s.document());
+            case Content.FrontSheet f -> entry(f.document());
+            case Content.SourcePage s -> entry(s.document());
+        };
+    }
+
+    /** {@return the letter of the outermost section that a leaf stands in; empty where it stands in none} */
+    public String letterAt(int leaf) {
+        for (PlannedEntry entry : entries) {
+            if (entry instanceof PlannedEntry.PlannedSection section && section.depth() == 0 && section.span().first() <= leaf && leaf <= section.span().last()) return section.label();
+        }
+        return "";
+    }
+
     /** {@return the section or document with an id} */
     public Optional<PlannedEntry> entry(EntryId id) {
         return entries.stream().filter(entry -> entry.id().equals(id)).findFirst();

@@ -77,7 +77,7 @@ public final class SampleMatter {
 
     /** {@return the edit that adds one of the {@link #folders} to the bundle: to the index, or what is unsorted to the tray} */
     public static UnaryOperator<Bundle> adding(Intake.Taken taken) {
-        return bundle -> Edits.append(Edits.addSources(bundle, taken.sources()), indexed(taken.contents()));
+        return bundle -> SampleArranging.arranged(Edits.append(Edits.addSources(bundle, taken.sources()), indexed(taken.contents())), indexed(taken.contents()));
     }
 
     private static Contents indexed(Contents contents) {
@@ -93,7 +93,8 @@ public final class SampleMatter {
     public static Bundle bundle(Path files, Depot depot) {
         FoundFolder found = FoundFolder.of(List.of(files), new ArrayList<>()).folders().getFirst();
         Intake.Taken taken = new Intake(depot).bringIn(found, Intake.Listener.NONE, () -> false);
-        return begun().withSources(taken.sources()).withContents(indexed(taken.contents()));
+        Contents contents = indexed(taken.contents());
+        return SampleArranging.arranged(begun().withSources(taken.sources()).withContents(contents), contents);
     }
 
     private static void write(SampleFile file, Path target) {

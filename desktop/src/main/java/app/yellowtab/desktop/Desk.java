@@ -16,6 +16,7 @@ import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
+import app.yellowtab.store.KeptReference;
 import app.yellowtab.store.KeptRules;
 import app.yellowtab.store.Recents;
 import app.yellowtab.store.RememberedPasswords;
@@ -182,7 +183,7 @@ final class Desk implements StartView.Actions {
     }
 
     private void show(Workspace workspace, Autosave autosave, ExecutorService saving) {
-        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder), dialogs, opener, engines);
+        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder), new KeptReference(userFolder), dialogs, opener, engines);
         open = new OpenBundle(workspace, shell, autosave, saving);
         setRoot(shell, Words.of("app.titled", nameOf(workspace)));
         shell.begin();

@@ -16,10 +16,11 @@ final class HelpOverlay extends StackPane {
 
     HelpOverlay() {
         GridPane keys = new GridPane(24, 6);
-        int row = 0;
+        int rows = (Shortcut.values().length + 1) / 2;
         for (Shortcut shortcut : Shortcut.values()) {
-            keys.add(Controls.label(shortcut.shown(), Styles.FORM_LABEL), 0, row);
-            keys.add(Controls.label(shortcut.meaning(), Styles.SMALL), 1, row++);
+            int column = shortcut.ordinal() / rows * 2;
+            keys.add(Controls.label(shortcut.shown(), Styles.FORM_LABEL), column, shortcut.ordinal() % rows);
+            keys.add(Controls.label(shortcut.meaning(), Styles.SMALL), column + 1, shortcut.ordinal() % rows);
         }
         close.setCancelButton(true);
         VBox card = new VBox(14, Controls.label(Words.of("help.title"), Styles.TITLE), keys, close);

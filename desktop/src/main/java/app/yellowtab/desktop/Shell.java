@@ -18,6 +18,7 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
+import app.yellowtab.store.KeptReference;
 import app.yellowtab.store.KeptRules;
 import app.yellowtab.store.RememberedPasswords;
 import java.util.List;
@@ -54,7 +55,7 @@ final class Shell extends StackPane {
     private final Recognising recognising;
     private final Subscription subscription;
 
-    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
+    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, KeptReference reference, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
         this.workspace = workspace;
         this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater);
         Intakes intakes = new Intakes(workspace, passwords);
@@ -63,7 +64,7 @@ final class Shell extends StackPane {
         this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
         this.arrange = new ArrangeStage(workspace, intakes, dialogs);
         this.produce = new ProduceStage(workspace, dialogs, opener);
-        this.reader = new Reader(workspace, pictures);
+        this.reader = new Reader(workspace, pictures, reference);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, help::toggle);
         this.status = new StatusBar(workspace, recognising);
@@ -157,6 +158,10 @@ final class Shell extends StackPane {
             }
             case COPY -> {
                 return !typing && reader.isVisible() && reader.copy();
+            }
+            case COPY_REFERENCE -> {
+                if (typing || !reader.isVisible()) return false;
+                reader.copyReference();
             }
             case HELP -> help.toggle();
             case NEXT_LEAF, PREVIOUS_LEAF -> {

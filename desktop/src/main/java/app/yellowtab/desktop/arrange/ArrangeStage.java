@@ -22,7 +22,7 @@ public final class ArrangeStage extends HBox {
         this.arrangement = new Arrangement(workspace, intakes);
         this.dialogs = dialogs;
         this.tray = new Tray(workspace, arrangement, this::addFiles, this::addFolder);
-        this.sheet = new IndexSheet(workspace, arrangement);
+        this.sheet = new IndexSheet(workspace, arrangement, () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
         HBox.setHgrow(sheet, Priority.ALWAYS);
         getChildren().addAll(tray, sheet);
     }
@@ -34,6 +34,7 @@ public final class ArrangeStage extends HBox {
 
     public void dispose() {
         tray.dispose();
+        arrangement.dispose();
         sheet.dispose();
     }
 
@@ -45,6 +46,11 @@ public final class ArrangeStage extends HBox {
             case ADD_FILES -> addFiles();
             case ADD_FOLDER -> addFolder();
             case NEW_SECTION -> arrangement.addSection();
+            case PLACEHOLDER -> arrangement.entries().addPlaceholder();
+            case DIVIDE -> arrangement.entries().divide();
+            case JOIN -> arrangement.entries().join();
+            case MOVE_TO -> sheet.askWhereTo();
+            case COPY_TO -> sheet.askForCopy();
             case RENAME -> arrangement.beginEditing(Arrangement.Field.TITLE);
             case MOVE_UP -> arrangement.move(Moves::up);
             case MOVE_DOWN -> arrangement.move(Moves::down);

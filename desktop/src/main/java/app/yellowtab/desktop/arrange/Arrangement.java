@@ -3,9 +3,13 @@ package app.yellowtab.desktop.arrange;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.DateOrder;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.Outline;
+import app.yellowtab.edit.PagePick;
 import app.yellowtab.edit.Place;
+import app.yellowtab.edit.Placeholders;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.DateReader;
@@ -14,9 +18,12 @@ import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.InTray;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.page.FrontSheet;
+import app.yellowtab.model.page.PageRanges;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.PlannedEntry;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -30,19 +37,40 @@ import javafx.beans.property.SimpleObjectProperty;
 /** What can be done on the index sheet and from the tray, and what is chosen there. Knows no node. */
 final class Arrangement {
     /** What of an entry is being typed. */
-    enum Field { TITLE, DATE, DESCRIPTION }
+    enum Field { TITLE, DATE, DESCRIPTION, PAGES, MARK }
 
     /** An entry of which something is being typed. */
     record Editing(EntryId id, Field field) {}
 
     private final Workspace workspace;
     private final Intakes intakes;
+    private final EntryDesk entries;
+    private final Filling filling;
     private final ReadOnlyObjectWrapper<Set<EntryId>> selected = new ReadOnlyObjectWrapper<>(this, "selected", Set.of());
+    private List<String> chosenInTray = List.of();
+    private Contents ordered = Contents.EMPTY;
+    private Set<EntryId> outOfOrder = Set.of();
     private final ObjectProperty<Optional<Editing>> editing = new SimpleObjectProperty<>(this, "editing", Optional.empty());
 
     Arrangement(Workspace workspace, Intakes intakes) {
         this.workspace = workspace;
         this.intakes = intakes;
+        this.entries = new EntryDesk(workspace, this);
+        this.filling = new Filling(workspace, intakes);
+    }
+
+    void dispose() {
+        filling.dispose();
+    }
+
+    /** {@return what is done with whole documents} */
+    EntryDesk entries() {
+        return entries;
+    }
+
+    /** {@return the filling of placeholders} */
+    Filling filling() {
+        return filling;
     }
 
     ReadOnlyObjectProperty<Set<EntryId>> selectedProperty() {
@@ -68,31 +96,97 @@ final class Arrangement {
     }
 
     /** {@return the text that typing begins with} */
-    static String typedText(PlannedEntry entry, Field field) {
+    String typedText(PlannedEntry entry, Field field) {
         return switch (entry) {
             case PlannedEntry.PlannedSection section -> section.title();
             case PlannedEntry.PlannedDocument planned -> switch (field) {
                 case TITLE -> planned.title();
                 case DATE -> planned.document().date().shown();
                 case DESCRIPTION -> planned.document().description();
+                case PAGES -> isFree(planned.document()) ? String.valueOf(Placeholders.reserved(planned.document())) : PagePick.typed(planned.document());
+                case MARK -> planned.document().frontSheet().map(FrontSheet::mark).orElseGet(() -> Entries.proposedMark(workspace.bundle(), planned.document()));
             };
         };
     }
 
-    /** Takes typed text over; {@return false, changing nothing, if it is no date where one is wanted} */
-    boolean commit(PlannedEntry entry, Field field, String typed) {
+    /** {@return whether a document has nothing but pages that are kept free} */
+    static boolean isFree(Document document) {
+        int ours = document.frontSheet().isPresent() ? 1 : 0;
+        return document.isPlaceholder() && Placeholders.reserved(document) + ours == document.pageCount();
+    }
+
+    /** Takes typed text over; {@return what is wrong with it, and then nothing is changed; empty if it could be taken} */
+    Optional<String> commit(PlannedEntry entry, Field field, String typed) {
         String text = typed.strip();
-        Optional<DocumentDate> date = field == Field.DATE ? DateReader.read(text, workspace.bundle().reading().monthFirst()) : Optional.empty();
-        if (field == Field.DATE && date.isEmpty()) return false;
-        if (field == Field.TITLE && text.isEmpty()) return true;
-        workspace.edit(bundle -> switch (field) {
-            case TITLE -> entry instanceof PlannedEntry.PlannedSection
-                    ? Edits.renameSection(bundle, entry.id(), text)
-                    : Edits.changeDocument(bundle, entry.id(), document -> document.withTitle(text));
-            case DATE -> Edits.changeDocument(bundle, entry.id(), document -> document.withDate(date.orElseThrow()));
-            case DESCRIPTION -> Edits.changeDocument(bundle, entry.id(), document -> document.withDescription(text));
-        });
-        return true;
+        return switch (field) {
+            case TITLE -> {
+                if (!text.isEmpty()) {
+                    workspace.edit(bundle -> entry instanceof PlannedEntry.PlannedSection ? Edits.renameSection(bundle, entry.id(), text)
+                            : Edits.changeDocument(bundle, entry.id(), document -> document.withTitle(text)));
+                }
+                yield Optional.empty();
+            }
+            case DATE -> {
+                Optional<DocumentDate> date = DateReader.read(text, workspace.bundle().reading().monthFirst());
+                date.ifPresent(read -> workspace.edit(bundle -> Edits.changeDocument(bundle, entry.id(), document -> document.withDate(read))));
+                yield date.isPresent() ? Optional.empty() : Optional.of(Words.of("sheet.noDate"));
+            }
+            case DESCRIPTION -> {
+                workspace.edit(bundle -> Edits.changeDocument(bundle, entry.id(), document -> document.withDescription(text)));
+                yield Optional.empty();
+            }
+            case PAGES -> entry instanceof PlannedEntry.PlannedDocument planned ? commitPages(planned.document(), text) : Optional.empty();
+            case MARK -> {
+                workspace.edit(bundle -> Entries.withFrontSheet(bundle, entry.id(), text));
+                yield Optional.empty();
+            }
+        };
+    }
+
+    private Optional<String> commitPages(Document document, String text) {
+        if (isFree(document)) {
+            if (!text.matches("0*[1-9]\\d{0,3}")) return Optional.of(Words.of("sheet.noCount"));
+            workspace.edit(bundle -> Placeholders.reserve(bundle, document.id(), Integer.parseInt(text)));
+            return Optional.empty();
+        }
+        int all = PagePick.pagesToChooseFrom(workspace.bundle(), document);
+        PageRanges ranges = PageRanges.read(text, all);
+        if (ranges.mistake().isPresent()) {
+            String from = text.substring(Math.min(text.length(), ranges.mistake().get().at()));
+            return Optional.of(Words.of(from.isBlank() ? "sheet.noPagesAtEnd" : "sheet.noPages", ranges.mistake().get().expected(), from));
+        }
+        if (!text.equals(PagePick.typed(document))) workspace.edit(bundle -> PagePick.pick(bundle, document.id(), ranges.ranges()));
+        return Optional.empty();
+    }
+
+    /** {@return what the row of a document says in small letters below its title; empty for nothing} */
+    String note(PlannedEntry.PlannedDocument planned) {
+        Document document = planned.document();
+        List<String> notes = new ArrayList<>();
+        if (!document.description().isEmpty()) notes.add(document.description());
+        int free = Placeholders.reserved(document);
+        if (free > 0) notes.add(Words.of(isFree(document) ? "sheet.toFollow" : "sheet.restToFollow", free));
+        int all = PagePick.pagesToChooseFrom(workspace.bundle(), document);
+        int own = document.pageCount() - (document.frontSheet().isPresent() ? 1 : 0);
+        if (PagePick.onlySource(document).isPresent() && own != all) {
+            int rest = PagePick.rest(workspace.bundle(), document).count();
+            notes.add(Words.of(rest == 0 ? "sheet.somePages" : "sheet.somePagesRest", own, all, rest));
+        }
+        if (planned.tab() == 0) notes.add(Words.of("sheet.unlisted"));
+        return String.join(" · ", notes);
+    }
+
+    /** {@return whether a document goes with another that is in the index} */
+    boolean isTied(Document document) {
+        return document.belongsTo().flatMap(workspace.plan()::entry).isPresent();
+    }
+
+    /** {@return whether the date of a document breaks the order of its section} */
+    boolean isOutOfOrder(Document document) {
+        Contents now = workspace.bundle().contents();
+        if (now != ordered) outOfOrder = DateOrder.outOfOrder(now);
+        ordered = now;
+        return outOfOrder.contains(document.id());
     }
 
     /** Moves, nests or un-nests what is chosen. */
@@ -173,13 +267,23 @@ final class Arrangement {
         return Edits.insertSections(withDocuments, contents.sections(), sections);
     }
 
+    /** Takes over what is chosen in the tray. */
+    void selectInTray(List<String> ids) {
+        chosenInTray = List.copyOf(ids);
+    }
+
+    /** {@return the one thing that is chosen in the tray; empty where none is, or several are} */
+    Optional<InTray> onlyInTray() {
+        return chosenInTray.size() != 1 ? Optional.empty() : workspace.placement().tray().stream().filter(item -> item.id().equals(chosenInTray.getFirst())).findFirst();
+    }
+
     /** {@return the chosen entry that stands last} */
     Optional<PlannedEntry> lastSelected() {
         return workspace.plan().entries().stream().filter(entry -> selected.get().contains(entry.id()))
                 .reduce((first, second) -> second);
     }
 
-    private Optional<EntryId> lastRow() {
+    Optional<EntryId> lastRow() {
         List<PlannedEntry> entries = workspace.plan().entries();
         return entries.isEmpty() ? Optional.empty() : Optional.of(entries.getLast().id());
     }

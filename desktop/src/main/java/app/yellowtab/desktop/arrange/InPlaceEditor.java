@@ -92,16 +92,18 @@ final class InPlaceEditor extends Pane {
     }
 
     /** A list keeps one more cell, hidden, to measure with. */
-    private static boolean isSeen(SheetCell cell) {
+    static boolean isSeen(SheetCell cell) {
         return cell.isVisible() && cell.getParent() != null && cell.getParent().isVisible() && cell.getHeight() > 0;
     }
 
-    /** Tab goes from title to date, and from date to the title of the next row. */
+    /** Tab goes from title to date, from there to how many pages are kept free, if any are, and then to the title of the next row. */
     private void next(PlannedEntry entry, Field from) {
         List<PlannedEntry> entries = workspace.plan().entries();
         int at = entries.stream().map(PlannedEntry::id).toList().indexOf(entry.id());
         if (from == Field.TITLE && entry instanceof PlannedDocument) {
             arrangement.editingProperty().set(Optional.of(new Editing(entry.id(), Field.DATE)));
+        } else if (from == Field.DATE && entry instanceof PlannedDocument planned && Arrangement.isFree(planned.document())) {
+            arrangement.editingProperty().set(Optional.of(new Editing(entry.id(), Field.PAGES)));
         } else if (at >= 0 && at + 1 < entries.size()) {
             EntryId following = entries.get(at + 1).id();
             arrangement.select(Set.of(following));

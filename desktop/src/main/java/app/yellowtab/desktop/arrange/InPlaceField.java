@@ -4,6 +4,7 @@ import app.yellowtab.desktop.arrange.Arrangement.Field;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.plan.PlannedEntry;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
@@ -18,7 +19,7 @@ final class InPlaceField extends TextField {
     private boolean ended;
 
     InPlaceField(Arrangement arrangement, PlannedEntry entry, Field field, Consumer<Field> next) {
-        super(Arrangement.typedText(entry, field));
+        super(arrangement.typedText(entry, field));
         this.arrangement = arrangement;
         this.entry = entry;
         this.field = field;
@@ -56,14 +57,15 @@ final class InPlaceField extends TextField {
     private void finish(Runnable then) {
         if (ended) return;
         ended = true;
-        if (arrangement.commit(entry, field, getText())) {
+        Optional<String> wrong = arrangement.commit(entry, field, getText());
+        if (wrong.isEmpty()) {
             then.run();
             return;
         }
         ended = false;
         getStyleClass().remove(Styles.WRONG);
         getStyleClass().add(Styles.WRONG);
-        Tooltip help = new Tooltip(Words.of("sheet.noDate"));
+        Tooltip help = new Tooltip(wrong.get());
         setTooltip(help);
         var below = localToScreen(0, getHeight() + 4);
         help.setAutoHide(true);
@@ -71,7 +73,7 @@ final class InPlaceField extends TextField {
         help.show(this, below.getX(), below.getY());
     }
 
-    /** A click elsewhere keeps what was typed, unless it is no date. */
+    /** A click elsewhere keeps what was typed, unless something is wrong with it. */
     private void leave() {
         if (ended) return;
         ended = true;

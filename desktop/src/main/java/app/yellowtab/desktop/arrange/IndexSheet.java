@@ -8,17 +8,19 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
+import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ContextMenu;
 import javafx.scene.control.ListView;
-import javafx.scene.control.MenuItem;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.SelectionMode;
-import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -29,15 +31,21 @@ import org.kordamp.ikonli.feather.Feather;
 /** The index as it will be printed, and the place where it is made: every row is typed in, dragged and numbered here. */
 final class IndexSheet extends VBox {
     private static final double LEAST_WIDTH = 320;
+    /** So many rows are seen above one that is brought into sight. */
+    private static final int ROWS_ABOVE = 8;
     private final Workspace workspace;
     private final Arrangement arrangement;
     private final ListView<PlannedEntry> rows = new ListView<>();
     private final HeadingView heading;
     private final InPlaceEditor editor;
+    private final SectionChooser chooser;
+    private final OfferBar offers;
     private final Subscription subscription;
+    private Optional<EntryId> inView = Optional.empty();
     private boolean showingPlan;
 
-    IndexSheet(Workspace workspace, Arrangement arrangement) {
+    /** @param file asks for a file */
+    IndexSheet(Workspace workspace, Arrangement arrangement, Supplier<Optional<Path>> file) {
         super(8);
         this.workspace = workspace;
         this.arrangement = arrangement;
@@ -47,20 +55,25 @@ final class IndexSheet extends VBox {
         rows.getStyleClass().add(Styles.SHEET_LIST);
         rows.setPrefSize(LEAST_WIDTH, LEAST_WIDTH);    // it takes what room there is, and need not measure its rows for that
         rows.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-        rows.setCellFactory(view -> new SheetCell(arrangement));
+        rows.setCellFactory(view -> new SheetCell(arrangement, () -> inView));
         rows.setPlaceholder(new SheetDrop(arrangement, Words.of("sheet.empty")));
         EdgeScroll.install(rows);
-        rows.setContextMenu(menu());
+        EntryDesk desk = arrangement.entries();
+        chooser = new SectionChooser(desk, this::focusRows);
+        StackPane.setAlignment(chooser, Pos.TOP_CENTER);
+        rows.setContextMenu(new EntryMenu(arrangement, desk, this::askWhereTo, this::askForCopy,
+                () -> arrangement.lastSelected().ifPresent(entry -> file.get().ifPresent(chosen -> arrangement.filling().fillWith(entry.id(), chosen)))));
         rows.getSelectionModel().getSelectedIndices().addListener((ListChangeListener<Integer>) change -> onSelected());
         editor = new InPlaceEditor(workspace, arrangement, rows);
-        StackPane typable = new StackPane(rows, editor);
+        StackPane typable = new StackPane(rows, editor, chooser);
         VBox.setVgrow(typable, Priority.ALWAYS);
         VBox paper = new VBox(heading, columns(), typable);
         paper.getStyleClass().add(Styles.SHEET);
         VBox.setVgrow(paper, Priority.ALWAYS);
-        getChildren().addAll(tools(), paper);
+        offers = new OfferBar(arrangement.filling());
+        getChildren().addAll(tools(), offers, paper);
         getStyleClass().add(Styles.INDEX_SHEET);
-        subscription = Subscription.combine(workspace.onPlan(this::show),
+        subscription = Subscription.combine(workspace.onPlan(this::show), workspace.stateProperty().subscribe(state -> showInView()),
                 arrangement.selectedProperty().subscribe(this::showSelected),
                 arrangement.editingProperty().subscribe(editing -> {
                     if (editing.isEmpty()) focusRows();
@@ -76,6 +89,17 @@ final class IndexSheet extends VBox {
         subscription.unsubscribe();
         heading.dispose();
         editor.dispose();
+        offers.dispose();
+    }
+
+    /** Asks to which section what is chosen is moved. */
+    void askWhereTo() {
+        if (!arrangement.selectedProperty().get().isEmpty()) chooser.ask(Words.of("chooser.move"), arrangement.entries()::moveTo);
+    }
+
+    /** Asks to which section what is chosen is copied. */
+    void askForCopy() {
+        if (!arrangement.selectedProperty().get().isEmpty()) chooser.ask(Words.of("chooser.copy"), arrangement.entries()::copyTo);
     }
 
     private HBox tools() {
@@ -83,9 +107,16 @@ final class IndexSheet extends VBox {
         Button redo = Controls.iconButton(Feather.CORNER_UP_RIGHT, "sheet.redo", workspace::redo);
         undo.disableProperty().bind(workspace.undoableProperty().not());
         redo.disableProperty().bind(workspace.redoableProperty().not());
+        MenuButton sort = new MenuButton(Words.of("sheet.sort"));
+        sort.setId("sheet-sort");
+        sort.getItems().setAll(EntryMenu.sorts(arrangement.entries()));
+        sort.disableProperty().bind(arrangement.selectedProperty().map(Set::isEmpty));
+        Controls.describe(sort, Words.of("sheet.sortTip"));
+        Button placeholder = Controls.button("sheet.addPlaceholder", arrangement.entries()::addPlaceholder);
+        Controls.describe(placeholder, Words.of("sheet.addPlaceholderTip", Shortcut.PLACEHOLDER.shown()));
         Button section = Controls.button("sheet.addSection", arrangement::addSection);
         Controls.describe(section, Words.of("sheet.addSectionTip", Shortcut.NEW_SECTION.shown()));
-        HBox tools = new HBox(4, undo, redo, Controls.spring(), section);
+        HBox tools = new HBox(4, undo, redo, Controls.spring(), sort, placeholder, section);
         tools.setAlignment(Pos.CENTER_LEFT);
         return tools;
     }
@@ -103,26 +134,23 @@ final class IndexSheet extends VBox {
         return columns;
     }
 
-    private ContextMenu menu() {
-        ContextMenu menu = new ContextMenu(
-                item("menu.rename", () -> arrangement.beginEditing(Arrangement.Field.TITLE)),
-                item("menu.date", () -> arrangement.beginEditing(Arrangement.Field.DATE)),
-                item("menu.description", () -> arrangement.beginEditing(Arrangement.Field.DESCRIPTION)),
-                item("menu.listed", arrangement::toggleInIndex), new SeparatorMenuItem(),
-                item("menu.takeOut", arrangement::takeOut));
-        menu.setOnShowing(event -> {
-            boolean document = arrangement.lastSelected().filter(PlannedEntry.PlannedDocument.class::isInstance).isPresent();
-            menu.getItems().subList(1, 4).forEach(choice -> choice.setVisible(document));
-            boolean listed = arrangement.lastSelected().filter(e -> e instanceof PlannedEntry.PlannedDocument d && d.tab() > 0).isPresent();
-            menu.getItems().get(3).setText(Words.of(listed ? "menu.unlisted" : "menu.listed"));
-        });
-        return menu;
-    }
-
-    private static MenuItem item(String key, Runnable action) {
-        MenuItem item = new MenuItem(Words.of(key));
-        item.setOnAction(event -> action.run());
-        return item;
+    /** Marks the row whose page is in view, and brings it into sight when another is. */
+    private void showInView() {
+        Optional<EntryId> entry = workspace.plan().entryAt(workspace.leaf()).map(PlannedEntry::id);
+        boolean moved = !entry.equals(inView);
+        inView = entry;
+        Set<Integer> seen = new HashSet<>();
+        for (Node node : rows.lookupAll("." + Styles.ROW)) {
+            if (!(node instanceof SheetCell cell)) continue;
+            cell.showInView(entry);
+            if (InPlaceEditor.isSeen(cell) && !cell.isEmpty()) seen.add(cell.getIndex());
+        }
+        if (!moved || entry.isEmpty() || seen.isEmpty()) return;
+        for (int i = 0; i < rows.getItems().size(); i++) {
+            if (!rows.getItems().get(i).id().equals(entry.get())) continue;
+            if (!seen.contains(i)) rows.scrollTo(Math.max(0, i - ROWS_ABOVE));
+            return;
+        }
     }
 
     private void show(Plan plan) {
@@ -142,7 +170,7 @@ final class IndexSheet extends VBox {
             if (ids.contains(entries.get(i).id())) rows.getSelectionModel().select(i);
         }
         showingPlan = false;
-        if (!rows.getSelectionModel().isEmpty()) rows.scrollTo(Math.max(0, rows.getSelectionModel().getSelectedIndex() - 8));
+        if (!rows.getSelectionModel().isEmpty()) rows.scrollTo(Math.max(0, rows.getSelectionModel().getSelectedIndex() - ROWS_ABOVE));
     }
 
     private void onSelected() {

@@ -11,10 +11,12 @@ import app.yellowtab.plan.PlannedEntry.PlannedSection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.TransferMode;
@@ -23,6 +25,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
 
 /** One row of the index sheet. */
 final class SheetCell extends ListCell<PlannedEntry> {
@@ -31,17 +35,22 @@ final class SheetCell extends ListCell<PlannedEntry> {
     private static final double INDENT = 20;
     private static final double LEAST_HEIGHT = 32;
     private static final double SCROLL_BAR = 12;
+    private static final Tooltip OUT_OF_ORDER = new Tooltip(Words.of("sheet.outOfOrderTip"));
     private final Arrangement arrangement;
+    private final FontIcon outOfOrder = new FontIcon(Feather.SHUFFLE);
+    private final Supplier<Optional<EntryId>> inView;
     private final Label tab = new Label();
     private final Label title = new Label();
     private final Label description = Controls.label("", Styles.SMALL);
     private final Label date = new Label();
-    private final Label page = new Label();
+    private final Label page = Controls.label("", Styles.PAGE_NUMBER);
     private final VBox middle = new VBox(title, description);
     private final HBox row = new HBox(8, tab, middle, date, page);
 
-    SheetCell(Arrangement arrangement) {
+    /** @param inView gives the entry whose page is in view */
+    SheetCell(Arrangement arrangement, Supplier<Optional<EntryId>> inView) {
         this.arrangement = arrangement;
+        this.inView = inView;
         setWidths(tab, date, page);
         title.setMinWidth(0);
         title.setMaxWidth(Double.MAX_VALUE);
@@ -81,15 +90,22 @@ final class SheetCell extends ListCell<PlannedEntry> {
         PlannedSection section = !blank && entry instanceof PlannedSection s ? s : null;
         tab.setText(section != null ? section.label() : document == null || document.tab() == 0 ? "–" : String.valueOf(document.tab()));
         title.setText(blank ? "" : entry.title());
-        description.setText(document == null ? "" : document.document().description());
-        if (document != null && document.tab() == 0) description.setText(Words.of("sheet.unlisted"));
+        description.setText(document == null ? "" : arrangement.note(document));
         Controls.show(description, !description.getText().isEmpty());
         date.setText(document == null ? "" : document.document().date().shown());
+        boolean unordered = document != null && arrangement.isOutOfOrder(document.document());
+        date.setGraphic(unordered ? outOfOrder : null);
+        date.setTooltip(unordered ? OUT_OF_ORDER : null);
+        boolean tied = document != null && arrangement.isTied(document.document());
         page.setText(blank ? "" : section == null ? entry.span().from() : section.span().shown());
-        row.setPadding(new Insets(0, 0, 0, blank ? 0 : INDENT * Math.max(0, section != null ? section.depth() : entry.depth() - 1)));
+        row.setPadding(new Insets(0, 0, 0, (tied ? INDENT : 0) + (blank ? 0 : INDENT * Math.max(0, section != null ? section.depth() : entry.depth() - 1))));
+        pseudoClassStateChanged(Styles.TIED, tied);
+        pseudoClassStateChanged(Styles.PLACEHOLDER, document != null && document.document().isPlaceholder());
+        showInView(inView.get());
         pseudoClassStateChanged(Styles.SECTION, section != null);
         pseudoClassStateChanged(Styles.HIDDEN, document != null && document.tab() == 0);
-        setAccessibleText(blank ? null : Words.of("sheet.row", tab.getText(), title.getText(), date.getText(), page.getText()));
+        String spoken = unordered ? date.getText() + ", " + Words.of("sheet.outOfOrder") : date.getText();
+        setAccessibleText(blank ? null : Words.of("sheet.row", tab.getText(), title.getText(), spoken, page.getText()));
         setGraphic(blank ? null : row);
     }
 
@@ -106,8 +122,14 @@ final class SheetCell extends ListCell<PlannedEntry> {
         return switch (field) {
             case DATE -> date;
             case TITLE -> title;
-            case DESCRIPTION -> description.isVisible() ? description : title;
+            case MARK -> title;
+            case DESCRIPTION, PAGES -> description.isVisible() ? description : title;
         };
+    }
+
+    /** Marks the row if the page in view is one of its pages. */
+    void showInView(Optional<EntryId> entry) {
+        pseudoClassStateChanged(Styles.IN_VIEW, getItem() != null && !isEmpty() && entry.filter(getItem().id()::equals).isPresent());
     }
 
     /** {@return how wide a field may be that is typed over the row, in pixels} */
@@ -131,13 +153,27 @@ final class SheetCell extends ListCell<PlannedEntry> {
 
     private void onDragOver(DragEvent event) {
         SheetDrop.accept(event);
-        if (event.isAccepted()) mark(isAbove(event), !isAbove(event));
+        if (!event.isAccepted()) return;
+        boolean into = isInto(event);
+        mark(!into && isAbove(event), !into && !isAbove(event));
+        pseudoClassStateChanged(Styles.DROP_INTO, into);
+    }
+
+    /** {@return whether a drop fills the free pages of this row: a single file, or one thing of the tray, in its middle} */
+    private boolean isInto(DragEvent event) {
+        boolean middle = event.getY() > getHeight() / 4 && event.getY() < getHeight() * 3 / 4;
+        return middle && getItem() instanceof PlannedDocument planned && planned.document().isPlaceholder() && SheetDrop.isOne(event.getDragboard());
     }
 
     private void onDragDropped(DragEvent event) {
         List<PlannedEntry> entries = getListView().getItems();
         int gap = isEmpty() ? entries.size() : isAbove(event) ? getIndex() : getIndex() + 1;
+        boolean into = isInto(event);
         mark(false, false);
+        if (into) {
+            SheetDrop.fill(event, arrangement.filling(), getItem().id());
+            return;
+        }
         SheetDrop.drop(event, arrangement, gap == 0 ? Optional.empty() : Optional.of(entries.get(gap - 1).id()));
     }
 
@@ -148,5 +184,6 @@ final class SheetCell extends ListCell<PlannedEntry> {
     private void mark(boolean above, boolean below) {
         pseudoClassStateChanged(Styles.DROP_ABOVE, above);
         pseudoClassStateChanged(Styles.DROP_BELOW, below && !isEmpty());
+        pseudoClassStateChanged(Styles.DROP_INTO, false);
     }
 }

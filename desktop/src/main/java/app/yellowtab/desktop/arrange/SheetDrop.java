@@ -31,6 +31,22 @@ final class SheetDrop extends StackPane {
         event.consume();
     }
 
+    /** {@return whether something is dragged that can fill a placeholder} */
+    static boolean isOne(Dragboard board) {
+        if (board.hasContent(Drags.TRAY)) return Drags.ids(board, Drags.TRAY, id -> id).size() == 1;
+        return board.hasFiles() && board.getFiles().size() == 1 && !board.getFiles().getFirst().isDirectory();
+    }
+
+    /** Fills the free pages of a document with what was dropped. */
+    static void fill(DragEvent event, Filling filling, EntryId placeholder) {
+        Dragboard board = event.getDragboard();
+        List<String> tray = Drags.ids(board, Drags.TRAY, id -> id);
+        if (!tray.isEmpty()) filling.fillWith(placeholder, tray.getFirst());
+        else filling.fillWith(placeholder, Path.of(board.getFiles().getFirst().getPath()));
+        event.setDropCompleted(true);
+        event.consume();
+    }
+
     /** Puts what was dropped below a row, or at the very beginning. */
     static void drop(DragEvent event, Arrangement arrangement, Optional<EntryId> below) {
         Dragboard board = event.getDragboard();

@@ -11,8 +11,10 @@ import app.yellowtab.model.InTray;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import javafx.beans.binding.Bindings;
+import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -56,6 +58,7 @@ final class Tray extends VBox {
         list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         list.setCellFactory(view -> new TrayCell());
         list.setPlaceholder(Controls.paragraph(Words.of("tray.empty"), Styles.SMALL));
+        list.getSelectionModel().getSelectedItems().addListener((ListChangeListener<InTray>) change -> arrangement.selectInTray(list.getSelectionModel().getSelectedItems().stream().filter(Objects::nonNull).map(InTray::id).toList()));
         list.setOnMouseClicked(event -> {
             if (event.getClickCount() == 2) putInIndex();
         });

@@ -4,6 +4,7 @@ import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
@@ -125,6 +126,7 @@ public final class ForeEdge extends Control {
             band(x, scale.y(0), plan.pageCount() * scale.perLeaf);
             boolean roomForLines = plan.documentCount() * 4 < bottom - scale.top;
             List<PlannedSection> tabbed = new ArrayList<>();
+            List<PlannedDocument> free = new ArrayList<>();
             for (PlannedEntry entry : plan.entries()) {
                 switch (entry) {
                     case PlannedSection section when section.depth() == 0 -> {
@@ -133,10 +135,12 @@ public final class ForeEdge extends Control {
                     }
                     case PlannedSection inner -> line(x, scale.y(inner.span().first()));
                     case PlannedDocument document -> {
+                        if (document.document().isPlaceholder()) free.add(document);
                         if (roomForLines) line(x, scale.y(document.span().first()));
                     }
                 }
             }
+            for (PlannedDocument document : free) hatch(plan, document, x, scale);
             tabs(tabbed, x, scale, bottom);
             getChildren().add(frame);
         }
@@ -147,6 +151,19 @@ public final class ForeEdge extends Control {
             band.setMouseTransparent(true);
             getChildren().add(band);
             band.resizeRelocate(x, snapPositionY(top), PAPER, Math.max(1, thickness));
+        }
+
+        /** Hatches the pages of a document that are still to come. */
+        private void hatch(Plan plan, PlannedDocument document, double x, Scale scale) {
+            int from = document.span().first();
+            while (from <= document.span().last() && !(plan.leaf(from).content() instanceof Content.Slip)) from++;
+            int to = document.span().last();
+            while (to > from && !(plan.leaf(to).content() instanceof Content.Slip)) to--;
+            Region hatched = new Region();
+            hatched.getStyleClass().add(Styles.FREE_BAND);
+            hatched.setMouseTransparent(true);
+            getChildren().add(hatched);
+            hatched.resizeRelocate(x + 1, snapPositionY(scale.y(from)), PAPER - 2, Math.max(2, (to - from + 1) * scale.perLeaf));
         }
 
         private void line(double x, double y) {

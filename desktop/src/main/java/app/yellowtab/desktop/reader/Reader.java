@@ -16,6 +16,7 @@ import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
+import app.yellowtab.store.KeptReference;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -60,19 +61,22 @@ public final class Reader extends VBox {
     private final BundleWords words;
     private final FindDesk finding;
     private final FindBar find;
+    private final ReferenceMenu reference;
     /** Whether the words of the page in view are there, or on their way. */
     private boolean hasWords;
     private int asked;
     private final Label what = Controls.paragraph("", Styles.SMALL);
     private final Subscription subscription;
 
-    public Reader(Workspace workspace, PagePictures pictures) {
+    /** @param kept how the user writes references to pages */
+    public Reader(Workspace workspace, PagePictures pictures, KeptReference kept) {
         super(8);
         this.workspace = workspace;
         this.pictures = pictures;
         this.words = new BundleWords(workspace.folder());
         this.finding = new FindDesk(workspace, words);
         this.find = new FindBar(finding);
+        this.reference = new ReferenceMenu(workspace, kept);
         page.setFocusTraversable(true);
         page.hoverProperty().subscribe(at -> {
             if (at) readWords();
@@ -95,7 +99,7 @@ public final class Reader extends VBox {
         });
         HBox head = new HBox(6, Controls.iconButton(Feather.CHEVRON_LEFT, "reader.previous", () -> step(-1)),
                 Controls.label(Words.of("reader.leaf"), Styles.SMALL), number, of,
-                Controls.iconButton(Feather.CHEVRON_RIGHT, "reader.next", () -> step(1)));
+                Controls.iconButton(Feather.CHEVRON_RIGHT, "reader.next", () -> step(1)), reference);
         head.setAlignment(Pos.CENTER);
         paper.setMinSize(0, 0);
         paper.setAlignment(Pos.TOP_CENTER);
@@ -129,6 +133,11 @@ public final class Reader extends VBox {
     /** Copies the words that are chosen on the page; {@return whether any are} */
     public boolean copy() {
         return selection.copy();
+    }
+
+    /** Copies the reference of the page in view. */
+    public void copyReference() {
+        reference.copy();
     }
 
     /** {@return whether the page has the keyboard} */
@@ -192,6 +201,7 @@ public final class Reader extends VBox {
         subscription.unsubscribe();
         finding.dispose();
         find.dispose();
+        reference.dispose();
         withdraw();
     }
 
@@ -215,6 +225,7 @@ public final class Reader extends VBox {
         Leaf leaf = read();
         showNumber();
         of.setText(Words.of("reader.of", plan.lastNumber()));
+        reference.showReference();
         what.setText(describe(plan, leaf));
         forgetWords();
         markHits();
@@ -264,6 +275,7 @@ public final class Reader extends VBox {
             case Content.Blank b -> Words.of(leaf.key().isPresent() ? "leaf.blankIn" : "leaf.blank", title(plan.entry(b.document())));
             case Content.Divider d -> Words.of("leaf.divider", d.title());
             case Content.Slip s -> inDocument(plan, leaf, s.document());
+            case Content.FrontSheet f -> inDocument(plan, leaf, f.document());
             case Content.SourcePage s -> inDocument(plan, leaf, s.document());
         };
     }

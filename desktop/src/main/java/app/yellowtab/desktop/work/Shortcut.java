@@ -8,10 +8,11 @@ public enum Shortcut {
     STAGE_GATHER("Shortcut+1"), STAGE_CUT("Shortcut+2"), STAGE_ARRANGE("Shortcut+3"), STAGE_PRODUCE("Shortcut+4"),
     UNDO("Shortcut+Z"), REDO("Shortcut+Shift+Z"), REDO_TOO("Shortcut+Y"),
     ADD_FILES("Shortcut+O"), ADD_FOLDER("Shortcut+Shift+O"), PASTE("Shortcut+V"), PUT_IN_INDEX("Enter"),
-    NEW_SECTION("Shortcut+Shift+N"), RENAME("F2"), TAKE_OUT("Delete"), SELECT_ALL("Shortcut+A"),
+    NEW_SECTION("Shortcut+Shift+N"), PLACEHOLDER("Shortcut+Shift+P"), DIVIDE("Shortcut+D"), JOIN("Shortcut+J"), MOVE_TO("Shortcut+M"), COPY_TO("Shortcut+Shift+M"),
+    RENAME("F2"), TAKE_OUT("Delete"), SELECT_ALL("Shortcut+A"),
     MOVE_UP("Alt+Up"), MOVE_DOWN("Alt+Down"), NEST("Alt+Right"), UN_NEST("Alt+Left"),
     SET_CUT("Space"), NEXT_CUT("N"), PREVIOUS_CUT("P"), SHOW_LARGE("Enter"),
-    GO_TO("Shortcut+G"), FIND("Shortcut+F"), COPY("Shortcut+C"), NEXT_LEAF("Page Down"), PREVIOUS_LEAF("Page Up"),
+    GO_TO("Shortcut+G"), FIND("Shortcut+F"), COPY("Shortcut+C"), COPY_REFERENCE("Shortcut+Shift+C"), NEXT_LEAF("Page Down"), PREVIOUS_LEAF("Page Up"),
     HELP("F1");
 
     private final KeyCombination keys;

@@ -29,6 +29,10 @@ public final class Styles {
     public static final String IN_PLACE = "in-place";
     public static final String FORE_EDGE = "fore-edge";
     public static final String BAND = "band";
+    public static final String FREE_BAND = "free-band";
+    public static final String OFFER = "offer";
+    public static final String PAGE_NUMBER = "page-number";
+    public static final String REFERENCE = "reference";
     public static final String EDGE_TAB = "edge-tab";
     public static final String FRAME = "leaf-frame";
     public static final String READER = "reader";
@@ -68,7 +72,7 @@ public final class Styles {
 
     /** Every name, for the test that the style sheet knows them all. */
     public static final List<String> ALL = List.of(RAIL, RAIL_BUTTON, STATUS, MAIN_ACTION, QUIET, TITLE, SMALL, TRAY, TRAY_LIST,
-            DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
+            DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, FREE_BAND, REFERENCE, PAGE_NUMBER, OFFER, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
             NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES, HEADING_TITLE, HEADING_FORM,
             GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT, LIGHT_TABLE, PAGE_TILE, CUT_TAB, CUT_RULES, CUT_WORK, LARGE_PAGE, RULE, SENTENCE, CHIP, SMALL_PAGE, FOUND_WORDS, LOOKED_WORDS, CHOSEN_WORDS, AREA, AREA_PAGES, PIECES);
 
@@ -83,6 +87,9 @@ public final class Styles {
     public static final PseudoClass DROP_BELOW = PseudoClass.getPseudoClass("drop-below");
     public static final PseudoClass DROP_INTO = PseudoClass.getPseudoClass("drop-into");
     public static final PseudoClass ARRIVING = PseudoClass.getPseudoClass("arriving");
+    public static final PseudoClass TIED = PseudoClass.getPseudoClass("tied");
+    public static final PseudoClass PLACEHOLDER = PseudoClass.getPseudoClass("placeholder");
+    public static final PseudoClass IN_VIEW = PseudoClass.getPseudoClass("in-view");
     public static final PseudoClass UNREAD = PseudoClass.getPseudoClass("unread");
     public static final PseudoClass LOOK = PseudoClass.getPseudoClass("look");
 

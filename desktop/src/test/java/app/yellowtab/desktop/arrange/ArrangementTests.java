@@ -90,25 +90,25 @@ class ArrangementTests {
 
     @Test
     void typedTextIsTakenOver() {
-        assertThat(arrangement.commit(entry("a"), Field.TITLE, " Lease ")).isTrue();
-        assertThat(arrangement.commit(entry("a"), Field.DATE, "4/3/2031")).isTrue();
+        assertThat(arrangement.commit(entry("a"), Field.TITLE, " Lease ")).isEmpty();
+        assertThat(arrangement.commit(entry("a"), Field.DATE, "4/3/2031")).isEmpty();
         workspace.edit(bundle -> bundle.withReading(new Reading(true, false, false)));
-        assertThat(arrangement.commit(entry("b"), Field.DATE, "4/3/2031")).isTrue();
+        assertThat(arrangement.commit(entry("b"), Field.DATE, "4/3/2031")).isEmpty();
         assertThat(((PlannedEntry.PlannedDocument) entry("b")).document().date().shown()).isEqualTo("3 Apr 2031");
-        assertThat(arrangement.commit(entry("a"), Field.DESCRIPTION, "copy")).isTrue();
-        assertThat(arrangement.commit(entry("A"), Field.TITLE, "Agreements")).isTrue();
+        assertThat(arrangement.commit(entry("a"), Field.DESCRIPTION, "copy")).isEmpty();
+        assertThat(arrangement.commit(entry("A"), Field.TITLE, "Agreements")).isEmpty();
         PlannedEntry.PlannedDocument lease = (PlannedEntry.PlannedDocument) entry("a");
         assertThat(lease.title()).isEqualTo("Lease");
         assertThat(lease.document().date().shown()).isEqualTo("4 Mar 2031");
         assertThat(lease.document().description()).isEqualTo("copy");
         assertThat(entry("A").title()).isEqualTo("Agreements");
-        assertThat(Arrangement.typedText(lease, Field.DATE)).isEqualTo("4 Mar 2031");
+        assertThat(arrangement.typedText(lease, Field.DATE)).isEqualTo("4 Mar 2031");
     }
 
     @Test
     void whatIsNoDateIsRefusedAndAnEmptyTitleKeepsTheOld() {
-        assertThat(arrangement.commit(entry("a"), Field.DATE, "soon")).isFalse();
-        assertThat(arrangement.commit(entry("a"), Field.TITLE, " ")).isTrue();
+        assertThat(arrangement.commit(entry("a"), Field.DATE, "soon").orElse("")).startsWith("Write it like");
+        assertThat(arrangement.commit(entry("a"), Field.TITLE, " ")).isEmpty();
         assertThat(workspace.bundle()).isEqualTo(start);
     }
 

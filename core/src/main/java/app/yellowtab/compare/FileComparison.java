@@ -1,0 +1,96 @@
+package app.yellowtab.compare;
+
+import app.yellowtab.cut.BatchPage;
+import app.yellowtab.edit.PagePairs;
+import app.yellowtab.finding.Progress;
+import app.yellowtab.model.Comments;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.picture.PageRenderer;
+import app.yellowtab.source.BatchPages;
+import app.yellowtab.source.SourceFiles;
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Finds which pages of two versions of a file are the same, by what a reader sees: their words, and where these are the same, their
+ * pictures. For one thread.
+ */
+public final class FileComparison {
+    private final PageRenderer renderer;
+    private final Version before;
+    private final Version after;
+    private final BooleanSupplier stop;
+    private final Progress progress;
+    private int drawn;
+
+    /** One of the two, with what is known of its pages by now. */
+    private record Version(Source source, List<String> words, List<Set<String>> sets, Map<Integer, Optional<PageSight>> sights) {
+        static Version of(SourceFiles files, Source source, BooleanSupplier stop) throws IOException {
+            List<BatchPage> pages = BatchPages.read(files, source.id(), false, Progress.NONE, stop);
+            List<String> words = pages.stream().map(page -> page.text().text().replaceAll("\\s+", " ").strip()).toList();
+            return new Version(source, words, words.stream().map(text -> (Set<String>) new HashSet<>(Arrays.asList(text.split(" ")))).toList(), new HashMap<>());
+        }
+    }
+
+    private FileComparison(PageRenderer renderer, Version before, Version after, Progress progress, BooleanSupplier stop) {
+        this.renderer = renderer;
+        this.before = before;
+        this.after = after;
+        this.progress = progress;
+        this.stop = stop;
+    }
+
+    /**
+     * Compares two versions of a file.
+     *
+     * @param progress is told of every page whose picture was needed
+     * @param stop     asked at every page; what is found then is of no use
+     * @return which pages stand for each other
+     * @throws IOException if one of them is gone, is locked or cannot be made out
+     */
+    public static PagePairs compare(PageRenderer renderer, SourceFiles files, Source before, Source after, Progress progress, BooleanSupplier stop) throws IOException {
+        FileComparison comparison = new FileComparison(renderer, Version.of(files, before, stop), Version.of(files, after, stop), progress, stop);
+        return PagePairs.find(before.pageCount(), after.pageCount(), comparison::alike);
+    }
+
+    private double alike(int older, int newer) {
+        String words = before.words.get(older - 1);
+        boolean sameWords = words.equals(after.words.get(newer - 1));
+        if (!sameWords) return words.isEmpty() ? 0 : Math.min(shared(before.sets.get(older - 1), after.sets.get(newer - 1)), 0.99);
+        Optional<PageSight> one = sight(before, older);
+        Optional<PageSight> other = sight(after, newer);
+        if (one.isPresent() && other.isPresent() && one.get().isLike(other.get())) return 1;
+        return words.isEmpty() ? 0 : 0.99;
+    }
+
+    /** {@return how many of the words of both stand in each} */
+    private static double shared(Set<String> one, Set<String> other) {
+        Set<String> fewer = one.size() < other.size() ? one : other;
+        int both = 0;
+        for (String word : fewer) if ((fewer == one ? other : one).contains(word)) both++;
+        return (double) both / (one.size() + other.size() - both);
+    }
+
+    /** {@return what a page looks like; empty where it cannot be drawn, and then it is like no other} */
+    private Optional<PageSight> sight(Version version, int page) {
+        return version.sights.computeIfAbsent(page, number -> {
+            if (stop.getAsBoolean()) return Optional.empty();
+            progress.report(++drawn, before.source.pageCount() + after.source.pageCount());
+            try {
+                return Optional.of(PageSight.of(renderer.draw(renderer.page(version.source.id(), number, PageLook.PLAIN, Comments.KEPT, PageSight.WIDTH_PX)).image()));
+            } catch (IOException | RuntimeException lost) {
+                LoggerFactory.getLogger(FileComparison.class).info("not drawn: {} {}", version.source.fileName(), number, lost);
+                return Optional.empty();
+            }
+        });
+    }
+}

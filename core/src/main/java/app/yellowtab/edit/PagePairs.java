@@ -1,0 +1,147 @@
+package app.yellowtab.edit;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * Which pages of two versions of a file stand for each other, in the order of the newer one.
+ *
+ * @param pairs every page of both versions stands in one of them; what is gone stands where it was
+ */
+public record PagePairs(List<Pair> pairs) {
+    /** Less alike than this, pages are taken for different ones. */
+    private static final double LEAST = 0.35;
+    /** With more pairs to be looked at than this, only pages that are the same are found. */
+    private static final long MOST_LOOKED_AT = 250_000;
+    /** With more pages on both sides than this, they are paired by their numbers. */
+    private static final long MOST = 40_000_000;
+
+    public PagePairs {
+        pairs = List.copyOf(pairs);
+    }
+
+    /**
+     * Pages that stand for each other.
+     *
+     * @param before in the older version, counted from 1; 0 for one that is new
+     * @param after  in the newer version, counted from 1; 0 for one that is gone
+     * @param same   whether nothing on it has changed
+     */
+    public record Pair(int before, int after, boolean same) {
+        public Pair {
+            if (before < 0 || after < 0 || before + after == 0) throw new IllegalArgumentException("a pair needs a page, got " + before + " and " + after);
+        }
+    }
+
+    /** How alike two pages are; both counted from 1. */
+    @FunctionalInterface
+    public interface Likeness {
+        /** {@return from 0 to 1; 1 where nothing has changed} */
+        double of(int before, int after);
+
+        /** {@return whether nothing has changed} */
+        default boolean isSame(int before, int after) {
+            return of(before, after) >= 1;
+        }
+    }
+
+    /**
+     * Finds which pages stand for each other, without changing their order: as many as can be that are the same, then those most alike.
+     *
+     * @param before how many pages the older version has
+     * @param after  how many pages the newer version has
+     */
+    public static PagePairs find(int before, int after, Likeness likeness) {
+        int head = 0;
+        while (head < Math.min(before, after) && likeness.isSame(head + 1, head + 1)) head++;
+        int tail = 0;
+        while (tail < Math.min(before, after) - head && likeness.isSame(before - tail, after - tail)) tail++;
+        List<Pair> pairs = new ArrayList<>();
+        for (int page = 1; page <= head; page++) pairs.add(new Pair(page, page, true));
+        pairs.addAll(middle(head, before - head - tail, after - head - tail, likeness));
+        for (int left = tail - 1; left >= 0; left--) pairs.add(new Pair(before - left, after - left, true));
+        return new PagePairs(pairs);
+    }
+
+    /** Pairs what stands between the pages that are the same at both ends. */
+    private static List<Pair> middle(int head, int before, int after, Likeness likeness) {
+        if ((long) before * after > MOST) return gap(head, before, head, after);
+        boolean looks = (long) before * after <= MOST_LOOKED_AT;
+        float[][] best = new float[before + 1][after + 1];
+        float[][] gain = new float[before + 1][after + 1];
+        for (int i = before - 1; i >= 0; i--) {
+            for (int j = after - 1; j >= 0; j--) {
+                double alike = looks ? likeness.of(head + i + 1, head + j + 1) : likeness.isSame(head + i + 1, head + j + 1) ? 1 : 0;
+                // Pages that are the same count for more than any number of others that are merely alike.
+                gain[i][j] = alike >= 1 ? 1 + Math.min(before, after) : alike >= LEAST ? (float) alike : 0;
+                best[i][j] = Math.max(gain[i][j] + best[i + 1][j + 1], Math.max(best[i + 1][j], best[i][j + 1]));
+            }
+        }
+        List<Pair> pairs = new ArrayList<>();
+        int i = 0;
+        int j = 0;
+        int openI = 0;
+        int openJ = 0;
+        while (i < before && j < after) {
+            if (gain[i][j] > 0 && best[i][j] == gain[i][j] + best[i + 1][j + 1]) {
+                pairs.addAll(gap(head + openI, i - openI, head + openJ, j - openJ));
+                pairs.add(new Pair(head + i + 1, head + j + 1, gain[i][j] >= 1));
+                openI = ++i;
+                openJ = ++j;
+            } else if (best[i][j] == best[i + 1][j]) {
+                i++;
+            } else {
+                j++;
+            }
+        }
+        pairs.addAll(gap(head + openI, before - openI, head + openJ, after - openJ));
+        return pairs;
+    }
+
+    /** Pages between others that stand for each other: as many on both sides have changed one by one, otherwise they are gone and new. */
+    private static List<Pair> gap(int fromBefore, int before, int fromAfter, int after) {
+        List<Pair> pairs = new ArrayList<>();
+        if (before == after) {
+            for (int n = 1; n <= before; n++) pairs.add(new Pair(fromBefore + n, fromAfter + n, false));
+            return pairs;
+        }
+        for (int n = 1; n <= before; n++) pairs.add(new Pair(fromBefore + n, 0, false));
+        for (int n = 1; n <= after; n++) pairs.add(new Pair(0, fromAfter + n, false));
+        return pairs;
+    }
+
+    /** {@return how many pages have not changed} */
+    public int unchanged() {
+        return (int) pairs.stream().filter(Pair::same).count();
+    }
+
+    /** {@return how many pages have changed} */
+    public int changed() {
+        return (int) pairs.stream().filter(pair -> !pair.same() && pair.before() > 0 && pair.after() > 0).count();
+    }
+
+    /** {@return how many pages are new} */
+    public int added() {
+        return (int) pairs.stream().filter(pair -> pair.before() == 0).count();
+    }
+
+    /** {@return how many pages are gone} */
+    public int gone() {
+        return (int) pairs.stream().filter(pair -> pair.after() == 0).count();
+    }
+
+    /** {@return what is not the same any more} */
+    public List<Pair> differences() {
+        return pairs.stream().filter(pair -> !pair.same()).toList();
+    }
+
+    /** {@return by the page of the older version, counted from 1, what stands for it; nothing at 0} */
+    Pair[] byBefore() {
+        int most = pairs.stream().mapToInt(Pair::before).max().orElse(0);
+        Pair[] by = new Pair[most + 1];
+        Arrays.fill(by, new Pair(0, 1, false));
+        for (Pair pair : pairs) if (pair.before() > 0) by[pair.before()] = pair;
+        return by;
+    }
+}

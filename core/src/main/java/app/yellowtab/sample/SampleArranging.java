@@ -1,0 +1,52 @@
+package app.yellowtab.sample;
+
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Entries;
+import app.yellowtab.edit.Place;
+import app.yellowtab.edit.Placeholders;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Contents;
+import app.yellowtab.model.DateReader;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.Section;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** What has been done with the documents of the made-up matter: exhibits go with their statement, and pages are kept free for what is to follow. */
+final class SampleArranging {
+    private static final String WITNESSES = "Witness statements";
+    private static final String EXPERTS = "Expert evidence";
+
+    private SampleArranging() {}
+
+    /** {@return the bundle with what belongs to sections that have just been added to it} */
+    static Bundle arranged(Bundle bundle, Contents added) {
+        Bundle now = bundle;
+        for (Section section : added.sections()) {
+            if (section.title().equals(WITNESSES)) {
+                now = withExhibits(now, section);
+                now = withPlaceholder(now, section, "Second statement of Piers Dunnock", 3, "5 September 2031");
+            }
+            if (section.title().equals(EXPERTS)) now = withPlaceholder(now, section, "Addendum to the report of Dr Selwyn Carrow", 4, "");
+        }
+        return now;
+    }
+
+    /** The photographs belong to the first statement, and the first of them begins with the sheet that says so. */
+    private static Bundle withExhibits(Bundle bundle, Section section) {
+        EntryId statement = section.contents().documents().getFirst().id();
+        List<Document> exhibits = section.contents().sections().stream().flatMap(inner -> inner.contents().allDocuments().stream()).toList();
+        if (exhibits.isEmpty()) return bundle;
+        Set<EntryId> ids = new HashSet<>(exhibits.stream().map(Document::id).toList());
+        Bundle tied = Entries.tie(bundle, ids, statement);
+        return Entries.withFrontSheet(tied, exhibits.getFirst().id(), "OF1");
+    }
+
+    private static Bundle withPlaceholder(Bundle bundle, Section section, String title, int pages, String date) {
+        Document free = Placeholders.placeholder(title, pages).withDate(DateReader.read(date, false).orElseThrow());
+        return Edits.insertDocuments(bundle, List.of(free), new Place(Optional.of(section.id()), section.contents().documents().size()));
+    }
+}

@@ -1,0 +1,102 @@
+package app.yellowtab.desktop.arrange;
+
+import app.yellowtab.desktop.arrange.Arrangement.Field;
+import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.edit.SortOrder;
+import app.yellowtab.plan.PlannedEntry.PlannedDocument;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+
+/** What can be done with the rows that are chosen, made anew whenever it is shown, so that it says just what is possible. */
+final class EntryMenu extends ContextMenu {
+    private final Arrangement arrangement;
+    private final EntryDesk desk;
+    private final Runnable askWhereTo;
+    private final Runnable askForCopy;
+    private final Runnable askForFile;
+
+    /**
+     * @param askForFile asks for the file that the chosen placeholder is filled with
+     * @param askWhereTo asks for the section that what is chosen is moved to
+     * @param askForCopy asks for the section that a copy of it is put in
+     */
+    EntryMenu(Arrangement arrangement, EntryDesk desk, Runnable askWhereTo, Runnable askForCopy, Runnable askForFile) {
+        this.arrangement = arrangement;
+        this.desk = desk;
+        this.askWhereTo = askWhereTo;
+        this.askForCopy = askForCopy;
+        this.askForFile = askForFile;
+        // A menu without items is not shown at all.
+        getItems().add(new MenuItem());
+        setOnShowing(event -> getItems().setAll(items()));
+    }
+
+    private List<MenuItem> items() {
+        boolean nothing = arrangement.selectedProperty().get().isEmpty();
+        PlannedDocument document = arrangement.lastSelected().orElse(null) instanceof PlannedDocument planned ? planned : null;
+        List<MenuItem> items = new ArrayList<>();
+        if (!nothing) items.add(item(Words.of("menu.rename"), () -> arrangement.beginEditing(Field.TITLE)));
+        if (document != null) {
+            items.add(item(Words.of("menu.date"), () -> arrangement.beginEditing(Field.DATE)));
+            items.add(item(Words.of("menu.description"), () -> arrangement.beginEditing(Field.DESCRIPTION)));
+            items.add(item(Words.of(Arrangement.isFree(document.document()) ? "menu.reserved" : "menu.pages"), () -> arrangement.beginEditing(Field.PAGES)));
+            items.add(item(Words.of("menu.frontSheet"), () -> arrangement.beginEditing(Field.MARK)));
+            items.add(new SeparatorMenuItem());
+            if (document.document().isPlaceholder()) fill(items, document);
+            together(items);
+        }
+        if (!nothing) {
+            items.add(new SeparatorMenuItem());
+            items.add(item(Words.of("menu.moveTo", Shortcut.MOVE_TO.shown()), askWhereTo));
+            items.add(item(Words.of("menu.copyTo", Shortcut.COPY_TO.shown()), askForCopy));
+            Menu sort = new Menu(Words.of("menu.sort"));
+            sort.getItems().setAll(sorts(desk));
+            items.add(sort);
+            items.add(new SeparatorMenuItem());
+        }
+        if (document != null) items.add(item(Words.of(document.tab() > 0 ? "menu.unlisted" : "menu.listed"), arrangement::toggleInIndex));
+        if (!nothing) items.add(item(Words.of("menu.takeOut"), arrangement::takeOut));
+        items.add(item(Words.of("menu.placeholder"), desk::addPlaceholder));
+        items.add(item(Words.of("menu.section"), arrangement::addSection));
+        return items;
+    }
+
+    /** What the free pages of a document are filled with. */
+    private void fill(List<MenuItem> items, PlannedDocument document) {
+        arrangement.onlyInTray().ifPresent(item -> items.add(item(Words.of("menu.fillFromTray", shortened(Filling.name(item))), () -> arrangement.filling().fillWith(document.id(), item.id()))));
+        items.add(item(Words.of("menu.fill"), askForFile));
+        items.add(new SeparatorMenuItem());
+    }
+
+    /** What is done with pages of a document, and with documents that go together. */
+    private void together(List<MenuItem> items) {
+        desk.pagesBeforeView().ifPresent(before -> items.add(item(Words.of("menu.divide", before + 1, Shortcut.DIVIDE.shown()), desk::divide)));
+        if (desk.rest() > 0) items.add(item(Words.of("menu.rest", desk.rest()), desk::takeRest));
+        if (desk.canJoin()) items.add(item(Words.of("menu.join", Shortcut.JOIN.shown()), desk::join));
+        desk.ownerAbove().ifPresent(title -> items.add(item(Words.of("menu.tie", shortened(title)), desk::tie)));
+        if (desk.isTied()) items.add(item(Words.of("menu.part"), desk::part));
+    }
+
+    private static String shortened(String title) {
+        return title.length() > 40 ? title.substring(0, 38).stripTrailing() + "…" : title;
+    }
+
+    /** {@return an item for every order} */
+    static List<MenuItem> sorts(EntryDesk desk) {
+        List<MenuItem> items = new ArrayList<>();
+        for (SortOrder by : SortOrder.values()) items.add(item(Words.of("sort." + by.name()), () -> desk.sort(by)));
+        return items;
+    }
+
+    private static MenuItem item(String words, Runnable action) {
+        MenuItem item = new MenuItem(words);
+        item.setMnemonicParsing(false);
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+}

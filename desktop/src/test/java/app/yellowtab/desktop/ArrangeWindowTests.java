@@ -1,0 +1,122 @@
+package app.yellowtab.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import app.yellowtab.model.Document;
+import app.yellowtab.plan.PlannedEntry;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.css.PseudoClass;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+
+/** What is done with documents on the sheet, with the real mouse and keys. */
+class ArrangeWindowTests extends AtTheWindow {
+    @Start
+    void begin(Stage stage) throws IOException {
+        start(stage);
+    }
+
+    /** {@return a row, as soon as it is in sight: a list moves its cells about when rows change} */
+    private Node row(FxRobot robot, String title) {
+        AtomicReference<Node> found = new AtomicReference<>();
+        until(() -> {
+            Bounds list = robot.lookup("#index").query().localToScene(robot.lookup("#index").query().getLayoutBounds());
+            robot.lookup(".sheet-row").queryAll().stream().filter(node -> node.isVisible() && node instanceof ListCell<?> cell && cell.getItem() instanceof PlannedEntry entry && entry.title().equals(title))
+                    .filter(node -> list.contains(node.localToScene(node.getLayoutBounds()))).findFirst().ifPresent(found::set);
+            return found.get() != null;
+        });
+        return found.get();
+    }
+
+    private Document document(String title) {
+        return workspace().bundle().contents().allDocuments().stream().filter(document -> document.title().equals(title)).findFirst().orElseThrow();
+    }
+
+    private static void keys(FxRobot robot, KeyCode... keys) {
+        robot.press(keys).release(keys);
+    }
+
+    private void typed(FxRobot robot, String expected) {
+        until(() -> robot.lookup("#in-place").tryQueryAs(TextField.class).map(TextField::getText).orElse("").equals(expected));
+    }
+
+    @Test
+    void aPlaceholderIsFilledADocumentDividedAndSentToItsSection(FxRobot robot) throws IOException {
+        Path files = Files.createDirectories(temp.resolve("A - Letters"));
+        Pdfs.write(files, "P", 6);
+        Pdfs.write(files, "Q", 1);
+        Path late = Pdfs.write(temp, "T", 3);
+        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        until(() -> desk.workspace().isPresent());
+        when(dialogs.folder(any())).thenReturn(Optional.of(files));
+        when(dialogs.files(any())).thenReturn(List.of(late));
+        robot.clickOn("#stage-arrange").clickOn("#tray-addFolder");
+        until(() -> workspace().bundle().tray().size() == 2);
+        robot.clickOn("P.pdf").press(KeyCode.SHIFT).clickOn("Q.pdf").release(KeyCode.SHIFT).push(KeyCode.ENTER);
+        until(() -> order().equals("P Q"));
+        robot.clickOn("#tray-addFiles");
+        until(() -> workspace().bundle().tray().size() == 1);
+
+        robot.clickOn(row(robot, "P"));
+        keys(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+        typed(robot, "Document to follow");
+        robot.write("Report").push(KeyCode.TAB);
+        typed(robot, "");
+        robot.push(KeyCode.TAB);
+        typed(robot, "1");
+        robot.write("3").push(KeyCode.ENTER);
+        until(() -> order().equals("P Report Q") && document("Report").pageCount() == 3);
+        robot.drag("T.pdf", MouseButton.PRIMARY).moveTo(row(robot, "Q")).moveTo(row(robot, "Report")).dropTo(row(robot, "Report"));
+        until(() -> !document("Report").isPlaceholder());
+        assertThat(robot.lookup("#offer .fact").queryAs(Label.class).getText()).isEqualTo("“T.pdf” fills the reserved pages exactly. Nothing else has moved.");
+
+        robot.clickOn(row(robot, "P"));
+        keys(robot, KeyCode.CONTROL, KeyCode.G);
+        robot.write("4").push(KeyCode.ENTER);
+        until(() -> workspace().leaf() == 3);
+        robot.clickOn(row(robot, "P"), MouseButton.SECONDARY).push(KeyCode.ESCAPE);
+        robot.interact(() -> workspace().goTo(4));
+        keys(robot, KeyCode.CONTROL, KeyCode.D);
+        typed(robot, "P (continued)");
+        robot.write("Enclosures").push(KeyCode.ENTER);
+        until(() -> order().equals("P Enclosures Report Q"));
+        assertThat(document("P").pageCount()).isEqualTo(2);
+        until(() -> row(robot, "Enclosures").getPseudoClassStates().contains(PseudoClass.getPseudoClass("in-view")));
+
+        robot.clickOn("#sheet-addSection").write("Annexes").push(KeyCode.ENTER);
+        until(() -> order().equals("P Enclosures Report Q Annexes()"));
+        robot.clickOn(row(robot, "Enclosures"));
+        keys(robot, KeyCode.CONTROL, KeyCode.M);
+        until(() -> robot.lookup("#section-name").query().isFocused());
+        robot.write("ann").push(KeyCode.ENTER);
+        until(() -> order().equals("P Report Q Annexes(Enclosures)"));
+        keys(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.C);
+        AtomicReference<String> copied = new AtomicReference<>("");
+        robot.interact(() -> copied.set(Clipboard.getSystemClipboard().getString()));
+        assertThat(copied.get()).isEqualTo("[A/" + workspace().plan().leaf(workspace().leaf()).label() + "]");
+
+        robot.clickOn(row(robot, "P")).press(KeyCode.SHIFT).clickOn(row(robot, "Q")).release(KeyCode.SHIFT);
+        keys(robot, KeyCode.CONTROL, KeyCode.J);
+        until(() -> order().equals("P Annexes(Enclosures)"));
+        assertThat(document("P").pageCount()).isEqualTo(6);
+        assertThat(workspace().plan().entry(document("Enclosures").id()).orElseThrow().span().from()).as("no page was lost").isEqualTo("10");
+    }
+}
