@@ -3,6 +3,7 @@ package app.yellowtab.files;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.UUID;
 
 /** Drafts of files that are being written. */
@@ -21,5 +22,16 @@ public final class Drafts {
     /** {@return a new empty file in the target's folder, with the rights that the folder's new files have; it can be moved into place in one step} */
     public static Path beside(Path target) throws IOException {
         return Files.createFile(target.toAbsolutePath().resolveSibling(BEGIN + UUID.randomUUID() + END));
+    }
+
+    /** Writes a file whole or not at all: what was there before stays until the new one is complete. */
+    public static void write(Path target, byte[] content) throws IOException {
+        Path draft = beside(target);
+        try {
+            Files.write(draft, content);
+            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+        } finally {
+            Files.deleteIfExists(draft);
+        }
     }
 }

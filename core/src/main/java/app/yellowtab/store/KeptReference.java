@@ -5,7 +5,6 @@ import app.yellowtab.plan.ReferenceForm;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import org.slf4j.LoggerFactory;
 import tools.jackson.core.JacksonException;
 
@@ -33,13 +32,7 @@ public final class KeptReference {
     public void keep(ReferenceForm form) {
         try {
             Files.createDirectories(file.getParent());
-            Path draft = Drafts.beside(file);
-            try {
-                Files.write(draft, BundleJson.MAPPER.writeValueAsBytes(form));
-                Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
-            } finally {
-                Files.deleteIfExists(draft);
-            }
+            Drafts.write(file, BundleJson.MAPPER.writeValueAsBytes(form));
         } catch (IOException e) {
             LoggerFactory.getLogger(KeptReference.class).warn("form of references not kept: {}", file, e);
         }

@@ -10,7 +10,6 @@ import app.yellowtab.model.cut.CutRules;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -110,13 +109,7 @@ public final class KeptRules {
         ObjectNode node = BundleJson.MAPPER.createObjectNode().put("cutRules", FORMAT).put("called", rules.name());
         node.setAll((ObjectNode) BundleJson.MAPPER.valueToTree(rules.rules()));
         try {
-            Path draft = Drafts.beside(file);
-            try {
-                Files.write(draft, BundleJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(node));
-                Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
-            } finally {
-                Files.deleteIfExists(draft);
-            }
+            Drafts.write(file, BundleJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(node));
         } catch (IOException e) {
             throw failure(file, e);
         }

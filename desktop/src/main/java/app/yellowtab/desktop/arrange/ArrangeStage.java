@@ -1,5 +1,9 @@
 package app.yellowtab.desktop.arrange;
 
+import app.yellowtab.desktop.pages.PagePictures;
+import app.yellowtab.desktop.replace.ReplaceView;
+import app.yellowtab.desktop.replace.Replacement;
+import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Shortcut;
@@ -10,6 +14,8 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.util.Subscription;
 
 /** The tray on the left, the index sheet in the middle. */
 public final class ArrangeStage extends HBox {
@@ -17,14 +23,26 @@ public final class ArrangeStage extends HBox {
     private final FileDialogs dialogs;
     private final Tray tray;
     private final IndexSheet sheet;
+    private final Replacement replacement;
+    private final ReplaceView compared;
+    private final Subscription subscription;
 
-    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs) {
+    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures) {
         this.arrangement = new Arrangement(workspace, intakes);
         this.dialogs = dialogs;
         this.tray = new Tray(workspace, arrangement, this::addFiles, this::addFolder);
-        this.sheet = new IndexSheet(workspace, arrangement, () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
-        HBox.setHgrow(sheet, Priority.ALWAYS);
-        getChildren().addAll(tray, sheet);
+        this.replacement = new Replacement(workspace, intakes, pictures.renderer());
+        this.compared = new ReplaceView(workspace, replacement, pictures, dialogs);
+        this.sheet = new IndexSheet(workspace, arrangement, replacement, () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
+        for (Region part : List.of(sheet, compared)) HBox.setHgrow(part, Priority.ALWAYS);
+        getChildren().addAll(tray, sheet, compared);
+        subscription = replacement.stateProperty().subscribe(state -> {
+            boolean replaces = !(state instanceof Replacement.State.None);
+            Controls.show(compared, replaces);
+            Controls.show(tray, !replaces);
+            Controls.show(sheet, !replaces);
+            if (!replaces) sheet.focusRows();
+        });
     }
 
     /** Puts the keyboard on the sheet. */
@@ -33,6 +51,9 @@ public final class ArrangeStage extends HBox {
     }
 
     public void dispose() {
+        subscription.unsubscribe();
+        replacement.cancel();
+        compared.dispose();
         tray.dispose();
         arrangement.dispose();
         sheet.dispose();
@@ -40,7 +61,7 @@ public final class ArrangeStage extends HBox {
 
     /** {@return whether the keys meant something here} */
     public boolean run(Shortcut shortcut, boolean typing) {
-        if (typing) return false;
+        if (typing || compared.isVisible()) return false;
         boolean inTray = tray.hasKeyboard();
         switch (shortcut) {
             case ADD_FILES -> addFiles();

@@ -1,12 +1,17 @@
 package app.yellowtab.desktop.arrange;
 
 import app.yellowtab.desktop.arrange.Arrangement.Field;
+import app.yellowtab.desktop.replace.Replacement;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.edit.SortOrder;
+import app.yellowtab.model.InTray;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
@@ -16,21 +21,23 @@ import javafx.scene.control.SeparatorMenuItem;
 final class EntryMenu extends ContextMenu {
     private final Arrangement arrangement;
     private final EntryDesk desk;
+    private final Replacement replacement;
     private final Runnable askWhereTo;
     private final Runnable askForCopy;
-    private final Runnable askForFile;
+    private final Supplier<Optional<Path>> file;
 
     /**
-     * @param askForFile asks for the file that the chosen placeholder is filled with
      * @param askWhereTo asks for the section that what is chosen is moved to
      * @param askForCopy asks for the section that a copy of it is put in
+     * @param file       asks for a file
      */
-    EntryMenu(Arrangement arrangement, EntryDesk desk, Runnable askWhereTo, Runnable askForCopy, Runnable askForFile) {
+    EntryMenu(Arrangement arrangement, Replacement replacement, Runnable askWhereTo, Runnable askForCopy, Supplier<Optional<Path>> file) {
         this.arrangement = arrangement;
-        this.desk = desk;
+        this.desk = arrangement.entries();
+        this.replacement = replacement;
         this.askWhereTo = askWhereTo;
         this.askForCopy = askForCopy;
-        this.askForFile = askForFile;
+        this.file = file;
         // A menu without items is not shown at all.
         getItems().add(new MenuItem());
         setOnShowing(event -> getItems().setAll(items()));
@@ -48,6 +55,7 @@ final class EntryMenu extends ContextMenu {
             items.add(item(Words.of("menu.frontSheet"), () -> arrangement.beginEditing(Field.MARK)));
             items.add(new SeparatorMenuItem());
             if (document.document().isPlaceholder()) fill(items, document);
+            if (Replacement.isPossible(document.document())) replace(items, document);
             together(items);
         }
         if (!nothing) {
@@ -69,8 +77,16 @@ final class EntryMenu extends ContextMenu {
     /** What the free pages of a document are filled with. */
     private void fill(List<MenuItem> items, PlannedDocument document) {
         arrangement.onlyInTray().ifPresent(item -> items.add(item(Words.of("menu.fillFromTray", shortened(Filling.name(item))), () -> arrangement.filling().fillWith(document.id(), item.id()))));
-        items.add(item(Words.of("menu.fill"), askForFile));
+        items.add(item(Words.of("menu.fill"), () -> file.get().ifPresent(chosen -> arrangement.filling().fillWith(document.id(), chosen))));
         items.add(new SeparatorMenuItem());
+    }
+
+    /** What the file of a document is replaced by. */
+    private void replace(List<MenuItem> items, PlannedDocument document) {
+        arrangement.onlyInTray().ifPresent(lies -> {
+            if (lies instanceof InTray.File newer) items.add(item(Words.of("menu.replaceFromTray", shortened(newer.source().fileName())), () -> replacement.begin(document.id(), newer.source().id())));
+        });
+        items.add(item(Words.of("menu.replace"), () -> file.get().ifPresent(chosen -> replacement.begin(document.id(), chosen))));
     }
 
     /** What is done with pages of a document, and with documents that go together. */

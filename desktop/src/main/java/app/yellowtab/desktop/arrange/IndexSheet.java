@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.arrange;
 
+import app.yellowtab.desktop.replace.Replacement;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Styles;
@@ -45,7 +46,7 @@ final class IndexSheet extends VBox {
     private boolean showingPlan;
 
     /** @param file asks for a file */
-    IndexSheet(Workspace workspace, Arrangement arrangement, Supplier<Optional<Path>> file) {
+    IndexSheet(Workspace workspace, Arrangement arrangement, Replacement replacement, Supplier<Optional<Path>> file) {
         super(8);
         this.workspace = workspace;
         this.arrangement = arrangement;
@@ -61,8 +62,7 @@ final class IndexSheet extends VBox {
         EntryDesk desk = arrangement.entries();
         chooser = new SectionChooser(desk, this::focusRows);
         StackPane.setAlignment(chooser, Pos.TOP_CENTER);
-        rows.setContextMenu(new EntryMenu(arrangement, desk, this::askWhereTo, this::askForCopy,
-                () -> arrangement.lastSelected().ifPresent(entry -> file.get().ifPresent(chosen -> arrangement.filling().fillWith(entry.id(), chosen)))));
+        rows.setContextMenu(new EntryMenu(arrangement, replacement, this::askWhereTo, this::askForCopy, file));
         rows.getSelectionModel().getSelectedIndices().addListener((ListChangeListener<Integer>) change -> onSelected());
         editor = new InPlaceEditor(workspace, arrangement, rows);
         StackPane typable = new StackPane(rows, editor, chooser);

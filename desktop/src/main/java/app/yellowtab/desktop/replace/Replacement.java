@@ -1,0 +1,135 @@
+package app.yellowtab.desktop.replace;
+
+import app.yellowtab.compare.DifferenceList;
+import app.yellowtab.compare.FileComparison;
+import app.yellowtab.desktop.work.Intakes;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.PagePairs;
+import app.yellowtab.edit.PagePick;
+import app.yellowtab.edit.Replacing;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
+import app.yellowtab.picture.PageRenderer;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.jspecify.annotations.Nullable;
+
+/** Puts a newer file in place of a document's own, after a look at what differs. Knows no node. For the JavaFX thread. */
+public final class Replacement {
+    /** How a replacement stands. */
+    public sealed interface State {
+        /** Nothing is being replaced. */
+        record None() implements State {}
+
+        /** The two files are being compared. */
+        record Comparing(String newer) implements State {}
+
+        /** They were compared, and it waits for a decision. */
+        record Ready(EntryId document, Source older, Source newer, PagePairs pairs) implements State {}
+
+        /** It did not come about. */
+        record Failed(String words) implements State {}
+    }
+
+    private static final State NONE = new State.None();
+    private final Workspace workspace;
+    private final Intakes intakes;
+    private final PageRenderer renderer;
+    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", NONE);
+    private final ReadOnlyObjectWrapper<String> said = new ReadOnlyObjectWrapper<>(this, "said", "");
+    private Jobs.@Nullable Job job;
+    private int asked;
+
+    public Replacement(Workspace workspace, Intakes intakes, PageRenderer renderer) {
+        this.workspace = workspace;
+        this.intakes = intakes;
+        this.renderer = renderer;
+    }
+
+    public ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    /** {@return what came of keeping the list; empty for nothing} */
+    ReadOnlyObjectProperty<String> saidProperty() {
+        return said.getReadOnlyProperty();
+    }
+
+    /** {@return whether a document is made of one file, which can be replaced} */
+    public static boolean isPossible(Document document) {
+        return PagePick.onlySource(document).isPresent();
+    }
+
+    /** Brings a file in, and compares it with that of a document. */
+    public void begin(EntryId document, Path file) {
+        intakes.bringIn(List.of(file), taken -> bundle -> Edits.addSources(bundle, taken.sources()), taken -> {
+            if (!taken.sources().isEmpty()) begin(document, taken.sources().getFirst().id());
+        });
+    }
+
+    /** Compares a file that was brought in with that of a document. */
+    public void begin(EntryId document, SourceId file) {
+        cancel();
+        Optional<Source> older = workspace.bundle().contents().allDocuments().stream().filter(there -> there.id().equals(document)).findFirst()
+                .flatMap(PagePick::onlySource).flatMap(this::source);
+        Optional<Source> newer = source(file);
+        if (older.isEmpty() || newer.isEmpty()) return;
+        if (!newer.get().isRead()) {
+            state.set(new State.Failed(Words.of("replace.unread", newer.get().fileName())));
+            return;
+        }
+        int mine = ++asked;
+        state.set(new State.Comparing(newer.get().fileName()));
+        job = workspace.jobs().start((progress, stop) -> FileComparison.compare(renderer, workspace.folder(), older.get(), newer.get(),
+                (done, total) -> progress.accept(new Jobs.State(Words.of("replace.comparing", newer.get().fileName(), done), (double) done / total)), stop), pairs -> {
+                    if (mine == asked) state.set(new State.Ready(document, older.get(), newer.get(), pairs));
+                }, failure -> {
+                    if (mine == asked) state.set(new State.Failed(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("replace.failed", newer.get().fileName())));
+                });
+    }
+
+    private Optional<Source> source(SourceId id) {
+        return workspace.bundle().sources().stream().filter(source -> source.id().equals(id)).findFirst();
+    }
+
+    /** Puts the newer file in place of the older one. */
+    void accept() {
+        if (!(state.get() instanceof State.Ready ready)) return;
+        cancel();
+        workspace.edit(bundle -> Replacing.replaced(bundle, ready.document(), ready.older().id(), ready.newer().id(), ready.pairs()));
+    }
+
+    /** Leaves all as it is; the newer file lies in the tray. */
+    public void cancel() {
+        asked++;
+        if (job != null) job.stop();
+        job = null;
+        said.set("");
+        state.set(NONE);
+    }
+
+    /** Keeps the list of what differs in a file. */
+    void keepList(Path target) {
+        if (!(state.get() instanceof State.Ready ready)) return;
+        String table = DifferenceList.of(ready.older().fileName(), ready.newer().fileName(), ready.pairs());
+        workspace.jobs().start((progress, stop) -> {
+            DifferenceList.write(table, target);
+            return target;
+        }, written -> said.set(Words.of("replace.kept", written)), failure -> said.set(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("replace.notKept", target)));
+    }
+
+    /** {@return what differs, in one sentence} */
+    static String summary(PagePairs pairs) {
+        if (pairs.differences().isEmpty()) return Words.of("replace.nothing", pairs.unchanged());
+        return Words.of("replace.summary", pairs.unchanged(), pairs.changed(), pairs.added(), pairs.gone());
+    }
+}

@@ -1,0 +1,114 @@
+package app.yellowtab.desktop.replace;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.desktop.replace.Replacement.State;
+import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.Intakes;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Place;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.InTray;
+import app.yellowtab.picture.PageRenderer;
+import app.yellowtab.picture.PictureFiles;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.store.BundleFolder;
+import app.yellowtab.store.RememberedPasswords;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ReplacementTests {
+    @TempDir
+    private Path temp;
+    private BundleFolder folder;
+    private Workspace workspace;
+    private PageRenderer renderer;
+    private Replacement replacement;
+
+    @BeforeEach
+    void open() throws IOException {
+        folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        Intakes intakes = new Intakes(workspace, new RememberedPasswords(temp.resolve("user")));
+        intakes.bringIn(List.of(Pdfs.write(temp, "report", 4)));
+        workspace.edit(bundle -> Edits.putInIndex(bundle, List.of(bundle.sources().getFirst().id().value()), new Place(Optional.empty(), 0)));
+        workspace.edit(bundle -> Edits.changeDocument(bundle, document().id(), document -> document.withTitle("Report of Dr Carrow")));
+        renderer = new PageRenderer(folder, new PictureFiles(temp.resolve("pictures"), 1 << 20));
+        replacement = new Replacement(workspace, intakes, renderer);
+    }
+
+    @AfterEach
+    void close() {
+        renderer.close();
+        folder.close();
+    }
+
+    private Document document() {
+        return workspace.bundle().contents().allDocuments().getFirst();
+    }
+
+    private Path newer() throws IOException {
+        Path place = Files.createDirectories(temp.resolve("new"));
+        return Pdfs.write(place, "report", 4, document -> {
+            Pdfs.picture(document, document.getPage(1), 40);
+            Pdfs.addPage(document, PDRectangle.A4);
+            document.removePage(0);
+        });
+    }
+
+    @Test
+    void whatDiffersIsShownAndTheFileIsReplacedInOneStep() throws IOException {
+        replacement.begin(document().id(), newer());
+        State.Ready ready = (State.Ready) replacement.stateProperty().get();
+        assertThat(Replacement.summary(ready.pairs())).isEqualTo("2 pages are the same, 1 has changed, 1 is new, 1 is gone. Title, date and place stay as they are.");
+        Bundle before = workspace.bundle();
+        replacement.accept();
+        assertThat(document().title()).isEqualTo("Report of Dr Carrow");
+        assertThat(document().sources()).containsOnly(ready.newer().id());
+        assertThat(document().pageCount()).isEqualTo(4);
+        assertThat(workspace.bundle().tray()).extracting(InTray::id).as("the older file lies in the tray").containsExactly(ready.older().id().value());
+        assertThat(replacement.stateProperty().get()).isEqualTo(new State.None());
+        workspace.undo();
+        assertThat(workspace.bundle()).isEqualTo(before);
+    }
+
+    @Test
+    void theListCanBeKept() throws IOException {
+        replacement.begin(document().id(), newer());
+        replacement.keepList(temp.resolve("changes.csv"));
+        assertThat(Files.readString(temp.resolve("changes.csv"))).isEqualTo("Page of report.pdf,Page of report.pdf,What has changed\r\n1,,gone\r\n2,1,changed\r\n,4,new\r\n");
+        assertThat(replacement.saidProperty().get()).endsWith("changes.csv");
+        replacement.keepList(temp.resolve("no such folder/changes.csv"));
+        assertThat(replacement.saidProperty().get()).contains("could not be written");
+    }
+
+    @Test
+    void aDamagedFileReplacesNothing() throws IOException {
+        Path bad = Files.writeString(temp.resolve("bad.pdf"), "%PDF-1.7 bad");
+        replacement.begin(document().id(), bad);
+        assertThat(replacement.stateProperty().get()).isInstanceOf(State.Failed.class);
+        replacement.accept();
+        assertThat(document().pageCount()).isEqualTo(4);
+        assertThat(workspace.bundle().tray()).hasSize(1);
+    }
+
+    @Test
+    void leavingItAsItIsKeepsTheNewerFileInTheTray() throws IOException {
+        replacement.begin(document().id(), newer());
+        replacement.cancel();
+        assertThat(document().pageCount()).isEqualTo(4);
+        assertThat(workspace.bundle().tray()).hasSize(1);
+    }
+}
