@@ -38,7 +38,7 @@ public final class Entries {
         Optional<Document> found = find(bundle, id);
         if (found.isEmpty() || pages < 1 || pages >= found.get().pageCount()) return bundle;
         Document document = found.get();
-        Document second = new Document(made, title, "", document.date(), document.inIndex(), document.belongsTo(), PagePick.slice(document.runs(), pages + 1, document.pageCount()));
+        Document second = new Document(made, title, "", document.date(), document.inIndex(), document.belongsTo(), document.agreement(), PagePick.slice(document.runs(), pages + 1, document.pageCount()));
         Bundle shorter = Edits.changeDocument(bundle, id, before -> before.withRuns(PagePick.slice(before.runs(), 1, pages)));
         return Edits.insertDocuments(shorter, List.of(second), Outline.documentPlaceBelow(shorter, Optional.of(id)));
     }

@@ -20,11 +20,13 @@ import java.util.Optional;
  * @param date        as the index prints it
  * @param inIndex     whether the index lists it and gives it a tab number
  * @param belongsTo   the entry that it goes with wherever that goes, as an exhibit to its statement; empty for none
+ * @param agreement   how it stands between the parties
  * @param runs        its pages in order; never empty
  */
 public record Document(EntryId id, String title, String description, DocumentDate date, boolean inIndex,
-                       Optional<EntryId> belongsTo, List<Run> runs) {
+                       Optional<EntryId> belongsTo, Agreement agreement, List<Run> runs) {
     public Document {
+        Objects.requireNonNull(agreement, "agreement");
         Objects.requireNonNull(belongsTo, "belongsTo");
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(date, "date");
@@ -32,6 +34,11 @@ public record Document(EntryId id, String title, String description, DocumentDat
         if (title.isBlank()) throw new IllegalArgumentException("a document's title must not be blank");
         if (runs.isEmpty()) throw new IllegalArgumentException("a document needs at least one page: " + title);
         runs = List.copyOf(runs);
+    }
+
+    /** An entry of which the parties have said nothing. */
+    public Document(EntryId id, String title, String description, DocumentDate date, boolean inIndex, Optional<EntryId> belongsTo, List<Run> runs) {
+        this(id, title, description, date, inIndex, belongsTo, Agreement.OPEN, runs);
     }
 
     /** {@return a new entry with all pages of a source, titled and dated as the source proposes} */
@@ -62,26 +69,30 @@ public record Document(EntryId id, String title, String description, DocumentDat
     }
 
     public Document withTitle(String newTitle) {
-        return new Document(id, newTitle, description, date, inIndex, belongsTo, runs);
+        return new Document(id, newTitle, description, date, inIndex, belongsTo, agreement, runs);
     }
 
     public Document withDescription(String newDescription) {
-        return new Document(id, title, newDescription, date, inIndex, belongsTo, runs);
+        return new Document(id, title, newDescription, date, inIndex, belongsTo, agreement, runs);
     }
 
     public Document withDate(DocumentDate newDate) {
-        return new Document(id, title, description, newDate, inIndex, belongsTo, runs);
+        return new Document(id, title, description, newDate, inIndex, belongsTo, agreement, runs);
     }
 
     public Document withRuns(List<Run> newRuns) {
-        return newRuns.equals(runs) ? this : new Document(id, title, description, date, inIndex, belongsTo, newRuns);
+        return newRuns.equals(runs) ? this : new Document(id, title, description, date, inIndex, belongsTo, agreement, newRuns);
     }
 
     public Document withBelongsTo(Optional<EntryId> owner) {
-        return new Document(id, title, description, date, inIndex, owner, runs);
+        return new Document(id, title, description, date, inIndex, owner, agreement, runs);
+    }
+
+    public Document withAgreement(Agreement newAgreement) {
+        return newAgreement.equals(agreement) ? this : new Document(id, title, description, date, inIndex, belongsTo, newAgreement, runs);
     }
 
     public Document withInIndex(boolean shown) {
-        return new Document(id, title, description, date, shown, belongsTo, runs);
+        return new Document(id, title, description, date, shown, belongsTo, agreement, runs);
     }
 }

@@ -25,9 +25,10 @@ import java.util.TreeSet;
  * @param indexSheets the rows of each index page
  * @param bookmarks  in order
  * @param coverSheets what stands on each page of the cover; none where there is no cover
+ * @param agreement  whether the index says how entries stand between the parties
  */
 public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, List<PlannedEntry> entries, List<String> headingLines,
-                   List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets) {
+                   List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets, boolean agreement) {
     public int pageCount() {
         return leaves.size();
     }

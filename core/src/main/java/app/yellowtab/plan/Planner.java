@@ -52,6 +52,7 @@ public final class Planner {
      */
     public static Plan plan(Bundle bundle, Plan before) {
         Map<Document, IndexRow> set = new IdentityHashMap<>();
+        if (before.agreement() != bundle.layout().agreement()) return plan(bundle);
         for (List<IndexRow> sheet : before.indexSheets()) {
             for (IndexRow row : sheet) if (row.entry() instanceof PlannedDocument planned) set.put(planned.document(), row);
         }
@@ -109,7 +110,7 @@ public final class Planner {
             place(bundle.contents(), 0, "");
             List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
             return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
-                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover);
+                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover, bundle.layout().agreement());
         }
 
         /** {@return the index of the leaf that comes next} */
@@ -144,7 +145,7 @@ public final class Planner {
         private SetLines linesOf(Document document, int depth) {
             IndexRow before = set.get(document);
             return before != null && before.entry().depth() == depth ? new SetLines(before.titleLines(), before.descriptionLines())
-                    : new SetLines(IndexSetter.titleLines(document, depth), IndexSetter.descriptionLines(document, depth));
+                    : new SetLines(IndexSetter.titleLines(document, depth), IndexSetter.descriptionLines(document, depth, bundle.layout().agreement()));
         }
 
         private void place(Contents contents, int depth, String outerLabel) {

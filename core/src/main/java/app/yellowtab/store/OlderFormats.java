@@ -1,6 +1,7 @@
 package app.yellowtab.store;
 
 import app.yellowtab.facts.About;
+import app.yellowtab.model.Agreement;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.RecognitionChoice;
@@ -41,6 +42,7 @@ final class OlderFormats {
             fill(pages, "shapes", BundleJson.MAPPER.createArrayNode());
             if (!pages.has("beginnings")) pages.put("beginnings", 0);
         }
+        if (root.get("layout") instanceof ObjectNode layout && !layout.has("agreement")) layout.put("agreement", false);
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));
         fill(root, "numbering", BundleJson.MAPPER.valueToTree(Numbering.NONE));
@@ -121,6 +123,7 @@ final class OlderFormats {
 
     private static void documents(JsonNode documents) {
         for (JsonNode document : documents) {
+            if (document instanceof ObjectNode object) fill(object, "agreement", BundleJson.MAPPER.valueToTree(Agreement.OPEN));
             for (JsonNode run : document.path("runs")) {
                 if (run instanceof ObjectNode object && object.path("kind").asString("").equals("source")) fill(object, "look", BundleJson.plainLook());
             }

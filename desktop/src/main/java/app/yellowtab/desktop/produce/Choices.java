@@ -42,9 +42,9 @@ final class Choices extends VBox {
         super(8);
         this.workspace = workspace;
         cover.setId("produce-cover");
-        cover.setOnAction(event -> edit(bundle -> bundle.withLayout(new Layout(cover.isSelected(), bundle.layout().separators()))));
+        cover.setOnAction(event -> edit(bundle -> bundle.withLayout(new Layout(cover.isSelected(), bundle.layout().separators(), bundle.layout().agreement()))));
         HBox between = new HBox(16);
-        separators = radios(Separators.class, "separators", between, kind -> edit(bundle -> bundle.withLayout(new Layout(bundle.layout().cover(), kind))));
+        separators = radios(Separators.class, "separators", between, kind -> edit(bundle -> bundle.withLayout(new Layout(bundle.layout().cover(), kind, bundle.layout().agreement()))));
         HBox marks = new HBox(16);
         comments = radios(Comments.class, "comments", marks, kind -> edit(bundle -> bundle.withFromSources(new FromSources(kind, bundle.fromSources().bookmarkLevels()))));
         levels.setId("produce-levels");
