@@ -4,6 +4,8 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.Place;
 import app.yellowtab.edit.Placeholders;
+import app.yellowtab.model.Agreement;
+import app.yellowtab.model.Agreement.Standing;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.DateReader;
@@ -14,10 +16,12 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 
 /** What has been done with the documents of the made-up matter: exhibits go with their statement, and pages are kept free for what is to follow. */
 final class SampleArranging {
     private static final String WITNESSES = "Witness statements";
+    private static final String RECORDS = "Records";
     private static final String EXPERTS = "Expert evidence";
 
     private SampleArranging() {}
@@ -43,6 +47,24 @@ final class SampleArranging {
         Set<EntryId> ids = new HashSet<>(exhibits.stream().map(Document::id).toList());
         Bundle tied = Entries.tie(bundle, ids, statement);
         return Entries.withFrontSheet(tied, exhibits.getFirst().id(), "OF1");
+    }
+
+    /** {@return the bundle as the other side would have its index: most of it agreed, some of it not, and some of it otherwise} */
+    static Bundle asTheyWantIt(Bundle bundle) {
+        Bundle now = bundle;
+        for (Document document : bundle.contents().allDocuments()) now = Edits.changeDocument(now, document.id(), each -> each.withAgreement(new Agreement(Standing.AGREED, "")));
+        now = changed(now, "Defence", document -> document.withTitle("Defence, as amended on 9 May 2031"));
+        now = changed(now, "Letter of response", document -> document.withDate(DateReader.read("15 January 2031", false).orElseThrow()));
+        now = changed(now, "Note of a meeting at the store", document -> document.withAgreement(new Agreement(Standing.DISPUTED, "the note was never sent to us")));
+        now = changed(now, "Addendum to the report of Dr Selwyn Carrow", document -> document.withAgreement(new Agreement(Standing.AWAITED, "")));
+        Optional<Section> records = bundle.contents().sections().stream().filter(section -> section.title().equals(RECORDS)).findFirst();
+        if (records.isPresent()) now = withPlaceholder(now, records.get(), "Delivery book of the store, October 2030", 6, "October 2030");
+        Set<EntryId> gone = new HashSet<>(bundle.contents().allDocuments().stream().filter(document -> document.title().startsWith("Insurer's note")).map(Document::id).toList());
+        return Edits.takeOut(now, gone);
+    }
+
+    private static Bundle changed(Bundle bundle, String title, UnaryOperator<Document> change) {
+        return bundle.contents().allDocuments().stream().filter(document -> document.title().equals(title)).findFirst().map(document -> Edits.changeDocument(bundle, document.id(), change)).orElse(bundle);
     }
 
     private static Bundle withPlaceholder(Bundle bundle, Section section, String title, int pages, String date) {

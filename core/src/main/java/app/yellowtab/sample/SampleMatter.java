@@ -1,14 +1,17 @@
 package app.yellowtab.sample;
 
+import app.yellowtab.agree.IndexFile;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.files.NaturalOrder;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Party;
+import app.yellowtab.plan.Planner;
 import app.yellowtab.source.Depot;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
-import app.yellowtab.files.NaturalOrder;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -78,6 +81,19 @@ public final class SampleMatter {
     /** {@return the edit that adds one of the {@link #folders} to the bundle: to the index, or what is unsorted to the tray} */
     public static UnaryOperator<Bundle> adding(Intake.Taken taken) {
         return bundle -> SampleArranging.arranged(Edits.append(Edits.addSources(bundle, taken.sources()), indexed(taken.contents())), indexed(taken.contents()));
+    }
+
+    /**
+     * Writes the index as it came back from the other side, with what they have changed.
+     *
+     * @param bundle the matter's, whole
+     * @return the file, in the folder
+     * @throws FindingException if it cannot be written
+     */
+    public static Path writeIndexBack(Bundle bundle, Path folder) throws FindingException {
+        Path target = folder.resolve("Index, come back from the defendant.xlsx");
+        IndexFile.write(Planner.plan(SampleArranging.asTheyWantIt(bundle)), target);
+        return target;
     }
 
     private static Contents indexed(Contents contents) {

@@ -7,6 +7,7 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.sample.SampleMatter;
@@ -58,7 +59,7 @@ final class SampleMaking {
             Folders.delete(files);
             if (!stop.getAsBoolean()) Files.deleteIfExists(unfinished);
             return names;
-        }, names -> { }, failure -> workspace.findings().add(Finding.about(Finding.Code.FAILED, Words.of("start.sample"), failure.getClass().getSimpleName())));
+        }, names -> workspace.jobs().quietly(() -> writeIndexBack(workspace.bundle()), done -> { }), failure -> workspace.findings().add(Finding.about(Finding.Code.FAILED, Words.of("start.sample"), failure.getClass().getSimpleName())));
     }
 
     private static void bringIn(Path files, String name, Workspace workspace) throws IOException {
@@ -72,6 +73,15 @@ final class SampleMaking {
             workspace.folder().know(taken.sources());
             workspace.edit(SampleMatter.adding(taken));
         });
+    }
+
+    /** The index as the other side has sent it back lies beside the matter, to be read in. */
+    private Path writeIndexBack(Bundle bundle) {
+        try {
+            return SampleMatter.writeIndexBack(bundle, folder);
+        } catch (FindingException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private static boolean isThere(FoundFolder folder, Bundle bundle) {

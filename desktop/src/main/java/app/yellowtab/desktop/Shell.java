@@ -62,7 +62,7 @@ final class Shell extends StackPane {
         this.recognising = new Recognising(workspace, engines);
         this.gather = new GatherStage(workspace, intakes, recognising, dialogs, pictures);
         this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
-        this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures);
+        this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, reference);
         this.produce = new ProduceStage(workspace, dialogs, opener);
         this.reader = new Reader(workspace, pictures, reference);
         this.foreEdge = new ForeEdge(workspace);

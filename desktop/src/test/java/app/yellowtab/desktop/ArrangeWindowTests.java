@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
+import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Document;
 import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -16,6 +18,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.TextField;
@@ -23,6 +26,7 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
+import org.apache.poi.xssf.usermodel.XSSFWorkbook;
 import org.junit.jupiter.api.Test;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.Start;
@@ -118,5 +122,47 @@ class ArrangeWindowTests extends AtTheWindow {
         until(() -> order().equals("P Annexes(Enclosures)"));
         assertThat(document("P").pageCount()).isEqualTo(6);
         assertThat(workspace().plan().entry(document("Enclosures").id()).orElseThrow().span().from()).as("no page was lost").isEqualTo("10");
+    }
+
+    @Test
+    void anAgreedIndexIsReadInSentOutAndTakenBackChanged(FxRobot robot) throws IOException {
+        Path agreed = Files.writeString(temp.resolve("agreed.csv"), "Tab,Document,Dated,No. of pages\nA,Letters,,\n1,Letter before claim,29 November 2030,3\n2,Letter of response,14 January 2031,2\n");
+        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        until(() -> desk.workspace().isPresent());
+        when(dialogs.files(any())).thenReturn(List.of(Pdfs.write(temp, "Letter before claim 2030-11-29", 3)));
+        robot.clickOn("#stage-arrange").clickOn("#tray-addFiles");
+        until(() -> workspace().bundle().tray().size() == 1);
+
+        when(dialogs.files(any())).thenReturn(List.of(agreed));
+        robot.clickOn("#agree-menu").clickOn("#agree-readIn");
+        until(() -> robot.lookup("#agree-main").tryQueryAs(Button.class).filter(button -> button.getText().equals("Put it in the index, as placeholders")).isPresent());
+        robot.clickOn("#agree-main");
+        until(() -> order().equals("Letters(Letter before claim Letter of response)"));
+        until(() -> robot.lookup("#agree-main").queryAs(Button.class).getText().equals("Take the sure one"));
+        robot.clickOn("#agree-main");
+        until(() -> !document("Letter before claim").isPlaceholder());
+        robot.push(KeyCode.ESCAPE);
+
+        Path out = temp.resolve("out.xlsx");
+        when(dialogs.saveAs(any(), any())).thenReturn(Optional.of(out));
+        until(() -> robot.lookup("#agree-menu").query().isVisible());
+        robot.clickOn("#agree-menu").clickOn("#agree-writeOut");
+        until(() -> robot.lookup("#agree-said").queryAs(Label.class).getText().equals("Written: " + out));
+        try (XSSFWorkbook workbook = new XSSFWorkbook(Files.newInputStream(out)); OutputStream back = Files.newOutputStream(temp.resolve("back.xlsx"))) {
+            workbook.getSheetAt(0).getRow(3).getCell(2).setCellValue("Letter of response, with enclosures");
+            workbook.getSheetAt(0).getRow(2).getCell(6).setCellValue("agreed");
+            workbook.write(back);
+        }
+        when(dialogs.files(any())).thenReturn(List.of(temp.resolve("back.xlsx")));
+        robot.clickOn("#agree-menu").clickOn("#agree-readIn");
+        until(() -> robot.lookup("#agree-main").queryAs(Button.class).getText().equals("Show what differs from ours"));
+        robot.clickOn("#agree-main");
+        until(() -> robot.lookup("#agree-main").queryAs(Button.class).getText().equals("Accept all 2"));
+        robot.clickOn("#changes").push(KeyCode.HOME).push(KeyCode.ENTER);
+        until(() -> order().equals("Letters(Letter before claim Letter of response, with enclosures)"));
+        robot.clickOn("#agree-main");
+        until(() -> document("Letter before claim").agreement().standing() == Agreement.Standing.AGREED);
+        robot.clickOn("#agree-close");
+        until(() -> row(robot, "Letter before claim").lookupAll(".small").stream().anyMatch(node -> node instanceof Label label && label.getText().equals("Agreed")));
     }
 }

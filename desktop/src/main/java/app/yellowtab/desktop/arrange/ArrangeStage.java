@@ -1,5 +1,8 @@
 package app.yellowtab.desktop.arrange;
 
+import app.yellowtab.desktop.agree.AgreeMenu;
+import app.yellowtab.desktop.agree.AgreeView;
+import app.yellowtab.desktop.agree.Agreeing;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.replace.ReplaceView;
 import app.yellowtab.desktop.replace.Replacement;
@@ -10,6 +13,7 @@ import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Moves;
+import app.yellowtab.store.KeptReference;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.layout.HBox;
@@ -25,24 +29,22 @@ public final class ArrangeStage extends HBox {
     private final IndexSheet sheet;
     private final Replacement replacement;
     private final ReplaceView compared;
+    private final Agreeing agreeing;
+    private final AgreeView agreed;
     private final Subscription subscription;
 
-    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures) {
+    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures, KeptReference reference) {
         this.arrangement = new Arrangement(workspace, intakes);
         this.dialogs = dialogs;
         this.tray = new Tray(workspace, arrangement, this::addFiles, this::addFolder);
         this.replacement = new Replacement(workspace, intakes, pictures.renderer());
         this.compared = new ReplaceView(workspace, replacement, pictures, dialogs);
-        this.sheet = new IndexSheet(workspace, arrangement, replacement, () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
-        for (Region part : List.of(sheet, compared)) HBox.setHgrow(part, Priority.ALWAYS);
-        getChildren().addAll(tray, sheet, compared);
-        subscription = replacement.stateProperty().subscribe(state -> {
-            boolean replaces = !(state instanceof Replacement.State.None);
-            Controls.show(compared, replaces);
-            Controls.show(tray, !replaces);
-            Controls.show(sheet, !replaces);
-            if (!replaces) sheet.focusRows();
-        });
+        this.agreeing = new Agreeing(workspace);
+        this.agreed = new AgreeView(workspace, agreeing);
+        this.sheet = new IndexSheet(workspace, arrangement, replacement, new AgreeMenu(workspace, agreeing, dialogs, reference), () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
+        for (Region part : List.of(sheet, compared, agreed)) HBox.setHgrow(part, Priority.ALWAYS);
+        getChildren().addAll(tray, sheet, compared, agreed);
+        subscription = Subscription.combine(replacement.stateProperty().subscribe(state -> showPart()), agreeing.stateProperty().subscribe(state -> showPart()));
     }
 
     /** Puts the keyboard on the sheet. */
@@ -50,10 +52,26 @@ public final class ArrangeStage extends HBox {
         sheet.focusRows();
     }
 
+    /** The sheet, or what has taken its place. */
+    private void showPart() {
+        boolean replaces = !(replacement.stateProperty().get() instanceof Replacement.State.None);
+        boolean agrees = !replaces && !(agreeing.stateProperty().get() instanceof Agreeing.State.None);
+        boolean changed = agrees != agreed.isVisible() || replaces != compared.isVisible();
+        Controls.show(compared, replaces);
+        Controls.show(agreed, agrees);
+        Controls.show(tray, !replaces && !agrees);
+        Controls.show(sheet, !replaces && !agrees);
+        if (!changed) return;
+        if (agrees) agreed.begin();
+        else if (!replaces) sheet.focusRows();
+    }
+
     public void dispose() {
         subscription.unsubscribe();
         replacement.cancel();
         compared.dispose();
+        agreeing.dispose();
+        agreed.dispose();
         tray.dispose();
         arrangement.dispose();
         sheet.dispose();
@@ -61,7 +79,7 @@ public final class ArrangeStage extends HBox {
 
     /** {@return whether the keys meant something here} */
     public boolean run(Shortcut shortcut, boolean typing) {
-        if (typing || compared.isVisible()) return false;
+        if (typing || compared.isVisible() || agreed.isVisible()) return false;
         boolean inTray = tray.hasKeyboard();
         switch (shortcut) {
             case ADD_FILES -> addFiles();

@@ -172,6 +172,7 @@ final class Arrangement {
             int rest = PagePick.rest(workspace.bundle(), document).count();
             notes.add(Words.of(rest == 0 ? "sheet.somePages" : "sheet.somePagesRest", own, all, rest));
         }
+        if (!document.agreement().shown().isEmpty()) notes.add(document.agreement().shown());
         if (planned.tab() == 0) notes.add(Words.of("sheet.unlisted"));
         return String.join(" · ", notes);
     }

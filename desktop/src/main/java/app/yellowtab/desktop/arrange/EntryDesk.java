@@ -12,6 +12,7 @@ import app.yellowtab.edit.Place;
 import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.SortOrder;
 import app.yellowtab.edit.Sorting;
+import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
@@ -121,6 +122,17 @@ final class EntryDesk {
 
     void part() {
         workspace.edit(bundle -> Entries.part(bundle, chosen()));
+    }
+
+    /** Notes how what is chosen stands between the parties; what was said about it before goes where nothing is said any more. */
+    void stand(Agreement.Standing standing) {
+        workspace.edit(bundle -> {
+            Bundle now = bundle;
+            for (EntryId id : chosen()) {
+                now = Edits.changeDocument(now, id, document -> document.withAgreement(new Agreement(standing, standing == Agreement.Standing.OPEN ? "" : document.agreement().remark())));
+            }
+            return now;
+        });
     }
 
     /** {@return how many pages of the chosen document's file stand in no document} */

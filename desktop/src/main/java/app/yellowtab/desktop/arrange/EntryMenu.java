@@ -5,6 +5,7 @@ import app.yellowtab.desktop.replace.Replacement;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.edit.SortOrder;
+import app.yellowtab.model.Agreement;
 import app.yellowtab.model.InTray;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
 import java.nio.file.Path;
@@ -67,6 +68,7 @@ final class EntryMenu extends ContextMenu {
             items.add(sort);
             items.add(new SeparatorMenuItem());
         }
+        if (document != null) items.add(standings(document));
         if (document != null) items.add(item(Words.of(document.tab() > 0 ? "menu.unlisted" : "menu.listed"), arrangement::toggleInIndex));
         if (!nothing) items.add(item(Words.of("menu.takeOut"), arrangement::takeOut));
         items.add(item(Words.of("menu.placeholder"), desk::addPlaceholder));
@@ -96,6 +98,14 @@ final class EntryMenu extends ContextMenu {
         if (desk.canJoin()) items.add(item(Words.of("menu.join", Shortcut.JOIN.shown()), desk::join));
         desk.ownerAbove().ifPresent(title -> items.add(item(Words.of("menu.tie", shortened(title)), desk::tie)));
         if (desk.isTied()) items.add(item(Words.of("menu.part"), desk::part));
+    }
+
+    private Menu standings(PlannedDocument document) {
+        Menu menu = new Menu(Words.of("menu.standing"));
+        for (Agreement.Standing standing : Agreement.Standing.values()) {
+            if (standing != document.document().agreement().standing()) menu.getItems().add(item(Words.of("standing." + standing.name()), () -> desk.stand(standing)));
+        }
+        return menu;
     }
 
     private static String shortened(String title) {

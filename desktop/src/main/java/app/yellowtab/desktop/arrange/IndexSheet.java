@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.arrange;
 
+import app.yellowtab.desktop.agree.AgreeMenu;
 import app.yellowtab.desktop.replace.Replacement;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Shortcut;
@@ -46,7 +47,7 @@ final class IndexSheet extends VBox {
     private boolean showingPlan;
 
     /** @param file asks for a file */
-    IndexSheet(Workspace workspace, Arrangement arrangement, Replacement replacement, Supplier<Optional<Path>> file) {
+    IndexSheet(Workspace workspace, Arrangement arrangement, Replacement replacement, AgreeMenu agree, Supplier<Optional<Path>> file) {
         super(8);
         this.workspace = workspace;
         this.arrangement = arrangement;
@@ -71,7 +72,7 @@ final class IndexSheet extends VBox {
         paper.getStyleClass().add(Styles.SHEET);
         VBox.setVgrow(paper, Priority.ALWAYS);
         offers = new OfferBar(arrangement.filling());
-        getChildren().addAll(tools(), offers, paper);
+        getChildren().addAll(tools(agree), offers, paper);
         getStyleClass().add(Styles.INDEX_SHEET);
         subscription = Subscription.combine(workspace.onPlan(this::show), workspace.stateProperty().subscribe(state -> showInView()),
                 arrangement.selectedProperty().subscribe(this::showSelected),
@@ -102,7 +103,7 @@ final class IndexSheet extends VBox {
         if (!arrangement.selectedProperty().get().isEmpty()) chooser.ask(Words.of("chooser.copy"), arrangement.entries()::copyTo);
     }
 
-    private HBox tools() {
+    private HBox tools(AgreeMenu agree) {
         Button undo = Controls.iconButton(Feather.CORNER_UP_LEFT, "sheet.undo", workspace::undo);
         Button redo = Controls.iconButton(Feather.CORNER_UP_RIGHT, "sheet.redo", workspace::redo);
         undo.disableProperty().bind(workspace.undoableProperty().not());
@@ -116,7 +117,7 @@ final class IndexSheet extends VBox {
         Controls.describe(placeholder, Words.of("sheet.addPlaceholderTip", Shortcut.PLACEHOLDER.shown()));
         Button section = Controls.button("sheet.addSection", arrangement::addSection);
         Controls.describe(section, Words.of("sheet.addSectionTip", Shortcut.NEW_SECTION.shown()));
-        HBox tools = new HBox(4, undo, redo, Controls.spring(), sort, placeholder, section);
+        HBox tools = new HBox(4, undo, redo, Controls.spring(), agree.said(), agree, sort, placeholder, section);
         tools.setAlignment(Pos.CENTER_LEFT);
         return tools;
     }

@@ -33,6 +33,7 @@ final class Choices extends VBox {
 
     private final Workspace workspace;
     private final CheckBox cover = new CheckBox(Words.of("produce.cover"));
+    private final CheckBox agreement = new CheckBox(Words.of("produce.agreement"));
     private final Map<Separators, RadioButton> separators;
     private final Map<Comments, RadioButton> comments;
     private final ChoiceBox<Levels> levels = new ChoiceBox<>();
@@ -43,6 +44,8 @@ final class Choices extends VBox {
         this.workspace = workspace;
         cover.setId("produce-cover");
         cover.setOnAction(event -> edit(bundle -> bundle.withLayout(new Layout(cover.isSelected(), bundle.layout().separators(), bundle.layout().agreement()))));
+        agreement.setId("produce-agreement");
+        agreement.setOnAction(event -> edit(bundle -> bundle.withLayout(new Layout(bundle.layout().cover(), bundle.layout().separators(), agreement.isSelected()))));
         HBox between = new HBox(16);
         separators = radios(Separators.class, "separators", between, kind -> edit(bundle -> bundle.withLayout(new Layout(bundle.layout().cover(), kind, bundle.layout().agreement()))));
         HBox marks = new HBox(16);
@@ -58,7 +61,7 @@ final class Choices extends VBox {
         row.setAlignment(Pos.CENTER_LEFT);
         Label files = Controls.label(Words.of("produce.files"), Styles.FORM_LABEL);
         VBox.setMargin(files, new Insets(8, 0, 0, 0));
-        getChildren().addAll(Controls.label(Words.of("produce.pages"), Styles.FORM_LABEL), cover, Controls.label(Words.of("produce.separators"), Styles.SMALL), between,
+        getChildren().addAll(Controls.label(Words.of("produce.pages"), Styles.FORM_LABEL), cover, agreement, Controls.label(Words.of("produce.separators"), Styles.SMALL), between,
                 files, Controls.label(Words.of("produce.comments"), Styles.SMALL), marks, row);
     }
 
@@ -84,6 +87,7 @@ final class Choices extends VBox {
     void show(Bundle bundle) {
         showing = true;
         cover.setSelected(bundle.layout().cover());
+        agreement.setSelected(bundle.layout().agreement());
         separators.forEach((kind, choice) -> choice.setSelected(kind == bundle.layout().separators()));
         comments.forEach((kind, choice) -> choice.setSelected(kind == bundle.fromSources().comments()));
         Levels level = new Levels(bundle.fromSources().bookmarkLevels());

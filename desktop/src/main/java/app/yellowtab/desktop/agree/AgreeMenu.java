@@ -1,0 +1,48 @@
+package app.yellowtab.desktop.agree;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.store.KeptReference;
+import java.nio.file.Path;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+
+/** What is done with the index between the parties. */
+public final class AgreeMenu extends MenuButton {
+    private final Label said = Controls.label("", Styles.SMALL);
+
+    /** @param reference how the user writes references to pages */
+    public AgreeMenu(Workspace workspace, Agreeing agreeing, FileDialogs dialogs, KeptReference reference) {
+        super(Words.of("agree.menu"));
+        setId("agree-menu");
+        Controls.describe(this, Words.of("agree.menuTip"));
+        getItems().setAll(item("agree.readIn", () -> dialogs.files(Words.of("agree.readIn")).stream().findFirst().ifPresent(agreeing::begin)),
+                item("agree.matchFiles", agreeing::match), new SeparatorMenuItem(),
+                item("agree.writeOut", () -> dialogs.saveAs(Words.of("agree.writeOut"), suggested(workspace, "agree.indexFile", ".xlsx")).ifPresent(agreeing::writeIndex)),
+                item("agree.chronology", () -> dialogs.saveAs(Words.of("agree.chronology"), suggested(workspace, "agree.chronologyFile", ".docx")).ifPresent(file -> agreeing.writeChronology(file, reference::form))));
+        said.setId("agree-said");
+        said.setMinWidth(0);
+        agreeing.saidProperty().subscribe(said::setText);
+    }
+
+    /** {@return says what came of writing} */
+    public Label said() {
+        return said;
+    }
+
+    private static Path suggested(Workspace workspace, String name, String ending) {
+        return workspace.folder().path().resolve(Words.of(name) + ending);
+    }
+
+    private static MenuItem item(String key, Runnable action) {
+        MenuItem item = new MenuItem(Words.of(key));
+        item.setId(key.replace('.', '-'));
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+}
