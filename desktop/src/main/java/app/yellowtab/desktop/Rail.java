@@ -1,12 +1,14 @@
 package app.yellowtab.desktop;
 
 import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Placement;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.CutEdits;
+import app.yellowtab.model.cut.Batch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -20,6 +22,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
+import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
@@ -27,12 +30,20 @@ import org.kordamp.ikonli.javafx.FontIcon;
 final class Rail extends VBox {
     private final List<Subscription> subscriptions = new ArrayList<>();
     private final ToggleGroup stages = new ToggleGroup();
+    private @Nullable Placement placed;
+    private @Nullable List<Batch> batches;
 
     Rail(Workspace workspace, Runnable leave, Runnable help) {
         ToggleButton gather = stage(workspace, Stage.GATHER, Feather.INBOX, Shortcut.STAGE_GATHER,
                 workspace.stateProperty().map(state -> String.valueOf(state.bundle().sources().size())));
         SimpleStringProperty waiting = new SimpleStringProperty();
-        subscriptions.add(workspace.onBundle(bundle -> waiting.set(String.valueOf(CutEdits.waiting(bundle).size()))));
+        subscriptions.add(workspace.onBundle(bundle -> {
+            // It follows from what is placed, and from how it is cut; most edits are of titles.
+            if (workspace.placement() == placed && bundle.batches() == batches) return;
+            placed = workspace.placement();
+            batches = bundle.batches();
+            waiting.set(String.valueOf(CutEdits.waiting(bundle).size()));
+        }));
         ToggleButton cut = stage(workspace, Stage.CUT, Feather.SCISSORS, Shortcut.STAGE_CUT,
                 waiting);
         ToggleButton arrange = stage(workspace, Stage.ARRANGE, Feather.LIST, Shortcut.STAGE_ARRANGE,

@@ -11,11 +11,14 @@ import app.yellowtab.model.EntryId;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import javafx.animation.PauseTransition;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -27,6 +30,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import javafx.util.Subscription;
 import org.kordamp.ikonli.feather.Feather;
 
@@ -35,6 +39,7 @@ final class IndexSheet extends VBox {
     private static final double LEAST_WIDTH = 320;
     /** So many rows are seen above one that is brought into sight. */
     private static final int ROWS_ABOVE = 8;
+    private static final Duration RESTS = Duration.millis(120);
     private final Workspace workspace;
     private final Arrangement arrangement;
     private final ListView<PlannedEntry> rows = new ListView<>();
@@ -44,6 +49,7 @@ final class IndexSheet extends VBox {
     private final OfferBar offers;
     private final Subscription subscription;
     private Optional<EntryId> inView = Optional.empty();
+    private final PauseTransition bringing = new PauseTransition(RESTS);
     private boolean showingPlan;
 
     /** @param file asks for a file */
@@ -74,6 +80,7 @@ final class IndexSheet extends VBox {
         offers = new OfferBar(arrangement.filling());
         getChildren().addAll(tools(agree), offers, paper);
         getStyleClass().add(Styles.INDEX_SHEET);
+        bringing.setOnFinished(event -> bringIntoSight());
         subscription = Subscription.combine(workspace.onPlan(this::show), workspace.stateProperty().subscribe(state -> showInView()),
                 arrangement.selectedProperty().subscribe(this::showSelected),
                 arrangement.editingProperty().subscribe(editing -> {
@@ -89,6 +96,7 @@ final class IndexSheet extends VBox {
     void dispose() {
         subscription.unsubscribe();
         heading.dispose();
+        bringing.stop();
         editor.dispose();
         offers.dispose();
     }
@@ -146,11 +154,14 @@ final class IndexSheet extends VBox {
             cell.showInView(entry);
             if (InPlaceEditor.isSeen(cell) && !cell.isEmpty()) seen.add(cell.getIndex());
         }
-        if (!moved || entry.isEmpty() || seen.isEmpty()) return;
+        boolean inSight = IntStream.range(0, rows.getItems().size()).filter(i -> entry.filter(rows.getItems().get(i).id()::equals).isPresent()).anyMatch(seen::contains);
+        if (moved && entry.isPresent() && !inSight) bringing.playFromStart();
+    }
+
+    /** Brings the row of the page in view into sight; not while one leafs through quickly, which would be felt. */
+    private void bringIntoSight() {
         for (int i = 0; i < rows.getItems().size(); i++) {
-            if (!rows.getItems().get(i).id().equals(entry.get())) continue;
-            if (!seen.contains(i)) rows.scrollTo(Math.max(0, i - ROWS_ABOVE));
-            return;
+            if (inView.filter(rows.getItems().get(i).id()::equals).isPresent()) rows.scrollTo(Math.max(0, i - ROWS_ABOVE));
         }
     }
 
@@ -167,9 +178,9 @@ final class IndexSheet extends VBox {
         showingPlan = true;
         rows.getSelectionModel().clearSelection();
         List<PlannedEntry> entries = rows.getItems();
-        for (int i = 0; i < entries.size(); i++) {
-            if (ids.contains(entries.get(i).id())) rows.getSelectionModel().select(i);
-        }
+        int[] chosen = IntStream.range(0, entries.size()).filter(i -> ids.contains(entries.get(i).id())).toArray();
+        // All at once: one after the other would be felt where two thousand are chosen.
+        if (chosen.length > 0) rows.getSelectionModel().selectIndices(chosen[0], Arrays.copyOfRange(chosen, 1, chosen.length));
         showingPlan = false;
         if (!rows.getSelectionModel().isEmpty()) rows.scrollTo(Math.max(0, rows.getSelectionModel().getSelectedIndex() - ROWS_ABOVE));
     }

@@ -67,6 +67,7 @@ public final class Recognising {
     private volatile boolean stopped;
     private boolean paused;
     private volatile boolean closed;
+    private List<Source> known = List.of();
     private Optional<SourceId> reading = Optional.empty();
     private volatile @Nullable TextRecogniser engine;
     private RecognitionChoice by;
@@ -117,6 +118,9 @@ public final class Recognising {
     }
 
     private void changed(Bundle bundle) {
+        // Most edits are of titles and places, and wake nothing here.
+        if (bundle.sources() == known && bundle.recognition().equals(by)) return;
+        known = bundle.sources();
         if (!bundle.recognition().equals(by)) {
             by = bundle.recognition();
             stopped = true;

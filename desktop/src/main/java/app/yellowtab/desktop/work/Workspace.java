@@ -208,7 +208,7 @@ public final class Workspace {
     private void show() {
         Bundle present = history.present();
         Leaf read = plan().leaf(leaf());
-        folder.know(present.sources());
+        if (present.sources() != bundle().sources()) folder.know(present.sources());
         Plan next = Planner.plan(present, plan());
         placement = placement.in(present);
         state.set(new State(present, next, Math.min(followed(read, next), next.pageCount() - 1)));
