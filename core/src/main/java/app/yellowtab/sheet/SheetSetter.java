@@ -84,7 +84,6 @@ public final class SheetSetter {
         float y = IndexLook.TOP - 20;
         for (String line : sheet.above()) y = lines(canvas, line, Typeface.SERIF, 12, y) - 4;
         y = Math.min(y - 40, Units.A4_HEIGHT_PT * 0.56f);
-        canvas.rule(MIDDLE - 60, MIDDLE + 60, y + 62, 0.7f);
         y = lines(canvas, "Exhibit " + sheet.mark(), Typeface.SERIF_BOLD, 34, y);
         canvas.rule(MIDDLE - 60, MIDDLE + 60, y + 16, 0.7f);
         y -= 24;

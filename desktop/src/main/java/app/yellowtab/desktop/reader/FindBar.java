@@ -3,25 +3,38 @@ package app.yellowtab.desktop.reader;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
+import java.util.List;
+import java.util.stream.IntStream;
+import javafx.animation.Animation;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import javafx.util.Subscription;
 import org.kordamp.ikonli.feather.Feather;
 
 /** Where words are typed that are looked for in the bundle, and what came of it. */
 final class FindBar extends VBox {
     private final FindDesk desk;
+    /** While more is being found, the list is made anew so often. */
+    private static final Duration NOW_AND_THEN = Duration.millis(120);
+    private static final double ROW_PX = 26;
+    private static final int MOST_ROWS = 7;
     private final TextField words = new TextField();
     private final Label said = Controls.paragraph("", Styles.SMALL);
     private final Button previous = Controls.iconButton(Feather.CHEVRON_UP, "find.previous", () -> step(false));
     private final Button next = Controls.iconButton(Feather.CHEVRON_DOWN, "find.next", () -> step(true));
+    private final ListView<FindDesk.Row> results = new ListView<>();
     private final Subscription subscription;
+    private final PauseTransition later = new PauseTransition(NOW_AND_THEN);
+    private boolean showing;
 
     FindBar(FindDesk desk) {
         super(2);
@@ -43,12 +56,23 @@ final class FindBar extends VBox {
         said.setId("find-said");
         HBox row = new HBox(2, words, previous, next);
         row.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(row, said);
+        later.setOnFinished(event -> showResults());
+        results.setId("find-results");
+        results.getStyleClass().add(Styles.AREA_PAGES);
+        results.setAccessibleText(Words.of("find.results"));
+        results.setFixedCellSize(ROW_PX);
+        results.setMinHeight(0);
+        results.setCellFactory(view -> new FindCell());
+        results.getSelectionModel().selectedItemProperty().subscribe(chosen -> {
+            if (chosen != null && !showing) desk.goTo(chosen);
+        });
+        getChildren().addAll(row, said, results);
         subscription = desk.stateProperty().subscribe(this::show);
     }
 
     void dispose() {
         subscription.unsubscribe();
+        later.stop();
     }
 
     /** Puts the keyboard where words are typed. */
@@ -76,5 +100,27 @@ final class FindBar extends VBox {
         Controls.show(said, !said.getText().isEmpty());
         previous.setDisable(count == 0);
         next.setDisable(count == 0);
+        if (!now.searches()) {
+            later.stop();
+            showResults();
+        } else if (later.getStatus() != Animation.Status.RUNNING) {
+            later.playFromStart();
+        }
+    }
+
+    private void showResults() {
+        FindDesk.State now = desk.stateProperty().get();
+        List<FindDesk.Row> rows = desk.rows();
+        showing = true;
+        if (!rows.equals(results.getItems())) results.getItems().setAll(rows);
+        int at = IntStream.range(0, rows.size()).filter(i -> rows.get(i) instanceof FindDesk.Row.Place place && place.hit() == now.current()).findFirst().orElse(-1);
+        if (at < 0) results.getSelectionModel().clearSelection();
+        else if (results.getSelectionModel().getSelectedIndex() != at) {
+            results.getSelectionModel().select(at);
+            results.scrollTo(Math.max(0, at - 2));
+        }
+        showing = false;
+        results.setPrefHeight(Math.min(rows.size(), MOST_ROWS) * ROW_PX + 2);
+        Controls.show(results, !rows.isEmpty());
     }
 }

@@ -5,9 +5,12 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.BundleWords.Found;
+import app.yellowtab.find.EntryFinder;
 import app.yellowtab.find.WordFinder;
 import app.yellowtab.find.WordFinder.Hit;
+import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.PlannedEntry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +23,8 @@ import org.jspecify.annotations.Nullable;
 final class FindDesk {
     /** More hits than this are not counted one by one. */
     private static final int MOST = 5_000;
+    /** More than this nobody reads through. */
+    private static final int MOST_SHOWN = 500;
 
     /**
      * How a search stands.
@@ -59,6 +64,21 @@ final class FindDesk {
         }
     }
 
+    /** A line of what was found. */
+    sealed interface Row {
+        /** The page that bears the number which was typed. */
+        record ToPage(int leaf, String number) implements Row {}
+
+        /** An entry whose title, description or date says it. */
+        record Entry(PlannedEntry entry) implements Row {}
+
+        /** A document in whose pages it stands, so many times. */
+        record Within(String title, int count) implements Row {}
+
+        /** One place, with the words around; counted from 0 among all. */
+        record Place(int hit, String number, String around) implements Row {}
+    }
+
     /** A hit on a page. */
     record At(int leaf, Hit hit) {}
 
@@ -91,14 +111,57 @@ final class FindDesk {
         job = null;
     }
 
+    /** {@return what was found, by document: the page of the number that was typed, entries that say it, then the places in the documents} */
+    List<Row> rows() {
+        State now = state.get();
+        Plan plan = workspace.plan();
+        if (now.sought().isEmpty()) return List.of();
+        List<Row> rows = new ArrayList<>();
+        plan.leafNumbered(now.sought()).ifPresent(leaf -> rows.add(new Row.ToPage(leaf.index(), leaf.label())));
+        for (PlannedEntry entry : new EntryFinder(now.sought(), workspace.bundle().reading().monthFirst()).in(plan)) rows.add(new Row.Entry(entry));
+        int hit = 0;
+        int head = -1;
+        String before = "";
+        for (Found one : now.found()) {
+            if (one.leaf() >= plan.pageCount()) break;
+            String document = plan.entryAt(one.leaf()).map(PlannedEntry::title).orElse("");
+            if (head < 0 || !document.equals(before)) {
+                head = rows.size();
+                rows.add(new Row.Within(document, 0));
+            }
+            before = document;
+            rows.set(head, new Row.Within(document, ((Row.Within) rows.get(head)).count() + one.hits().size()));
+            for (Hit each : one.hits()) rows.add(new Row.Place(hit++, plan.leaf(one.leaf()).label(), each.around()));
+            if (hit > MOST_SHOWN) break;
+        }
+        return rows;
+    }
+
+    /** Goes to what a line stands for. */
+    void goTo(Row row) {
+        State now = state.get();
+        switch (row) {
+            case Row.ToPage page -> workspace.goTo(page.leaf());
+            case Row.Entry entry -> workspace.goTo(entry.entry().span().first());
+            case Row.Within document -> { }
+            case Row.Place place -> {
+                state.set(new State(now.sought(), now.found(), place.hit(), now.searches(), now.unread()));
+                now.at(place.hit()).ifPresent(at -> workspace.goTo(at.leaf()));
+            }
+        }
+    }
+
     private void again() {
         String sought = state.get().sought();
         if (!sought.isEmpty()) search(sought, false);
     }
 
-    /** Looks for words, and goes to the first hit from the page in view on; nothing typed ends it. */
+    /** Looks for words, and goes to the first hit from the page in view on; where a number is typed, to its page. Nothing typed ends it. */
     void search(String typed) {
-        search(typed.strip(), true);
+        String sought = typed.strip();
+        Optional<Leaf> numbered = workspace.plan().leafNumbered(sought);
+        numbered.ifPresent(leaf -> workspace.goTo(leaf.index()));
+        search(sought, numbered.isEmpty());
     }
 
     private void search(String sought, boolean goes) {
@@ -127,7 +190,7 @@ final class FindDesk {
         }), (done, total) -> progress.accept(new Jobs.State(Words.of("find.searching", sought, done, total), (double) done / total)), stop), searched -> {
             if (mine != asked) return;
             // There was nothing behind the page in view: it goes on from the beginning.
-            boolean round = !went[0] && !all.isEmpty();
+            boolean round = goes && !went[0] && !all.isEmpty();
             state.set(new State(sought, List.copyOf(all), round ? 0 : state.get().current(), false, searched.unread()));
             if (round) workspace.goTo(all.getFirst().leaf());
         }, failure -> {

@@ -83,6 +83,30 @@ class FindDeskTests {
     }
 
     @Test
+    void whatWasFoundIsListedByDocumentBehindTheEntriesThatSayIt() {
+        finding.search("le");
+        assertThat(finding.rows().stream().map(row -> switch (row) {
+            case FindDesk.Row.ToPage page -> "page " + page.number();
+            case FindDesk.Row.Entry entry -> "entry " + entry.entry().title();
+            case FindDesk.Row.Within document -> document.title() + " " + document.count();
+            case FindDesk.Row.Place place -> place.hit() + " on " + place.number() + " " + place.around();
+        })).containsExactly("entry lease", "entry letter", "lease 3", "0 on 3 lease-1", "1 on 4 lease-2", "2 on 5 lease-3", "letter 2", "3 on 6 letter-1", "4 on 7 letter-2");
+        finding.goTo(finding.rows().getLast());
+        assertThat(page()).isEqualTo(5);
+        assertThat(state().current()).isEqualTo(4);
+        finding.goTo(finding.rows().getFirst());
+        assertThat(page()).isEqualTo(1);
+    }
+
+    @Test
+    void aNumberThatIsTypedGoesToItsPage() {
+        finding.search(" 4 ");
+        assertThat(workspace.plan().leaf(workspace.leaf()).label()).isEqualTo("4");
+        assertThat(finding.rows().getFirst()).isEqualTo(new FindDesk.Row.ToPage(3, "4"));
+        assertThat(state().current()).isEqualTo(-1);
+    }
+
+    @Test
     void whenPagesMoveWhatWasFoundMovesWithThemAndTheViewStays() {
         finding.search("letter-1");
         assertThat(page()).isEqualTo(4);

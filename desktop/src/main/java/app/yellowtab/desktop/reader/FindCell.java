@@ -1,0 +1,40 @@
+package app.yellowtab.desktop.reader;
+
+import app.yellowtab.desktop.reader.FindDesk.Row;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.plan.PlannedEntry.PlannedDocument;
+import app.yellowtab.plan.PlannedEntry.PlannedSection;
+import javafx.geometry.Insets;
+import javafx.scene.control.ListCell;
+import org.jspecify.annotations.Nullable;
+
+/** A line of what was found. */
+final class FindCell extends ListCell<Row> {
+    private static final double INDENT = 14;
+
+    FindCell() {
+        setPrefWidth(1);
+    }
+
+    @Override
+    protected void updateItem(@Nullable Row row, boolean empty) {
+        super.updateItem(row, empty);
+        boolean blank = empty || row == null;
+        setText(blank ? "" : words(row));
+        setPadding(new Insets(0, 6, 0, !blank && row instanceof Row.Place ? INDENT : 6));
+        pseudoClassStateChanged(Styles.SECTION, !blank && row instanceof Row.Within);
+    }
+
+    private static String words(Row row) {
+        return switch (row) {
+            case Row.ToPage page -> Words.of("find.toPage", page.number());
+            case Row.Entry found -> switch (found.entry()) {
+                case PlannedSection section -> Words.of("find.section", section.label(), section.title(), section.span().from());
+                case PlannedDocument planned -> Words.of("find.entry", planned.title(), planned.document().date().shown(), planned.span().from());
+            };
+            case Row.Within document -> Words.of("find.within", document.title(), document.count());
+            case Row.Place place -> place.number().isEmpty() ? place.around() : Words.of("find.place", place.number(), place.around());
+        };
+    }
+}
