@@ -5,8 +5,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.slf4j.LoggerFactory;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -26,13 +29,16 @@ public final class Recents {
     /**
      * A bundle that was opened.
      *
-     * @param folder its folder, absolute
-     * @param title  how it was called
-     * @param stage  the stage of work that was shown
-     * @param leaf   the bundle number that was read
-     * @param open   whether it was open when the program ended
+     * @param folder  its folder, absolute
+     * @param title   how it was called
+     * @param parties who against whom, in short; may be empty
+     * @param pages   how many it had; 0 where that is not known
+     * @param worked  the day on which it was last open; empty where that is not known
+     * @param stage   the stage of work that was shown
+     * @param leaf    the bundle number that was read
+     * @param open    whether it was open when the program ended
      */
-    public record Recent(Path folder, String title, String stage, int leaf, boolean open) {}
+    public record Recent(Path folder, String title, String parties, int pages, Optional<LocalDate> worked, String stage, int leaf, boolean open) {}
 
     /** {@return the bundles that are still there} */
     public List<Recent> list() {
@@ -42,10 +48,11 @@ public final class Recents {
             for (JsonNode node : BundleJson.MAPPER.readTree(file)) {
                 Path folder = Path.of(node.path("folder").asString(""));
                 if (!Files.exists(folder.resolve(BundleFolder.FILE))) continue;
-                recents.add(new Recent(folder, node.path("title").asString(""), node.path("stage").asString(""),
-                        node.path("leaf").asInt(1), node.path("open").asBoolean(false)));
+                String worked = node.path("worked").asString("");
+                recents.add(new Recent(folder, node.path("title").asString(""), node.path("parties").asString(""), node.path("pages").asInt(0),
+                        worked.isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(worked)), node.path("stage").asString(""), node.path("leaf").asInt(1), node.path("open").asBoolean(false)));
             }
-        } catch (JacksonException | IllegalArgumentException e) {
+        } catch (JacksonException | IllegalArgumentException | DateTimeParseException e) {
             LoggerFactory.getLogger(Recents.class).warn("recent bundles cannot be read, and begin anew", e);
         }
         return recents;
@@ -55,7 +62,7 @@ public final class Recents {
     public void remember(Recent recent) {
         List<Recent> all = new ArrayList<>(List.of(recent));
         list().stream().filter(other -> !other.folder().equals(recent.folder())).limit(MOST - 1)
-                .map(other -> new Recent(other.folder(), other.title(), other.stage(), other.leaf(), false)).forEach(all::add);
+                .map(other -> new Recent(other.folder(), other.title(), other.parties(), other.pages(), other.worked(), other.stage(), other.leaf(), false)).forEach(all::add);
         write(all);
     }
 
@@ -63,7 +70,8 @@ public final class Recents {
         ArrayNode list = BundleJson.MAPPER.createArrayNode();
         for (Recent recent : recents) {
             ObjectNode node = list.addObject();
-            node.put("folder", recent.folder().toString()).put("title", recent.title()).put("stage", recent.stage())
+            node.put("folder", recent.folder().toString()).put("title", recent.title()).put("parties", recent.parties()).put("pages", recent.pages())
+                    .put("worked", recent.worked().map(LocalDate::toString).orElse("")).put("stage", recent.stage())
                     .put("leaf", recent.leaf()).put("open", recent.open());
         }
         try {

@@ -63,13 +63,13 @@ class PlannerProperties {
         return Arbitraries.strings().alpha().withChars(' ', 'é', '漢').ofMinLength(1).ofMaxLength(140).map(text -> "T" + text);
     }
 
-    @Property(tries = 200)
+    @Property(tries = 120)
     void numbersRunFromOneWithoutAGap(@ForAll("bundles") Bundle bundle) {
         List<Leaf> leaves = Planner.plan(bundle).leaves();
         for (int i = 0; i < leaves.size(); i++) assertThat(leaves.get(i).label()).isEqualTo(String.valueOf(i + 1));
     }
 
-    @Property(tries = 200)
+    @Property(tries = 120)
     void everyPageOfEveryDocumentStandsOnceInTheOrderOfTheIndex(@ForAll("bundles") Bundle bundle) {
         List<String> wanted = new ArrayList<>();
         for (Document document : bundle.contents().allDocuments()) {
@@ -83,7 +83,7 @@ class PlannerProperties {
         assertThat(planned).isEqualTo(wanted);
     }
 
-    @Property(tries = 200)
+    @Property(tries = 120)
     void everyRowLeadsToTheFirstPageOfItsDocument(@ForAll("bundles") Bundle bundle) {
         Plan plan = Planner.plan(bundle);
         for (PlannedEntry entry : plan.entries()) {
@@ -99,7 +99,7 @@ class PlannerProperties {
         }
     }
 
-    @Property(tries = 200)
+    @Property(tries = 120)
     void tabsAreOneToNInTheOrderOfTheRows(@ForAll("bundles") Bundle bundle) {
         List<Integer> tabs = Planner.plan(bundle).indexSheets().stream().flatMap(List::stream).map(IndexRow::entry)
                 .filter(PlannedEntry.PlannedDocument.class::isInstance).map(e -> ((PlannedEntry.PlannedDocument) e).tab()).toList();
@@ -107,7 +107,7 @@ class PlannerProperties {
         assertThat(tabs).hasSize((int) bundle.contents().allDocuments().stream().filter(Document::inIndex).count());
     }
 
-    @Property(tries = 200)
+    @Property(tries = 120)
     void theIndexHasAsManyLeavesAsSheetsAndEachIsFilledWithinThePage(@ForAll("bundles") Bundle bundle) {
         Plan plan = Planner.plan(bundle);
         assertThat(plan.leaves().stream().filter(leaf -> leaf.content() instanceof Content.IndexSheet).count()).isEqualTo(plan.indexSheets().size());
@@ -156,7 +156,7 @@ class PlannerProperties {
         }
     }
 
-    @Property(tries = 200)
+    @Property(tries = 120)
     void movesNeverLoseOrDoubleADocument(@ForAll("bundles") Bundle bundle, @ForAll @IntRange(max = 40) int choice) {
         List<EntryId> ids = new ArrayList<>(bundle.contents().allDocuments().stream().map(Document::id).toList());
         bundle.contents().forEachSection(section -> ids.add(section.id()));

@@ -109,7 +109,7 @@ class BundleFolderTests {
             place.save(Moves.out(opened.bundle(), Set.of(new EntryId("b"))));
         }
         assertThat(Files.readString(file)).contains("\"future\"", "Pellworth", "Wharf Road")
-                .containsPattern("\"id\" : \"b\",[^}]*\"runs\" : [^]]*\\],\\s+\"colour\" : \"blue\"");
+                .containsPattern("\"id\" : \"b\",[^}]*\"agreement\" : [^}]*},\\s+\"runs\" : [^]]*\\],\\s+\"colour\" : \"blue\"");
         assertThat(Bundles.order(reopened())).isEqualTo("x A(a b B())");
     }
 

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -15,7 +17,7 @@ class RecentsTests {
     private Recents.Recent recent(String name, boolean open) throws IOException {
         Path folder = Files.createDirectories(temp.resolve(name));
         Files.writeString(folder.resolve("bundle.json"), "{}");
-        return new Recents.Recent(folder, name, "ARRANGE", 7, open);
+        return new Recents.Recent(folder, name, "A v B", 412, Optional.of(LocalDate.of(2031, 10, 6)), "ARRANGE", 7, open);
     }
 
     @Test

@@ -8,7 +8,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
-import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -164,8 +163,12 @@ public final class Pdfs {
 
     /** One level of 255, which nobody sees, may come of the rounding of a width. */
     private static long other(int[] was, int[] is) {
-        return IntStream.range(0, was.length).filter(i -> IntStream.of(0, 8, 16)
-                .anyMatch(shift -> Math.abs((was[i] >> shift & 0xFF) - (is[i] >> shift & 0xFF)) > 1)).count();
+        long other = 0;
+        for (int i = 0; i < was.length; i++) {
+            boolean differs = was[i] != is[i] && (Math.abs((was[i] >> 16 & 0xFF) - (is[i] >> 16 & 0xFF)) > 1 || Math.abs((was[i] >> 8 & 0xFF) - (is[i] >> 8 & 0xFF)) > 1 || Math.abs((was[i] & 0xFF) - (is[i] & 0xFF)) > 1);
+            if (differs) other++;
+        }
+        return other;
     }
 
     /** {@return a page as it is seen, in shades of grey} */

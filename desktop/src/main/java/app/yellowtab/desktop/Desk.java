@@ -9,6 +9,7 @@ import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.Template;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
@@ -20,7 +21,9 @@ import app.yellowtab.store.KeptReference;
 import app.yellowtab.store.KeptRules;
 import app.yellowtab.store.Recents;
 import app.yellowtab.store.RememberedPasswords;
+import app.yellowtab.store.Templates;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -52,6 +55,7 @@ final class Desk implements StartView.Actions {
     private final Stage window;
     private final Recents recents;
     private final Path userFolder;
+    private final Templates templates;
     private final PictureFiles pictures;
     private final Jobs jobs;
     private final FileDialogs dialogs;
@@ -73,6 +77,7 @@ final class Desk implements StartView.Actions {
         this.window = window;
         this.recents = recents;
         this.userFolder = userFolder;
+        this.templates = new Templates(userFolder);
         this.pictures = pictures;
         this.jobs = jobs;
         this.dialogs = dialogs;
@@ -122,10 +127,15 @@ final class Desk implements StartView.Actions {
                 last -> last.ifPresentOrElse(recent -> open(recent.folder()), () -> showStart("")), this::showStart);
     }
 
+    /** Makes a new bundle without anything in it, and opens it. */
+    void create(Path folder, String title) {
+        create(folder, title, Optional.empty());
+    }
+
     /** Makes a new bundle and opens it. */
     @Override
-    public void create(Path folder, String title) {
-        Bundle bundle = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(title));
+    public void create(Path folder, String title, Optional<Template> template) {
+        Bundle bundle = template.map(its -> its.begun(title)).orElseGet(() -> Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(title)));
         load(folder, () -> new BundleFolder.Opened(BundleFolder.create(folder, bundle), bundle), workspace -> { });
     }
 
@@ -183,16 +193,28 @@ final class Desk implements StartView.Actions {
     }
 
     private void show(Workspace workspace, Autosave autosave, ExecutorService saving) {
-        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder), new KeptReference(userFolder), dialogs, opener, engines);
+        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder), new KeptReference(userFolder), templates, dialogs, opener, engines);
         open = new OpenBundle(workspace, shell, autosave, saving);
         setRoot(shell, Words.of("app.titled", nameOf(workspace)));
         shell.begin();
     }
 
     private void showStart(String message) {
-        with(recents::list, list -> {
-            if (open == null && !busy) setRoot(new StartView(this, list, dialogs, message), Words.of("app.name"));
-        }, failure -> setRoot(new StartView(this, List.of(), dialogs, message.isEmpty() ? failure : message), Words.of("app.name")));
+        with(() -> new StartView.Shelf(recents.list(), templates.list()), shelf -> {
+            if (open == null && !busy) showStart(shelf, message);
+        }, failure -> showStart(new StartView.Shelf(List.of(), List.of()), message.isEmpty() ? failure : message));
+    }
+
+    private void showStart(StartView.Shelf shelf, String message) {
+        StartView start = new StartView(this, shelf, dialogs, message);
+        setRoot(start, Words.of("app.name"));
+        start.begin();
+    }
+
+    /** Keeps a template that was given away as a file, and shows it among the others. */
+    @Override
+    public void bringTemplateIn(Path file) {
+        with(() -> templates.bringIn(file), kept -> showStart(Words.of("start.templateKept", kept.called())), this::showStart);
     }
 
     private void setRoot(Parent root, String title) {
@@ -280,12 +302,17 @@ final class Desk implements StartView.Actions {
     }
 
     private static Recents.Recent recent(Workspace workspace, boolean isOpen) {
-        return new Recents.Recent(workspace.folder().path(), nameOf(workspace), workspace.stageProperty().get().name(), workspace.leaf() + 1, isOpen);
+        return new Recents.Recent(workspace.folder().path(), titleOf(workspace), workspace.bundle().heading().shortName(), workspace.plan().pageCount(), Optional.of(LocalDate.now()), workspace.stageProperty().get().name(), workspace.leaf() + 1, isOpen);
+    }
+
+    private static String titleOf(Workspace workspace) {
+        String title = workspace.bundle().heading().title();
+        return title.isBlank() ? String.valueOf(workspace.folder().path().getFileName()) : title;
     }
 
     private static String nameOf(Workspace workspace) {
         CaseHeading heading = workspace.bundle().heading();
-        String title = heading.title().isBlank() ? String.valueOf(workspace.folder().path().getFileName()) : heading.title();
+        String title = titleOf(workspace);
         return heading.shortName().isEmpty() ? title : heading.shortName() + " · " + title;
     }
 }

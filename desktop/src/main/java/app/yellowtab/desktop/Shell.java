@@ -1,5 +1,6 @@
 package app.yellowtab.desktop;
 
+import app.yellowtab.desktop.agree.AgreeMenu;
 import app.yellowtab.desktop.arrange.ArrangeStage;
 import app.yellowtab.desktop.cut.CutStage;
 import app.yellowtab.desktop.gather.GatherStage;
@@ -21,6 +22,7 @@ import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.store.KeptReference;
 import app.yellowtab.store.KeptRules;
 import app.yellowtab.store.RememberedPasswords;
+import app.yellowtab.store.Templates;
 import java.util.List;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -55,14 +57,14 @@ final class Shell extends StackPane {
     private final Recognising recognising;
     private final Subscription subscription;
 
-    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, KeptReference reference, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
+    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, KeptReference reference, Templates templates, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
         this.workspace = workspace;
         this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater);
         Intakes intakes = new Intakes(workspace, passwords);
         this.recognising = new Recognising(workspace, engines);
         this.gather = new GatherStage(workspace, intakes, recognising, dialogs, pictures);
         this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
-        this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, reference);
+        this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates));
         this.produce = new ProduceStage(workspace, dialogs, opener);
         this.reader = new Reader(workspace, pictures, reference);
         this.foreEdge = new ForeEdge(workspace);

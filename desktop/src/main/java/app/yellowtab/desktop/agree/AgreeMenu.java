@@ -6,6 +6,7 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.store.KeptReference;
+import app.yellowtab.store.Templates;
 import java.nio.file.Path;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -16,15 +17,23 @@ import javafx.scene.control.SeparatorMenuItem;
 public final class AgreeMenu extends MenuButton {
     private final Label said = Controls.label("", Styles.SMALL);
 
-    /** @param reference how the user writes references to pages */
-    public AgreeMenu(Workspace workspace, Agreeing agreeing, FileDialogs dialogs, KeptReference reference) {
+    /**
+     * What is kept in the user's folder.
+     *
+     * @param reference how the user writes references to pages
+     */
+    public record Kept(KeptReference reference, Templates templates) {}
+
+    public AgreeMenu(Workspace workspace, Agreeing agreeing, FileDialogs dialogs, Kept kept) {
         super(Words.of("agree.menu"));
         setId("agree-menu");
         Controls.describe(this, Words.of("agree.menuTip"));
         getItems().setAll(item("agree.readIn", () -> dialogs.files(Words.of("agree.readIn")).stream().findFirst().ifPresent(agreeing::begin)),
                 item("agree.matchFiles", agreeing::match), new SeparatorMenuItem(),
                 item("agree.writeOut", () -> dialogs.saveAs(Words.of("agree.writeOut"), suggested(workspace, "agree.indexFile", ".xlsx")).ifPresent(agreeing::writeIndex)),
-                item("agree.chronology", () -> dialogs.saveAs(Words.of("agree.chronology"), suggested(workspace, "agree.chronologyFile", ".docx")).ifPresent(file -> agreeing.writeChronology(file, reference::form))));
+                item("agree.chronology", () -> dialogs.saveAs(Words.of("agree.chronology"), suggested(workspace, "agree.chronologyFile", ".docx")).ifPresent(file -> agreeing.writeChronology(file, kept.reference()::form))), new SeparatorMenuItem(),
+                item("agree.keepStructure", () -> agreeing.keepStructure(kept.templates())),
+                item("agree.giveStructure", () -> dialogs.saveAs(Words.of("agree.giveStructure"), suggested(workspace, "agree.structureFile", ".json")).ifPresent(agreeing::giveStructure)));
         said.setId("agree-said");
         said.setMinWidth(0);
         agreeing.saidProperty().subscribe(said::setText);

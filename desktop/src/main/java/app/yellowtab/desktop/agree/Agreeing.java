@@ -14,11 +14,13 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.Placeholders.Rest;
+import app.yellowtab.edit.Template;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.ReferenceForm;
+import app.yellowtab.store.Templates;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -214,6 +216,24 @@ public final class Agreeing {
     public void writeChronology(Path target, Supplier<ReferenceForm> form) {
         Plan plan = workspace.plan();
         write(target, () -> Chronology.write(plan, form.get(), target));
+    }
+
+    /** Keeps the structure of the bundle among the templates, called as the bundle is. */
+    public void keepStructure(Templates templates) {
+        Bundle bundle = workspace.bundle();
+        String called = bundle.heading().title().isBlank() ? Words.of("agree.structureFile") : bundle.heading().title();
+        said.set("");
+        workspace.jobs().start((progress, stop) -> {
+            templates.keep(Template.of(bundle, called, false));
+            return called;
+        }, name -> said.set(Words.of("agree.structureKept", name)), failure -> said.set(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("agree.notWritten", called)));
+    }
+
+    /** Writes the structure of the bundle to a file that can be given away; it is called as the file is. */
+    public void giveStructure(Path target) {
+        Bundle bundle = workspace.bundle();
+        String called = String.valueOf(target.getFileName()).replaceFirst("\\.[^.]*$", "");
+        write(target, () -> Templates.write(target, Template.of(bundle, called.isBlank() ? Words.of("agree.structureFile") : called, false)));
     }
 
     /** Something that is written. */

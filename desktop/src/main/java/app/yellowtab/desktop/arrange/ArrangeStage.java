@@ -13,7 +13,6 @@ import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Moves;
-import app.yellowtab.store.KeptReference;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.layout.HBox;
@@ -33,7 +32,7 @@ public final class ArrangeStage extends HBox {
     private final AgreeView agreed;
     private final Subscription subscription;
 
-    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures, KeptReference reference) {
+    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures, AgreeMenu.Kept kept) {
         this.arrangement = new Arrangement(workspace, intakes);
         this.dialogs = dialogs;
         this.tray = new Tray(workspace, arrangement, this::addFiles, this::addFolder);
@@ -41,7 +40,7 @@ public final class ArrangeStage extends HBox {
         this.compared = new ReplaceView(workspace, replacement, pictures, dialogs);
         this.agreeing = new Agreeing(workspace);
         this.agreed = new AgreeView(workspace, agreeing);
-        this.sheet = new IndexSheet(workspace, arrangement, replacement, new AgreeMenu(workspace, agreeing, dialogs, reference), () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
+        this.sheet = new IndexSheet(workspace, arrangement, replacement, new AgreeMenu(workspace, agreeing, dialogs, kept), () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
         for (Region part : List.of(sheet, compared, agreed)) HBox.setHgrow(part, Priority.ALWAYS);
         getChildren().addAll(tray, sheet, compared, agreed);
         subscription = Subscription.combine(replacement.stateProperty().subscribe(state -> showPart()), agreeing.stateProperty().subscribe(state -> showPart()));

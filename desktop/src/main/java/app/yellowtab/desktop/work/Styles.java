@@ -31,6 +31,12 @@ public final class Styles {
     public static final String BAND = "band";
     public static final String FREE_BAND = "free-band";
     public static final String OFFER = "offer";
+    public static final String SHELF = "shelf";
+    public static final String SPINE = "spine";
+    public static final String SPINE_TAB = "spine-tab";
+    public static final String SPINE_TITLE = "spine-title";
+    public static final String SPINE_PARTIES = "spine-parties";
+    public static final String EMPTY_SPINE = "empty-spine";
     public static final String PAGE_NUMBER = "page-number";
     public static final String REFERENCE = "reference";
     public static final String EDGE_TAB = "edge-tab";
@@ -72,7 +78,7 @@ public final class Styles {
 
     /** Every name, for the test that the style sheet knows them all. */
     public static final List<String> ALL = List.of(RAIL, RAIL_BUTTON, STATUS, MAIN_ACTION, QUIET, TITLE, SMALL, TRAY, TRAY_LIST,
-            DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, FREE_BAND, REFERENCE, PAGE_NUMBER, OFFER, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
+            DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, FREE_BAND, REFERENCE, PAGE_NUMBER, OFFER, SHELF, SPINE, SPINE_TAB, SPINE_TITLE, SPINE_PARTIES, EMPTY_SPINE, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
             NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES, HEADING_TITLE, HEADING_FORM,
             GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT, LIGHT_TABLE, PAGE_TILE, CUT_TAB, CUT_RULES, CUT_WORK, LARGE_PAGE, RULE, SENTENCE, CHIP, SMALL_PAGE, FOUND_WORDS, LOOKED_WORDS, CHOSEN_WORDS, AREA, AREA_PAGES, PIECES);
 

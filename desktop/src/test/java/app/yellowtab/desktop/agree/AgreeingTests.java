@@ -14,12 +14,14 @@ import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.plan.ReferenceForm;
 import app.yellowtab.store.BundleFolder;
+import app.yellowtab.store.Templates;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -127,5 +129,16 @@ class AgreeingTests {
     void theChronologyIsWritten() {
         agreeing.writeChronology(temp.resolve("chronology.docx"), () -> ReferenceForm.STANDARD);
         assertThat(temp.resolve("chronology.docx")).isNotEmptyFile();
+    }
+
+    @Test
+    void theStructureIsKeptAsATemplateAndGivenAway() throws FindingException {
+        workspace.edit(bundle -> bundle.withHeading(bundle.heading().withTitle("Trial of the orchards")));
+        Templates templates = new Templates(temp.resolve("user"));
+        agreeing.keepStructure(templates);
+        assertThat(agreeing.saidProperty().get()).isEqualTo("Kept as the template “Trial of the orchards”");
+        assertThat(order(templates.list().getLast().begun("new"))).isEqualTo("A()");
+        agreeing.giveStructure(temp.resolve("For the others.json"));
+        assertThat(Templates.read(temp.resolve("For the others.json")).called()).isEqualTo("For the others");
     }
 }

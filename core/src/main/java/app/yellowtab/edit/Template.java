@@ -1,0 +1,80 @@
+package app.yellowtab.edit;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Contents;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.FromSources;
+import app.yellowtab.model.Layout;
+import app.yellowtab.model.Section;
+import java.util.List;
+import java.util.Objects;
+
+/**
+ * How bundles of a kind are built: their sections, the entries that they always have, and what they look like. It has no files.
+ *
+ * @param called      its name; not blank
+ * @param about       what it is for; may be empty
+ * @param layout      which pages there are beside those of the documents
+ * @param fromSources what comes over from the files beside their pages
+ * @param entries     outside of any section
+ * @param sections    in order
+ */
+public record Template(String called, String about, Layout layout, FromSources fromSources, List<Entry> entries, List<Part> sections) {
+    public Template {
+        Objects.requireNonNull(about, "about");
+        Objects.requireNonNull(layout, "layout");
+        Objects.requireNonNull(fromSources, "fromSources");
+        if (called.isBlank()) throw new IllegalArgumentException("\"called\" must not be blank");
+        entries = List.copyOf(entries);
+        sections = List.copyOf(sections);
+    }
+
+    /**
+     * A document that bundles of the kind have.
+     *
+     * @param pages how many are kept free for it, at least 1
+     */
+    public record Entry(String title, int pages) {
+        public Entry {
+            if (title.isBlank()) throw new IllegalArgumentException("\"title\" must not be blank");
+            if (pages < 1) throw new IllegalArgumentException("\"pages\" must be >= 1, got " + pages);
+        }
+    }
+
+    /** A section. */
+    public record Part(String title, List<Entry> entries, List<Part> sections) {
+        public Part {
+            if (title.isBlank()) throw new IllegalArgumentException("\"title\" must not be blank");
+            entries = List.copyOf(entries);
+            sections = List.copyOf(sections);
+        }
+    }
+
+    /**
+     * {@return the structure of a bundle} Its sections are in it; its documents, as placeholders, only if they are wanted, otherwise only
+     * those that are placeholders already.
+     */
+    public static Template of(Bundle bundle, String called, boolean withDocuments) {
+        return new Template(called, "", bundle.layout(), bundle.fromSources(), entries(bundle.contents(), withDocuments), parts(bundle.contents(), withDocuments));
+    }
+
+    private static List<Entry> entries(Contents contents, boolean withDocuments) {
+        return contents.documents().stream().filter(document -> withDocuments || document.isPlaceholder())
+                .map(document -> new Entry(document.title(), Math.max(1, Placeholders.reserved(document)))).toList();
+    }
+
+    private static List<Part> parts(Contents contents, boolean withDocuments) {
+        return contents.sections().stream().map(section -> new Part(section.title(), entries(section.contents(), withDocuments), parts(section.contents(), withDocuments))).toList();
+    }
+
+    /** {@return a bundle that is built like this, under a title} */
+    public Bundle begun(String title) {
+        return Bundle.EMPTY.withHeading(Bundle.EMPTY.heading().withTitle(title)).withLayout(layout).withFromSources(fromSources).withContents(contents(entries, sections));
+    }
+
+    private static Contents contents(List<Entry> entries, List<Part> parts) {
+        List<Document> documents = entries.stream().map(entry -> Placeholders.placeholder(entry.title(), entry.pages())).toList();
+        return new Contents(documents, parts.stream().map(part -> new Section(EntryId.fresh(), part.title(), contents(part.entries(), part.sections()))).toList());
+    }
+}
