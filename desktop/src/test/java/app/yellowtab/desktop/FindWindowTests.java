@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.geometry.Bounds;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
@@ -54,7 +55,8 @@ class FindWindowTests extends AtTheWindow {
         // The hit that is marked is chosen with the mouse, word for word, and copied.
         Area hit = page.marked(Styles.LOOKED_WORDS).getFirst();
         robot.moveTo(page);
-        Bounds at = page.localToScreen(page.getLayoutBounds());
+        Node picture = page.lookup(".image-view");
+        Bounds at = picture.localToScreen(picture.getLayoutBounds());
         double perMm = at.getWidth() / 210;
         double y = at.getMinY() + (hit.topMm() + hit.heightMm() / 2) * perMm;
         Label chosen = robot.lookup("#chosen-words").queryAs(Label.class);

@@ -84,6 +84,9 @@ public final class StartView extends StackPane {
 
     /** Puts the keyboard where work begins: on the bundle that was open last, or where the title of the first one is typed. */
     public void begin() {
+        // What lies in a scrolled pane is in the window only when the pane has its skin.
+        applyCss();
+        layout();
         if (form.isVisible()) title.requestFocus();
         else spines.getChildren().getFirst().requestFocus();
     }
