@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import java.util.function.UnaryOperator;
 
 /** What is done with whole documents: divided, joined, copied, moved to a section, tied to one another. */
@@ -56,7 +57,9 @@ public final class Entries {
         List<Run> runs = PagePick.merged(those.stream().flatMap(document -> document.runs().stream()).toList());
         Set<EntryId> gone = new HashSet<>(those.stream().map(Document::id).toList());
         gone.remove(first);
-        Bundle joined = Edits.changeDocument(Edits.without(bundle, gone), first, document -> document.withRuns(runs));
+        // Where it belongs to one of the others, it would belong to itself.
+        boolean toItself = leadsTo(bundle, first, gone);
+        Bundle joined = Edits.changeDocument(Edits.without(bundle, gone), first, document -> (toItself ? document.withBelongsTo(Optional.empty()) : document).withRuns(runs));
         return eachDocument(joined, document -> document.belongsTo().filter(gone::contains).isPresent() ? document.withBelongsTo(Optional.of(first)) : document);
     }
 
@@ -125,8 +128,17 @@ public final class Entries {
 
     /** {@return the bundle with documents tied to another, so that they go wherever it goes} */
     public static Bundle tie(Bundle bundle, Set<EntryId> ids, EntryId owner) {
-        if (Edits.withBelongings(bundle, ids).contains(owner)) return bundle;
+        if (ids.contains(owner) || leadsTo(bundle, owner, ids)) return bundle;
         return eachDocument(bundle, document -> ids.contains(document.id()) ? document.withBelongsTo(Optional.of(owner)) : document);
+    }
+
+    /** {@return whether a document belongs to one of others, or to what belongs to it, in the index or in the tray} */
+    private static boolean leadsTo(Bundle bundle, EntryId id, Set<EntryId> others) {
+        Map<EntryId, EntryId> owners = new HashMap<>();
+        Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).forEach(document -> document.belongsTo().ifPresent(owner -> owners.put(document.id(), owner)));
+        Set<EntryId> seen = new HashSet<>();
+        for (EntryId at = owners.get(id); at != null && seen.add(at); at = owners.get(at)) if (others.contains(at)) return true;
+        return false;
     }
 
     /** {@return the bundle with documents on their own again} */

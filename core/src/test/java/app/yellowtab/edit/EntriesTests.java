@@ -159,6 +159,13 @@ class EntriesTests {
     }
 
     @Test
+    void nothingEverBelongsToItself() {
+        Bundle tied = Entries.tie(start, ids("a"), id("b"));
+        assertThat(in(Entries.join(tied, ids("a, b")), "a").belongsTo()).as("joined with what it belonged to").isEmpty();
+        assertThat(Entries.tie(tied, ids("b"), id("a"))).as("round in a ring").isSameAs(tied);
+    }
+
+    @Test
     void copiesHaveTheSamePagesUnderNamesOfTheirOwnAndBringWhatBelongsToThem() {
         Bundle tied = Entries.tie(start, ids("b, c"), id("a"));
         Entries.Copied copied = Entries.copy(tied, ids("a"), new Place(Optional.of(id("B")), Integer.MAX_VALUE));

@@ -111,7 +111,7 @@ class EditSequencesProperties {
         for (int i = 0; i < plan.pageCount(); i++) assertThat(plan.leaf(i).label()).isEqualTo(String.valueOf(i + 1));
     }
 
-    @Property(tries = 60)
+    @Property(tries = 100)
     void theBundleStaysSoundAndUndoingAllGivesTheBeginning(@ForAll @LongRange(min = 0) long seed) {
         random.setSeed(seed);
         History history = new History(START);
@@ -147,7 +147,7 @@ class EditSequencesProperties {
         }
     }
 
-    @Property(tries = 60)
+    @Property(tries = 100)
     void takingAllChangesOverGivesTheIndexThatCameBack(@ForAll @LongRange(min = 0) long seed) {
         random.setSeed(seed);
         Bundle theirs = START;
