@@ -74,10 +74,11 @@ final class TableReader {
 
     private static IndexTable table(Sheet sheet, DataFormatter format) {
         List<IndexTable.Row> rows = new ArrayList<>();
+        List<CellRangeAddress> regions = sheet.getMergedRegions();
         for (org.apache.poi.ss.usermodel.Row row : sheet) {
             List<String> cells = new ArrayList<>();
             for (int column = 0; column < Math.min(row.getLastCellNum(), MOST_COLUMNS); column++) cells.add(words(row.getCell(column), format));
-            boolean spans = sheet.getMergedRegions().stream().anyMatch(merged -> isAcross(merged, row.getRowNum()));
+            boolean spans = regions.stream().anyMatch(merged -> isAcross(merged, row.getRowNum()));
             add(rows, row.getRowNum() + 1, cells, spans);
             if (rows.size() >= MOST_ROWS) break;
         }

@@ -89,12 +89,16 @@ public final class Replacement {
         }
         int mine = ++asked;
         state.set(new State.Comparing(newer.get().fileName()));
-        job = workspace.jobs().start((progress, stop) -> FileComparison.compare(renderer, workspace.folder(), older.get(), newer.get(),
-                (done, total) -> progress.accept(new Jobs.State(Words.of("replace.comparing", newer.get().fileName(), done), (double) done / total)), stop), pairs -> {
-                    if (mine == asked) state.set(new State.Ready(document, older.get(), newer.get(), pairs));
-                }, failure -> {
-                    if (mine == asked) state.set(new State.Failed(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("replace.failed", newer.get().fileName())));
-                });
+        job = workspace.jobs().start((progress, stop) -> {
+            PagePairs pairs = FileComparison.compare(renderer, workspace.folder(), older.get(), newer.get(),
+                    (done, total) -> progress.accept(new Jobs.State(Words.of("replace.comparing", newer.get().fileName(), done), (double) done / total)), stop);
+            // What was stopped takes pages for changed ones that nobody has looked at.
+            return stop.getAsBoolean() ? Optional.<PagePairs>empty() : Optional.of(pairs);
+        }, pairs -> {
+            if (mine == asked) pairs.ifPresentOrElse(found -> state.set(new State.Ready(document, older.get(), newer.get(), found)), this::cancel);
+        }, failure -> {
+            if (mine == asked) state.set(new State.Failed(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("replace.failed", newer.get().fileName())));
+        });
     }
 
     private Optional<Source> source(SourceId id) {

@@ -23,6 +23,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.collections.ListChangeListener;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -102,6 +103,15 @@ class ReplacementTests {
         replacement.accept();
         assertThat(document().pageCount()).isEqualTo(4);
         assertThat(workspace.bundle().tray()).hasSize(1);
+    }
+
+    @Test
+    void aComparisonThatIsStoppedShowsNothing() throws IOException {
+        replacement.begin(document().id(), newer());
+        State.Ready ready = (State.Ready) replacement.stateProperty().get();
+        workspace.jobs().running().addListener((ListChangeListener<Jobs.Job>) change -> List.copyOf(change.getList()).forEach(Jobs.Job::stop));
+        replacement.begin(document().id(), ready.newer().id());
+        assertThat(replacement.stateProperty().get()).isEqualTo(new State.None());
     }
 
     @Test
