@@ -72,8 +72,8 @@ final class Production implements AutoCloseable {
 
     private int summary(Outcome.Written written, List<Finding> intake) {
         long leftOut = intake.stream().filter(finding -> finding.severity() != Severity.REMARK).count();
-        console.end(String.format(Locale.UK, "%s: %,d %s, %,d pages, %,d bytes,%s", written.file(), written.documents(), written.documents() == 1 ? "document" : "documents", written.pages(),
-                written.bytes(), leftOut > 0 ? " " + leftOut + " left out or damaged (named above)," : ""));
+        console.end(String.format(Locale.UK, "%s: %,d %s, %,d pages, %,d bytes,%s%s", written.file(), written.documents(), written.documents() == 1 ? "document" : "documents", written.pages(),
+                written.bytes(), written.enclosed() > 0 ? " " + written.enclosed() + (written.enclosed() == 1 ? " file beside it," : " files beside it,") : "", leftOut > 0 ? " " + leftOut + " left out or damaged (named above)," : ""));
         boolean lossy = leftOut > 0 || written.findings().stream().anyMatch(finding -> finding.severity() != Severity.REMARK);
         return lossy ? SOME_LEFT_OUT : DONE;
     }

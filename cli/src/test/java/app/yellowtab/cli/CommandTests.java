@@ -108,7 +108,7 @@ class CommandTests {
         Files.write(matter.resolve("film.mov"), new byte[] {0, 0, 0, 20, 'f', 't', 'y', 'p', 'q', 't', ' ', ' '});
         Files.writeString(matter.resolve("broken.pdf"), "%PDF-1.4 broken");
         assertThat(run("assemble", matter, "-o", target)).isEqualTo(3);
-        assertThat(err.toString()).contains("film.mov was left out: Yellow Tab does not read files of this kind (video).")
+        assertThat(err.toString()).contains("film.mov was left out: files of this kind have no pages that can be shown (video).")
                 .contains("broken.pdf was left out: the file is damaged");
         assertThat(out.toString()).contains("4 documents").contains("2 left out or damaged");
         assertThat(Pdfs.pages(target)).hasSize(9);

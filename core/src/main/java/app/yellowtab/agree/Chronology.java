@@ -23,7 +23,7 @@ public final class Chronology {
                 .filter(planned -> planned.tab() > 0 && planned.document().date().firstDay().isPresent())
                 .sorted(Comparator.comparing(planned -> planned.document().date().firstDay().orElseThrow()))
                 .map(planned -> List.of(planned.document().date() instanceof DocumentDate.Day day ? DocumentDate.Formats.full(day.day()) : planned.document().date().shown(), planned.title(),
-                        form.of(plan.letterAt(planned.span().first()), planned.span().from()))).toList();
+                        planned.span().isEmpty() ? "as a file" : form.of(plan.letterAt(planned.span().first()), planned.span().from()))).toList();
     }
 
     /**

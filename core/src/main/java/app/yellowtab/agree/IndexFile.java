@@ -42,7 +42,7 @@ public final class IndexFile {
 
     private static List<String> row(PlannedEntry.PlannedDocument planned) {
         Document document = planned.document();
-        return List.of(document.id().value(), String.valueOf(planned.tab()), document.title(), document.date().shown(), String.valueOf(document.pageCount()), planned.span().from(),
+        return List.of(document.id().value(), String.valueOf(planned.tab()), document.title(), document.date().shown(), document.pageCount() == 0 ? "" : String.valueOf(document.pageCount()), planned.span().from(),
                 document.agreement().standing().word(), document.agreement().remark());
     }
 

@@ -12,7 +12,8 @@ import java.util.function.BooleanSupplier;
 public interface Assembler {
     /**
      * Writes a bundle and the ledger beside it ({@link app.yellowtab.ledger.Ledger#beside}): whole, or not at all. Both are
-     * drafted there and moved into place.
+     * drafted there and moved into place, and so are the files that go along with the bundle
+     * ({@link app.yellowtab.ledger.Ledger#filesBeside}).
      *
      * @param plan     with at least one document
      * @param output   which of its leaves the file holds
@@ -21,7 +22,7 @@ public interface Assembler {
      * @param progress is told after every leaf
      * @param stop     asked at every leaf
      * @return what was written, or that it was stopped
-     * @throws FindingException if a source is gone or unreadable, the target is not writable, or the disk is full
+     * @throws FindingException if a source is gone or unreadable, another file is in the way of one that goes along, the target is not writable, or the disk is full
      */
     Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
             throws FindingException;

@@ -101,7 +101,7 @@ final class AssemblyRun implements Closeable {
         List<Ledger.Font> fonts = bundle.writeFonts();
         byte[] id = Arrays.copyOf(identity.digest(), IDENTITY_BYTES);
         bundle.finish(plan.heading(), version, id);
-        ledger.end(fonts, List.of(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT), HexFormat.of().formatHex(id), output.size())));
+        ledger.end(fonts, List.of(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT), HexFormat.of().formatHex(id), output.size())), LedgerParts.enclosed(plan));
         // A piece has no page of ours that its title would stand on.
         if (!plan.indexSheets().isEmpty()) reportMissingLetters();
         return Optional.empty();

@@ -52,8 +52,12 @@ final class LedgerParts {
 
     private static Ledger.Row row(PlacedRow row, Output output) {
         PDRectangle area = row.area();
-        return new Ledger.Row(row.text(), row.pages(), output.position(row.row().entry().span().first()),
+        return new Ledger.Row(row.text(), row.pages(), row.row().entry().span().isEmpty() ? 0 : output.position(row.row().entry().span().first()),
                 new Ledger.Area(area.getLowerLeftX(), area.getLowerLeftY(), area.getUpperRightX(), area.getUpperRightY()));
+    }
+
+    static List<Ledger.Enclosed> enclosed(Plan plan) {
+        return plan.enclosures().stream().map(file -> new Ledger.Enclosed(file.name(), file.bytes(), file.sha256())).toList();
     }
 
     static List<Ledger.Bookmark> bookmarks(Output output) {
@@ -70,6 +74,7 @@ final class LedgerParts {
             case Content.Divider d -> "divider";
             case Content.Slip s -> "slip";
             case Content.FrontSheet f -> "front_sheet";
+            case Content.FileSheet f -> "file_sheet";
             case Content.SourcePage s -> "page";
         };
     }

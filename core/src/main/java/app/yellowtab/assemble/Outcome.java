@@ -10,9 +10,10 @@ public sealed interface Outcome {
      * The bundle is written.
      *
      * @param bytes    the size of the file
+     * @param enclosed how many files lie in the folder beside it
      * @param findings what the user must know of single sources and pages
      */
-    record Written(Path file, int documents, int pages, long bytes, List<Finding> findings) implements Outcome {
+    record Written(Path file, int documents, int pages, long bytes, int enclosed, List<Finding> findings) implements Outcome {
         public Written {
             findings = List.copyOf(findings);
         }

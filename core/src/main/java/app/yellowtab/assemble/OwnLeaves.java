@@ -12,6 +12,7 @@ import app.yellowtab.pdf.FontSet;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.sheet.IndexSheetSetter;
 import app.yellowtab.sheet.SheetSetter;
 import java.io.IOException;
@@ -97,11 +98,12 @@ final class OwnLeaves {
         }
     }
 
-    /** {@return the links of an index page, each over the whole width of its row; none for a row that leads out of the file} */
+    /** {@return the links of an index page, each over the whole width of its row; none for a row that leads out of the file, or to no page} */
     private COSArray links(int sheet) {
         COSArray links = new COSArray();
         for (IndexSheetSetter.PlacedRow row : IndexSheetSetter.rows(plan, sheet)) {
-            int position = positions.applyAsInt(row.row().entry().span().first());
+            PlannedEntry.Span span = row.row().entry().span();
+            int position = span.isEmpty() ? 0 : positions.applyAsInt(span.first());
             if (position == 0) continue;
             COSDictionary link = new COSDictionary();
             link.setItem(COSName.TYPE, COSName.ANNOT);

@@ -51,7 +51,7 @@ public final class PieceWriter implements Closeable {
             if (stopped.isPresent()) return stopped.get();
             long bytes = Files.size(draft.path());
             Files.move(draft.path(), target);
-            return new Outcome.Written(target, piece.documentCount(), piece.pageCount(), bytes, List.of());
+            return new Outcome.Written(target, piece.documentCount(), piece.pageCount(), bytes, 0, List.of());
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {

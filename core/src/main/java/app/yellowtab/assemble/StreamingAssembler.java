@@ -73,9 +73,14 @@ final class StreamingAssembler implements Assembler {
     }
 
     private Outcome draftAndMove(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop) throws IOException {
-        try (Draft pdfDraft = Draft.beside(target); Draft ledgerDraft = Draft.beside(target)) {
+        try (Draft pdfDraft = Draft.beside(target); Draft ledgerDraft = Draft.beside(target); EnclosedFiles files = new EnclosedFiles(plan.enclosures(), sources, target)) {
+            if (!files.draft(stop)) return new Outcome.Stopped(0);
             Outcome outcome = write(plan, output, sources, target, progress, stop, pdfDraft.path(), ledgerDraft.path());
-            if (outcome instanceof Outcome.Written) moveBoth(pdfDraft.path(), ledgerDraft.path(), target);
+            if (outcome instanceof Outcome.Written) {
+                files.moveIntoPlace(mover);
+                moveBoth(pdfDraft.path(), ledgerDraft.path(), target);
+                files.clearAway();
+            }
             return outcome;
         }
     }
@@ -104,7 +109,7 @@ final class StreamingAssembler implements Assembler {
              AssemblyRun run = new AssemblyRun(plan, output, String.valueOf(target.getFileName()), sessions, report, progress, stop, pdf, ledger, limit)) {
             Optional<Outcome.Stopped> stopped = run.write();
             if (stopped.isPresent()) return stopped.get();
-            return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft), report.findings());
+            return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft), plan.enclosures().size(), report.findings());
         }
     }
 

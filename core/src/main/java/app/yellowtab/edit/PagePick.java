@@ -5,6 +5,7 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.page.BlankPages;
+import app.yellowtab.model.page.EnclosedFile;
 import app.yellowtab.model.page.FrontSheet;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
@@ -32,7 +33,7 @@ public final class PagePick {
 
     /** {@return the only file that a document is made of; empty where there are several, or pages that are of none} */
     public static Optional<SourceId> onlySource(Document document) {
-        boolean one = document.runs().stream().allMatch(run -> run instanceof SourcePages || run instanceof FrontSheet) && new HashSet<>(document.sources()).size() == 1;
+        boolean one = document.enclosed().isEmpty() && document.runs().stream().allMatch(run -> run instanceof SourcePages || run instanceof FrontSheet) && new HashSet<>(document.sources()).size() == 1;
         return one ? Optional.of(document.sources().getFirst()) : Optional.empty();
     }
 
@@ -97,14 +98,16 @@ public final class PagePick {
         return merged(all);
     }
 
-    /** {@return some pages of neighbouring runs, counted from 1 through all of them} */
+    /** {@return some pages of neighbouring runs, counted from 1 through all of them; a file that goes along without a sheet goes with the page behind it, or the last} */
     static List<Run> slice(List<Run> runs, int first, int last) {
         List<Run> some = new ArrayList<>();
+        int all = runs.stream().mapToInt(Run::pageCount).sum();
         int before = 0;
         for (Run run : runs) {
             int from = Math.max(first - before, 1);
             int to = Math.min(last - before, run.pageCount());
-            if (from <= to) some.add(part(run, from, to));
+            boolean unpaged = run.pageCount() == 0 && first <= before + 1 && (before < last || last == all);
+            if (unpaged || from <= to) some.add(unpaged ? run : part(run, from, to));
             before += run.pageCount();
         }
         return some;
@@ -127,6 +130,7 @@ public final class PagePick {
             case SourcePages pages -> pages.part(pages.first() + first - 1, pages.first() + last - 1);
             case BlankPages blank -> new BlankPages(first == 1 ? blank.id() : RunId.fresh(), last - first + 1, blank.look(), blank.counted(), blank.sets());
             case FrontSheet sheet -> sheet;
+            case EnclosedFile file -> file;
             case ReservedPages reserved -> new ReservedPages(first == 1 ? reserved.id() : RunId.fresh(), last - first + 1);
         };
     }

@@ -6,6 +6,8 @@ import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.page.EnclosedFile;
+import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
@@ -108,7 +110,10 @@ public final class Sorting {
     }
 
     private long arrival(Document document) {
-        return document.runs().stream().filter(SourcePages.class::isInstance).map(SourcePages.class::cast).findFirst()
-                .map(pages -> came.getOrDefault(pages.source(), 0) * PAGES_A_FILE + pages.first()).orElse(Long.MAX_VALUE);
+        for (Run run : document.runs()) {
+            if (run instanceof SourcePages pages) return came.getOrDefault(pages.source(), 0) * PAGES_A_FILE + pages.first();
+            if (run instanceof EnclosedFile file) return came.getOrDefault(file.source(), 0) * PAGES_A_FILE;
+        }
+        return Long.MAX_VALUE;
     }
 }

@@ -8,8 +8,11 @@ import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
 import com.drew.imaging.tiff.TiffMetadataReader;
 import com.drew.metadata.Metadata;
+import com.drew.metadata.avi.AviDirectory;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifSubIFDDirectory;
+import com.drew.metadata.mov.QuickTimeDirectory;
+import com.drew.metadata.mp4.Mp4Directory;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -25,6 +28,9 @@ import java.util.Optional;
 import java.util.TimeZone;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javax.sound.sampled.AudioFileFormat;
+import javax.sound.sampled.AudioSystem;
+import javax.sound.sampled.UnsupportedAudioFileException;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.poi.hpsf.HPSFException;
@@ -74,6 +80,38 @@ public final class FileProperties {
         } catch (RuntimeException damaged) {
             LOG.info("properties cannot be read", damaged);
             return Properties.NONE;
+        }
+    }
+
+    /** {@return how long a recording is, in seconds; 0 where it does not say, or is none} */
+    public static int lengthSeconds(Path file) {
+        try {
+            Metadata metadata = ImageMetadataReader.readMetadata(file.toFile());
+            double longest = 0;
+            for (var part : metadata.getDirectories()) {
+                Double said = switch (part) {
+                    case Mp4Directory movie -> movie.getDoubleObject(Mp4Directory.TAG_DURATION_SECONDS);
+                    case QuickTimeDirectory movie -> movie.getDoubleObject(QuickTimeDirectory.TAG_DURATION_SECONDS);
+                    case AviDirectory movie -> movie.getDoubleObject(AviDirectory.TAG_DURATION);
+                    default -> null;
+                };
+                if (said != null) longest = Math.max(longest, said);
+            }
+            return longest > 0 ? (int) Math.min(Integer.MAX_VALUE, Math.max(1, Math.round(longest))) : soundSeconds(file);
+        } catch (IOException | ImageProcessingException | RuntimeException | Error unreadable) {
+            LOG.info("no length can be read: {}", file, unreadable);
+            return soundSeconds(file);
+        }
+    }
+
+    private static int soundSeconds(Path file) {
+        try {
+            AudioFileFormat format = AudioSystem.getAudioFileFormat(file.toFile());
+            float rate = format.getFormat().getFrameRate();
+            return rate > 0 && format.getFrameLength() > 0 ? Math.max(1, Math.round(format.getFrameLength() / rate)) : 0;
+        } catch (IOException | UnsupportedAudioFileException | RuntimeException | Error unreadable) {
+            LOG.info("no recording that is known: {}", file, unreadable);
+            return 0;
         }
     }
 

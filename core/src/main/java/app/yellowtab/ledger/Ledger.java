@@ -17,9 +17,11 @@ import java.util.Optional;
  * @param bookmarks in order
  * @param fonts     our own fonts
  * @param files     the files that the leaves stand in; today always one
+ * @param enclosed  the files that go along, in the folder beside
  */
-public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index, List<Bookmark> bookmarks, List<Font> fonts, List<ProducedFile> files) {
+public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index, List<Bookmark> bookmarks, List<Font> fonts, List<ProducedFile> files, List<Enclosed> enclosed) {
     public Ledger {
+        enclosed = List.copyOf(enclosed);
         files = List.copyOf(files);
         sources = List.copyOf(sources);
         index = List.copyOf(index);
@@ -29,10 +31,26 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
 
     /** {@return where the ledger of a bundle lies: beside it, "Trial bundle.ledger.json" for "Trial bundle.pdf"} */
     public static Path beside(Path bundle) {
-        String name = String.valueOf(bundle.getFileName());
-        String stem = name.toLowerCase(Locale.ROOT).endsWith(".pdf") ? name.substring(0, name.length() - 4) : name;
-        return bundle.resolveSibling(stem + ".ledger.json");
+        return bundle.resolveSibling(stem(bundle) + ".ledger.json");
     }
+
+    /** {@return the folder of the files that go along with a bundle: beside it, "Trial bundle files" for "Trial bundle.pdf"} */
+    public static Path filesBeside(Path bundle) {
+        return bundle.resolveSibling(stem(bundle) + " files");
+    }
+
+    private static String stem(Path bundle) {
+        String name = String.valueOf(bundle.getFileName());
+        return name.toLowerCase(Locale.ROOT).endsWith(".pdf") ? name.substring(0, name.length() - 4) : name;
+    }
+
+    /**
+     * A file that goes along with the bundle as it is.
+     *
+     * @param name   in the folder beside the bundle
+     * @param sha256 of its bytes, in lower-case hexadecimal
+     */
+    public record Enclosed(String name, long bytes, String sha256) {}
 
     /**
      * A file that was produced.
@@ -62,7 +80,7 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      *
      * @param text  its words in reading order
      * @param pages what stands in its page column
-     * @param to    the place in the file that it leads to, counted from 1; 0 where that is in another file, and the row has no link
+     * @param to    the place in the file that it leads to, counted from 1; 0 where that is in another file, or the entry has no pages, and the row has no link
      */
     public record Row(String text, String pages, int to, Area area) {}
 
@@ -88,7 +106,7 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      * @param position     its place in the file, counted from 1
      * @param number       what is printed on it and called out; empty for one that is not counted
      * @param label        its page label
-     * @param kind         "cover", "index", "section", "blank", "divider", "page", "slip" or "front_sheet"
+     * @param kind         "cover", "index", "section", "blank", "divider", "page", "slip", "front_sheet" or "file_sheet"
      * @param contentPrint of its contents and what they need, without annotations and marks; empty in ledgers of format 1
      * @param pagePrint    of all that it holds and reaches
      * @param look         what was done to its page

@@ -108,6 +108,7 @@ public final class LedgerReader implements Closeable {
         List<Ledger.IndexPage> index = List.of();
         List<Ledger.Bookmark> bookmarks = List.of();
         List<Ledger.Font> fonts = List.of();
+        List<Ledger.Enclosed> enclosed = List.of();
         json.nextToken();
         while (json.nextToken() == JsonToken.PROPERTY_NAME) {
             String name = json.currentName();
@@ -121,6 +122,7 @@ public final class LedgerReader implements Closeable {
                 case "sources" -> sources = each(tree(), s -> new Ledger.SourceFile(s.required("file").asString(), s.required("sha256").asString(), s.required("pages").asInt()));
                 case "index" -> index = each(tree(), p -> new Ledger.IndexPage(p.required(p.has("number") ? "number" : "position").asInt(), each(p.required("rows"), LedgerReader::row)));
                 case "bookmarks" -> bookmarks = each(tree(), b -> new Ledger.Bookmark(b.required("level").asInt(), b.required("title").asString(), b.required("to").asInt()));
+                case "enclosed" -> enclosed = each(tree(), f -> new Ledger.Enclosed(f.required("name").asString(), f.required("bytes").asLong(), f.required("sha256").asString()));
                 case "fonts" -> fonts = each(tree(), LedgerReader::font);
                 default -> json.skipChildren();
             }
@@ -128,7 +130,7 @@ public final class LedgerReader implements Closeable {
         if (format < 1 || format > LedgerWriter.FORMAT) throw new IllegalArgumentException("format " + format);
         if (format == 1) files = List.of(new Ledger.ProducedFile("", "screen", identity, pages));
         if (files.size() != 1 || files.getFirst().pages() != pages) throw new IllegalArgumentException("files");
-        return new Ledger(pages, sources, index, bookmarks, fonts, files);
+        return new Ledger(pages, sources, index, bookmarks, fonts, files, enclosed);
     }
 
     private JsonNode tree() {

@@ -135,7 +135,7 @@ public final class LedgerWriter implements Closeable {
     }
 
     /** Ends the ledger, after the last leaf. */
-    public void end(List<Ledger.Font> fonts, List<Ledger.ProducedFile> files) {
+    public void end(List<Ledger.Font> fonts, List<Ledger.ProducedFile> files, List<Ledger.Enclosed> enclosed) {
         json.writeEndArray();
         json.writeArrayPropertyStart("fonts");
         for (Ledger.Font font : fonts) {
@@ -158,8 +158,23 @@ public final class LedgerWriter implements Closeable {
             json.writeEndObject();
         }
         json.writeEndArray();
+        enclosed(enclosed);
         json.writeEndObject();
         newLine();
+    }
+
+    private void enclosed(List<Ledger.Enclosed> files) {
+        if (files.isEmpty()) return;
+        json.writeArrayPropertyStart("enclosed");
+        for (Ledger.Enclosed file : files) {
+            newLine();
+            json.writeStartObject();
+            json.writeStringProperty("name", file.name());
+            json.writeNumberProperty("bytes", file.bytes());
+            json.writeStringProperty("sha256", file.sha256());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
     }
 
     @Override

@@ -1,8 +1,10 @@
 package app.yellowtab.model;
 
+import app.yellowtab.model.page.EnclosedFile;
 import app.yellowtab.model.page.FrontSheet;
 import app.yellowtab.model.page.ReservedPages;
 import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
@@ -32,7 +34,7 @@ public record Document(EntryId id, String title, String description, DocumentDat
         Objects.requireNonNull(date, "date");
         Objects.requireNonNull(description, "description");
         if (title.isBlank()) throw new IllegalArgumentException("a document's title must not be blank");
-        if (runs.isEmpty()) throw new IllegalArgumentException("a document needs at least one page: " + title);
+        if (runs.isEmpty()) throw new IllegalArgumentException("a document needs at least one run of pages: " + title);
         runs = List.copyOf(runs);
     }
 
@@ -41,10 +43,10 @@ public record Document(EntryId id, String title, String description, DocumentDat
         this(id, title, description, date, inIndex, belongsTo, Agreement.OPEN, runs);
     }
 
-    /** {@return a new entry with all pages of a source, titled and dated as the source proposes} */
+    /** {@return a new entry with all pages of a source, or with a sheet for a file that has none, titled and dated as the source proposes} */
     public static Document of(Source source) {
-        return new Document(EntryId.fresh(), source.proposedTitle(), "", source.proposedDate(), true, Optional.empty(),
-                List.of(SourcePages.of(source.id(), 1, source.pageCount())));
+        Run run = source.isWithoutPages() ? new EnclosedFile(RunId.fresh(), source.id(), true, "") : SourcePages.of(source.id(), 1, source.pageCount());
+        return new Document(EntryId.fresh(), source.proposedTitle(), "", source.proposedDate(), true, Optional.empty(), List.of(run));
     }
 
     public int pageCount() {
@@ -61,10 +63,19 @@ public record Document(EntryId id, String title, String description, DocumentDat
         return runs.getFirst() instanceof FrontSheet sheet ? Optional.of(sheet) : Optional.empty();
     }
 
-    /** {@return the sources that it takes pages from, each as often as it has runs of them} */
+    /** {@return the file that goes along with it as it is; empty where none does} */
+    public Optional<EnclosedFile> enclosed() {
+        for (Run run : runs) if (run instanceof EnclosedFile file) return Optional.of(file);
+        return Optional.empty();
+    }
+
+    /** {@return the sources that it takes pages from, or has along as they are, each as often as it has runs of them} */
     public List<SourceId> sources() {
         List<SourceId> sources = new ArrayList<>();
-        for (Run run : runs) if (run instanceof SourcePages pages) sources.add(pages.source());
+        for (Run run : runs) {
+            if (run instanceof SourcePages pages) sources.add(pages.source());
+            if (run instanceof EnclosedFile file) sources.add(file.source());
+        }
         return sources;
     }
 

@@ -104,6 +104,7 @@ public final class PageRenderer implements Closeable {
             case Content.Divider d -> "";
             case Content.Slip s -> "";
             case Content.FrontSheet f -> "";
+            case Content.FileSheet f -> "";
             case Content.SourcePage s -> "";
         };
     }

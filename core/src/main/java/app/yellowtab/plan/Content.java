@@ -35,6 +35,13 @@ public sealed interface Content {
      */
     record FrontSheet(EntryId document, String mark, List<String> above, List<String> below) implements Content {}
 
+    /**
+     * The sheet that stands for a file which goes along as it is.
+     *
+     * @param lines what it says below the title: how it is supplied, its name, its length or size, its fingerprint
+     */
+    record FileSheet(EntryId document, String title, List<String> lines) implements Content {}
+
     /** A page of a source; {@code page} is counted from 1. */
     record SourcePage(EntryId document, SourceId source, int page, PageLook look) implements Content {}
 }

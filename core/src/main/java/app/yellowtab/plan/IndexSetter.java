@@ -14,6 +14,7 @@ final class IndexSetter {
     private static final int MOST_TITLE_LINES = 18;
     private static final int MOST_DESCRIPTION_LINES = 12;
     private static final int MOST_AGREEMENT_LINES = 3;
+    private static final int MOST_FILE_LINES = 3;
 
     private final float firstPt;
     private final List<Integer> rowsPerSheet = new ArrayList<>();
@@ -52,13 +53,17 @@ final class IndexSetter {
         return bounded(IndexLook.FACE.wrap(document.title(), IndexLook.SIZE_PT, IndexLook.titleWidth(depth, false)), MOST_TITLE_LINES);
     }
 
-    /** @param agreement whether it says how the document stands between the parties */
-    static List<String> descriptionLines(Document document, int depth, boolean agreement) {
+    /**
+     * @param agreement whether it says how the document stands between the parties
+     * @param files     what is said of files that go along with it
+     */
+    static List<String> descriptionLines(Document document, int depth, boolean agreement, List<String> files) {
         List<String> lines = new ArrayList<>();
         float width = IndexLook.titleWidth(depth, false);
         if (!document.description().isBlank()) lines.addAll(bounded(IndexLook.FACE.wrap(document.description(), IndexLook.SMALL_PT, width), MOST_DESCRIPTION_LINES));
         int reserved = document.runs().stream().filter(ReservedPages.class::isInstance).mapToInt(Run::pageCount).sum();
         if (reserved > 0) lines.addAll(IndexLook.FACE.wrap(SlipWords.toFollow(reserved, reserved == document.pageCount()), IndexLook.SMALL_PT, width));
+        for (String file : files) lines.addAll(bounded(IndexLook.FACE.wrap(file, IndexLook.SMALL_PT, width), MOST_FILE_LINES));
         if (agreement && !document.agreement().shown().isEmpty()) lines.addAll(bounded(IndexLook.FACE.wrap(document.agreement().shown(), IndexLook.SMALL_PT, width), MOST_AGREEMENT_LINES));
         return lines;
     }

@@ -26,9 +26,10 @@ import java.util.TreeSet;
  * @param bookmarks  in order
  * @param coverSheets what stands on each page of the cover; none where there is no cover
  * @param agreement  whether the index says how entries stand between the parties
+ * @param enclosures the files that are put beside the produced bundle
  */
 public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, List<PlannedEntry> entries, List<String> headingLines,
-                   List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets, boolean agreement) {
+                   List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets, boolean agreement, List<Enclosure> enclosures) {
     public int pageCount() {
         return leaves.size();
     }
@@ -95,6 +96,7 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
             case Content.Blank b -> entry(b.document());
             case Content.Slip s -> entry(s.document());
             case Content.FrontSheet f -> entry(f.document());
+            case Content.FileSheet f -> entry(f.document());
             case Content.SourcePage s -> entry(s.document());
         };
     }

@@ -17,10 +17,11 @@ public sealed interface PlannedEntry {
     Span span();
 
     /**
-     * Leaves that follow each other.
+     * Leaves that follow each other. An entry that is only a file beside the bundle has none: its span begins at the leaf that it
+     * stands behind, and ends before that.
      *
      * @param first the index of the first, counted from 0
-     * @param last  the index of the last
+     * @param last  the index of the last; before the first where there is none
      * @param from  the number that the first counted leaf bears, in its words; empty where none is counted
      * @param to    the number that the last counted leaf bears
      */
@@ -28,6 +29,11 @@ public sealed interface PlannedEntry {
         /** {@return how many leaves there are} */
         public int count() {
             return last - first + 1;
+        }
+
+        /** {@return whether there is no leaf} */
+        public boolean isEmpty() {
+            return last < first;
         }
 
         /** {@return such as "4–25", or "4" for a single page} */

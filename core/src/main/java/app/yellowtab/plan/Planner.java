@@ -8,6 +8,7 @@ import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
 import app.yellowtab.model.page.BlankLook;
 import app.yellowtab.model.page.BlankPages;
+import app.yellowtab.model.page.EnclosedFile;
 import app.yellowtab.model.page.FrontSheet;
 import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.PageKey;
@@ -80,6 +81,7 @@ public final class Planner {
         private final Map<SourceId, Source> sources;
         /** The rows of documents that were set before. */
         private final Map<Document, IndexRow> set;
+        private final Enclosures enclosures;
         private final List<String> headingLines;
         private final IndexSetter setter;
         private final List<Leaf> leaves;
@@ -95,6 +97,7 @@ public final class Planner {
             this.bundle = bundle;
             this.set = set;
             this.sources = bundle.sourcesById();
+            this.enclosures = new Enclosures(bundle.contents().allDocuments(), sources);
             this.headingLines = IndexSetter.headingLines(bundle.heading());
             this.setter = new IndexSetter(headingLines.size());
             this.leaves = new ArrayList<>((int) Math.min(ROOM, sources.values().stream().mapToLong(Source::pageCount).sum()));
@@ -110,7 +113,7 @@ public final class Planner {
             place(bundle.contents(), 0, "");
             List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
             return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
-                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover, bundle.layout().agreement());
+                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover, bundle.layout().agreement(), enclosures.list());
         }
 
         /** {@return the index of the leaf that comes next} */
@@ -144,15 +147,15 @@ public final class Planner {
 
         private SetLines linesOf(Document document, int depth) {
             IndexRow before = set.get(document);
-            return before != null && before.entry().depth() == depth ? new SetLines(before.titleLines(), before.descriptionLines())
-                    : new SetLines(IndexSetter.titleLines(document, depth), IndexSetter.descriptionLines(document, depth, bundle.layout().agreement()));
+            return before != null && before.entry().depth() == depth && document.enclosed().isEmpty() ? new SetLines(before.titleLines(), before.descriptionLines())
+                    : new SetLines(IndexSetter.titleLines(document, depth), IndexSetter.descriptionLines(document, depth, bundle.layout().agreement(), enclosures.inIndex(document)));
         }
 
         private void place(Contents contents, int depth, String outerLabel) {
             boolean first = true;
             for (Document document : contents.documents()) {
                 place(document, depth, first);
-                first = false;
+                first &= document.pageCount() == 0;
             }
             int n = 0;
             for (Section section : contents.sections()) {
@@ -174,6 +177,10 @@ public final class Planner {
 
         private void place(Document document, int depth, boolean first) {
             int tab = document.inIndex() ? ++tabs : 0;
+            if (document.pageCount() == 0) {
+                entries.add(new PlannedDocument(document, tab, depth, new PlannedEntry.Span(next() - 1, next() - 2, "", "")));
+                return;
+            }
             Separators separators = bundle.layout().separators();
             if (separators == Separators.BLANK && !first) add(new Content.Blank(document.id(), BlankLook.PLAIN));
             if (separators == Separators.TITLED) add(new Content.Divider(document.id(), tab, document.title()));
@@ -186,6 +193,9 @@ public final class Planner {
                     case SourcePages pages -> place(document, pages, depth + 1, i == 0 || !pages.isOtherHalfOf(runs.get(i - 1)));
                     case BlankPages blank -> place(document, blank);
                     case ReservedPages reserved -> place(document, reserved);
+                    case EnclosedFile file -> {
+                        if (file.sheet()) add(Optional.of(file.key(1)), new Content.FileSheet(document.id(), document.title(), enclosures.onSheet(file)));
+                    }
                     case FrontSheet sheet -> add(Optional.of(sheet.key(1)), frontSheet(document, sheet));
                 }
             }

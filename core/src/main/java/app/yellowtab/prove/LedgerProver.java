@@ -53,7 +53,7 @@ final class LedgerProver implements Prover {
             if (!leaves.prove(ledgerFile, findings)) return Optional.empty();
             findings.sort(Comparator.comparingInt(finding -> finding.subject().page()));
             int rows = ledger.index().stream().mapToInt(page -> page.rows().size()).sum();
-            return Optional.of(new Proof(bundle, ledger.pages(), rows, ledger.bookmarks().size(), leaves.links, findings));
+            return Optional.of(new Proof(bundle, ledger.pages(), rows, ledger.bookmarks().size(), leaves.links, ledger.enclosed().size(), findings));
         } catch (IOException e) {
             throw new FindingException(Finding.of(Code.LEDGER_DAMAGED, ledgerFile), e);
         }

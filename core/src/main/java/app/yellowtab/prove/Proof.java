@@ -11,9 +11,10 @@ import java.util.Locale;
  * @param pages     how many leaves were looked at; each has its number, its label and its fingerprint proved
  * @param rows      of the index
  * @param links     those of the index among them
+ * @param enclosed  how many files go along with it
  * @param findings  what is wrong, in the order of the pages; what concerns the whole file comes first
  */
-public record Proof(Path file, int pages, int rows, int bookmarks, int links, List<Finding> findings) {
+public record Proof(Path file, int pages, int rows, int bookmarks, int links, int enclosed, List<Finding> findings) {
     public Proof {
         findings = List.copyOf(findings);
     }
@@ -27,7 +28,7 @@ public record Proof(Path file, int pages, int rows, int bookmarks, int links, Li
     public String summary() {
         if (holds()) {
             return counted(pages, "page") + " proved: every number, label and page as it was produced, " + counted(rows, "row") + " of the index, "
-                    + counted(bookmarks, "bookmark") + ", " + counted(links, "link") + ".";
+                    + counted(bookmarks, "bookmark") + ", " + counted(links, "link") + (enclosed == 0 ? "" : ", " + counted(enclosed, "file") + " beside it") + ".";
         }
         return "Not proved: " + counted(findings.size(), "thing") + (findings.size() == 1 ? " is" : " are") + " wrong in " + counted(pages, "page")
                 + ". Do not send this file out; produce it again.";

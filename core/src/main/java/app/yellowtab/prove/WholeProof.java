@@ -8,7 +8,9 @@ import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerReader;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.Reached;
+import app.yellowtab.source.Fingerprint;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HexFormat;
@@ -28,7 +30,7 @@ import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocume
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineNode;
 
-/** Proves what concerns a file as a whole: its pages' count and labels, its bookmarks, its fonts, its catalog. For one thread. */
+/** Proves what concerns a file as a whole: its pages' count and labels, its bookmarks, its fonts, its catalog, the files that go along. For one thread. */
 final class WholeProof {
     private final Path file;
     private final Ledger ledger;
@@ -51,6 +53,7 @@ final class WholeProof {
         labels(ledgerFile);
         bookmarks();
         fonts();
+        enclosed();
         if (acts()) report(Code.PROOF_ACTION_OF_FILE, 0, "");
         return findings;
     }
@@ -102,6 +105,19 @@ final class WholeProof {
         for (Ledger.Font font : ledger.fonts()) {
             COSBase object = input.document().getDocument().getObjectFromPool(new COSObjectKey(font.object(), 0)).getObject();
             OwnFonts.fault(font, object).ifPresent(fault -> report(Code.PROOF_FONT, 0, font.name() + ": " + fault));
+        }
+    }
+
+    /** The files that go along lie beside the bundle as they were put there. */
+    private void enclosed() {
+        for (Ledger.Enclosed its : ledger.enclosed()) {
+            Path place = Ledger.filesBeside(file).resolve(its.name());
+            try {
+                if (!Files.isRegularFile(place)) report(Code.PROOF_FILE_MISSING, 0, its.name());
+                else if (Files.size(place) != its.bytes() || !Fingerprint.of(place).equals(its.sha256())) report(Code.PROOF_FILE_CHANGED, 0, its.name());
+            } catch (IOException unreadable) {
+                report(Code.PROOF_FILE_MISSING, 0, its.name());
+            }
         }
     }
 

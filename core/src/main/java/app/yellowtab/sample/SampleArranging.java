@@ -4,13 +4,14 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.Place;
 import app.yellowtab.edit.Placeholders;
-import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Agreement.Standing;
+import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.DateReader;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.InTray;
 import app.yellowtab.model.Section;
 import java.util.HashSet;
 import java.util.List;
@@ -34,6 +35,7 @@ final class SampleArranging {
                 now = withExhibits(now, section);
                 now = withPlaceholder(now, section, "Second statement of Piers Dunnock", 3, "5 September 2031");
             }
+            if (section.title().equals(RECORDS)) now = withRecording(now, section);
             if (section.title().equals(EXPERTS)) now = withPlaceholder(now, section, "Addendum to the report of Dr Selwyn Carrow", 4, "");
         }
         return now;
@@ -47,6 +49,12 @@ final class SampleArranging {
         Set<EntryId> ids = new HashSet<>(exhibits.stream().map(Document::id).toList());
         Bundle tied = Entries.tie(bundle, ids, statement);
         return Entries.withFrontSheet(tied, exhibits.getFirst().id(), "OF1");
+    }
+
+    /** The recording of a call goes along as it is, and a sheet stands for it. */
+    private static Bundle withRecording(Bundle bundle, Section section) {
+        List<String> sounds = bundle.tray().stream().filter(lies -> lies instanceof InTray.File file && file.source().fileName().endsWith(".wav")).map(InTray::id).toList();
+        return Edits.putInIndex(bundle, sounds, new Place(Optional.of(section.id()), section.contents().documents().size()));
     }
 
     /** {@return the bundle as the other side would have its index: most of it agreed, some of it not, and some of it otherwise} */

@@ -143,6 +143,7 @@ public final class SampleMatter {
             case "eml" -> SampleMail.writeEml(file, target);
             case "msg" -> SampleMail.writeMsg(file, target);
             case "zip" -> writeZip(file, target);
+            case "wav" -> SampleSound.write(target);
             case "mov" -> Files.write(target, FILM);
             default -> Files.writeString(target, file.has("log") ? log() : String.join("\n", file.lines()) + "\n");
         }

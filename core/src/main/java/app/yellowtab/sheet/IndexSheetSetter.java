@@ -15,6 +15,8 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /** Draws one page of the index, and says where each of its rows lies. */
 public final class IndexSheetSetter {
+    /** What stands in the page column of an entry that has no page. */
+    private static final String AS_FILE = "file";
     private final Plan plan;
 
     IndexSheetSetter(Plan plan) {
@@ -117,6 +119,7 @@ public final class IndexSheetSetter {
     }
 
     private static String pages(PlannedEntry entry) {
+        if (entry.span().isEmpty()) return AS_FILE;
         return entry instanceof PlannedSection ? entry.span().shown() : entry.span().from();
     }
 

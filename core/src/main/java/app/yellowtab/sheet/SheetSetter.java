@@ -15,6 +15,7 @@ import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.SlipWords;
 import java.io.IOException;
 import java.util.List;
+import java.util.stream.Stream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -57,6 +58,7 @@ public final class SheetSetter {
                 case Content.Blank b -> blank(canvas, b.look());
                 case Content.Slip s -> slip(canvas, s.lines());
                 case Content.FrontSheet f -> frontSheet(canvas, f);
+                case Content.FileSheet f -> slip(canvas, Stream.concat(Stream.of(f.title()), f.lines().stream()).toList());
                 case Content.SourcePage s -> throw new IllegalArgumentException("a source's page is copied, not drawn");
             }
         }

@@ -9,6 +9,8 @@ import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.zip.CRC32C;
 
 /** SHA-256 of files (FIPS 180-4), in lower-case hexadecimal. */
@@ -36,17 +38,28 @@ public final class Fingerprint {
 
     /** Copies a file's bytes, leaving the stream open; {@return their fingerprints} */
     public static Both copying(Path file, OutputStream to) throws IOException {
+        return copying(file, to, () -> false).orElseThrow();
+    }
+
+    /**
+     * Copies a file's bytes, leaving the stream open.
+     *
+     * @param stop asked a few times a megabyte
+     * @return their fingerprints; empty if it was stopped
+     */
+    public static Optional<Both> copying(Path file, OutputStream to, BooleanSupplier stop) throws IOException {
         MessageDigest sha256 = sha256();
         CRC32C checksum = new CRC32C();
         byte[] buffer = new byte[1 << 16];
         try (InputStream in = Files.newInputStream(file)) {
             for (int count; (count = in.read(buffer)) > 0; ) {
+                if (stop.getAsBoolean()) return Optional.empty();
                 sha256.update(buffer, 0, count);
                 checksum.update(buffer, 0, count);
                 to.write(buffer, 0, count);
             }
         }
-        return new Both(HexFormat.of().formatHex(sha256.digest()), Checksum.shown(checksum));
+        return Optional.of(new Both(HexFormat.of().formatHex(sha256.digest()), Checksum.shown(checksum)));
     }
 
     private static MessageDigest sha256() {

@@ -176,7 +176,7 @@ public final class Intake {
     private static Source anew(Source source, Source fresh) {
         About was = source.about();
         About about = new About(fresh.about().way(), fresh.about().trouble(), fresh.about().notes(), was.attachedTo(), fresh.about().titleFrom(), fresh.about().dateFrom(),
-                was.modified(), fresh.about().made(), was.alikeAccepted(), fresh.about().pages(), "");
+                was.modified(), fresh.about().made(), was.alikeAccepted(), fresh.about().pages(), "", fresh.about().lengthSeconds());
         Source read = new Source(source.id(), source.fileName(), source.storedName(), fresh.kind(), source.bytes(), source.sha256(), source.checksum(), fresh.pageCount(), fresh.bookmarks(),
                 fresh.proposedTitle(), fresh.proposedDate(), about, fresh.conversion());
         if (was.titleFrom() == Origin.USER) read = read.withTitle(source.proposedTitle(), Origin.USER);
@@ -246,7 +246,7 @@ public final class Intake {
                 : Proposals.of(name, isTable(kind) ? inspection.withoutFirstPage() : inspection, reading.monthFirst());
         boolean damaged = kind == SourceKind.PDF && isDamaged(file, kept.path(), inspection, findings);
         PageFacts pages = damaged ? inspection.facts().asRepaired() : inspection.facts();
-        About about = new About(way, Optional.empty(), findings.stream().map(Note::of).toList(), "", proposed.titleFrom(), proposed.dateFrom(), modified(file), inspection.properties().made(), false, pages, "");
+        About about = new About(way, Optional.empty(), findings.stream().map(Note::of).toList(), "", proposed.titleFrom(), proposed.dateFrom(), modified(file), inspection.properties().made(), false, pages, "", 0);
         return new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), inspection.pageCount(),
                 inspection.bookmarks(), proposed.title(), proposed.date(), about, conversion);
     }
@@ -266,7 +266,8 @@ public final class Intake {
     /** A file whose pages cannot be had is kept all the same, and a page that names it stands for it. */
     private Result keepUnread(Path file, String name, SourceKind kind, Depot.Kept kept, Finding trouble) throws IOException {
         NameReading named = NameReading.ofFile(name, reading.monthFirst());
-        About about = new About(Way.SLIP, Optional.of(Note.of(trouble)), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, modified(file), Optional.empty(), false, PageFacts.UNKNOWN, "");
+        About about = new About(Way.SLIP, Optional.of(Note.of(trouble)), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, modified(file), Optional.empty(), false, PageFacts.UNKNOWN, "",
+                trouble.code() == Code.KIND_NOT_READ ? FileProperties.lengthSeconds(kept.path()) : 0);
         List<String> lines = SlipWords.unread(name, kept.bytes(), kept.fingerprint().sha256());
         Source source = new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), 1, List.of(),
                 named.title(), named.date(), about, Optional.of(Converter.slipKey(lines)));

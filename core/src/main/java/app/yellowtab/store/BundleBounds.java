@@ -7,6 +7,7 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.cut.Batch;
+import app.yellowtab.model.page.EnclosedFile;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.page.SourcePages;
@@ -110,6 +111,8 @@ final class BundleBounds {
                 refuse(!sources.containsKey(from.source().value()), "\"source\" of the document \"" + shown(document.title()) + "\" is none of the sources");
                 refuse(from.last() > MOST_PAGES_OF_ONE, "\"last\" of the document \"" + shown(document.title()) + "\" is " + from.last());
             }
+            boolean unknown = run instanceof EnclosedFile file && !sources.containsKey(file.source().value());
+            refuse(unknown, "\"source\" of a file along with the document \"" + shown(document.title()) + "\" is none of the sources");
             keys(document, run);
         }
     }
@@ -127,7 +130,7 @@ final class BundleBounds {
     private void keys(Document document, Run run) {
         NavigableMap<Integer, Integer> known = keys.computeIfAbsent(run.id(), id -> new TreeMap<>());
         int first = run.key(1).page();
-        int last = run.key(run.pageCount()).page();
+        int last = run.key(Math.max(1, run.pageCount())).page();
         Map.Entry<Integer, Integer> before = known.floorEntry(last);
         refuse(before != null && before.getValue() >= first, "\"id\" of a run of the document \"" + shown(document.title()) + "\" stands for its pages twice");
         known.put(first, last);

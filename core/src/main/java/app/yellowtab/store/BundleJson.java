@@ -3,6 +3,7 @@ package app.yellowtab.store;
 import app.yellowtab.facts.About;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Document;
 import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.cut.BatchId;
@@ -11,6 +12,7 @@ import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.BlankPages;
+import app.yellowtab.model.page.EnclosedFile;
 import app.yellowtab.model.page.FrontSheet;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.ReservedPages;
@@ -24,6 +26,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -58,8 +61,9 @@ final class BundleJson {
     /** Raised when a program that knows only the older form would lose or misread something. */
     static final int FORMAT = 3;
     private static final String FRONT_SHEETS = "front_sheets";
+    private static final String ENCLOSED_FILES = "enclosed_files";
     /** Abilities that a program must have so as not to misread a bundle that says so; those that this one has. */
-    static final Set<String> ABILITIES = Set.of(FRONT_SHEETS);
+    static final Set<String> ABILITIES = Set.of(FRONT_SHEETS, ENCLOSED_FILES);
     static final JsonMapper MAPPER = JsonMapper.builder().enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE).enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
             .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS).disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
             .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT).disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -75,8 +79,9 @@ final class BundleJson {
     static ObjectNode write(Bundle bundle, Map<PageFacts, String> facts) {
         ObjectNode root = MAPPER.createObjectNode().put("format", FORMAT);
         ArrayNode needs = root.putArray("needs");
-        boolean sheets = Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).flatMap(document -> document.runs().stream()).anyMatch(FrontSheet.class::isInstance);
-        if (sheets) needs.add(FRONT_SHEETS);
+        List<Document> documents = Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).toList();
+        if (documents.stream().flatMap(document -> document.runs().stream()).anyMatch(FrontSheet.class::isInstance)) needs.add(FRONT_SHEETS);
+        if (documents.stream().anyMatch(document -> document.enclosed().isPresent())) needs.add(ENCLOSED_FILES);
         root.setAll((ObjectNode) MAPPER.valueToTree(bundle));
         for (int i = 0; i < bundle.sources().size(); i++) {
             ((ObjectNode) root.path("sources").path(i)).put("facts", Objects.requireNonNull(facts.get(bundle.sources().get(i).about().pages())));
@@ -155,7 +160,8 @@ final class BundleJson {
     /** The kinds of run, told apart by a word. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
     @JsonSubTypes({@JsonSubTypes.Type(value = SourcePages.class, name = "source"), @JsonSubTypes.Type(value = BlankPages.class, name = "blank"),
-        @JsonSubTypes.Type(value = ReservedPages.class, name = "reserved"), @JsonSubTypes.Type(value = FrontSheet.class, name = "front_sheet")})
+        @JsonSubTypes.Type(value = ReservedPages.class, name = "reserved"), @JsonSubTypes.Type(value = FrontSheet.class, name = "front_sheet"),
+        @JsonSubTypes.Type(value = EnclosedFile.class, name = "enclosed_file")})
     private interface AnyRun {}
 
     /** The rules by which batches are cut, told apart by a word. */

@@ -37,6 +37,7 @@ final class OlderFormats {
         for (JsonNode source : root.path("sources")) {
             if (!(source.get("about") instanceof ObjectNode about)) continue;
             if (!about.has("recognised")) about.put("recognised", "");
+            if (!about.has("lengthSeconds")) about.put("lengthSeconds", 0);
             if (!about.has("pages")) about.set("pages", facts.apply(source.path("facts").asString("")));
             if (!(about.get("pages") instanceof ObjectNode pages)) continue;
             fill(pages, "shapes", BundleJson.MAPPER.createArrayNode());

@@ -142,11 +142,11 @@ class CutEditsTests {
         Source plain = source("scan", 20);
         PageFacts scanned = new PageFacts(List.of(), List.of(), new PageSet("1-15"), PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
         About about = plain.about();
-        Source scan = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(), about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, scanned, ""));
+        Source scan = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(), about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, scanned, "", 0));
         Bundle bundle = start.withSources(List.of(post, scan));
         assertThat(CutEdits.waiting(bundle)).containsExactly(scan);
         PageFacts often = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 5, 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
-        Source batch = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(), about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, often, ""));
+        Source batch = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(), about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, often, "", 0));
         assertThat(CutEdits.waiting(start.withSources(List.of(post, batch)))).as("page numbers begin again and again").containsExactly(batch);
         assertThat(CutEdits.waiting(Edits.putInIndex(bundle, List.of("scan"), new Place(Optional.empty(), 0)))).isEmpty();
     }

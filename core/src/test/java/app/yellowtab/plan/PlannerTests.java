@@ -34,6 +34,7 @@ class PlannerTests {
             case Content.Divider d -> "divider " + d.tab() + " " + d.title();
             case Content.Slip s -> "slip " + s.lines().getFirst();
             case Content.FrontSheet f -> "exhibit " + f.mark();
+            case Content.FileSheet f -> "file " + f.title();
             case Content.SourcePage s -> s.source().value() + s.page();
         }).toList();
     }

@@ -123,7 +123,7 @@ class SampleMatterTests {
             place.know(bundle.sources());
             assertThat(bundle.tray()).hasSize(35);
             assertThat(EnumSet.complementOf(EnumSet.copyOf(bundle.sources().stream().map(Source::kind).toList()))).containsExactly(SourceKind.WEBP, SourceKind.JP2, SourceKind.DOC, SourceKind.PPT);
-            assertThat(bundle.sources().stream().filter(source -> !source.isRead()).map(Source::fileName)).containsExactly("Camera at the loading bay.mov", "Terms offered, confidential.pdf");
+            assertThat(bundle.sources().stream().filter(source -> !source.isRead()).map(Source::fileName)).containsExactly("6 Alarm call to the night desk 2030-10-07.wav", "Camera at the loading bay.mov", "Terms offered, confidential.pdf");
             assertThat(bundle.sources().stream().filter(source -> source.isRead() && source.kind().isOffice()).filter(source -> source.about().pages().searchable().count() < source.pageCount()))
                     .as("office files with a page that says nothing").isEmpty();
             Plan plan = Planner.plan(bundle);
@@ -131,7 +131,8 @@ class SampleMatterTests {
             Outcome outcome = Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
             assertThat(((Outcome.Written) outcome).findings()).isEmpty();
             List<String> pages = Pdfs.pages(target);
-            assertThat(pages).hasSize(plan.pageCount());
+            assertThat(pages).hasSize(plan.pageCount()).last().asString().contains("Alarm call to the night desk").contains("1 min 24 s long");
+            assertThat(temp.resolve("bundle files/6 Alarm call to the night desk 2030-10-07.wav")).hasSameBinaryContentAs(files.resolve("F - Records/6 Alarm call to the night desk 2030-10-07.wav"));
             for (int i = 0; i < pages.size(); i++) assertThat(pages.get(i)).as("page %d", i + 1).matches("(?s)(.* )?" + (i + 1));
             for (Leaf leaf : plan.leaves()) {
                 if (leaf.content() instanceof Content.IndexSheet index) {

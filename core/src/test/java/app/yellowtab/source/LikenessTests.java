@@ -26,7 +26,7 @@ class LikenessTests {
         PageFacts pages = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false,
                 Base64.getEncoder().encodeToString(bytes.array()));
         About was = About.UNKNOWN;
-        About about = new About(was.way(), Optional.empty(), List.of(), "", was.titleFrom(), was.dateFrom(), Optional.empty(), Optional.empty(), false, pages, "");
+        About about = new About(was.way(), Optional.empty(), List.of(), "", was.titleFrom(), was.dateFrom(), Optional.empty(), Optional.empty(), false, pages, "", 0);
         return new Source(new SourceId(name), name, name, SourceKind.PDF, 1, sha256, "", Math.max(1, prints.length), List.of(), name, DocumentDate.NOT_GIVEN, about, Optional.empty());
     }
 

@@ -10,6 +10,7 @@ import app.yellowtab.agree.Change;
 import app.yellowtab.agree.Changes;
 import app.yellowtab.agree.IndexLine;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Enclosing;
 import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.History;
 import app.yellowtab.edit.Moves;
@@ -76,14 +77,14 @@ class EditSequencesProperties {
         Optional<EntryId> section = anySection(now);
         EntryId id = one.map(Document::id).orElse(new EntryId("none"));
         int pages = one.map(Document::pageCount).orElse(1);
-        return switch (random.nextInt(17)) {
+        return switch (random.nextInt(19)) {
             case 0 -> Sorting.sorted(now, random.nextBoolean() ? some : section.map(Set::of).orElse(some), SortOrder.values()[random.nextInt(4)]);
             case 1 -> one.map(document -> PagePick.pick(now, id, PageRanges.read((1 + random.nextInt(3)) + "-, 1", PagePick.pagesToChooseFrom(now, document)).ranges())).orElse(now);
             case 2 -> PagePick.takeRest(now, id, EntryId.fresh());
             case 3 -> Edits.insertDocuments(now, List.of(Placeholders.placeholder("free", 1 + random.nextInt(5))), new Place(section, random.nextInt(3)));
             case 4 -> any(now.tray()).map(InTray::id).map(item -> Placeholders.fill(now, id, item, Placeholders.Rest.values()[random.nextInt(2)])).orElse(now);
             case 5 -> Placeholders.reserve(now, id, random.nextInt(6));
-            case 6, 7 -> Entries.divide(now, id, 1 + random.nextInt(pages), EntryId.fresh(), "part");
+            case 6, 7 -> Entries.divide(now, id, 1 + random.nextInt(Math.max(1, pages)), EntryId.fresh(), "part");
             case 8 -> Entries.join(now, some);
             case 9 -> documents.size() > 40 ? now : Entries.copy(now, some, new Place(section, random.nextInt(4))).bundle();
             case 10 -> Entries.moveTo(now, some, section);
@@ -91,6 +92,8 @@ class EditSequencesProperties {
             case 12 -> Entries.withFrontSheet(now, id, random.nextInt(3) == 0 ? "" : "OF1");
             case 13 -> Edits.takeOut(now, some);
             case 14 -> any(now.tray()).map(item -> Edits.putInIndex(now, List.of(item.id()), new Place(section, random.nextInt(3)))).orElse(now);
+            case 16 -> Enclosing.enclose(now, id, random.nextBoolean());
+            case 17 -> random.nextBoolean() ? Enclosing.withPages(now, id) : Enclosing.supply(now, id, "On a stick");
             case 15 -> one.flatMap(PagePick::onlySource).map(older -> Replacing.replaced(now, id, older, new SourceId("newer"), pairs(now, older))).orElse(now);
             default -> random.nextBoolean() ? Moves.up(now, some) : Moves.in(now, some);
         };

@@ -1,10 +1,10 @@
 package app.yellowtab.model.page;
 
 /** Neighbouring pages of a document. */
-public sealed interface Run permits SourcePages, BlankPages, ReservedPages, FrontSheet {
+public sealed interface Run permits SourcePages, BlankPages, ReservedPages, FrontSheet, EnclosedFile {
     RunId id();
 
-    /** {@return how many pages it has, at least 1} */
+    /** {@return how many pages it has; at least 1, but for a file that goes along as it is} */
     int pageCount();
 
     /**

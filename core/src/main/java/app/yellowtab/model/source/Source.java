@@ -42,6 +42,11 @@ public record Source(SourceId id, String fileName, String storedName, SourceKind
         return about.trouble().isEmpty();
     }
 
+    /** {@return whether it is a file that cannot be shown as pages, such as a recording, and can go along only as it is} */
+    public boolean isWithoutPages() {
+        return kind == SourceKind.OTHER && bytes > 0;
+    }
+
     /** {@return whether its pages are in a file that this program has made} */
     public boolean isConverted() {
         return conversion.isPresent();

@@ -5,6 +5,7 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.DateOrder;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Enclosing;
 import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.Outline;
 import app.yellowtab.edit.PagePick;
@@ -18,9 +19,11 @@ import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.InTray;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.page.EnclosedFile;
 import app.yellowtab.model.page.FrontSheet;
 import app.yellowtab.model.page.PageRanges;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.PlannedEntry;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -37,7 +40,7 @@ import javafx.beans.property.SimpleObjectProperty;
 /** What can be done on the index sheet and from the tray, and what is chosen there. Knows no node. */
 final class Arrangement {
     /** What of an entry is being typed. */
-    enum Field { TITLE, DATE, DESCRIPTION, PAGES, MARK }
+    enum Field { TITLE, DATE, DESCRIPTION, PAGES, MARK, SUPPLIED }
 
     /** An entry of which something is being typed. */
     record Editing(EntryId id, Field field) {}
@@ -105,6 +108,7 @@ final class Arrangement {
                 case DESCRIPTION -> planned.document().description();
                 case PAGES -> isFree(planned.document()) ? String.valueOf(Placeholders.reserved(planned.document())) : PagePick.typed(planned.document());
                 case MARK -> planned.document().frontSheet().map(FrontSheet::mark).orElseGet(() -> Entries.proposedMark(workspace.bundle(), planned.document()));
+                case SUPPLIED -> planned.document().enclosed().map(EnclosedFile::supplied).orElse("");
             };
         };
     }
@@ -140,6 +144,10 @@ final class Arrangement {
                 workspace.edit(bundle -> Entries.withFrontSheet(bundle, entry.id(), text));
                 yield Optional.empty();
             }
+            case SUPPLIED -> {
+                workspace.edit(bundle -> Enclosing.supply(bundle, entry.id(), text));
+                yield Optional.empty();
+            }
         };
     }
 
@@ -172,9 +180,15 @@ final class Arrangement {
             int rest = PagePick.rest(workspace.bundle(), document).count();
             notes.add(Words.of(rest == 0 ? "sheet.somePages" : "sheet.somePagesRest", own, all, rest));
         }
+        document.enclosed().ifPresent(file -> notes.add(file.supplied().isBlank() ? Words.of("sheet.asFile", fileName(file.source())) : file.supplied() + ": " + fileName(file.source())));
         if (!document.agreement().shown().isEmpty()) notes.add(document.agreement().shown());
         if (planned.tab() == 0) notes.add(Words.of("sheet.unlisted"));
         return String.join(" · ", notes);
+    }
+
+    private String fileName(SourceId id) {
+        Source source = workspace.bundle().sourcesById().get(id);
+        return source == null ? "" : source.fileName();
     }
 
     /** {@return whether a document goes with another that is in the index} */
@@ -299,6 +313,7 @@ final class Arrangement {
 
     /** {@return a source's kind and size in words, such as "PDF · 14 pages"} */
     static String describe(Source source) {
+        if (source.isWithoutPages()) return Words.of("tray.noPages");
         return source.isRead() ? Words.of("tray.facts", Words.of("kind.short." + source.kind().name()), source.pageCount()) : Words.of("tray.unread");
     }
 }

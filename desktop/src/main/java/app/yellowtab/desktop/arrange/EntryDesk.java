@@ -5,6 +5,7 @@ import app.yellowtab.desktop.arrange.Arrangement.Field;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Enclosing;
 import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.Outline;
 import app.yellowtab.edit.PagePick;
@@ -16,9 +17,9 @@ import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
 import app.yellowtab.plan.PlannedEntry.PlannedSection;
+import app.yellowtab.plan.PlannedEntry;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -147,6 +148,25 @@ final class EntryDesk {
         EntryId made = EntryId.fresh();
         workspace.edit(bundle -> PagePick.takeRest(bundle, document.get().id(), made));
         type(made);
+    }
+
+    /**
+     * Has the file of the chosen document go along as it is, instead of its pages.
+     *
+     * @param sheet whether a page of ours stands for it
+     */
+    void enclose(boolean sheet) {
+        document().ifPresent(document -> workspace.edit(bundle -> Enclosing.enclose(bundle, document.id(), sheet)));
+    }
+
+    /** {@return whether the file of the chosen document goes along as it is, and could be shown as pages} */
+    boolean canShowPages() {
+        return document().filter(document -> Enclosing.hasPages(workspace.bundle(), document)).isPresent();
+    }
+
+    /** Shows the pages of a file that went along as it is. */
+    void showPages() {
+        document().ifPresent(document -> workspace.edit(bundle -> Enclosing.withPages(bundle, document.id())));
     }
 
     /** {@return where what is chosen can be sent: outside of any section, and the sections whose letter or title begins or holds what is typed} */

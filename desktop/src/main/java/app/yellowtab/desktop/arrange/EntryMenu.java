@@ -4,9 +4,12 @@ import app.yellowtab.desktop.arrange.Arrangement.Field;
 import app.yellowtab.desktop.replace.Replacement;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Words;
+import app.yellowtab.edit.Enclosing;
 import app.yellowtab.edit.SortOrder;
 import app.yellowtab.model.Agreement;
+import app.yellowtab.model.Document;
 import app.yellowtab.model.InTray;
+import app.yellowtab.model.page.EnclosedFile;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -52,8 +55,9 @@ final class EntryMenu extends ContextMenu {
         if (document != null) {
             items.add(item(Words.of("menu.date"), () -> arrangement.beginEditing(Field.DATE)));
             items.add(item(Words.of("menu.description"), () -> arrangement.beginEditing(Field.DESCRIPTION)));
-            items.add(item(Words.of(Arrangement.isFree(document.document()) ? "menu.reserved" : "menu.pages"), () -> arrangement.beginEditing(Field.PAGES)));
+            if (document.document().enclosed().isEmpty()) items.add(item(Words.of(Arrangement.isFree(document.document()) ? "menu.reserved" : "menu.pages"), () -> arrangement.beginEditing(Field.PAGES)));
             items.add(item(Words.of("menu.frontSheet"), () -> arrangement.beginEditing(Field.MARK)));
+            if (Enclosing.isPossible(document.document())) items.add(asFile(document.document()));
             items.add(new SeparatorMenuItem());
             if (document.document().isPlaceholder()) fill(items, document);
             if (Replacement.isPossible(document.document())) replace(items, document);
@@ -98,6 +102,17 @@ final class EntryMenu extends ContextMenu {
         if (desk.canJoin()) items.add(item(Words.of("menu.join", Shortcut.JOIN.shown()), desk::join));
         desk.ownerAbove().ifPresent(title -> items.add(item(Words.of("menu.tie", shortened(title)), desk::tie)));
         if (desk.isTied()) items.add(item(Words.of("menu.part"), desk::part));
+    }
+
+    /** Whether the file of a document goes along as it is, and what stands for it. */
+    private Menu asFile(Document document) {
+        Menu menu = new Menu(Words.of("menu.asFile"));
+        Optional<EnclosedFile> file = document.enclosed();
+        if (file.filter(EnclosedFile::sheet).isEmpty()) menu.getItems().add(item(Words.of("menu.asFile.sheet"), () -> desk.enclose(true)));
+        if (file.isEmpty() || file.get().sheet()) menu.getItems().add(item(Words.of("menu.asFile.line"), () -> desk.enclose(false)));
+        if (file.isPresent()) menu.getItems().add(item(Words.of("menu.asFile.supplied"), () -> arrangement.beginEditing(Field.SUPPLIED)));
+        if (desk.canShowPages()) menu.getItems().add(item(Words.of("menu.asFile.pages"), desk::showPages));
+        return menu;
     }
 
     private Menu standings(PlannedDocument document) {

@@ -32,6 +32,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 final class SheetCell extends ListCell<PlannedEntry> {
     /** Room for "12 May 2031"; a range takes two lines. */
     static final double DATE_WIDTH = 92;
+    private static final double PAGE_WIDTH = 56;
     private static final double INDENT = 20;
     private static final double LEAST_HEIGHT = 32;
     private static final double SCROLL_BAR = 12;
@@ -55,6 +56,9 @@ final class SheetCell extends ListCell<PlannedEntry> {
         title.setMinWidth(0);
         title.setMaxWidth(Double.MAX_VALUE);
         title.setWrapText(true);
+        description.setMinWidth(0);
+        description.setMaxWidth(Double.MAX_VALUE);
+        description.setWrapText(true);
         date.setWrapText(true);
         middle.setMinWidth(0);
         middle.setAlignment(Pos.CENTER_LEFT);
@@ -73,7 +77,7 @@ final class SheetCell extends ListCell<PlannedEntry> {
     static void setWidths(Label tab, Label date, Label page) {
         fix(tab, 32);
         fix(date, DATE_WIDTH);
-        fix(page, 56);
+        fix(page, PAGE_WIDTH);
         page.setAlignment(Pos.CENTER_RIGHT);
     }
 
@@ -97,7 +101,10 @@ final class SheetCell extends ListCell<PlannedEntry> {
         date.setGraphic(unordered ? outOfOrder : null);
         date.setTooltip(unordered ? OUT_OF_ORDER : null);
         boolean tied = document != null && arrangement.isTied(document.document());
-        page.setText(blank ? "" : section == null ? entry.span().from() : section.span().shown());
+        page.setText(blank ? "" : section != null ? section.span().shown() : entry.span().isEmpty() ? Words.of("sheet.file") : entry.span().from());
+        // A range such as "1012–1145" takes the room that it needs.
+        page.setMinWidth(section == null ? PAGE_WIDTH : USE_PREF_SIZE);
+        page.setMaxWidth(section == null ? PAGE_WIDTH : USE_PREF_SIZE);
         row.setPadding(new Insets(0, 0, 0, (tied ? INDENT : 0) + (blank ? 0 : INDENT * Math.max(0, section != null ? section.depth() : entry.depth() - 1))));
         pseudoClassStateChanged(Styles.TIED, tied);
         pseudoClassStateChanged(Styles.PLACEHOLDER, document != null && document.document().isPlaceholder());
@@ -123,7 +130,7 @@ final class SheetCell extends ListCell<PlannedEntry> {
             case DATE -> date;
             case TITLE -> title;
             case MARK -> title;
-            case DESCRIPTION, PAGES -> description.isVisible() ? description : title;
+            case DESCRIPTION, PAGES, SUPPLIED -> description.isVisible() ? description : title;
         };
     }
 

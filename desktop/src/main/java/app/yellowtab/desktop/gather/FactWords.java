@@ -24,6 +24,7 @@ final class FactWords {
      * @param left how many of its pages are still to be recognised
      */
     static String line(Source source, int left) {
+        if (source.isWithoutPages()) return trouble(source);
         if (!source.isRead()) return Words.of("fact.unread", trouble(source));
         List<String> parts = new ArrayList<>();
         parts.add(Words.of("fact.kindPages", Words.of("kind." + source.kind().name()), source.pageCount()));

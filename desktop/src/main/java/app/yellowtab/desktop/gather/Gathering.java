@@ -61,7 +61,16 @@ final class Gathering {
     /** A line of the list. */
     sealed interface Row {
         /** A source of the bundle; {@code attached} to the row above it or one before. */
-        record Known(Source source, boolean attached, boolean placed, boolean look, boolean locked, List<Likeness.Like> alike, int left) implements Row {}
+        record Known(Source source, boolean attached, boolean placed, boolean look, boolean locked, List<Likeness.Like> alike, int left) implements Row {
+            /** {@return whether its pages are missed: those of a recording are not, once it goes along as it is} */
+            boolean isUnread() {
+                return isMissed(source, placed);
+            }
+
+            private static boolean isMissed(Source source, boolean placed) {
+                return !source.isRead() && !(placed && source.isWithoutPages());
+            }
+        }
 
         /** A file on its way in. */
         record Arriving(Coming coming) implements Row {}
@@ -174,7 +183,7 @@ final class Gathering {
 
     private Row.Known known(Source source, boolean placed) {
         List<Likeness.Like> likes = source.about().alikeAccepted() ? List.of() : alike.getOrDefault(source.id(), List.of());
-        boolean look = !source.isRead() || !likes.isEmpty() || source.about().pages().repaired() || source.about().pages().hiddenLayers() > 0
+        boolean look = Row.Known.isMissed(source, placed) || !likes.isEmpty() || source.about().pages().repaired() || source.about().pages().hiddenLayers() > 0
                 || source.about().notes().stream().anyMatch(note -> note.code().severity() != Severity.REMARK);
         return new Row.Known(source, false, placed, look || isLocked(source), isLocked(source), likes, recognising.left(source));
     }
@@ -186,7 +195,7 @@ final class Gathering {
             case UNPLACED -> row -> !row.placed();
             case SCANNED -> row -> FactWords.isScan(row.source());
             case ALIKE -> row -> !row.alike().isEmpty();
-            case UNREAD -> row -> !row.source().isRead();
+            case UNREAD -> Row.Known::isUnread;
         };
     }
 

@@ -131,7 +131,7 @@ final class Glance extends VBox {
         VBox facts = new VBox(4);
         FactWords.all(source, gathering.left(source)).forEach(line -> facts.getChildren().add(Controls.paragraph(line, Styles.FACT)));
         words.getChildren().add(facts);
-        if (!source.isRead() && !row.placed()) words.getChildren().add(Controls.button("glance.slip", () -> gathering.putInIndex(List.of(source))));
+        if (!source.isRead() && !row.placed()) words.getChildren().add(Controls.button(source.isWithoutPages() ? "glance.along" : "glance.slip", () -> gathering.putInIndex(List.of(source))));
     }
 
     private Optional<HBox> origins(Source source) {

@@ -280,7 +280,7 @@ final class SourceList extends StackPane {
             boolean blank = empty || item == null;
             setGraphic(blank ? null : row);
             pseudoClassStateChanged(Styles.ARRIVING, !blank && item instanceof Row.Arriving);
-            pseudoClassStateChanged(Styles.UNREAD, !blank && item instanceof Row.Known known && !known.source().isRead());
+            pseudoClassStateChanged(Styles.UNREAD, !blank && item instanceof Row.Known known && known.isUnread());
             pseudoClassStateChanged(Styles.LOOK, !blank && item instanceof Row.Known known && known.look());
             setAccessibleText(null);
             if (blank) return;
@@ -301,7 +301,7 @@ final class SourceList extends StackPane {
         private void show(Row.Known known) {
             Source source = known.source();
             HBox.setMargin(icon, new Insets(0, 0, 0, known.attached() ? INDENT : 0));
-            icon.setIconCode(known.locked() ? Feather.LOCK : source.isRead() ? KindIcon.of(source.kind()) : Feather.ALERT_TRIANGLE);
+            icon.setIconCode(known.locked() ? Feather.LOCK : known.isUnread() ? Feather.ALERT_TRIANGLE : KindIcon.of(source.kind()));
             title.setText(source.proposedTitle());
             String alike = known.alike().isEmpty() ? "" : Words.of("gather.alike." + known.alike().getFirst().kind().name()) + "  ·  ";
             line.setText(alike + (known.locked() && source.isRead() ? Words.of("fact.closed") + "  ·  " : "") + FactWords.line(source, known.left()));

@@ -41,6 +41,7 @@ final class ContentsTable extends GridPane {
         for (PlannedSection section : sections.stream().limit(MOST_SECTIONS).toList()) row(section.label(), section.title(), section.span().shown());
         int more = sections.size() - MOST_SECTIONS;
         if (more > 0) row("", Words.of("produce.moreSections", more), numbers(plan, sections.get(MOST_SECTIONS).span().first(), plan.pageCount() - 1));
+        if (!plan.enclosures().isEmpty()) row("", Words.of("produce.beside", plan.enclosures().size(), plan.enclosures().getFirst().name()), "");
     }
 
     /** {@return the numbers on leaves, by their indexes, from the first to the last} */

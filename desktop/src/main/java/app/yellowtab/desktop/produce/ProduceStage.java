@@ -11,6 +11,7 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.ledger.Ledger;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.prove.Prover;
@@ -172,7 +173,7 @@ public final class ProduceStage extends StackPane {
         proof = Optional.of(offered);
         result.getChildren().addAll(Sign.of(Feather.CHECK, Words.of("produce.written", outcome.pages(), outcome.documents(),
                 Words.size(outcome.bytes()), written.seconds()), Styles.DONE),
-                Controls.paragraph(outcome.file().toString(), Styles.SMALL),
+                Controls.paragraph(outcome.enclosed() == 0 ? outcome.file().toString() : Words.of("produce.withFiles", outcome.file(), outcome.enclosed(), Ledger.filesBeside(outcome.file()).getFileName()), Styles.SMALL),
                 new HBox(8, Controls.button("produce.openFile", () -> opener.open(outcome.file())),
                         Controls.button("produce.openFolder", () -> opener.open(outcome.file().toAbsolutePath().getParent())),
                         offered.button()), offered);

@@ -275,6 +275,7 @@ public final class Reader extends VBox {
             case Content.Blank b -> Words.of(leaf.key().isPresent() ? "leaf.blankIn" : "leaf.blank", title(plan.entry(b.document())));
             case Content.Divider d -> Words.of("leaf.divider", d.title());
             case Content.Slip s -> inDocument(plan, leaf, s.document());
+            case Content.FileSheet f -> inDocument(plan, leaf, f.document());
             case Content.FrontSheet f -> inDocument(plan, leaf, f.document());
             case Content.SourcePage s -> inDocument(plan, leaf, s.document());
         };

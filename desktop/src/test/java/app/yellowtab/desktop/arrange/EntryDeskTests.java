@@ -197,6 +197,24 @@ class EntryDeskTests {
     }
 
     @Test
+    void aFileGoesAlongAsItIsWithASheetOrALineAndItsPagesComeBack() {
+        arrangement.select(ids("b"));
+        desk.enclose(true);
+        assertThat(entry("b").span().count()).isEqualTo(1);
+        assertThat(arrangement.note(entry("b"))).isEqualTo("goes along as a file: b.pdf");
+        assertThat(arrangement.commit(entry("b"), Field.SUPPLIED, "On a memory stick")).isEmpty();
+        desk.enclose(false);
+        assertThat(entry("b").span().isEmpty()).isTrue();
+        assertThat(arrangement.note(entry("b"))).isEqualTo("On a memory stick: b.pdf");
+        assertThat(entry("a").span().from()).as("nothing is counted for it").isEqualTo("16");
+        assertThat(workspace.plan().enclosures()).extracting(enclosure -> enclosure.name()).containsExactly("b.pdf");
+        assertThat(desk.canShowPages()).isTrue();
+        desk.showPages();
+        assertThat(entry("b").span().count()).isEqualTo(2);
+        assertThat(arrangement.note(entry("b"))).isEmpty();
+    }
+
+    @Test
     void anExhibitGetsItsFrontSheetByTypingItsMark() {
         arrangement.select(ids("b"));
         desk.tie();

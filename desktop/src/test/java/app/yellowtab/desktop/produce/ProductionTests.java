@@ -71,7 +71,7 @@ class ProductionTests {
     @Test
     void whatWasPlannedAtTheStartIsProduced() throws FindingException {
         Path target = temp.resolve("out.pdf");
-        Outcome.Written written = new Outcome.Written(target, 1, 5, 900, List.of());
+        Outcome.Written written = new Outcome.Written(target, 1, 5, 900, 0, List.of());
         when(assembler.assemble(any(), any(), any(), any(), any())).thenReturn(written);
         Plan planned = workspace.plan();
         production.start(target);

@@ -31,7 +31,7 @@ class ProvingTests {
 
     @Test
     void whatWasProvedIsShownOnceItIsKnown() throws FindingException {
-        Proof proof = new Proof(FILE, 412, 38, 57, 60, List.of());
+        Proof proof = new Proof(FILE, 412, 38, 57, 60, 0, List.of());
         when(prover.prove(any(), any(), any())).thenAnswer(call -> {
             call.<Progress>getArgument(1).report(250, 412);
             return Optional.of(proof);

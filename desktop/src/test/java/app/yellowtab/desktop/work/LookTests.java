@@ -30,6 +30,14 @@ class LookTests {
     }
 
     @Test
+    void noWordIsGivenTwice() throws IOException {
+        Set<String> keys = new HashSet<>();
+        sheet("words.properties").lines().filter(line -> line.contains("=") && !line.startsWith("#")).map(line -> line.substring(0, line.indexOf('=')))
+                .forEach(key -> assertThat(keys.add(key)).as(key).isTrue());
+        assertThat(keys).isNotEmpty();
+    }
+
+    @Test
     void coloursStandInOnePlace() throws IOException {
         assertThat(Pattern.compile("#[0-9a-fA-F]{3,8}\\b|rgba?\\(").matcher(sheet("app.css")).find()).isFalse();
         Set<String> known = new HashSet<>();
