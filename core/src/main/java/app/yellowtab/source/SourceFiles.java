@@ -51,6 +51,11 @@ public interface SourceFiles {
         return Optional.empty();
     }
 
+    /** {@return the file that the words of a source's pages are kept in to be searched, with those that were read in pictures of them, which need not exist; empty where none are kept} */
+    default Optional<Path> linesFile(SourceId id) {
+        return Optional.empty();
+    }
+
     /** {@return the folder in which words are kept that were read in pictures of pages; empty where none are kept} */
     default Optional<Path> recognisedFolder() {
         return Optional.empty();

@@ -252,6 +252,17 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     }
 
     @Override
+    public Optional<Path> linesFile(SourceId id) {
+        return wordsFile(id).map(words -> words.resolveSibling(linesName(source(id))));
+    }
+
+    /** {@return the name of the file of lines, which are others when other words were recognised} */
+    static String linesName(Source source) {
+        String recognised = source.about().recognised();
+        return source.pagesKey() + (recognised.isEmpty() ? "" : "." + recognised) + ".lines";
+    }
+
+    @Override
     public Optional<Path> recognisedFolder() {
         return Optional.of(folder.resolve(RECOGNISED));
     }

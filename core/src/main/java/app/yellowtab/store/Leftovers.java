@@ -33,6 +33,7 @@ final class Leftovers {
             named.add(source.storedName());
             source.conversion().ifPresent(key -> named.add(key.value()));
             named.add(source.pagesKey());
+            named.add(BundleFolder.linesName(source));
             named.add(source.about().recognised());
         }
         for (Path file : files(folder)) if (Drafts.is(file)) delete(file);

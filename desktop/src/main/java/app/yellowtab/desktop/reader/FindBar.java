@@ -95,7 +95,7 @@ final class FindBar extends VBox {
     private void show(FindDesk.State now) {
         int count = now.count();
         String text = now.sought().isEmpty() ? "" : count == 0 ? Words.of(now.searches() ? "find.looking" : "find.none", now.sought())
-                : Words.of("find.hits", now.current() + 1, count, now.found().size(), now.looked().map(at -> ": " + at.hit().around()).orElse(""));
+                : Words.of("find.hits", now.current() + 1, count, now.found().size(), now.looked().map(at -> ": " + at.around()).orElse(""));
         said.setText(text + (now.unread() > 0 ? " " + Words.of("find.unread", now.unread()) : ""));
         Controls.show(said, !said.getText().isEmpty());
         previous.setDisable(count == 0);

@@ -3,14 +3,15 @@ package app.yellowtab.desktop.reader;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.BundleWords.Found;
+import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.EntryFinder;
 import app.yellowtab.find.WordFinder;
-import app.yellowtab.find.WordFinder.Hit;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -18,6 +19,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Subscription;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.LoggerFactory;
 
 /** Finds words in the bundle, and steps through what was found. Knows no node. For the JavaFX thread. */
 final class FindDesk {
@@ -43,16 +45,16 @@ final class FindDesk {
             return found.stream().mapToInt(one -> one.hits().size()).sum();
         }
 
-        /** {@return the hits on a page} */
-        List<Hit> on(int leaf) {
+        /** {@return the words around each of the hits on a page} */
+        List<String> on(int leaf) {
             return found.stream().filter(one -> one.leaf() == leaf).findFirst().map(Found::hits).orElse(List.of());
         }
 
-        /** {@return the page with a hit, and the place of the hit on it} */
+        /** {@return the page with a hit, and which of those on it this is} */
         private Optional<At> at(int hit) {
             int before = 0;
             for (Found one : found) {
-                if (hit < before + one.hits().size()) return hit < before ? Optional.empty() : Optional.of(new At(one.leaf(), one.hits().get(hit - before)));
+                if (hit < before + one.hits().size()) return hit < before ? Optional.empty() : Optional.of(new At(one.leaf(), hit - before, one.hits().get(hit - before)));
                 before += one.hits().size();
             }
             return Optional.empty();
@@ -79,8 +81,8 @@ final class FindDesk {
         record Place(int hit, String number, String around) implements Row {}
     }
 
-    /** A hit on a page. */
-    record At(int leaf, Hit hit) {}
+    /** A hit on a page; {@code nth} of those on it, counted from 0, with the words around it. */
+    record At(int leaf, int nth, String around) {}
 
     private final Workspace workspace;
     private final BundleWords words;
@@ -88,15 +90,23 @@ final class FindDesk {
     private final Subscription subscription;
     private Jobs.@Nullable Job job;
     private int asked;
+    private List<Source> learned = List.of();
+    private boolean learns;
+    private volatile boolean gone;
 
     FindDesk(Workspace workspace, BundleWords words) {
         this.workspace = workspace;
         this.words = words;
         // Pages move while one works: what was found stands elsewhere then.
-        subscription = workspace.onPlan(plan -> again());
+        subscription = workspace.onPlan(plan -> {
+            learn();
+            again();
+        });
+        learn();
     }
 
     void dispose() {
+        gone = true;
         subscription.unsubscribe();
         stop();
     }
@@ -131,7 +141,7 @@ final class FindDesk {
             }
             before = document;
             rows.set(head, new Row.Within(document, ((Row.Within) rows.get(head)).count() + one.hits().size()));
-            for (Hit each : one.hits()) rows.add(new Row.Place(hit++, plan.leaf(one.leaf()).label(), each.around()));
+            for (String around : one.hits()) rows.add(new Row.Place(hit++, plan.leaf(one.leaf()).label(), around));
             if (hit > MOST_SHOWN) break;
         }
         return rows;
@@ -148,6 +158,30 @@ final class FindDesk {
                 state.set(new State(now.sought(), now.found(), place.hit(), now.searches(), now.unread()));
                 now.at(place.hit()).ifPresent(at -> workspace.goTo(at.leaf()));
             }
+        }
+    }
+
+    /** Has the words of files that have come made ready in the background, so that they are found at once. */
+    private void learn() {
+        List<Source> sources = workspace.bundle().sources();
+        if (learns || sources.equals(learned)) return;
+        learns = true;
+        workspace.jobs().quietly(() -> {
+            sources.forEach(this::learn);
+            return sources;
+        }, all -> {
+            learns = false;
+            learned = all;
+            if (!gone) learn();
+        });
+    }
+
+    private void learn(Source source) {
+        if (gone || source.isWithoutPages()) return;
+        try {
+            words.learn(source.id(), () -> gone);
+        } catch (IOException | RuntimeException | Error unreadable) {
+            LoggerFactory.getLogger(FindDesk.class).info("not made ready to be searched: {}", source.fileName(), unreadable);
         }
     }
 
@@ -174,28 +208,79 @@ final class FindDesk {
         int mine = asked;
         Plan plan = workspace.plan();
         int from = workspace.leaf();
-        List<Found> all = new ArrayList<>();
+        Gathered gathered = new Gathered(sought, goes, from, mine);
         state.set(new State(sought, List.of(), -1, true, 0));
-        boolean[] went = {!goes};
-        int[] sum = {0};
-        job = workspace.jobs().start((progress, stop) -> words.search(plan, finder, one -> workspace.jobs().later(() -> {
-            if (mine != asked || sum[0] >= MOST) return;
-            all.add(one);
-            sum[0] += one.hits().size();
-            State now = state.get();
-            boolean goesHere = !went[0] && one.leaf() >= from;
-            went[0] |= goesHere;
-            state.set(new State(sought, List.copyOf(all), goesHere ? sum[0] - one.hits().size() : now.current(), true, 0));
-            if (goesHere) workspace.goTo(one.leaf());
-        }), (done, total) -> progress.accept(new Jobs.State(Words.of("find.searching", sought, done, total), (double) done / total)), stop), searched -> {
+        job = workspace.jobs().start((progress, stop) -> words.search(plan, finder, gathered::add,
+                (done, total) -> progress.accept(new Jobs.State(Words.of("find.searching", sought, done, total), (double) done / total)), () -> stop.getAsBoolean() || gathered.isFull()), searched -> gathered.end(searched.unread()), failure -> gathered.end(0));
+    }
+
+    /** What one search has found by now. Pages that are found one right after the other come to the JavaFX thread together. */
+    private final class Gathered {
+        private final String sought;
+        private final boolean goes;
+        private final int from;
+        private final int mine;
+        private final List<Found> all = new ArrayList<>();
+        private final List<Found> coming = new ArrayList<>();
+        private boolean went;
+        private int sum;
+        private volatile int counted;
+
+        Gathered(String sought, boolean goes, int from, int mine) {
+            this.sought = sought;
+            this.goes = goes;
+            this.from = from;
+            this.mine = mine;
+        }
+
+        /** {@return whether there is more than anybody counts; asked on any thread} */
+        boolean isFull() {
+            return counted >= MOST;
+        }
+
+        /** Takes a page, on any thread. */
+        void add(Found found) {
+            boolean first;
+            synchronized (coming) {
+                counted += found.hits().size();
+                first = coming.isEmpty();
+                coming.add(found);
+            }
+            if (first) workspace.jobs().later(() -> take());
+        }
+
+        private void take() {
+            List<Found> taken;
+            synchronized (coming) {
+                taken = List.copyOf(coming);
+                coming.clear();
+            }
+            if (mine != asked) return;
+            int goesTo = -1;
+            int current = state.get().current();
+            for (Found one : taken) {
+                if (sum >= MOST) break;
+                if (goes && !went && one.leaf() >= from) {
+                    went = true;
+                    current = sum;
+                    goesTo = one.leaf();
+                }
+                all.add(one);
+                sum += one.hits().size();
+            }
+            state.set(new State(sought, List.copyOf(all), current, true, 0));
+            if (goesTo >= 0) workspace.goTo(goesTo);
+        }
+
+        /** Ends the search, on the JavaFX thread. */
+        void end(int unread) {
+            take();
             if (mine != asked) return;
             // There was nothing behind the page in view: it goes on from the beginning.
-            boolean round = goes && !went[0] && !all.isEmpty();
-            state.set(new State(sought, List.copyOf(all), round ? 0 : state.get().current(), false, searched.unread()));
+            boolean round = goes && !went && !all.isEmpty();
+            state.set(new State(sought, List.copyOf(all), round ? 0 : state.get().current(), false, unread));
             if (round) workspace.goTo(all.getFirst().leaf());
-        }, failure -> {
-            if (mine == asked) state.set(new State(sought, List.copyOf(all), state.get().current(), false, 0));
-        });
+        }
     }
 
     /** Goes to the next hit, or the one before, round and round. */

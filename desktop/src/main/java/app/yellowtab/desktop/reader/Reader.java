@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.reader;
 
 import app.yellowtab.desktop.pages.PagePane;
-import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
+import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
@@ -33,6 +33,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
 import javafx.util.Subscription;
+import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 
 /** Shows one leaf as it will be produced, with its number, and goes to any other. */
@@ -59,6 +60,7 @@ public final class Reader extends VBox {
     private final Label chosen = Controls.paragraph("", Styles.NOTICE);
     private final PageSelection selection = new PageSelection(page, this::showChosen);
     private final BundleWords words;
+    private Marked marked = new Marked(null, "", -1);
     private final FindDesk finding;
     private final FindBar find;
     private final ReferenceMenu reference;
@@ -155,12 +157,38 @@ public final class Reader extends VBox {
         Controls.show(chosen, !text.isEmpty());
     }
 
-    /** Marks what was found on the page in view, that which is looked at apart. */
+    /** Marks what was found on the page in view, that which is looked at apart; where it stands is read in the background. */
     private void markHits() {
         FindDesk.State state = finding.stateProperty().get();
-        Optional<FindDesk.At> looked = state.looked().filter(at -> at.leaf() == workspace.leaf());
-        page.mark(Styles.FOUND_WORDS, state.on(workspace.leaf()).stream().filter(hit -> looked.filter(at -> at.hit() == hit).isEmpty()).flatMap(hit -> areas(hit).stream()).toList());
-        page.mark(Styles.LOOKED_WORDS, looked.map(at -> areas(at.hit())).orElse(List.of()));
+        Leaf leaf = read();
+        int looked = state.looked().filter(at -> at.leaf() == leaf.index()).map(FindDesk.At::nth).orElse(-1);
+        Marked wanted = new Marked(leaf, state.on(leaf.index()).isEmpty() ? "" : state.sought(), looked);
+        if (wanted.equals(marked)) return;
+        boolean sameHits = wanted.leaf().equals(marked.leaf()) && wanted.sought().equals(marked.sought());
+        marked = wanted;
+        if (!sameHits) mark(List.of(), -1);
+        if (wanted.sought().isEmpty()) return;
+        workspace.jobs().quietly(() -> hits(wanted), hits -> {
+            if (wanted.equals(marked)) mark(hits, looked);
+        });
+    }
+
+    /** Of which page hits are marked, and which of them apart; none where nothing is sought. */
+    private record Marked(@Nullable Leaf leaf, String sought, int looked) {}
+
+    private List<WordFinder.Hit> hits(Marked wanted) {
+        try {
+            return wanted.leaf() == null ? List.of() : new WordFinder(wanted.sought()).on(words.of(wanted.leaf()));
+        } catch (IOException unreadable) {
+            return List.of();
+        }
+    }
+
+    private void mark(List<WordFinder.Hit> hits, int looked) {
+        List<Area> others = new ArrayList<>();
+        for (int i = 0; i < hits.size(); i++) if (i != looked) others.addAll(areas(hits.get(i)));
+        page.mark(Styles.FOUND_WORDS, others);
+        page.mark(Styles.LOOKED_WORDS, looked < 0 || looked >= hits.size() ? List.of() : areas(hits.get(looked)));
     }
 
     /** {@return the areas of a hit, one for each line that it stands in} */

@@ -11,6 +11,7 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.RememberedPasswords;
@@ -71,7 +72,7 @@ class FindDeskTests {
         assertThat(page()).as("round").isEqualTo(1);
         finding.step(false);
         assertThat(page()).isEqualTo(3);
-        assertThat(state().on(workspace.leaf())).singleElement().satisfies(hit -> assertThat(hit.around()).contains("lease-3"));
+        assertThat(state().on(workspace.leaf())).singleElement().satisfies(around -> assertThat(around).contains("lease-3"));
     }
 
     @Test
@@ -114,6 +115,20 @@ class FindDeskTests {
         workspace.edit(bundle -> Edits.moveDocuments(bundle, Set.of(bundle.contents().documents().get(1).id()), new Place(Optional.empty(), 0)));
         assertThat(state().found()).singleElement().satisfies(found -> assertThat(found.leaf()).isNotEqualTo(leaf));
         assertThat(state().searches()).isFalse();
+    }
+
+    @Test
+    void whatWasReadOnceIsFoundWithoutItsFilesEvenAfterTheProgramWasClosed() throws IOException {
+        for (Source source : workspace.bundle().sources()) {
+            assertThat(folder.linesFile(source.id()).orElseThrow()).exists();
+            Files.delete(folder.wordsFile(source.id()).orElseThrow());
+            Files.delete(folder.original(source.id()));
+        }
+        finding.dispose();
+        finding = new FindDesk(workspace, new BundleWords(folder));
+        finding.search("letter-2");
+        assertThat(state().found()).singleElement().satisfies(found -> assertThat(found.hits()).containsExactly("letter-2"));
+        assertThat(state().unread()).isZero();
     }
 
     @Test
