@@ -78,17 +78,20 @@ public final class CutEdits {
 
     /** {@return the sources that look like batches and that nothing is made of yet, neither by cutting nor by putting them in the index} */
     public static List<Source> waiting(Bundle bundle) {
+        List<Source> batches = bundle.sources().stream().filter(CutEdits::looksLikeBatch).toList();
+        if (batches.isEmpty()) return batches;
         Set<SourceId> used = new HashSet<>();
         bundle.contents().allDocuments().forEach(document -> used.addAll(document.sources()));
         bundle.setAside().forEach(document -> used.addAll(document.sources()));
-        return bundle.sources().stream().filter(source -> looksLikeBatch(source) && !used.contains(source.id()) && !isInOther(bundle, source)).toList();
+        return batches.stream().filter(source -> !used.contains(source.id()) && !isInOther(bundle, source)).toList();
     }
 
     private static boolean looksLikeBatch(Source source) {
+        if (!source.isRead() || source.pageCount() < LONG) return false;
         boolean scanned = source.about().pages().scanned().count() * 2 > source.pageCount();
         boolean marked = source.bookmarks().stream().filter(mark -> mark.level() == 1).count() > 2;
         boolean beginsOften = source.about().pages().beginnings() > 2;
-        return source.isRead() && source.pageCount() >= LONG && (scanned || marked || beginsOften);
+        return scanned || marked || beginsOften;
     }
 
     /** {@return the bundle with a source cut another way} */

@@ -77,10 +77,13 @@ public final class PagePick {
         for (PageRanges.Range range : ranges) {
             List<Run> taken = only.isPresent() ? pages(document, only.get(), range) : slice(document.runs(), range.first(), range.last());
             for (Run run : taken) {
+                if (run.pageCount() == 0) continue;
                 pages.add(Collections.disjoint(used, keys(run)) ? run : run.copy());
                 used.addAll(keys(run));
             }
         }
+        // A file that goes along without a page is not chosen by its page, and stays.
+        document.runs().stream().filter(run -> run.pageCount() == 0).forEach(pages::add);
         return Edits.changeDocument(bundle, id, before -> before.withRuns(merged(pages)));
     }
 

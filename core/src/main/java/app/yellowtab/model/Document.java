@@ -50,12 +50,15 @@ public record Document(EntryId id, String title, String description, DocumentDat
     }
 
     public int pageCount() {
-        return runs.stream().mapToInt(Run::pageCount).sum();
+        int pages = 0;
+        for (Run run : runs) pages += run.pageCount();
+        return pages;
     }
 
     /** {@return whether it stands for a document, or a part of one, that is still to come} */
     public boolean isPlaceholder() {
-        return runs.stream().anyMatch(ReservedPages.class::isInstance);
+        for (Run run : runs) if (run instanceof ReservedPages) return true;
+        return false;
     }
 
     /** {@return the sheet of ours that it begins with; empty where it has none} */

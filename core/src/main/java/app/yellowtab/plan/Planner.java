@@ -44,7 +44,7 @@ public final class Planner {
      * @throws IllegalArgumentException if a document takes pages from a source that the bundle does not hold
      */
     public static Plan plan(Bundle bundle) {
-        return new Planning(bundle, Map.of()).plan();
+        return new Planning(bundle, Map.of(), null).plan();
     }
 
     /**
@@ -57,7 +57,7 @@ public final class Planner {
         for (List<IndexRow> sheet : before.indexSheets()) {
             for (IndexRow row : sheet) if (row.entry() instanceof PlannedDocument planned) set.put(planned.document(), row);
         }
-        return new Planning(bundle, set).plan();
+        return new Planning(bundle, set, before).plan();
     }
 
     /** {@return the letter of the n-th section, counted from 0: A to Z, then AA, AB and so on} */
@@ -81,6 +81,9 @@ public final class Planner {
         private final Map<SourceId, Source> sources;
         /** The rows of documents that were set before. */
         private final Map<Document, IndexRow> set;
+        private List<Leaf> leavesBefore = List.of();
+        /** Where documents stood before: what their leaves show is taken over, which is quicker than making it. */
+        private final Map<Document, PlannedDocument> plannedBefore = new IdentityHashMap<>();
         private final Enclosures enclosures;
         private final List<String> headingLines;
         private final IndexSetter setter;
@@ -93,7 +96,11 @@ public final class Planner {
         private int numbers;
         private int tabs;
 
-        Planning(Bundle bundle, Map<Document, IndexRow> set) {
+        Planning(Bundle bundle, Map<Document, IndexRow> set, @Nullable Plan before) {
+            if (before != null) {
+                leavesBefore = before.leaves();
+                for (PlannedEntry entry : before.entries()) if (entry instanceof PlannedDocument planned) plannedBefore.put(planned.document(), planned);
+            }
             this.bundle = bundle;
             this.set = set;
             this.sources = bundle.sourcesById();
@@ -187,10 +194,18 @@ public final class Planner {
             int firstLeaf = next();
             bookmarks.add(new PlannedBookmark(depth + 1, tab == 0 ? document.title() : tab + ". " + document.title(), firstLeaf));
             List<Run> runs = document.runs();
+            PlannedDocument before = plannedBefore.get(document);
+            boolean unmoved = before != null && isUnmoved(before);
+            boolean known = before != null && takeOver(before, unmoved);
+            int at = firstLeaf;
             for (int i = 0; i < runs.size(); i++) {
                 switch (runs.get(i)) {
-                    // What leads to a sheet leads to the first of its halves.
-                    case SourcePages pages -> place(document, pages, depth + 1, i == 0 || !pages.isOtherHalfOf(runs.get(i - 1)));
+                    case SourcePages pages -> {
+                        // What leads to a sheet leads to the first of its halves.
+                        if (i == 0 || !pages.isOtherHalfOf(runs.get(i - 1))) mark(pages, known ? at : next(), depth + 1);
+                        if (!known) place(document, pages);
+                        at += pages.pageCount();
+                    }
                     case BlankPages blank -> place(document, blank);
                     case ReservedPages reserved -> place(document, reserved);
                     case EnclosedFile file -> {
@@ -199,22 +214,46 @@ public final class Planner {
                     case FrontSheet sheet -> add(Optional.of(sheet.key(1)), frontSheet(document, sheet));
                 }
             }
-            entries.add(new PlannedDocument(document, tab, depth, span(firstLeaf)));
+            boolean same = known && unmoved && before.tab() == tab && before.depth() == depth;
+            entries.add(same ? before : new PlannedDocument(document, tab, depth, span(firstLeaf)));
         }
 
-        private void place(Document document, SourcePages run, int level, boolean marked) {
+        /** Adds the bookmarks that a source has of its own, where its pages begin at a leaf. */
+        private void mark(SourcePages run, int leaf, int level) {
             Source source = sources.get(run.source());
             if (source == null) throw new IllegalArgumentException("no such source in the bundle: " + run.source().value());
-            int offset = next() - run.first();
+            int offset = leaf - run.first();
             int previous = level;
             for (SourceBookmark own : source.bookmarks()) {
-                if (!marked || own.page() < run.first() || own.page() > run.last() || own.level() > bundle.fromSources().bookmarkLevels()) continue;
+                if (own.page() < run.first() || own.page() > run.last() || own.level() > bundle.fromSources().bookmarkLevels()) continue;
                 previous = Math.min(level + own.level(), previous + 1);
                 bookmarks.add(new PlannedBookmark(previous, own.title(), new Target(own.page() + offset, view(own, source, run.look())), own.look()));
             }
+        }
+
+        private void place(Document document, SourcePages run) {
             for (int n = 1; n <= run.pageCount(); n++) {
                 add(Optional.of(run.key(n)), new Content.SourcePage(document.id(), run.source(), run.first() + n - 1, run.look()));
             }
+        }
+
+        /** {@return whether the first leaf of a document would stand where it stood, with the number that it bore} */
+        private boolean isUnmoved(PlannedDocument before) {
+            PlannedEntry.Span span = before.span();
+            return !span.isEmpty() && span.first() == next() && leavesBefore.get(span.first()).number().filter(number -> number.value() == numbers + 1).isPresent();
+        }
+
+        /** {@return whether the leaves of a document show what they showed, and have been added: it is of pages of sources alone} */
+        private boolean takeOver(PlannedDocument before, boolean unmoved) {
+            for (Run run : before.document().runs()) if (!(run instanceof SourcePages)) return false;
+            List<Leaf> known = leavesBefore.subList(before.span().first(), before.span().last() + 1);
+            if (unmoved) {
+                leaves.addAll(known);
+                numbers += known.size();
+            } else {
+                for (Leaf leaf : known) add(leaf.key(), leaf.content());
+            }
+            return true;
         }
 
         private void place(Document document, BlankPages run) {

@@ -53,6 +53,7 @@ class EditSequencesProperties {
             List.of(source("t", 4), source("u", 9), source("newer", 5)));
 
     private final Random random = new Random();
+    private Plan before = Planner.plan(START);
 
     private <T> Optional<T> any(List<T> list) {
         return list.isEmpty() ? Optional.empty() : Optional.of(list.get(random.nextInt(list.size())));
@@ -104,9 +105,11 @@ class EditSequencesProperties {
         return PagePairs.find(bundle.sourcesById().get(older).pageCount(), 5, (i, j) -> i + shift == j ? 1 : 0);
     }
 
-    private static void assertSound(Bundle bundle) {
+    private void assertSound(Bundle bundle) {
         BundleBounds.check(bundle);
         Plan plan = Planner.plan(bundle);
+        assertThat(Planner.plan(bundle, before)).as("planned with what was planned before").isEqualTo(plan);
+        before = plan;
         int[] sections = {0};
         bundle.contents().forEachSection(section -> sections[0]++);
         long ours = plan.leaves().stream().filter(leaf -> leaf.content() instanceof Content.Cover || leaf.content() instanceof Content.IndexSheet).count();

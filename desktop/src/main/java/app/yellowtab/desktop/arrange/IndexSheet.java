@@ -37,6 +37,8 @@ import org.kordamp.ikonli.feather.Feather;
 /** The index as it will be printed, and the place where it is made: every row is typed in, dragged and numbered here. */
 final class IndexSheet extends VBox {
     private static final double LEAST_WIDTH = 320;
+    /** More changed rows than this are set all at once. */
+    private static final int MOST_ROW_BY_ROW = 20;
     /** So many rows are seen above one that is brought into sight. */
     private static final int ROWS_ABOVE = 8;
     private static final Duration RESTS = Duration.millis(120);
@@ -167,7 +169,15 @@ final class IndexSheet extends VBox {
 
     private void show(Plan plan) {
         showingPlan = true;
-        rows.getItems().setAll(plan.entries());
+        List<PlannedEntry> shown = rows.getItems();
+        boolean sameRows = shown.size() == plan.entries().size();
+        int from = 0;
+        while (sameRows && from < shown.size() && shown.get(from).equals(plan.entries().get(from))) from++;
+        int to = shown.size();
+        while (sameRows && to > from && shown.get(to - 1).equals(plan.entries().get(to - 1))) to--;
+        // A title that is typed concerns its own row, which is felt where there are two thousand.
+        if (!sameRows || to - from > MOST_ROW_BY_ROW) rows.getItems().setAll(plan.entries());
+        else for (int i = from; i < to; i++) shown.set(i, plan.entries().get(i));
         showingPlan = false;
         showSelected(arrangement.selectedProperty().get());
     }

@@ -5,7 +5,10 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.InTray;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.source.Source;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Which sources have a place in the bundle. Worked out anew only where a change concerns it: most edits are of titles, and
@@ -29,8 +32,16 @@ public record Placement(List<Source> unplaced, List<InTray> tray, long placedByt
         if (changed.sources() != sources || changed.setAside() != setAside) return of(changed);
         List<List<Run>> now = runs(changed);
         if (now.size() != runs.size()) return of(changed);
-        for (int i = 0; i < now.size(); i++) if (now.get(i) != runs.get(i)) return of(changed);
-        return this;
+        if (isSame(now)) return this;
+        // Documents that only stand in another order have the same sources.
+        Set<List<Run>> before = Collections.newSetFromMap(new IdentityHashMap<>());
+        before.addAll(runs);
+        return before.containsAll(now) ? new Placement(unplaced, tray, placedBytes, sources, setAside, now) : of(changed);
+    }
+
+    private boolean isSame(List<List<Run>> now) {
+        for (int i = 0; i < now.size(); i++) if (now.get(i) != runs.get(i)) return false;
+        return true;
     }
 
     private static List<List<Run>> runs(Bundle bundle) {
