@@ -92,7 +92,7 @@ public class PlanBenchmark {
         return leaves;
     }
 
-    private static Bundle bundle() {
+    static Bundle bundle() {
         List<Source> sources = new ArrayList<>();
         List<Section> sections = new ArrayList<>();
         for (int s = 0; s < 20; s++) {

@@ -28,7 +28,7 @@ public record PageNumber(int place, String prefix, int value, NumberStyle style,
 
     /** {@return its words, such as "412", "45A", "iii" or "B12"} */
     public String shown() {
-        return prefix + style.write(value) + suffix;
+        return isPlain() ? Integer.toString(value) : prefix + style.write(value) + suffix;
     }
 
     /** {@return whether it is of figures alone} */
