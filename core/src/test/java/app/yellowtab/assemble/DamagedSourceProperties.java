@@ -33,7 +33,7 @@ class DamagedSourceProperties {
     @BeforeContainer
     static void write() throws IOException {
         temp = Files.createTempDirectory("yellowtab-test-");
-        SampleMatter.writeFiles(temp.resolve("sample"));
+        SampleMatter.writeFolder(temp.resolve("sample"), "A - Statements of case");
         whole = Files.readAllBytes(temp.resolve("sample/A - Statements of case/2 Particulars of claim 2031-03-04.pdf"));
     }
 

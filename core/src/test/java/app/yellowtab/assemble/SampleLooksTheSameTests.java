@@ -8,9 +8,9 @@ import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.Prover;
-import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
+import app.yellowtab.testing.SampleFiles;
 import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
@@ -22,8 +22,7 @@ import org.junit.jupiter.api.Test;
 class SampleLooksTheSameTests extends OneSource {
     @Test
     void everyPage() throws IOException {
-        SampleMatter.writeFiles(matter);
-        Plan plan = Planner.plan(Folder.bundle(place, matter));
+        Plan plan = Planner.plan(Folder.bundle(place, SampleFiles.folder()));
         Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
         int looked = 0;
         Map<String, PDDocument> sources = new HashMap<>();

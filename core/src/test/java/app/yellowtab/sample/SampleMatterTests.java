@@ -32,6 +32,7 @@ import app.yellowtab.source.InPlace;
 import app.yellowtab.source.Recognition;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
+import app.yellowtab.testing.SampleFiles;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -53,8 +54,7 @@ class SampleMatterTests {
 
     @BeforeAll
     static void write() throws IOException {
-        files = temp.resolve("matter");
-        SampleMatter.writeFiles(files);
+        files = SampleFiles.folder();
     }
 
     private static List<String> fingerprints(Path folder) throws IOException {

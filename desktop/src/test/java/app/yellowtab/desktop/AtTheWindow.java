@@ -12,11 +12,15 @@ import app.yellowtab.store.Recents;
 import app.yellowtab.testing.Bundles;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.condition.DisabledIf;
@@ -76,5 +80,10 @@ abstract class AtTheWindow {
     /** {@return the index in few words} */
     String order() {
         return Bundles.order(workspace().bundle());
+    }
+
+    /** {@return the words that are seen in a row} */
+    static List<String> texts(Node row) {
+        return row.lookupAll(".label").stream().map(Label.class::cast).filter(Node::isVisible).map(Labeled::getText).toList();
     }
 }
