@@ -12,6 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.Tooltip;
 
 /** What is done with the index between the parties. */
 public final class AgreeMenu extends MenuButton {
@@ -31,12 +32,15 @@ public final class AgreeMenu extends MenuButton {
         getItems().setAll(item("agree.readIn", () -> dialogs.files(Words.of("agree.readIn")).stream().findFirst().ifPresent(agreeing::begin)),
                 item("agree.matchFiles", agreeing::match), new SeparatorMenuItem(),
                 item("agree.writeOut", () -> dialogs.saveAs(Words.of("agree.writeOut"), suggested(workspace, "agree.indexFile", ".xlsx")).ifPresent(agreeing::writeIndex)),
-                item("agree.chronology", () -> dialogs.saveAs(Words.of("agree.chronology"), suggested(workspace, "agree.chronologyFile", ".docx")).ifPresent(file -> agreeing.writeChronology(file, kept.reference()::form))), new SeparatorMenuItem(),
+                item("agree.chronology", () -> dialogs.saveAs(Words.of("agree.chronology"), suggested(workspace, "agree.chronologyFile", ".docx")).ifPresent(agreeing::writeChronology)), new SeparatorMenuItem(),
                 item("agree.keepStructure", () -> agreeing.keepStructure(kept.templates())),
                 item("agree.giveStructure", () -> dialogs.saveAs(Words.of("agree.giveStructure"), suggested(workspace, "agree.structureFile", ".json")).ifPresent(agreeing::giveStructure)));
         said.setId("agree-said");
         said.setMinWidth(0);
-        agreeing.saidProperty().subscribe(said::setText);
+        agreeing.saidProperty().subscribe(words -> {
+            said.setText(words);
+            said.setTooltip(words.isEmpty() ? null : new Tooltip(words));
+        });
     }
 
     /** {@return says what came of writing} */

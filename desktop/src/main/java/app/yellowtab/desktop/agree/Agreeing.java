@@ -3,23 +3,23 @@ package app.yellowtab.desktop.agree;
 import app.yellowtab.agree.AgreedIndex;
 import app.yellowtab.agree.Change;
 import app.yellowtab.agree.Changes;
-import app.yellowtab.agree.Chronology;
 import app.yellowtab.agree.Columns;
-import app.yellowtab.agree.FileMatches;
 import app.yellowtab.agree.FileMatches.Match;
+import app.yellowtab.agree.FileMatches;
 import app.yellowtab.agree.IndexFile;
 import app.yellowtab.agree.IndexLine;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
-import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.Placeholders.Rest;
+import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.Template;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.ReferenceForm;
+import app.yellowtab.store.KeptChronology;
 import app.yellowtab.store.Templates;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -28,6 +28,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -58,15 +59,27 @@ public final class Agreeing {
     private final ReadOnlyObjectWrapper<String> said = new ReadOnlyObjectWrapper<>(this, "said", "");
     private final Set<Change> left = new HashSet<>();
     private final Set<String> refused = new HashSet<>();
+    private final Supplier<ReferenceForm> form;
+    private final Runnable pause;
+    private final KeptChronology chronology;
+    private final AtomicReference<Plan> newest = new AtomicReference<>();
+    private boolean keeps;
     private final Subscription subscription;
 
-    public Agreeing(Workspace workspace) {
+    /**
+     * @param form  how the user writes references to pages
+     * @param pause waits, in the background, until nobody types any more
+     */
+    public Agreeing(Workspace workspace, Supplier<ReferenceForm> form, Runnable pause) {
         this.workspace = workspace;
+        this.form = form;
+        this.pause = pause;
+        this.chronology = new KeptChronology(workspace.folder().path());
         // What is undone or done elsewhere differs again, or no more.
-        subscription = workspace.onBundle(bundle -> {
+        subscription = Subscription.combine(workspace.onBundle(bundle -> {
             if (state.get() instanceof State.Back back) showBack(back.index(), back.lines());
             if (state.get() instanceof State.Matching) match();
-        });
+        }), workspace.onPlan(plan -> keepChronology()));
     }
 
     public void dispose() {
@@ -212,10 +225,47 @@ public final class Agreeing {
         write(target, () -> IndexFile.write(plan, target));
     }
 
-    /** Writes the chronology to a file, as its ending says. */
-    public void writeChronology(Path target, Supplier<ReferenceForm> form) {
+    /** Writes the chronology to a file, as its ending says; it is made anew from then on when what it says has changed. */
+    public void writeChronology(Path target) {
         Plan plan = workspace.plan();
-        write(target, () -> Chronology.write(plan, form.get(), target));
+        write(target, () -> {
+            synchronized (chronology) {
+                chronology.write(plan, form.get(), target);
+            }
+        });
+    }
+
+    /** Makes the chronology anew that was written before, in the background and not more often than needed. */
+    private void keepChronology() {
+        newest.set(workspace.plan());
+        if (keeps) return;
+        keeps = true;
+        workspace.jobs().quietly(() -> {
+            pause.run();
+            Plan plan = newest.get();
+            return new Kept(plan, updated(plan));
+        }, kept -> {
+            keeps = false;
+            kept.words().ifPresent(said::set);
+            if (kept.plan() != newest.get()) keepChronology();
+        });
+    }
+
+    /** For which plan the chronology was looked at, and what there is to say of it. */
+    private record Kept(Plan plan, Optional<String> words) {}
+
+    private Optional<String> updated(Plan plan) {
+        try {
+            synchronized (chronology) {
+                return switch (chronology.update(plan, form.get())) {
+                    case KeptChronology.Came.Nothing nothing -> Optional.empty();
+                    case KeptChronology.Came.MadeAnew made -> Optional.of(Words.of("agree.chronologyAnew", made.file().getFileName()));
+                    case KeptChronology.Came.Left left -> Optional.of(Words.of("agree.chronologyLeft", left.file().getFileName()));
+                };
+            }
+        } catch (FindingException refused) {
+            return Optional.of(String.valueOf(refused.getMessage()));
+        }
     }
 
     /** Keeps the structure of the bundle among the templates, called as the bundle is. */

@@ -22,6 +22,7 @@ import javafx.util.Subscription;
 
 /** The tray on the left, the index sheet in the middle. */
 public final class ArrangeStage extends HBox {
+    private static final long RESTS_MILLIS = 1500;
     private final Arrangement arrangement;
     private final FileDialogs dialogs;
     private final Tray tray;
@@ -38,12 +39,21 @@ public final class ArrangeStage extends HBox {
         this.tray = new Tray(workspace, arrangement, this::addFiles, this::addFolder);
         this.replacement = new Replacement(workspace, intakes, pictures.renderer());
         this.compared = new ReplaceView(workspace, replacement, pictures, dialogs);
-        this.agreeing = new Agreeing(workspace);
+        this.agreeing = new Agreeing(workspace, kept.reference()::form, ArrangeStage::rest);
         this.agreed = new AgreeView(workspace, agreeing);
         this.sheet = new IndexSheet(workspace, arrangement, replacement, new AgreeMenu(workspace, agreeing, dialogs, kept), () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
         for (Region part : List.of(sheet, compared, agreed)) HBox.setHgrow(part, Priority.ALWAYS);
         getChildren().addAll(tray, sheet, compared, agreed);
         subscription = Subscription.combine(replacement.stateProperty().subscribe(state -> showPart()), agreeing.stateProperty().subscribe(state -> showPart()));
+    }
+
+    /** Waits until nobody types any more; in the background. */
+    private static void rest() {
+        try {
+            Thread.sleep(RESTS_MILLIS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     /** Puts the keyboard on the sheet. */

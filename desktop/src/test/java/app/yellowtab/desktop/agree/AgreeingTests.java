@@ -14,8 +14,11 @@ import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Place;
+import app.yellowtab.edit.Placeholders;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.DateReader;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.plan.Planner;
@@ -44,7 +47,7 @@ class AgreeingTests {
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
         workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
-        agreeing = new Agreeing(workspace);
+        agreeing = new Agreeing(workspace, () -> ReferenceForm.STANDARD, () -> { });
     }
 
     @AfterEach
@@ -126,8 +129,28 @@ class AgreeingTests {
     }
 
     @Test
+    void theChronologyIsMadeAnewWhenNumbersMoveUnlessSomebodyHasChangedIt() throws IOException {
+        Path target = temp.resolve("chronology.csv");
+        workspace.edit(bundle -> Edits.changeDocument(bundle, new EntryId("Defence"), document -> document.withDate(DateReader.read("2 April 2031", false).orElseThrow())));
+        agreeing.writeChronology(target);
+        assertThat(target).content().contains("2 April 2031,Defence,[A/8]");
+        workspace.edit(bundle -> Edits.insertDocuments(bundle, List.of(Placeholders.placeholder("Letter", 3)), new Place(Optional.empty(), 0)));
+        assertThat(target).content().contains("2 April 2031,Defence,[A/11]");
+        assertThat(agreeing.saidProperty().get()).isEqualTo("chronology.csv was made anew");
+        agreeing.dispose();
+        Files.writeString(target, "by hand");
+        workspace.undo();
+        agreeing = new Agreeing(workspace, () -> ReferenceForm.STANDARD, () -> { });
+        assertThat(target).as("what somebody has changed stays").hasContent("by hand");
+        assertThat(agreeing.saidProperty().get()).contains("chronology.csv has old page numbers");
+        Files.delete(target);
+        workspace.redo();
+        assertThat(target).as("what was taken away is not wanted").doesNotExist();
+    }
+
+    @Test
     void theChronologyIsWritten() {
-        agreeing.writeChronology(temp.resolve("chronology.docx"), () -> ReferenceForm.STANDARD);
+        agreeing.writeChronology(temp.resolve("chronology.docx"));
         assertThat(temp.resolve("chronology.docx")).isNotEmptyFile();
     }
 
