@@ -37,10 +37,16 @@ public final class NaturalOrder implements Comparator<String> {
             String run = text.substring(i, end);
             // Compared as text, without leading zeros, because a number in a name may be of any length.
             boolean figures = isFigure(run.charAt(0));
-            parts.add(new Part(figures ? run.replaceFirst("^0+(?=\\d)", "") : "", runs.computeIfAbsent(run, letters::getCollationKey), run.length()));
+            parts.add(new Part(figures ? withoutZeros(run) : "", runs.computeIfAbsent(run, letters::getCollationKey), run.length()));
             i = end;
         }
         return new Key(parts);
+    }
+
+    private static String withoutZeros(String figures) {
+        int from = 0;
+        while (from < figures.length() - 1 && figures.charAt(from) == '0') from++;
+        return figures.substring(from);
     }
 
     /** Neighbouring figures, or letters; without figures where it is letters. */

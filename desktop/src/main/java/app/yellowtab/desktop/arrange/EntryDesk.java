@@ -56,7 +56,8 @@ final class EntryDesk {
 
     /** Sorts what is chosen; of a single document the section that it stands in. */
     void sort(SortOrder by) {
-        workspace.edit(bundle -> Sorting.sorted(bundle, chosen(), by));
+        Set<EntryId> those = chosen();
+        workspace.editSoon(bundle -> Sorting.sorted(bundle, those, by));
     }
 
     /** Adds an entry for a document that is still to come, below what is chosen or at the end, and begins to type its title. */

@@ -9,7 +9,9 @@ import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
+import java.util.ArrayDeque;
 import java.util.Collections;
+import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +35,9 @@ import javafx.util.Subscription;
 
 /** The open bundle as every view sees it: the bundle, its plan, where one is reading, and what wants a look. */
 public final class Workspace {
+    /** Plans of the states before are kept, so that a step is soon undone. */
+    private static final int MOST_PLANNED = 4;
+    private final Deque<Prepared> planned = new ArrayDeque<>();
     private final BundleFolder folder;
     private final History history;
     private final Autosave autosave;
@@ -166,6 +171,27 @@ public final class Workspace {
         show();
     }
 
+    /** Makes an edit that takes longer to work out: that, and the plan of it, are done in the background; what is done meanwhile stays. */
+    public void editSoon(UnaryOperator<Bundle> change) {
+        Bundle base = history.present();
+        Plan before = plan();
+        jobs.quietly(() -> {
+            Bundle edited = change.apply(base);
+            return new Prepared(edited, edited.equals(base) ? before : Planner.plan(edited, before));
+        }, ready -> {
+            if (history.present() != base) {
+                edit(change);
+            } else if (!ready.bundle().equals(base)) {
+                history.step(ready.bundle());
+                planned.addFirst(ready);
+                show();
+            }
+        });
+    }
+
+    /** A bundle and its plan. */
+    private record Prepared(Bundle bundle, Plan plan) {}
+
     /** Takes in what has been found out; it is saved, and is no step that could be undone. */
     public void learn(UnaryOperator<Bundle> lesson) {
         history.learn(lesson);
@@ -209,7 +235,11 @@ public final class Workspace {
         Bundle present = history.present();
         Leaf read = plan().leaf(leaf());
         if (present.sources() != bundle().sources()) folder.know(present.sources());
-        Plan next = Planner.plan(present, plan());
+        Plan next = planned.stream().filter(known -> known.bundle() == present).findFirst().map(Prepared::plan).orElseGet(() -> Planner.plan(present, plan()));
+        planned.removeIf(known -> known.bundle() == present || known.bundle() == bundle());
+        planned.addFirst(new Prepared(bundle(), plan()));
+        planned.addFirst(new Prepared(present, next));
+        while (planned.size() > MOST_PLANNED) planned.removeLast();
         placement = placement.in(present);
         state.set(new State(present, next, Math.min(followed(read, next), next.pageCount() - 1)));
         undoable.set(history.canUndo());
