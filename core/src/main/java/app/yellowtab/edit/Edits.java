@@ -155,6 +155,11 @@ public final class Edits {
         return insertSections(documents, added.sections(), new Place(Optional.empty(), Integer.MAX_VALUE));
     }
 
+    /** {@return the bundle with every document of its index put through a change} */
+    public static Bundle eachDocument(Bundle bundle, UnaryOperator<Document> change) {
+        return bundle.withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(change).toList())));
+    }
+
     /** {@return the bundle with one document changed} */
     public static Bundle changeDocument(Bundle bundle, EntryId id, UnaryOperator<Document> change) {
         return bundle.withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream()
@@ -180,7 +185,8 @@ public final class Edits {
         return left.withSetAside(aside);
     }
 
-    static Bundle without(Bundle bundle, Set<EntryId> ids) {
+    /** {@return the bundle without these entries; documents are not kept in the tray} */
+    public static Bundle without(Bundle bundle, Set<EntryId> ids) {
         return bundle.withContents(bundle.contents().mapAll(here -> new Contents(
                 here.documents().stream().filter(document -> !ids.contains(document.id())).toList(),
                 here.sections().stream().filter(section -> !ids.contains(section.id())).toList())));

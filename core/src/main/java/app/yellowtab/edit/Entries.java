@@ -1,7 +1,6 @@
 package app.yellowtab.edit;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
@@ -18,7 +17,6 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import java.util.function.UnaryOperator;
 
 /** What is done with whole documents: divided, joined, copied, moved to a section, tied to one another. */
 public final class Entries {
@@ -60,7 +58,7 @@ public final class Entries {
         // Where it belongs to one of the others, it would belong to itself.
         boolean toItself = leadsTo(bundle, first, gone);
         Bundle joined = Edits.changeDocument(Edits.without(bundle, gone), first, document -> (toItself ? document.withBelongsTo(Optional.empty()) : document).withRuns(runs));
-        return eachDocument(joined, document -> document.belongsTo().filter(gone::contains).isPresent() ? document.withBelongsTo(Optional.of(first)) : document);
+        return Edits.eachDocument(joined, document -> document.belongsTo().filter(gone::contains).isPresent() ? document.withBelongsTo(Optional.of(first)) : document);
     }
 
     private static List<Document> neighbours(Bundle bundle, Set<EntryId> ids) {
@@ -129,7 +127,7 @@ public final class Entries {
     /** {@return the bundle with documents tied to another, so that they go wherever it goes} */
     public static Bundle tie(Bundle bundle, Set<EntryId> ids, EntryId owner) {
         if (ids.contains(owner) || leadsTo(bundle, owner, ids)) return bundle;
-        return eachDocument(bundle, document -> ids.contains(document.id()) ? document.withBelongsTo(Optional.of(owner)) : document);
+        return Edits.eachDocument(bundle, document -> ids.contains(document.id()) ? document.withBelongsTo(Optional.of(owner)) : document);
     }
 
     /** {@return whether a document belongs to one of others, or to what belongs to it, in the index or in the tray} */
@@ -143,7 +141,7 @@ public final class Entries {
 
     /** {@return the bundle with documents on their own again} */
     public static Bundle part(Bundle bundle, Set<EntryId> ids) {
-        return eachDocument(bundle, document -> ids.contains(document.id()) ? document.withBelongsTo(Optional.empty()) : document);
+        return Edits.eachDocument(bundle, document -> ids.contains(document.id()) ? document.withBelongsTo(Optional.empty()) : document);
     }
 
     /**
@@ -171,10 +169,6 @@ public final class Entries {
         if (name.find()) for (String part : name.group("name").split(" ")) mark.append(part.charAt(0));
         List<EntryId> exhibits = bundle.contents().allDocuments().stream().filter(document -> document.belongsTo().isPresent() && document.belongsTo().equals(exhibit.belongsTo())).map(Document::id).toList();
         return mark.append(Math.max(0, exhibits.indexOf(exhibit.id())) + 1).toString();
-    }
-
-    private static Bundle eachDocument(Bundle bundle, UnaryOperator<Document> change) {
-        return bundle.withContents(bundle.contents().mapAll((Contents here) -> here.withDocuments(here.documents().stream().map(change).toList())));
     }
 
     private static Optional<Document> find(Bundle bundle, EntryId id) {

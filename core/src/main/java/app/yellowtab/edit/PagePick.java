@@ -127,7 +127,7 @@ public final class PagePick {
      *
      * @param first counted from 1, in the run
      */
-    static Run part(Run run, int first, int last) {
+    public static Run part(Run run, int first, int last) {
         if (first == 1 && last == run.pageCount()) return run;
         return switch (run) {
             case SourcePages pages -> pages.part(pages.first() + first - 1, pages.first() + last - 1);
@@ -139,7 +139,7 @@ public final class PagePick {
     }
 
     /** {@return the same pages in as few runs as there can be} */
-    static List<Run> merged(List<Run> runs) {
+    public static List<Run> merged(List<Run> runs) {
         List<Run> merged = new ArrayList<>();
         for (Run run : runs) {
             if (!merged.isEmpty() && merged.getLast() instanceof SourcePages before && run instanceof SourcePages next && before.isFollowedBy(next)) merged.set(merged.size() - 1, before.to(next.last()));

@@ -21,6 +21,8 @@ import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.Replacing;
 import app.yellowtab.edit.SortOrder;
 import app.yellowtab.edit.Sorting;
+import app.yellowtab.edit.page.PageEdits;
+import app.yellowtab.edit.page.PageSpot;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Bundle;
@@ -29,7 +31,10 @@ import app.yellowtab.model.DateReader;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.InTray;
+import app.yellowtab.model.page.BlankLook;
+import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageRanges;
+import app.yellowtab.model.page.Run;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Plan;
@@ -71,6 +76,14 @@ class EditSequencesProperties {
         return random.nextInt(4) == 0 ? Optional.empty() : any(sections);
     }
 
+    private Set<PageKey> somePages(Bundle bundle) {
+        List<PageKey> all = new ArrayList<>();
+        for (Document document : bundle.contents().allDocuments()) for (Run run : document.runs()) for (int n = 1; n <= run.pageCount(); n++) all.add(run.key(n));
+        Set<PageKey> some = new HashSet<>();
+        for (int n = 1 + random.nextInt(6); n > 0; n--) any(all).ifPresent(some::add);
+        return some;
+    }
+
     private Bundle edited(Bundle now) {
         List<Document> documents = now.contents().allDocuments();
         Optional<Document> one = any(documents);
@@ -78,7 +91,7 @@ class EditSequencesProperties {
         Optional<EntryId> section = anySection(now);
         EntryId id = one.map(Document::id).orElse(new EntryId("none"));
         int pages = one.map(Document::pageCount).orElse(1);
-        return switch (random.nextInt(19)) {
+        return switch (random.nextInt(25)) {
             case 0 -> Sorting.sorted(now, random.nextBoolean() ? some : section.map(Set::of).orElse(some), SortOrder.values()[random.nextInt(4)]);
             case 1 -> one.map(document -> PagePick.pick(now, id, PageRanges.read((1 + random.nextInt(3)) + "-, 1", PagePick.pagesToChooseFrom(now, document)).ranges())).orElse(now);
             case 2 -> PagePick.takeRest(now, id, EntryId.fresh());
@@ -93,6 +106,12 @@ class EditSequencesProperties {
             case 12 -> Entries.withFrontSheet(now, id, random.nextInt(3) == 0 ? "" : "OF1");
             case 13 -> Edits.takeOut(now, some);
             case 14 -> any(now.tray()).map(item -> Edits.putInIndex(now, List.of(item.id()), new Place(section, random.nextInt(3)))).orElse(now);
+            case 18, 19 -> PageEdits.turned(now, somePages(now), 1 + random.nextInt(3));
+            case 20 -> random.nextInt(3) == 0 ? PageEdits.keptOnly(now, somePages(now)) : PageEdits.takenOut(now, somePages(now));
+            case 21 -> PageEdits.reversed(now, somePages(now));
+            case 22 -> PageEdits.moved(now, somePages(now), new PageSpot(id, random.nextInt(4) == 0 ? Optional.empty() : somePages(now).stream().findFirst()));
+            case 23 -> documents.size() > 40 ? now : PageEdits.copied(now, somePages(now), new PageSpot(id, somePages(now).stream().findFirst()));
+            case 24 -> PageEdits.withBlanks(now, new PageSpot(id, somePages(now).stream().findFirst()), 1 + random.nextInt(3), BlankLook.PLAIN);
             case 16 -> Enclosing.enclose(now, id, random.nextBoolean());
             case 17 -> random.nextBoolean() ? Enclosing.withPages(now, id) : Enclosing.supply(now, id, "On a stick");
             case 15 -> one.flatMap(PagePick::onlySource).map(older -> Replacing.replaced(now, id, older, new SourceId("newer"), pairs(now, older))).orElse(now);
