@@ -6,6 +6,8 @@ import app.yellowtab.desktop.agree.Agreeing;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.replace.ReplaceView;
 import app.yellowtab.desktop.replace.Replacement;
+import app.yellowtab.desktop.table.PagesDesk;
+import app.yellowtab.desktop.table.PagesView;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
@@ -31,6 +33,8 @@ public final class ArrangeStage extends HBox {
     private final ReplaceView compared;
     private final Agreeing agreeing;
     private final AgreeView agreed;
+    private final PagesDesk desk;
+    private final PagesView pages;
     private final Subscription subscription;
 
     public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures, AgreeMenu.Kept kept) {
@@ -44,7 +48,12 @@ public final class ArrangeStage extends HBox {
         this.sheet = new IndexSheet(workspace, arrangement, replacement, new AgreeMenu(workspace, agreeing, dialogs, kept), () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
         for (Region part : List.of(sheet, compared, agreed)) HBox.setHgrow(part, Priority.ALWAYS);
         getChildren().addAll(tray, sheet, compared, agreed);
-        subscription = Subscription.combine(replacement.stateProperty().subscribe(state -> showPart()), agreeing.stateProperty().subscribe(state -> showPart()));
+        this.desk = new PagesDesk(workspace);
+        this.pages = new PagesView(workspace, desk, pictures);
+        HBox.setHgrow(pages, Priority.ALWAYS);
+        getChildren().add(pages);
+        sheet.onPages(this::openPages);
+        subscription = Subscription.combine(desk.shownProperty().subscribe(shown -> showPart()), replacement.stateProperty().subscribe(state -> showPart()), agreeing.stateProperty().subscribe(state -> showPart()));
     }
 
     /** Waits until nobody types any more; in the background. */
@@ -61,17 +70,25 @@ public final class ArrangeStage extends HBox {
         sheet.focusRows();
     }
 
+    /** Lays the pages of what is chosen on the table, or all of them. */
+    private void openPages() {
+        desk.open(arrangement.selectedProperty().get());
+    }
+
     /** The sheet, or what has taken its place. */
     private void showPart() {
         boolean replaces = !(replacement.stateProperty().get() instanceof Replacement.State.None);
         boolean agrees = !replaces && !(agreeing.stateProperty().get() instanceof Agreeing.State.None);
-        boolean changed = agrees != agreed.isVisible() || replaces != compared.isVisible();
+        boolean lies = !replaces && !agrees && desk.shownProperty().get().open();
+        boolean changed = agrees != agreed.isVisible() || replaces != compared.isVisible() || lies != pages.isVisible();
+        Controls.show(pages, lies);
         Controls.show(compared, replaces);
         Controls.show(agreed, agrees);
-        Controls.show(tray, !replaces && !agrees);
-        Controls.show(sheet, !replaces && !agrees);
+        Controls.show(tray, !replaces && !agrees && !lies);
+        Controls.show(sheet, !replaces && !agrees && !lies);
         if (!changed) return;
         if (agrees) agreed.begin();
+        else if (lies) pages.begin();
         else if (!replaces) sheet.focusRows();
     }
 
@@ -79,6 +96,8 @@ public final class ArrangeStage extends HBox {
         subscription.unsubscribe();
         replacement.cancel();
         compared.dispose();
+        pages.dispose();
+        desk.dispose();
         agreeing.dispose();
         agreed.dispose();
         tray.dispose();
@@ -89,6 +108,12 @@ public final class ArrangeStage extends HBox {
     /** {@return whether the keys meant something here} */
     public boolean run(Shortcut shortcut, boolean typing) {
         if (typing || compared.isVisible() || agreed.isVisible()) return false;
+        if (shortcut == Shortcut.PAGES) {
+            if (pages.isVisible()) desk.close();
+            else openPages();
+            return true;
+        }
+        if (pages.isVisible()) return false;
         boolean inTray = tray.hasKeyboard();
         switch (shortcut) {
             case ADD_FILES -> addFiles();

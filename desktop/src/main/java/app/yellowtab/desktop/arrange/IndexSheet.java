@@ -45,6 +45,7 @@ final class IndexSheet extends VBox {
     private final Workspace workspace;
     private final Arrangement arrangement;
     private final ListView<PlannedEntry> rows = new ListView<>();
+    private Runnable openPages = () -> { };
     private final HeadingView heading;
     private final InPlaceEditor editor;
     private final SectionChooser chooser;
@@ -95,6 +96,11 @@ final class IndexSheet extends VBox {
         if (rows.getSelectionModel().isEmpty() && !rows.getItems().isEmpty()) rows.getFocusModel().focus(0);
     }
 
+    /** Does something when the pages of what is chosen are asked for. */
+    void onPages(Runnable action) {
+        openPages = action;
+    }
+
     void dispose() {
         subscription.unsubscribe();
         heading.dispose();
@@ -125,9 +131,11 @@ final class IndexSheet extends VBox {
         Controls.describe(sort, Words.of("sheet.sortTip"));
         Button placeholder = Controls.button("sheet.addPlaceholder", arrangement.entries()::addPlaceholder);
         Controls.describe(placeholder, Words.of("sheet.addPlaceholderTip", Shortcut.PLACEHOLDER.shown()));
+        Button pages = Controls.iconButton(Feather.GRID, "sheet.pages", () -> openPages.run());
+        Controls.describe(pages, Words.of("sheet.pagesTip", Shortcut.PAGES.shown()));
         Button section = Controls.button("sheet.addSection", arrangement::addSection);
         Controls.describe(section, Words.of("sheet.addSectionTip", Shortcut.NEW_SECTION.shown()));
-        HBox tools = new HBox(4, undo, redo, Controls.spring(), agree.said(), agree, sort, placeholder, section);
+        HBox tools = new HBox(4, undo, redo, Controls.spring(), agree.said(), agree, pages, sort, placeholder, section);
         tools.setAlignment(Pos.CENTER_LEFT);
         return tools;
     }

@@ -2,11 +2,15 @@ package app.yellowtab.desktop.pages;
 
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.mark.Mark;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.picture.PageRenderer;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.WeakHashMap;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import javafx.beans.property.DoubleProperty;
@@ -15,6 +19,7 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.collections.FXCollections;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -39,6 +44,9 @@ public final class LightTable extends Region {
     private static final double GAP = 6;
     private static final double TAB = 24;
     private static final double FOOT = 18;
+    /** So near the ends the table runs on under what is dragged, so many pixels at each movement. */
+    private static final double EDGE = 30;
+    private static final double RUN = 16;
     /** A4. */
     private static final double HIGH = 1.42;
     public static final double LEAST = 70;
@@ -64,6 +72,21 @@ public final class LightTable extends Region {
 
         /** {@return why a page lies faded; empty where it does not} */
         Optional<String> faded(int page);
+
+        /** {@return what stands below a page} */
+        default String foot(int page) {
+            return String.valueOf(page);
+        }
+
+        /** {@return what is set on a page} */
+        default List<Mark> marks(int page) {
+            return List.of();
+        }
+
+        /** {@return whether a page is chosen} */
+        default boolean isChosen(int page) {
+            return false;
+        }
     }
 
     /**
@@ -76,6 +99,18 @@ public final class LightTable extends Region {
      */
     public record Tab(String words, String pages, String why, boolean isByHand) {}
 
+    /** What is done with pages by hand. */
+    public interface Hand {
+        /** A page was pressed, and is the current one. */
+        void press(int page, MouseEvent event);
+
+        /** {@return whether a page, and what is chosen with it, can be moved} */
+        boolean takes(int page);
+
+        /** What was taken is let go before a page, or behind it. */
+        void drop(int page, boolean before);
+    }
+
     private final PagePictures pictures;
     private final ListView<Integer> rows = new ListView<>();
     /** How wide a page is, in pixels. */
@@ -84,6 +119,9 @@ public final class LightTable extends Region {
     private @Nullable Model model;
     private int columns = 1;
     private Runnable opened = () -> { };
+    private @Nullable Hand hand;
+    private final Set<RowCell> cells = Collections.newSetFromMap(new WeakHashMap<>());
+    private boolean drags;
     private final Subscription subscription;
 
     public LightTable(PagePictures pictures) {
@@ -118,12 +156,27 @@ public final class LightTable extends Region {
         opened = action;
     }
 
+    /** Lets pages be chosen and moved with the mouse. */
+    public void onHand(Hand newHand) {
+        hand = newHand;
+    }
+
+    /** Shows what is chosen now. */
+    public void showChosen() {
+        again();
+    }
+
     /** Lays other pages on the table. */
     public void show(Model newModel) {
         model = newModel;
         if (current.get() > newModel.pageCount()) current.set(Math.max(1, newModel.pageCount()));
         lay();
-        rows.refresh();
+        again();
+    }
+
+    /** Shows anew what is in sight, with the same nodes: one of them may just be held by the mouse. */
+    private void again() {
+        for (RowCell cell : List.copyOf(cells)) cell.updateItem(cell.getItem(), cell.isEmpty());
     }
 
     /** Goes to a page, and brings it into sight. */
@@ -135,7 +188,7 @@ public final class LightTable extends Region {
         VirtualFlow<?> flow = (VirtualFlow<?>) rows.lookup(".virtual-flow");
         boolean inSight = flow != null && flow.getFirstVisibleCell() != null && row > flow.getFirstVisibleCell().getIndex() && row < flow.getLastVisibleCell().getIndex();
         if (!inSight) rows.scrollTo(Math.max(0, row - 1));
-        rows.refresh();
+        again();
     }
 
     /** {@return how wide pages are, in pixels} */
@@ -214,6 +267,7 @@ public final class LightTable extends Region {
         private final Pane pane = new Pane();
 
         RowCell() {
+            cells.add(this);
             setText(null);
         }
 
@@ -232,7 +286,7 @@ public final class LightTable extends Region {
                 tiles.add(tile);
             }
             while (tiles.size() > columns) tiles.removeLast().clear();
-            pane.getChildren().clear();
+            List<Node> nodes = new ArrayList<>();
             for (int i = 0; i < columns; i++) {
                 int page = row * columns + i + 1;
                 PageTile tile = tiles.get(i);
@@ -242,8 +296,10 @@ public final class LightTable extends Region {
                 }
                 tile.show(now, page);
                 tile.resizeRelocate(i * (pageWidth.get() + GAP), 0, pageWidth.get() + GAP, getListView().getFixedCellSize());
-                pane.getChildren().add(tile);
+                nodes.add(tile);
             }
+            pane.getChildren().removeIf(node -> !nodes.contains(node));
+            for (Node node : nodes) if (!pane.getChildren().contains(node)) pane.getChildren().add(node);
             for (int i = 0; i < columns && row * columns + i + 1 <= now.pageCount(); i++) tab(now, row * columns + i + 1, i);
             pane.setPrefHeight(getListView().getFixedCellSize());
             setGraphic(pane);
@@ -275,10 +331,20 @@ public final class LightTable extends Region {
     }
 
     private void press(int page, MouseEvent event) {
+        drags = false;
         goTo(page);
         rows.requestFocus();
+        Hand now = hand;
+        if (now != null) now.press(page, event);
         if (event.getButton() == MouseButton.PRIMARY && event.getClickCount() == 2) opened.run();
         event.consume();
+    }
+
+    /** Near the upper and the lower end the table runs on under what is dragged. */
+    private void runOn(MouseEvent event) {
+        double y = sceneToLocal(event.getSceneX(), event.getSceneY()).getY();
+        double pixels = y < EDGE ? -RUN : y > getHeight() - EDGE ? RUN : 0;
+        if (pixels != 0 && rows.lookup(".virtual-flow") instanceof VirtualFlow<?> flow) flow.scrollPixels(pixels);
     }
 
     /** One page on its piece's ground. */
@@ -287,6 +353,7 @@ public final class LightTable extends Region {
         private final Label foot = new Label();
         private PagePictures.Request request = PagePictures.Request.DONE;
         private @Nullable Object shownKey;
+        private List<Mark> shownMarks = List.of();
         private int page;
 
         PageTile() {
@@ -294,6 +361,30 @@ public final class LightTable extends Region {
             foot.getStyleClass().add(Styles.SMALL);
             getChildren().addAll(picture, foot);
             addEventHandler(MouseEvent.MOUSE_PRESSED, event -> press(page, event));
+            setOnDragDetected(event -> {
+                Hand now = hand;
+                if (now == null || event.getButton() != MouseButton.PRIMARY || !now.takes(page)) return;
+                drags = true;
+                startFullDrag();
+                event.consume();
+            });
+            setOnMouseDragOver(event -> {
+                if (!drags) return;
+                markDrop(event.getX() < getWidth() / 2, event.getX() >= getWidth() / 2);
+                runOn(event);
+            });
+            setOnMouseDragExited(event -> markDrop(false, false));
+            setOnMouseDragReleased(event -> {
+                Hand now = hand;
+                markDrop(false, false);
+                if (drags && now != null) now.drop(page, event.getX() < getWidth() / 2);
+                drags = false;
+            });
+        }
+
+        private void markDrop(boolean before, boolean behind) {
+            pseudoClassStateChanged(Styles.DROP_ABOVE, before);
+            pseudoClassStateChanged(Styles.DROP_BELOW, behind);
         }
 
         void show(Model now, int newPage) {
@@ -304,15 +395,18 @@ public final class LightTable extends Region {
             pseudoClassStateChanged(Styles.EVEN_PIECE, piece >= 0 && piece % 2 == 0);
             pseudoClassStateChanged(Styles.FADED, faded.isPresent());
             pseudoClassStateChanged(Styles.CURRENT, page == current.get());
+            pseudoClassStateChanged(Styles.CHOSEN, now.isChosen(page));
             picture.mark(now.areas());
             picture.setOpacity(faded.isPresent() ? 0.35 : 1);
-            foot.setText(faded.map(why -> page + " · " + why).orElse(String.valueOf(page)));
+            foot.setText(faded.map(why -> now.foot(page) + " · " + why).orElse(now.foot(page)));
             PageRenderer.Order order = now.order(page, widthPx());
-            if (order.key().equals(shownKey)) return;
+            List<Mark> marks = now.marks(page);
+            if (order.key().equals(shownKey) && marks.equals(shownMarks)) return;
             request.cancel();
             shownKey = order.key();
+            shownMarks = marks;
             Consumer<PagePictures.Result> take = result -> {
-                if (result instanceof PagePictures.Result.Picture drawn) picture.show(drawn, List.of());
+                if (result instanceof PagePictures.Result.Picture drawn) picture.show(drawn, marks);
                 else picture.clear();
             };
             picture.clear();

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
 import javafx.scene.text.Font;
 
@@ -16,6 +17,12 @@ final class MarkFonts {
 
     static Font font(Typeface face, double sizePx) {
         return new Font(NAMES.computeIfAbsent(face, MarkFonts::load), sizePx);
+    }
+
+    /** {@return a font as a style} */
+    static String style(Font font) {
+        return String.format(Locale.ROOT, "-fx-font-family: \"%s\"; -fx-font-size: %.3fpx; -fx-font-weight: %s; -fx-font-style: %s;", font.getFamily(), font.getSize(),
+                font.getStyle().contains("Bold") ? "bold" : "normal", font.getStyle().contains("Italic") ? "italic" : "normal");
     }
 
     private static String load(Typeface face) {

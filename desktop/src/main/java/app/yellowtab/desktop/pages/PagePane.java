@@ -18,6 +18,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
@@ -178,7 +179,10 @@ public final class PagePane extends Region {
         }));
         for (int i = 0; i < marks.size(); i++) {
             MarkSetter.Placed mark = placed.get(i);
-            marks.get(i).setFont(MarkFonts.font(mark.mark().look().face(), mark.sizePt() * scale));
+            Font font = MarkFonts.font(mark.mark().look().face(), mark.sizePt() * scale);
+            marks.get(i).setFont(font);
+            // The style sheet has a say in fonts too, whenever a page is marked another way.
+            marks.get(i).setStyle(MarkFonts.style(font));
             marks.get(i).setX(left + mark.x() * scale);
             marks.get(i).setY(EDGE + height - mark.y() * scale);
         }

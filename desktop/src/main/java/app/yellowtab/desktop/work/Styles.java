@@ -85,6 +85,7 @@ public final class Styles {
     public static final PseudoClass ODD_PIECE = PseudoClass.getPseudoClass("odd-piece");
     public static final PseudoClass EVEN_PIECE = PseudoClass.getPseudoClass("even-piece");
     public static final PseudoClass FADED = PseudoClass.getPseudoClass("faded");
+    public static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
     public static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     public static final PseudoClass BY_HAND = PseudoClass.getPseudoClass("by-hand");
     public static final PseudoClass SECTION = PseudoClass.getPseudoClass("section");

@@ -1,0 +1,293 @@
+package app.yellowtab.desktop.table;
+
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.page.PageEdits;
+import app.yellowtab.edit.page.PageSpot;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.page.BlankLook;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.Sheet;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Content;
+import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.LeafSheet;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.PlannedEntry.PlannedDocument;
+import app.yellowtab.plan.PlannedEntry;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.IntPredicate;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.util.Subscription;
+
+/** Which pages lie on the table, which of them are chosen, and what is done with them. Places are counted from 1. Knows no node. For the JavaFX thread. */
+public final class PagesDesk {
+    /** More pages than this are worked on in the background. */
+    private static final int MANY = 1_000;
+
+    /**
+     * What lies on the table.
+     *
+     * @param open      whether the table is there
+     * @param documents whose pages lie on it, in order
+     * @param leaves    the pages
+     * @param chosen    the names of those that are chosen
+     */
+    public record Shown(boolean open, Plan plan, List<PlannedDocument> documents, List<Leaf> leaves, List<Integer> starts, Set<PageKey> chosen) {
+        public Shown {
+            documents = List.copyOf(documents);
+            leaves = List.copyOf(leaves);
+            starts = List.copyOf(starts);
+            chosen = Set.copyOf(chosen);
+        }
+
+        /** {@return the name for ever of a page} */
+        PageKey key(int place) {
+            return leaves.get(place - 1).key().orElseThrow();
+        }
+
+        boolean isChosen(int place) {
+            return chosen.contains(key(place));
+        }
+
+        /** {@return which of the documents a page is of, counted from 0} */
+        int document(int place) {
+            int low = 0;
+            int high = starts.size() - 1;
+            while (low < high) {
+                int middle = (low + high + 1) / 2;
+                if (starts.get(middle) <= place) low = middle;
+                else high = middle - 1;
+            }
+            return low;
+        }
+
+        /** {@return the place before a page, or behind it, in its document} */
+        PageSpot spot(int place, boolean before) {
+            int of = document(place);
+            int next = before ? place : place + 1;
+            boolean within = next <= leaves.size() && document(next) == of;
+            return new PageSpot(documents.get(of).id(), within ? Optional.of(key(next)) : Optional.empty());
+        }
+    }
+
+    /** Which pages are chosen at once. */
+    public enum Kind { ALL, NONE, ODD, EVEN, LANDSCAPE, SAME_FILE }
+
+    private final Workspace workspace;
+    private final ReadOnlyObjectWrapper<Shown> shown;
+    private Set<EntryId> scope = Set.of();
+    private boolean open;
+    private Set<PageKey> chosen = Set.of();
+    private int anchor = 1;
+    private final Subscription subscription;
+
+    public PagesDesk(Workspace workspace) {
+        this.workspace = workspace;
+        shown = new ReadOnlyObjectWrapper<>(this, "shown", nothing(workspace.plan()));
+        subscription = workspace.onPlan(plan -> show());
+    }
+
+    private static Shown nothing(Plan plan) {
+        return new Shown(false, plan, List.of(), List.of(), List.of(), Set.of());
+    }
+
+    public void dispose() {
+        subscription.unsubscribe();
+    }
+
+    public ReadOnlyObjectProperty<Shown> shownProperty() {
+        return shown.getReadOnlyProperty();
+    }
+
+    /** Lays the pages of entries on the table, of sections all that is in them; of the whole bundle where there are none. */
+    public void open(Set<EntryId> entries) {
+        scope = Set.copyOf(entries);
+        open = true;
+        chosen = Set.of();
+        anchor = 1;
+        show();
+    }
+
+    /** Takes the pages from the table. */
+    public void close() {
+        open = false;
+        show();
+    }
+
+    private void show() {
+        Plan plan = workspace.plan();
+        if (!open) {
+            if (shown.get().open()) shown.set(nothing(plan));
+            return;
+        }
+        List<PlannedDocument> documents = new ArrayList<>();
+        List<Leaf> leaves = new ArrayList<>();
+        List<Integer> starts = new ArrayList<>();
+        Set<PageKey> there = new HashSet<>();
+        int within = -1;
+        for (PlannedEntry entry : plan.entries()) {
+            if (entry.depth() <= within) within = -1;
+            boolean wanted = scope.isEmpty() || within >= 0 || scope.contains(entry.id());
+            if (wanted && within < 0 && entry instanceof PlannedEntry.PlannedSection) within = entry.depth();
+            if (!wanted || !(entry instanceof PlannedDocument document) || document.span().isEmpty()) continue;
+            documents.add(document);
+            starts.add(leaves.size() + 1);
+            for (int i = document.span().first(); i <= document.span().last(); i++) {
+                Leaf leaf = plan.leaf(i);
+                leaves.add(leaf);
+                leaf.key().filter(chosen::contains).ifPresent(there::add);
+            }
+        }
+        chosen = there;
+        shown.set(new Shown(true, plan, documents, leaves, starts, there));
+    }
+
+    private void choose(Set<PageKey> keys) {
+        chosen = Set.copyOf(keys);
+        Shown now = shown.get();
+        shown.set(new Shown(now.open(), now.plan(), now.documents(), now.leaves(), now.starts(), chosen));
+    }
+
+    /** Chooses one page, and no other. */
+    public void choose(int place) {
+        anchor = place;
+        choose(Set.of(shown.get().key(place)));
+        workspace.goTo(shown.get().leaves().get(place - 1).index());
+    }
+
+    /** Chooses a page beside the others, or lets it go. */
+    public void toggle(int place) {
+        anchor = place;
+        Set<PageKey> keys = new HashSet<>(chosen);
+        PageKey key = shown.get().key(place);
+        if (!keys.remove(key)) keys.add(key);
+        choose(keys);
+    }
+
+    /** Chooses all from the page that was chosen last up to another. */
+    public void extendTo(int place) {
+        Shown now = shown.get();
+        Set<PageKey> keys = new HashSet<>();
+        for (int i = Math.min(anchor, place); i <= Math.min(Math.max(anchor, place), now.leaves().size()); i++) keys.add(now.key(i));
+        choose(keys);
+        workspace.goTo(now.leaves().get(place - 1).index());
+    }
+
+    /** Chooses all pages of a kind that lie on the table. */
+    public void choose(Kind kind) {
+        Shown now = shown.get();
+        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
+        Set<SourceId> files = new HashSet<>();
+        for (int i = 1; i <= now.leaves().size(); i++) if (now.isChosen(i) && now.leaves().get(i - 1).content() instanceof Content.SourcePage page) files.add(page.source());
+        IntPredicate wanted = switch (kind) {
+            case ALL -> place -> true;
+            case NONE -> place -> false;
+            case ODD -> place -> number(now, place) % 2 == 1;
+            case EVEN -> place -> number(now, place) % 2 == 0;
+            case LANDSCAPE -> place -> LeafSheet.of(now.leaves().get(place - 1), sources).filter(sheet -> sheet.widthMm() > sheet.heightMm()).isPresent();
+            case SAME_FILE -> place -> now.leaves().get(place - 1).content() instanceof Content.SourcePage page && files.contains(page.source());
+        };
+        Set<PageKey> keys = new HashSet<>();
+        for (int i = 1; i <= now.leaves().size(); i++) if (wanted.test(i)) keys.add(now.key(i));
+        choose(keys);
+    }
+
+    /** {@return the number that a page bears; its place in the bundle where it bears none} */
+    private static int number(Shown now, int place) {
+        Leaf leaf = now.leaves().get(place - 1);
+        return leaf.number().map(number -> number.value()).orElse(leaf.index() + 1);
+    }
+
+    private void edit(UnaryOperator<Bundle> change) {
+        if (chosen.isEmpty()) return;
+        if (chosen.size() > MANY) workspace.editSoon(change);
+        else workspace.edit(change);
+    }
+
+    /** Turns what is chosen by quarters, clockwise. */
+    public void turn(int quarters) {
+        Set<PageKey> pages = chosen;
+        edit(bundle -> PageEdits.turned(bundle, pages, quarters));
+    }
+
+    /** Takes out what is chosen. */
+    public void takeOut() {
+        Set<PageKey> pages = chosen;
+        edit(bundle -> PageEdits.takenOut(bundle, pages));
+    }
+
+    /** Takes out all other pages of the documents that have any of those that are chosen. */
+    public void keepOnly() {
+        Set<PageKey> pages = chosen;
+        edit(bundle -> PageEdits.keptOnly(bundle, pages));
+    }
+
+    /** Puts what is chosen the other way round. */
+    public void reverse() {
+        Set<PageKey> pages = chosen;
+        edit(bundle -> PageEdits.reversed(bundle, pages));
+    }
+
+    /** Undoes all that was done to the looks of what is chosen. */
+    public void asTheyCame() {
+        Set<PageKey> pages = chosen;
+        edit(bundle -> PageEdits.asTheyCame(bundle, pages));
+    }
+
+    /** Moves what is chosen before a page, or behind it. */
+    public void moveTo(int place, boolean before) {
+        Set<PageKey> pages = chosen;
+        PageSpot spot = shown.get().spot(place, before);
+        edit(bundle -> PageEdits.moved(bundle, pages, spot));
+    }
+
+    /** Moves what is chosen by one page, forward or back, into the document beside it where its own ends. */
+    public void step(boolean forward) {
+        Shown now = shown.get();
+        List<Integer> places = new ArrayList<>();
+        for (int i = 1; i <= now.leaves().size(); i++) if (now.isChosen(i)) places.add(i);
+        if (places.isEmpty()) return;
+        int beside = forward ? places.getLast() + 1 : places.getFirst() - 1;
+        int own = now.document(forward ? places.getLast() : places.getFirst());
+        if (beside < 1 || beside > now.leaves().size()) return;
+        // At the end of a document one step leads into the next, before its first page; and back behind the last of the one before.
+        boolean over = now.document(beside) != own;
+        moveTo(beside, forward == over);
+    }
+
+    /** Copies what is chosen right behind it. */
+    public void copy() {
+        Shown now = shown.get();
+        int last = 0;
+        for (int i = 1; i <= now.leaves().size(); i++) if (now.isChosen(i)) last = i;
+        if (last == 0) return;
+        Set<PageKey> pages = chosen;
+        PageSpot spot = now.spot(last, false);
+        edit(bundle -> PageEdits.copied(bundle, pages, spot));
+    }
+
+    /** Puts a blank page before every page that is chosen, or behind it, of the same size. */
+    public void blank(boolean before) {
+        Shown now = shown.get();
+        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
+        List<Integer> places = new ArrayList<>();
+        for (int i = 1; i <= now.leaves().size(); i++) if (now.isChosen(i)) places.add(i);
+        edit(bundle -> {
+            Bundle with = bundle;
+            for (int place : places.reversed()) {
+                Sheet sheet = LeafSheet.of(now.leaves().get(place - 1), sources).orElse(Sheet.A4);
+                with = PageEdits.withBlanks(with, now.spot(place, before), 1, new BlankLook(sheet, "", ""));
+            }
+            return with;
+        });
+    }
+}
