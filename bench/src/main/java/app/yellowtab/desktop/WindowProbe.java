@@ -6,10 +6,12 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.SortOrder;
 import app.yellowtab.edit.Sorting;
+import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.files.Folders;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.page.PageKey;
 import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
@@ -46,7 +48,7 @@ public final class WindowProbe extends Application {
 
     private final Map<String, List<Double>> actions = new LinkedHashMap<>();
     private final Map<String, List<Double>> withLayout = new LinkedHashMap<>();
-    private final List<Double> untilSorted = new ArrayList<>();
+    private final Map<String, List<Double>> until = new LinkedHashMap<>();
     private Stage window;
     private Desk desk;
     private Path folder;
@@ -134,7 +136,10 @@ public final class WindowProbe extends Application {
             int round = n;
             time("planned anew", () -> Planner.plan(workspace.bundle()));
             time("rename", () -> workspace.edit(now -> Edits.changeDocument(now, middle, document -> document.withTitle("Letter " + round))));
-            sorted(workspace, () -> workspace.editSoon(now -> Sorting.sorted(now, all, round % 2 == 0 ? SortOrder.TITLE : SortOrder.DATE)));
+            soon("sort everything", workspace, () -> workspace.editSoon(now -> Sorting.sorted(now, all, round % 2 == 0 ? SortOrder.TITLE : SortOrder.DATE)));
+            Set<PageKey> pages = workspace.plan().leaves().stream().flatMap(leaf -> leaf.key().stream()).collect(Collectors.toSet());
+            soon("turn every page", workspace, () -> workspace.editSoon(now -> PageEdits.turned(now, pages, 1)));
+            time("undo turning", workspace::undo);
             time("undo", workspace::undo);
             time("redo", workspace::redo);
             time("go to a page", () -> workspace.goTo(500 + round * 70));
@@ -142,7 +147,7 @@ public final class WindowProbe extends Application {
         double baseline = median(actions.get("planned anew"));
         actions.forEach((name, times) -> System.out.printf(Locale.ROOT, "%-16s %5.1f ms on the JavaFX thread (%.1f times planning anew), longest %5.1f; with a whole style pass and layout %5.1f; medians of %d%n",
                 name, median(times), median(times) / baseline, Collections.max(counted(times)), median(withLayout.get(name)), COUNTED));
-        System.out.printf(Locale.ROOT, "everything sorted and laid out after %.1f ms%n", median(untilSorted));
+        until.forEach((name, times) -> System.out.printf(Locale.ROOT, "%-16s all stands, laid out, after %.1f ms%n", name, median(times)));
     }
 
     private void time(String name, Runnable action) throws InterruptedException {
@@ -157,10 +162,10 @@ public final class WindowProbe extends Application {
     }
 
     /** What comes back from the background is timed as the JavaFX thread sees it, and until all numbers stand. */
-    private void sorted(Workspace workspace, Runnable sort) throws InterruptedException {
+    private void soon(String name, Workspace workspace, Runnable edit) throws InterruptedException {
         Bundle before = workspace.bundle();
         long begun = System.nanoTime();
-        onFxThread(sort);
+        onFxThread(edit);
         long[] longest = {0};
         while (workspace.bundle() == before) {
             long asked = System.nanoTime();
@@ -170,9 +175,9 @@ public final class WindowProbe extends Application {
         onFxThread(() -> {
             long from = System.nanoTime();
             layOut();
-            actions.computeIfAbsent("sort everything", key -> new ArrayList<>()).add(longest[0] / MILLI);
-            withLayout.computeIfAbsent("sort everything", key -> new ArrayList<>()).add((longest[0] + System.nanoTime() - from) / MILLI);
-            untilSorted.add((System.nanoTime() - begun) / MILLI);
+            actions.computeIfAbsent(name, key -> new ArrayList<>()).add(longest[0] / MILLI);
+            withLayout.computeIfAbsent(name, key -> new ArrayList<>()).add((longest[0] + System.nanoTime() - from) / MILLI);
+            until.computeIfAbsent(name, key -> new ArrayList<>()).add((System.nanoTime() - begun) / MILLI);
         });
         Thread.sleep(REST_MILLIS);
     }

@@ -82,7 +82,11 @@ class PagesWindowTests extends AtTheWindow {
         until(() -> pages().equals("P: 4, Q: 1 2 free 3 free 2"));
         robot.press(KeyCode.CONTROL).push(KeyCode.Z).release(KeyCode.CONTROL);
         until(() -> pages().equals("P: 1 4, Q: 1 2 free 3 free 2"));
-        robot.push(KeyCode.ESCAPE);
+        robot.clickOn(tile(robot, "4")).clickOn("#pages-crop").clickOn("#crop-top").write("2 cm").clickOn("#crop-bottom").write("ten").push(KeyCode.ENTER);
+        until(() -> robot.lookup("#crop-said").queryAs(Label.class).getText().contains("“ten” is no length"));
+        robot.clickOn("#crop-bottom").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("10").push(KeyCode.ENTER);
+        until(() -> document("P").runs().getLast() instanceof SourcePages last && last.look().crop().filter(area -> Math.abs(area.heightMm() - 267) < 0.1).isPresent());
+        robot.clickOn("#pages-back");
         until(() -> robot.lookup("#index").query().isVisible());
         robot.clickOn("#status-produce").clickOn("#produce-target").push(KeyCode.END).clickOn("#produce-start");
         Path target = temp.resolve("bundle/Trial bundle.pdf");

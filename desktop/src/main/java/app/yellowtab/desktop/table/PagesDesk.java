@@ -1,6 +1,8 @@
 package app.yellowtab.desktop.table;
 
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.page.Cropping;
+import app.yellowtab.edit.page.Margins;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.edit.page.PageSpot;
 import app.yellowtab.model.Bundle;
@@ -241,6 +243,20 @@ public final class PagesDesk {
     public void asTheyCame() {
         Set<PageKey> pages = chosen;
         edit(bundle -> PageEdits.asTheyCame(bundle, pages));
+    }
+
+    /** Crops what is chosen; {@return how many pages were left as they are} */
+    public int crop(Margins margins) {
+        if (chosen.isEmpty()) return 0;
+        Cropping.Cropped cropped = Cropping.byMargins(workspace.bundle(), chosen, margins);
+        workspace.edit(bundle -> cropped.bundle());
+        return cropped.left();
+    }
+
+    /** Has all of what is chosen seen again. */
+    public void cropOff() {
+        Set<PageKey> pages = chosen;
+        edit(bundle -> Cropping.takenOff(bundle, pages));
     }
 
     /** Moves what is chosen before a page, or behind it. */

@@ -45,6 +45,7 @@ public final class PagesView extends VBox {
     private final Label heading = Controls.label("", Styles.FORM_LABEL);
     private final Label counted = Controls.label("", Styles.SMALL);
     private final FlowPane tools = new FlowPane(6, 6);
+    private final CropBar crop;
     private final Subscription subscription;
 
     public PagesView(Workspace workspace, PagesDesk desk, PagePictures pictures) {
@@ -52,6 +53,7 @@ public final class PagesView extends VBox {
         this.workspace = workspace;
         this.desk = desk;
         this.pictures = pictures;
+        this.crop = new CropBar(desk);
         setId("pages-view");
         getStyleClass().add(Styles.CUT_WORK);
         table = new LightTable(pictures);
@@ -71,8 +73,8 @@ public final class PagesView extends VBox {
         more.setId("pages-more");
         more.getItems().setAll(item("pages.about", () -> desk.turn(HALF)), item("pages.reverse", desk::reverse), item("pages.copy", desk::copy), item("pages.keepOnly", desk::keepOnly), item("pages.asTheyCame", desk::asTheyCame));
         tools.getChildren().addAll(kinds(), left, right, Controls.button("pages.takeOut", desk::takeOut), Controls.button("pages.blankBefore", () -> desk.blank(true)),
-                Controls.button("pages.blankBehind", () -> desk.blank(false)), more);
-        getChildren().addAll(head, tools, table);
+                Controls.button("pages.blankBehind", () -> desk.blank(false)), Controls.button("pages.crop", crop::toggle), more);
+        getChildren().addAll(head, tools, crop, table);
         subscription = Subscription.combine(desk.shownProperty().subscribe(this::show), workspace.onLeaf(this::follow));
     }
 

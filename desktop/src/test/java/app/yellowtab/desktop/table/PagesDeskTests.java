@@ -11,6 +11,7 @@ import app.yellowtab.desktop.table.PagesDesk.Shown;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.page.Margins;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.EntryId;
@@ -110,6 +111,14 @@ class PagesDeskTests {
         assertThat(pages()).isEqualTo("a1, b1 b2, c1 c2 c3 c4 a2 a3");
         workspace.undo();
         assertThat(pages()).isEqualTo("a1 a2 a3, b1 b2, c1 c2 c3 c4");
+    }
+
+    @Test
+    void whatCannotBeCroppedIsCounted() {
+        assertThat(desk.crop(new Margins(1, 1, 1, 1))).as("nothing is chosen").isZero();
+        desk.choose(1);
+        assertThat(desk.crop(new Margins(1, 1, 1, 1))).as("the size of the page is not known").isEqualTo(1);
+        assertThat(workspace.bundle()).isEqualTo(start);
     }
 
     @Test
