@@ -20,7 +20,7 @@ import javafx.scene.layout.VBox;
 /** A sentence with gaps for what is cut off at each edge of the pages that are chosen. */
 final class CropBar extends VBox {
     private static final List<String> EDGES = List.of("left", "top", "right", "bottom");
-    private static final int LENGTH_COLUMNS = 5;
+    private static final int LENGTH_COLUMNS = 4;
 
     private final PagesDesk desk;
     private final List<TextField> lengths = new ArrayList<>();
@@ -82,6 +82,10 @@ final class CropBar extends VBox {
                 return;
             }
             typed.add(read.get());
+        }
+        if (desk.shownProperty().get().chosen().isEmpty()) {
+            said.setText(Words.of("crop.none"));
+            return;
         }
         int left = desk.crop(new Margins(typed.get(0), typed.get(1), typed.get(2), typed.get(3)));
         said.setText(left == 0 ? Words.of("crop.hidden") : Words.of("crop.left", left));
