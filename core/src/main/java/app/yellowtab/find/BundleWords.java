@@ -167,9 +167,9 @@ public final class BundleWords {
         Optional<Path> file = files.linesFile(id);
         Optional<List<String>> written = file.flatMap(lines -> LinesFile.read(lines, files.source(id).pageCount()));
         if (written.isPresent()) return written.get();
-        // The words with their places are many, and of most pages never asked for again.
+        // The words with their places are many, and of most pages never asked for again where their lines are kept.
         List<BatchPage> known = kept.getIfPresent(key(files.source(id)));
-        List<BatchPage> pages = known != null ? known : BatchPages.read(files, id, false, Progress.NONE, stop);
+        List<BatchPage> pages = known != null ? known : file.isPresent() ? BatchPages.read(files, id, false, Progress.NONE, stop) : pages(id, stop);
         List<String> lines = pages.stream().map(page -> CONTROLS.matcher(page.text().text().replace('\n', ' ')).replaceAll("").stripTrailing()).toList();
         if (file.isPresent() && !stop.getAsBoolean()) LinesFile.write(file.get(), lines);
         return lines;

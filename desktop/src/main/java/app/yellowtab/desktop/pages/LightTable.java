@@ -161,11 +161,6 @@ public final class LightTable extends Region {
         hand = newHand;
     }
 
-    /** Shows what is chosen now. */
-    public void showChosen() {
-        again();
-    }
-
     /** Lays other pages on the table. */
     public void show(Model newModel) {
         model = newModel;
