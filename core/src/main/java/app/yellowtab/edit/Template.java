@@ -7,6 +7,8 @@ import app.yellowtab.model.EntryId;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.number.Numbering;
+import app.yellowtab.model.number.Series;
 import java.util.List;
 import java.util.Objects;
 
@@ -17,11 +19,13 @@ import java.util.Objects;
  * @param about       what it is for; may be empty
  * @param layout      which pages there are beside those of the documents
  * @param fromSources what comes over from the files beside their pages
+ * @param series      the numbers that run over all pages beside the bundle's own
  * @param entries     outside of any section
  * @param sections    in order
  */
-public record Template(String called, String about, Layout layout, FromSources fromSources, List<Entry> entries, List<Part> sections) {
+public record Template(String called, String about, Layout layout, FromSources fromSources, List<Series> series, List<Entry> entries, List<Part> sections) {
     public Template {
+        series = List.copyOf(series);
         Objects.requireNonNull(about, "about");
         Objects.requireNonNull(layout, "layout");
         Objects.requireNonNull(fromSources, "fromSources");
@@ -56,7 +60,12 @@ public record Template(String called, String about, Layout layout, FromSources f
      * those that are placeholders already.
      */
     public static Template of(Bundle bundle, String called, boolean withDocuments) {
-        return new Template(called, "", bundle.layout(), bundle.fromSources(), entries(bundle.contents(), withDocuments), parts(bundle.contents(), withDocuments));
+        return new Template(called, "", bundle.layout(), bundle.fromSources(), series(bundle), entries(bundle.contents(), withDocuments), parts(bundle.contents(), withDocuments));
+    }
+
+    /** Numbers that some documents or files bear alone mean nothing without these. */
+    private static List<Series> series(Bundle bundle) {
+        return bundle.numbering().series().stream().filter(each -> each.entries().isEmpty() && each.sources().isEmpty()).toList();
     }
 
     private static List<Entry> entries(Contents contents, boolean withDocuments) {
@@ -70,7 +79,7 @@ public record Template(String called, String about, Layout layout, FromSources f
 
     /** {@return a bundle that is built like this, under a title} */
     public Bundle begun(String title) {
-        return Bundle.EMPTY.withHeading(Bundle.EMPTY.heading().withTitle(title)).withLayout(layout).withFromSources(fromSources).withContents(contents(entries, sections));
+        return Bundle.EMPTY.withHeading(Bundle.EMPTY.heading().withTitle(title)).withLayout(layout).withFromSources(fromSources).withNumbering(new Numbering(series, List.of(), List.of(), List.of())).withContents(contents(entries, sections));
     }
 
     private static Contents contents(List<Entry> entries, List<Part> parts) {

@@ -64,6 +64,10 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
         return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents, setAside, numbering, batches, recognition);
     }
 
+    public Bundle withNumbering(Numbering newNumbering) {
+        return newNumbering.equals(numbering) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside, newNumbering, batches, recognition);
+    }
+
     public Bundle withRecognition(RecognitionChoice newRecognition) {
         return newRecognition.equals(recognition) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside, numbering, batches, newRecognition);
     }

@@ -105,6 +105,8 @@ public final class Templates {
     private static Template of(JsonNode root) {
         if (!(root instanceof ObjectNode node) || !node.has("bundleTemplate")) throw new IllegalArgumentException("it holds no template");
         if (node.path("bundleTemplate").asInt(0) != FORMAT) throw new IllegalArgumentException("it is of a version that this program does not know");
+        // Templates of the first days said nothing of numbers.
+        if (!node.has("series")) node.putArray("series");
         return BundleJson.MAPPER.treeToValue(node, Template.class);
     }
 

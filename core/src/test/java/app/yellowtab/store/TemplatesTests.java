@@ -12,11 +12,17 @@ import app.yellowtab.edit.Place;
 import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.Template;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.mark.MarkLook;
+import app.yellowtab.mark.NumberStyle;
+import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Separators;
+import app.yellowtab.model.number.Numbering;
+import app.yellowtab.model.number.Series;
+import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.plan.Planner;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
@@ -71,6 +77,17 @@ class TemplatesTests {
         Templates.write(given, Template.of(bundle, "Given", false));
         assertThat(templates.bringIn(given).called()).isEqualTo("Given");
         assertThat(templates.list()).extracting(Template::called).endsWith("Given", "Our: structure");
+        assertThat(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/template.schema.json"))).validate(BundleJson.MAPPER.readTree(given))).isEmpty();
+    }
+
+    @Test
+    void theNumbersThatRunOverAllPagesAreKept() throws IOException {
+        Series all = new Series(new SeriesId("all"), NumberStyle.FIGURES, "TH-000101", Spot.STANDARD, MarkLook.NUMBER, List.of(), List.of());
+        Series some = new Series(new SeriesId("some"), NumberStyle.FIGURES, "X1", Spot.STANDARD, MarkLook.NUMBER, List.of(new EntryId("a")), List.of());
+        Bundle numbered = bundle.withNumbering(new Numbering(List.of(all, some), List.of(), List.of(), List.of()));
+        Path given = folder.resolve("given.json");
+        Templates.write(given, Template.of(numbered, "Given", false));
+        assertThat(Templates.read(given).begun("t").numbering().series()).as("what only some documents bear is theirs").containsExactly(all);
         assertThat(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/template.schema.json"))).validate(BundleJson.MAPPER.readTree(given))).isEmpty();
     }
 
