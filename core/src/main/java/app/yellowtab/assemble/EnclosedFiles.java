@@ -1,7 +1,7 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.ledger.Ledger;
@@ -51,7 +51,9 @@ final class EnclosedFiles implements AutoCloseable {
 
     private static List<Ledger.Enclosed> putBefore(Path ledger) {
         try {
-            return Files.exists(ledger) ? LedgerReader.read(ledger).enclosed() : List.of();
+            if (!Files.exists(ledger)) return List.of();
+            // A name that leads out of the folder is none that we gave, and nothing out there is ours to take away.
+            return LedgerReader.read(ledger).enclosed().stream().filter(put -> !put.name().contains("/") && !put.name().contains("\\") && !put.name().equals("..")).toList();
         } catch (IOException damaged) {
             LOG.warn("it is not known what was put beside the bundle before: {}", ledger, damaged);
             return List.of();

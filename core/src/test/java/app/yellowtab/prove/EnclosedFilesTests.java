@@ -133,6 +133,16 @@ class EnclosedFilesTests {
     }
 
     @Test
+    void aLedgerThatNamesAFileElsewhereHasNothingTakenAwayThere() throws IOException {
+        produce(bundle);
+        Path elsewhere = Files.copy(beside.resolve("Call.wav"), folder.resolve("Call.wav"));
+        Path ledger = folder.resolve("Trial bundle.ledger.json");
+        Files.writeString(ledger, Files.readString(ledger).replace("\"name\":\"Call.wav\"", "\"name\":\"../Call.wav\""));
+        produce(Edits.takeOut(bundle, Set.of(id(bundle, "Call"))));
+        assertThat(elsewhere).exists();
+    }
+
+    @Test
     void aFileThatSomebodyElsePutThereIsNeverWrittenOver() throws IOException {
         Files.createDirectories(beside);
         Path other = Files.writeString(beside.resolve("Call.wav"), "of another call");

@@ -87,7 +87,6 @@ final class CropBar extends VBox {
             said.setText(Words.of("crop.none"));
             return;
         }
-        int left = desk.crop(new Margins(typed.get(0), typed.get(1), typed.get(2), typed.get(3)));
-        said.setText(left == 0 ? Words.of("crop.hidden") : Words.of("crop.left", left));
+        desk.crop(new Margins(typed.get(0), typed.get(1), typed.get(2), typed.get(3)), left -> said.setText(left == 0 ? Words.of("crop.hidden") : Words.of("crop.left", left)));
     }
 }

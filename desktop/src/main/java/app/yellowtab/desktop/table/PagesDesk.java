@@ -24,6 +24,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.IntConsumer;
 import java.util.function.IntPredicate;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -32,8 +34,8 @@ import javafx.util.Subscription;
 
 /** Which pages lie on the table, which of them are chosen, and what is done with them. Places are counted from 1. Knows no node. For the JavaFX thread. */
 public final class PagesDesk {
-    /** More pages than this are worked on in the background. */
-    private static final int MANY = 1_000;
+    /** More pages than this are worked on in the background: what is done with a thousand would be felt. */
+    private static final int MANY = 50;
 
     /**
      * What lies on the table.
@@ -245,12 +247,20 @@ public final class PagesDesk {
         edit(bundle -> PageEdits.asTheyCame(bundle, pages));
     }
 
-    /** Crops what is chosen; {@return how many pages were left as they are} */
-    public int crop(Margins margins) {
-        if (chosen.isEmpty()) return 0;
-        Cropping.Cropped cropped = Cropping.byMargins(workspace.bundle(), chosen, margins);
-        workspace.edit(bundle -> cropped.bundle());
-        return cropped.left();
+    /**
+     * Crops what is chosen, in the background.
+     *
+     * @param left is told how many pages were left as they are
+     */
+    public void crop(Margins margins, IntConsumer left) {
+        Set<PageKey> pages = chosen;
+        if (pages.isEmpty()) return;
+        AtomicInteger count = new AtomicInteger();
+        workspace.editSoon(bundle -> {
+            Cropping.Cropped cropped = Cropping.byMargins(bundle, pages, margins);
+            count.set(cropped.left());
+            return cropped.bundle();
+        }, () -> left.accept(count.get()));
     }
 
     /** Has all of what is chosen seen again. */

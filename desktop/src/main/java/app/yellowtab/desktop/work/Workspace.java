@@ -173,6 +173,15 @@ public final class Workspace {
 
     /** Makes an edit that takes longer to work out: that, and the plan of it, are done in the background; what is done meanwhile stays. */
     public void editSoon(UnaryOperator<Bundle> change) {
+        editSoon(change, () -> { });
+    }
+
+    /**
+     * Makes an edit in the same way.
+     *
+     * @param done is run when that is over, on the JavaFX thread, whether anything has changed or not
+     */
+    public void editSoon(UnaryOperator<Bundle> change, Runnable done) {
         Bundle base = history.present();
         Plan before = plan();
         jobs.quietly(() -> {
@@ -186,6 +195,7 @@ public final class Workspace {
                 planned.addFirst(ready);
                 show();
             }
+            done.run();
         });
     }
 
