@@ -63,6 +63,7 @@ module app.yellowtab.core {
     exports app.yellowtab.recognise;
     exports app.yellowtab.source;
     exports app.yellowtab.find;
+    exports app.yellowtab.redact to app.yellowtab.desktop;
     exports app.yellowtab.plan;
     exports app.yellowtab.assemble;
     exports app.yellowtab.ledger;

@@ -2,6 +2,7 @@ package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.carry.PageCarrier;
+import app.yellowtab.carry.RedactedPicture;
 import app.yellowtab.carry.part.Changes;
 import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.finding.Finding.Code;
@@ -11,9 +12,11 @@ import app.yellowtab.input.PdfInput;
 import app.yellowtab.input.TooMuchException;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkSetter;
+import app.yellowtab.model.Comments;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.redact.RedactedPages;
 import app.yellowtab.source.RecognisedPages;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
@@ -49,6 +52,7 @@ final class ReadySource implements Closeable {
     private Optional<RecognisedPages> recognised = Optional.empty();
     private Changes ofFile = new Changes();
     private final BitSet tooMuch = new BitSet();
+    private final BitSet notRedacted = new BitSet();
 
     ReadySource(SourceRun run, SourceFiles sources, SourceSessions sessions) {
         this.run = run;
@@ -64,10 +68,6 @@ final class ReadySource implements Closeable {
     void prepare(Plan plan, LeafLookup lookup, MarkSetter setter, BooleanSupplier stop) throws IOException {
         SourceId id = run.source();
         recognised = sessions.recognised(id);
-        for (int n = 0; n < run.leaves().size(); n++) {
-            boolean redacted = !run.page(n).look().redactions().isEmpty();
-            if (redacted) throw new FindingException(new Finding(Code.REDACTION_NOT_MADE, sources.subject(id, run.page(n).page()), ""), null);
-        }
         boolean first = sessions.begin(id);
         PageCarrier carrier;
         try {
@@ -96,21 +96,39 @@ final class ReadySource implements Closeable {
         isAtPages = true;
         for (int n = 0; n < run.leaves().size(); n++) {
             if (stop.getAsBoolean() || cancelled) return;
-            carry(run.page(n), plan.marksOn(run.leaves().get(n)), carrier);
+            carry(run.page(n), plan.marksOn(run.leaves().get(n)), plan.comments(), carrier);
         }
         isWhole = true;
     }
 
-    private void carry(Content.SourcePage wanted, List<Mark> marks, PageCarrier by) {
+    private void carry(Content.SourcePage wanted, List<Mark> marks, Comments comments, PageCarrier by) {
         Changes found = new Changes();
+        PdfInput open = Objects.requireNonNull(input);
+        Optional<RedactedPicture> instead;
         try {
-            pages.add(Optional.of(Objects.requireNonNull(input).page(() -> by.carry(wanted.page(), wanted.look(), words(wanted.page(), found), marks, found))));
+            instead = redacted(wanted, open, comments, by, found);
+        } catch (IOException | RuntimeException | Error e) {
+            LoggerFactory.getLogger(ReadySource.class).warn("not redacted: {} {}", sources.original(run.source()), wanted.page(), e);
+            notRedacted.set(pages.size());
+            lose(e);
+            return;
+        }
+        try {
+            pages.add(Optional.of(open.page(() -> by.carry(wanted.page(), wanted.look(), instead.isPresent() ? Optional.empty() : words(wanted.page(), found), instead, marks, found))));
             notes.add(found);
             step();
         } catch (IOException | RuntimeException | Error e) {
             LoggerFactory.getLogger(ReadySource.class).warn("page lost: {} {}", sources.original(run.source()), wanted.page(), e);
             lose(e);
         }
+    }
+
+    private Optional<RedactedPicture> redacted(Content.SourcePage wanted, PdfInput open, Comments comments, PageCarrier by, Changes found) throws IOException {
+        if (wanted.look().redactions().isEmpty()) return Optional.empty();
+        RedactedPages.Made made = new RedactedPages(sources).page(run.source(), open, by, wanted.page(), wanted.look().redactions(), comments);
+        found.add(Code.REDACTED_COARSE, made.isCoarse() ? 1 : 0);
+        found.add(Code.REDACTED_WITHOUT, made.picturesMissing());
+        return Optional.of(made.picture());
     }
 
     /** {@return what was read in a page's picture} Where the bundle names words that are gone, that is noted. */
@@ -149,6 +167,7 @@ final class ReadySource implements Closeable {
 
     /** {@return why the n-th leaf, counted from 0, is lost} */
     Code lost(int n) {
+        if (notRedacted.get(n)) return Code.REDACTION_NOT_MADE;
         return tooMuch.get(n) ? Code.PAGE_TOO_MUCH : Code.PAGE_LOST;
     }
 

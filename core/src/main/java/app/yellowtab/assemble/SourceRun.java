@@ -15,6 +15,8 @@ import org.jspecify.annotations.Nullable;
  */
 record SourceRun(List<Leaf> leaves) {
     private static final int MOST_LEAVES = 400;
+    /** Their pictures are in the memory until they are written. */
+    private static final int MOST_REDACTED = 12;
 
     SourceId source() {
         return page(0).source();
@@ -36,8 +38,12 @@ record SourceRun(List<Leaf> leaves) {
         if (start == leaves.size()) return null;
         Content.SourcePage first = (Content.SourcePage) leaves.get(start).content();
         int end = start + 1;
-        while (end < leaves.size() && end - start < MOST_LEAVES && leaves.get(end).content() instanceof Content.SourcePage next
-                && next.source().equals(first.source()) && next.document().equals(first.document())) end++;
+        int redacted = first.look().redactions().isEmpty() ? 0 : 1;
+        while (end < leaves.size() && end - start < MOST_LEAVES && redacted < MOST_REDACTED && leaves.get(end).content() instanceof Content.SourcePage next
+                && next.source().equals(first.source()) && next.document().equals(first.document())) {
+            if (!next.look().redactions().isEmpty()) redacted++;
+            end++;
+        }
         return new SourceRun(leaves.subList(start, end));
     }
 }

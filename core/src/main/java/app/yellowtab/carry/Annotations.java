@@ -6,6 +6,7 @@ import app.yellowtab.carry.part.Destinations;
 import app.yellowtab.carry.part.Layers;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Comments;
+import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -52,11 +53,13 @@ final class Annotations {
     /** What is left of a page's annotations, and what of them is to be drawn on the page instead. */
     record Settled(COSArray kept, List<Drawing> drawings) {}
 
-    Settled settle(COSDictionary page, Changes notes) {
+    /** @param areas that are taken out of the page, in its own coordinates: what touches them goes, but for the look of fields, which is part of the page */
+    Settled settle(COSDictionary page, List<Rectangle2D> areas, Changes notes) {
         Settled settled = new Settled(new COSArray(), new ArrayList<>());
         COSArray all = page.getCOSArray(COSName.ANNOTS);
         Map<COSBase, COSObject> copies = new IdentityHashMap<>();
         Set<COSBase> kept = Collections.newSetFromMap(new IdentityHashMap<>());
+        Set<COSBase> gone = areas.isEmpty() ? Set.of() : gone(all, areas);
         List<PDRectangle> marks = new ArrayList<>();
         for (int i = 0; all != null && i < all.size(); i++) {
             if (!(all.getObject(i) instanceof COSDictionary original) || copies.containsKey(original)) continue;
@@ -65,6 +68,10 @@ final class Annotations {
             String kind = Optional.ofNullable(annotation.getNameAsString(COSName.SUBTYPE)).orElse("");
             List<Drawing> drawings = new ArrayList<>();
             boolean stays = settle(annotation, kind, drawings, notes);
+            if (gone.contains(original)) {
+                stays = false;
+                if (!kind.equals("Widget") && !AnnotationKinds.MEDIA.contains(kind)) drawings.clear();
+            }
             if (stays) {
                 settled.kept.add(copies.get(original));
                 kept.add(original);
@@ -83,6 +90,20 @@ final class Annotations {
         }
         for (int i = 0; i < settled.kept.size(); i++) leadToCopies((COSDictionary) settled.kept.getObject(i), kept, copies);
         return settled;
+    }
+
+    /** {@return the annotations that touch areas, and those that answer or belong to one of them} */
+    private static Set<COSBase> gone(@Nullable COSArray all, List<Rectangle2D> areas) {
+        Set<COSBase> gone = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (int before = -1; before < gone.size(); ) {
+            before = gone.size();
+            for (int i = 0; all != null && i < all.size(); i++) {
+                if (!(all.getObject(i) instanceof COSDictionary annotation)) continue;
+                boolean belongs = gone.contains(annotation.getDictionaryObject(IN_REPLY_TO)) || gone.contains(annotation.getDictionaryObject(COSName.PARENT));
+                if (belongs || RedactedContent.touches(annotation, areas)) gone.add(annotation);
+            }
+        }
+        return gone;
     }
 
     private static boolean overlap(PDRectangle one, PDRectangle other) {

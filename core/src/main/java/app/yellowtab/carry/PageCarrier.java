@@ -14,6 +14,7 @@ import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.Redaction;
 import app.yellowtab.output.FontReference;
 import app.yellowtab.output.MadeStream;
 import app.yellowtab.output.ObjectGraph;
@@ -102,13 +103,14 @@ public final class PageCarrier {
      * @param page   in the source, counted from 1
      * @param look   what is done to it
      * @param words  that were read in its picture, which go behind it
+     * @param instead what it shows where its look takes areas out, which is not empty then; words are those that are left there
      * @param marks  what is set on it
      * @throws IOException      if it cannot be had; the pages before and after it are not touched by that
      * @throws RuntimeException of any kind, for the same reason
      */
-    public CarriedPage carry(int page, PageLook look, Optional<RecognisedPage> words, List<Mark> marks, Changes notes) throws IOException {
+    public CarriedPage carry(int page, PageLook look, Optional<RecognisedPage> words, Optional<RedactedPicture> instead, List<Mark> marks, Changes notes) throws IOException {
         int unreadable = graph.unreadable();
-        Ready ready = ready(page, look, words, notes);
+        Ready ready = ready(page, look, words, instead, notes);
         CarriedPage carried = LeafCloser.close(marks, ready.leaf, ready.shown, setter, graph);
         notes.add(Code.PART_LOST, graph.unreadable() - unreadable);
         return ready.isFollowed ? carried : carried.withAllResources();
@@ -117,11 +119,30 @@ public final class PageCarrier {
     /**
      * {@return a page as it is carried, to be drawn while its source is open: the same without marks}
      *
+     * @param instead as {@link #carry} takes it
      * @throws IOException      as {@link #carry} does
      * @throws RuntimeException of any kind, for the same reason
      */
-    public COSDictionary toBeDrawn(int page, PageLook look) throws IOException {
-        Ready ready = ready(page, look, Optional.empty(), new Changes());
+    public COSDictionary toBeDrawn(int page, PageLook look, Optional<RedactedPicture> instead) throws IOException {
+        return toBeDrawn(ready(page, look, Optional.empty(), instead, new Changes()));
+    }
+
+    /**
+     * {@return a page as it came, to be drawn while its source is open, and have areas taken out of its picture then: without what touches
+     * them and is no part of the page, and without what stays on it for itself}
+     *
+     * @throws IOException      as {@link #carry} does
+     * @throws RuntimeException of any kind, for the same reason
+     */
+    public COSDictionary toBeRedacted(int page, List<Redaction> redactions) throws IOException {
+        COSDictionary from = page(page);
+        COSDictionary to = new COSDictionary();
+        to.setItem(COSName.TYPE, COSName.PAGE);
+        Annotations.Settled settled = begin(from, to, redactions, new Changes());
+        return toBeDrawn(ready(from, to, settled, PageLook.PLAIN, Optional.empty()));
+    }
+
+    private static COSDictionary toBeDrawn(Ready ready) {
         ready.leaf.setItem(COSName.CONTENTS, ready.shown.streams());
         return ready.leaf;
     }
@@ -133,23 +154,53 @@ public final class PageCarrier {
      */
     private record Ready(COSDictionary leaf, LeafCloser.Shown shown, boolean isFollowed) {}
 
-    private Ready ready(int page, PageLook look, Optional<RecognisedPage> words, Changes notes) throws IOException {
-        COSDictionary from = input.pages().get(page - 1);
-        if (!COSName.PAGE.equals(from.getDictionaryObject(COSName.TYPE))) throw new IOException("the page is no page");
-        notes.add(Code.ACTIONS_REMOVED, Actions.countIn(from));
-        if (layers.any() && remover.clear(from)) notes.add(Code.HIDDEN_LAYERS);
-        Annotations.Settled settled = annotations.settle(from, notes);
-        PDPage source = new PDPage(from);
+    private Ready ready(int page, PageLook look, Optional<RecognisedPage> words, Optional<RedactedPicture> instead, Changes notes) throws IOException {
+        if (look.redactions().isEmpty() == instead.isPresent()) throw new IllegalArgumentException("a page has a picture where areas are taken out of it, and nowhere else");
+        COSDictionary from = page(page);
         COSDictionary to = new COSDictionary();
         to.setItem(COSName.TYPE, COSName.PAGE);
+        Annotations.Settled settled = begin(from, to, look.redactions(), notes);
+        PageFrame came = PageFrame.of(new PDPage(to));
+        if (instead.isEmpty()) return ready(from, to, settled, look, words);
+        notes.add(Code.REDACTED, look.redactions().size());
+        Looks.Done looked = carryOut(look, to, settled);
+        COSDictionary resources = new COSDictionary();
+        to.setItem(COSName.RESOURCES, resources);
+        String picture = LeafCloser.add(resources, COSName.XOBJECT, instead.get().picture());
+        String hidden = hidden(Optional.of(HiddenWords.seen(instead.get().words(), came, look)), came, resources);
+        List<COSStream> contents = List.of(new MadeStream(RedactedContent.operators(look, came, picture)));
+        return new Ready(to, new LeafCloser.Shown(looked.setUp() + hidden, contents, ContentScan.EMPTY, ""), true);
+    }
+
+    private COSDictionary page(int page) throws IOException {
+        COSDictionary from = input.pages().get(page - 1);
+        if (!COSName.PAGE.equals(from.getDictionaryObject(COSName.TYPE))) throw new IOException("the page is no page");
+        return from;
+    }
+
+    /** Gives a leaf its boxes; {@return what becomes of the page's annotations, of which those that touch what is taken out go} */
+    private Annotations.Settled begin(COSDictionary from, COSDictionary to, List<Redaction> redactions, Changes notes) throws IOException {
+        notes.add(Code.ACTIONS_REMOVED, Actions.countIn(from));
+        if (layers.any() && remover.clear(from)) notes.add(Code.HIDDEN_LAYERS);
+        PDPage source = new PDPage(from);
         if (boxes(source, to)) notes.add(Code.PAGE_WITHOUT_SIZE);
         if (source.getRotation() != 0) to.setInt(COSName.ROTATE, source.getRotation());
         if (from.getFloat("UserUnit", 1) > 0 && from.containsKey("UserUnit")) to.setFloat("UserUnit", from.getFloat("UserUnit", 1));
-        if (from.getCOSDictionary(COSName.GROUP) != null) to.setItem(COSName.GROUP, from.getItem(COSName.GROUP));
-        PDRectangle media = new PDRectangle(to.getCOSArray(COSName.MEDIA_BOX));
+        return annotations.settle(from, RedactedContent.areas(redactions, PageFrame.of(new PDPage(to))), notes);
+    }
+
+    private static Looks.Done carryOut(PageLook look, COSDictionary to, Annotations.Settled settled) {
         Looks.Done looked = Looks.carryOut(look, to);
         Looks.move(settled.kept(), looked.onto());
         if (settled.kept().size() > 0) to.setItem(COSName.ANNOTS, settled.kept());
+        return looked;
+    }
+
+    private Ready ready(COSDictionary from, COSDictionary to, Annotations.Settled settled, PageLook look, Optional<RecognisedPage> words) throws IOException {
+        PDPage source = new PDPage(from);
+        if (from.getCOSDictionary(COSName.GROUP) != null) to.setItem(COSName.GROUP, from.getItem(COSName.GROUP));
+        PDRectangle media = new PDRectangle(to.getCOSArray(COSName.MEDIA_BOX));
+        Looks.Done looked = carryOut(look, to, settled);
         List<COSStream> contents = PageContents.of(from);
         AtomicBoolean damaged = new AtomicBoolean();
         byte[] unpacked = PageContents.unpacked(contents, () -> damaged.set(true));

@@ -55,7 +55,7 @@ public final class PieceSizes {
     private static PageWeight weight(SourceFiles files, SourceId id, PdfInput input, PageCarrier carrier, int page, Optional<RecognisedPages> recognised) {
         try {
             Optional<RecognisedPage> words = recognised.flatMap(all -> all.page(page));
-            CarriedPage carried = input.page(() -> carrier.carry(page, PageLook.PLAIN, words, List.of(), new Changes()));
+            CarriedPage carried = input.page(() -> carrier.carry(page, PageLook.PLAIN, words, Optional.empty(), List.of(), new Changes()));
             ObjectGraph.Sizes sizes = carried.leaf().sizes(PAGE_BYTES);
             return new PageWeight(sizes.things(), sizes.bytes());
         } catch (IOException | RuntimeException | Error lost) {

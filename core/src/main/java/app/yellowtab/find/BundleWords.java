@@ -95,6 +95,16 @@ public final class BundleWords {
     }
 
     /**
+     * {@return what is read on a page of a source as it came; empty where it has no such page}
+     *
+     * @throws IOException if its file is gone, is locked or cannot be made out
+     */
+    public Optional<BatchPage> page(SourceId id, int page) throws IOException {
+        List<BatchPage> pages = pages(id, () -> false);
+        return page > pages.size() ? Optional.empty() : Optional.of(pages.get(page - 1));
+    }
+
+    /**
      * Makes ready what is searched of a source, so that it is found at once; nothing if it is ready.
      *
      * @param stop asked at every page

@@ -57,9 +57,24 @@ public final class TextReader implements AutoCloseable {
         copy.setMediaBox(original.getMediaBox());
         copy.setCropBox(original.getCropBox());
         copy.setRotation(original.getRotation());
-        stage.addPage(copy);
+        return read(copy);
+    }
+
+    /**
+     * Reads a page that was made of one of the file.
+     *
+     * @param page that has all that it inherits for itself
+     * @throws IOException      if it cannot be read
+     * @throws RuntimeException of any kind, for the same reason
+     */
+    public Read read(COSDictionary page) throws IOException {
+        return read(new PDPage(page));
+    }
+
+    private Read read(PDPage page) throws IOException {
+        stage.addPage(page);
         try {
-            return input.page(() -> stripper.read(stage, copy.getUserUnit() > 0 ? copy.getUserUnit() : 1));
+            return input.page(() -> stripper.read(stage, page.getUserUnit() > 0 ? page.getUserUnit() : 1));
         } finally {
             stage.removePage(0);
         }

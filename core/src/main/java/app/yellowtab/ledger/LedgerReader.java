@@ -3,6 +3,7 @@ package app.yellowtab.ledger;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.page.Sheet;
 import app.yellowtab.pdf.Typeface;
 import java.io.Closeable;
@@ -77,14 +78,24 @@ public final class LedgerReader implements Closeable {
         }
     }
 
-    /** {@return what was done to a page; of what was taken out of it, only how much is known} */
+    /** {@return what was done to a page; in older ledgers nothing was taken out} */
     private static PageLook look(JsonNode node) {
         if (node.isMissingNode()) return PageLook.PLAIN;
         List<Double> crop = each(node.path("crop"), JsonNode::doubleValue);
         List<Double> sheet = each(node.path("sheet"), JsonNode::doubleValue);
         return new PageLook(node.required("turns").asInt(), node.required("straightenDegrees").doubleValue(),
-                crop.size() == 4 ? Optional.of(new Area(crop.get(0), crop.get(1), crop.get(2), crop.get(3))) : Optional.empty(),
-                sheet.size() == 2 ? Optional.of(new Sheet(sheet.get(0), sheet.get(1))) : Optional.empty(), node.required("scale").doubleValue(), List.of());
+                crop.size() == 4 ? Optional.of(area(crop)) : Optional.empty(),
+                sheet.size() == 2 ? Optional.of(new Sheet(sheet.get(0), sheet.get(1))) : Optional.empty(), node.required("scale").doubleValue(),
+                each(node.path("redactions"), LedgerReader::redaction));
+    }
+
+    private static Redaction redaction(JsonNode node) {
+        String printed = node.path("printed").asString("");
+        return new Redaction(area(each(node.required("area"), JsonNode::doubleValue)), printed, !printed.isEmpty());
+    }
+
+    private static Area area(List<Double> sides) {
+        return new Area(sides.get(0), sides.get(1), sides.get(2), sides.get(3));
     }
 
     private static Ledger.Mark mark(JsonNode node) {

@@ -1,7 +1,8 @@
 package app.yellowtab.ledger;
 
-import app.yellowtab.ledger.Ledger.Area;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.Redaction;
 import java.io.Closeable;
 import java.io.OutputStream;
 import java.util.List;
@@ -72,7 +73,7 @@ public final class LedgerWriter implements Closeable {
         json.writeEndObject();
     }
 
-    private void area(String name, Area area) {
+    private void area(String name, Ledger.Area area) {
         json.writeArrayPropertyStart(name);
         for (float side : new float[] {area.left(), area.bottom(), area.right(), area.top()}) json.writeNumber(side);
         json.writeEndArray();
@@ -85,7 +86,15 @@ public final class LedgerWriter implements Closeable {
         look.crop().ifPresent(crop -> numbers("crop", crop.leftMm(), crop.topMm(), crop.widthMm(), crop.heightMm()));
         look.sheet().ifPresent(sheet -> numbers("sheet", sheet.widthMm(), sheet.heightMm()));
         json.writeNumberProperty("scale", look.scale());
-        json.writeNumberProperty("redactions", look.redactions().size());
+        json.writeArrayPropertyStart("redactions");
+        for (Redaction redaction : look.redactions()) {
+            Area area = redaction.area();
+            json.writeStartObject();
+            numbers("area", area.leftMm(), area.topMm(), area.widthMm(), area.heightMm());
+            if (!redaction.printedWords().isEmpty()) json.writeStringProperty("printed", redaction.printedWords());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
         json.writeEndObject();
     }
 

@@ -1,6 +1,7 @@
 package app.yellowtab.picture;
 
 import app.yellowtab.carry.PageCarrier;
+import app.yellowtab.carry.RedactedPicture;
 import app.yellowtab.carry.part.Targets;
 import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.draw.DrawnPage;
@@ -11,11 +12,13 @@ import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.redact.RedactedPages;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSObject;
 import org.apache.pdfbox.pdmodel.DefaultResourceCache;
@@ -79,11 +82,13 @@ final class OpenSources implements Closeable {
          *
          * @throws LostPageException if it cannot be had
          */
-        COSDictionary carried(int page, PageLook look) throws IOException {
+        COSDictionary carried(int page, PageLook look, RedactedPages redacted) throws IOException {
             pictures++;
             if (page > input.pages().size()) throw new IOException("page " + page + " is missing");
             try {
-                return input.page(() -> carrier.toBeDrawn(page, look));
+                Optional<RedactedPicture> instead = look.redactions().isEmpty() ? Optional.empty()
+                        : Optional.of(redacted.page(which.source, input, carrier, page, look.redactions(), which.comments).picture());
+                return input.page(() -> carrier.toBeDrawn(page, look, instead));
             } catch (IOException | RuntimeException | Error e) {
                 throw new LostPageException(e);
             }

@@ -3,9 +3,6 @@ package app.yellowtab.picture;
 import app.yellowtab.assemble.OwnLeafFile;
 import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.draw.DrawnPage;
-import app.yellowtab.finding.Finding.Code;
-import app.yellowtab.finding.Finding;
-import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.ConversionKey;
@@ -14,6 +11,7 @@ import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.redact.RedactedPages;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;
@@ -32,12 +30,14 @@ public final class PageRenderer implements Closeable {
     private final SourceFiles sources;
     private final PictureFiles kept;
     private final OpenSources open;
+    private final RedactedPages redacted;
 
     /** @param kept where pictures are kept */
     public PageRenderer(SourceFiles sources, PictureFiles kept) {
         this.sources = sources;
         this.kept = kept;
         this.open = new OpenSources(sources);
+        this.redacted = new RedactedPages(sources);
     }
 
     /** A picture that may be drawn, and the way to it. */
@@ -129,12 +129,11 @@ public final class PageRenderer implements Closeable {
     }
 
     private Drawn draw(SourceId id, int page, PageLook look, Comments comments, int widthPx) throws IOException {
-        if (!look.redactions().isEmpty()) throw new FindingException(new Finding(Code.REDACTION_NOT_MADE, sources.subject(id, page), ""), null);
         Source source = sources.source(id);
         OpenSources.Lent lent = open.borrow(id, comments);
         boolean isSound = false;
         try {
-            COSDictionary toBeDrawn = lent.carried(page, look);
+            COSDictionary toBeDrawn = lent.carried(page, look, redacted);
             DrawnPage drawn = BoundedRenderer.within(source.bytes(), () -> lent.draw(toBeDrawn, widthPx));
             isSound = true;
             boolean locked = lent.input().neededPassword() || source.about().pages().locked();

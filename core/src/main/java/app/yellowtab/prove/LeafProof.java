@@ -42,6 +42,7 @@ final class LeafProof {
     private final Map<Integer, List<Ledger.Row>> rows;
     private final OwnFonts fonts;
     private final OwnText text;
+    private final RedactionProof redaction;
     private final ObjectGraph graph;
     private final List<Finding> findings = new ArrayList<>();
 
@@ -52,6 +53,7 @@ final class LeafProof {
         this.rows = rows;
         this.fonts = fonts;
         this.text = new OwnText(fonts);
+        this.redaction = new RedactionProof(input);
         this.graph = new ObjectGraph(item -> standIn(item, fonts), Set.of());
     }
 
@@ -90,6 +92,7 @@ final class LeafProof {
         ObjectGraph.Reach reach = graph.reach(alone);
         String fingerprint = graph.fingerprintOf(reach);
         String contentPrint = graph.fingerprintOf(graph.reach(LeafCloser.content(dictionary, item -> fonts.faceOf(item).isPresent())));
+        if (leaf.kind().equals("page") && !leaf.look().redactions().isEmpty()) redaction.fault(leaf.look(), dictionary).ifPresent(fault -> report(leaf, Code.PROOF_REDACTION, fault));
         marks(leaf, text.marks(dictionary));
         rows(leaf, dictionary);
         List<Integer> links = links(dictionary);

@@ -5,12 +5,13 @@ import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.facts.SheetState;
 import app.yellowtab.facts.SheetState.DarkEdges;
 import app.yellowtab.files.Drafts;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -35,7 +36,19 @@ public final class RecognisedFile {
     /** {@return what a file holds; empty where there is none, or it is of another format or damaged} */
     public static Optional<RecognisedPage> read(Path file) {
         if (!Files.exists(file)) return Optional.empty();
-        try (InputStream in = new GZIPInputStream(Files.newInputStream(file))) {
+        try {
+            Optional<RecognisedPage> read = read(Files.readAllBytes(file));
+            if (read.isEmpty()) LoggerFactory.getLogger(RecognisedFile.class).warn("the page is read anew: {}", file);
+            return read;
+        } catch (IOException unreadable) {
+            LoggerFactory.getLogger(RecognisedFile.class).warn("the page is read anew: {}", file, unreadable);
+            return Optional.empty();
+        }
+    }
+
+    /** {@return what a file's bytes hold; empty where they are of another format or damaged} */
+    public static Optional<RecognisedPage> read(byte[] bytes) {
+        try (InputStream in = new GZIPInputStream(new ByteArrayInputStream(bytes))) {
             JsonNode root = MAPPER.readTree(in.readAllBytes());
             int format = root.path("recognised").asInt(0);
             if (format != FORMAT && format != BEFORE_MEASURES) return Optional.empty();
@@ -46,7 +59,7 @@ public final class RecognisedFile {
             root.required("certainties").forEach(one -> certainties.add(one.asInt()));
             return Optional.of(new RecognisedPage(PageText.of(root.required("text").asString(), sides), certainties, root.required("languages").asString(), root.required("engine").asString(), format == FORMAT ? state(root) : oldState(root)));
         } catch (IOException | JacksonException | IllegalArgumentException damaged) {
-            LoggerFactory.getLogger(RecognisedFile.class).warn("the page is read anew: {}", file, damaged);
+            LoggerFactory.getLogger(RecognisedFile.class).info("no words of a page", damaged);
             return Optional.empty();
         }
     }
@@ -63,8 +76,8 @@ public final class RecognisedFile {
                 new DarkEdges(edges.required(0).asDouble(), edges.required(1).asDouble(), edges.required(2).asDouble(), edges.required(3).asDouble()), root.required("fold").asDouble());
     }
 
-    /** Writes what was read, in one step. */
-    public static void write(Path file, RecognisedPage page) throws IOException {
+    /** {@return what a file of it holds} */
+    public static byte[] bytes(RecognisedPage page) throws IOException {
         SheetState state = page.state();
         ObjectNode root = MAPPER.createObjectNode().put("recognised", FORMAT).put("engine", page.engine()).put("languages", page.languages())
                 .put("turns", state.turns()).put("perhapsTurns", state.perhapsTurns()).put("slant", state.slantDegrees()).put("marks", state.markMm()).put("fold", state.foldShare());
@@ -74,15 +87,16 @@ public final class RecognisedFile {
         for (float side : page.text().sides()) sides.add(Math.round(side * HUNDREDTHS));
         ArrayNode certainties = root.putArray("certainties");
         page.certainties().forEach(certainties::add);
-        Files.createDirectories(file.toAbsolutePath().getParent());
-        Path draft = Drafts.beside(file);
-        try {
-            try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(draft))) {
-                out.write(MAPPER.writeValueAsBytes(root));
-            }
-            Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(draft);
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (OutputStream out = new GZIPOutputStream(bytes)) {
+            out.write(MAPPER.writeValueAsBytes(root));
         }
+        return bytes.toByteArray();
+    }
+
+    /** Writes what was read, in one step. */
+    public static void write(Path file, RecognisedPage page) throws IOException {
+        Files.createDirectories(file.toAbsolutePath().getParent());
+        Drafts.write(file, bytes(page));
     }
 }

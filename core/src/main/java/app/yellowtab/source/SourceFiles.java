@@ -61,6 +61,11 @@ public interface SourceFiles {
         return Optional.empty();
     }
 
+    /** {@return the folder in which pages are kept from which areas were taken out; empty where none are kept} */
+    default Optional<Path> redactedFolder() {
+        return Optional.empty();
+    }
+
     /**
      * Opens a source's pages.
      *

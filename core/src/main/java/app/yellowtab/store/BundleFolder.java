@@ -44,12 +44,13 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A bundle on disk: a folder with {@code bundle.json}, the sources in {@code originals}, the pages of those that are no PDF in
- * {@code converted}, what pages are like in {@code facts}, their words in {@code words}, and those that were read in
- * their pictures in {@code recognised}. It holds a lock until closed, so that nobody else saves over it. Safe to share between threads.
+ * {@code converted}, what pages are like in {@code facts}, their words in {@code words}, those that were read in
+ * their pictures in {@code recognised}, and pages from which areas were taken out in {@code redacted}. It holds a lock until closed, so that nobody else saves over it. Safe to share between threads.
  */
 public final class BundleFolder implements Depot, SourceFiles, Closeable {
     public static final String FILE = "bundle.json";
     static final String RECOGNISED = "recognised";
+    static final String REDACTED = "redacted";
     private static final String PREVIOUS = "bundle.previous.json";
 
     private final Path folder;
@@ -260,6 +261,11 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     static String linesName(Source source) {
         String recognised = source.about().recognised();
         return source.pagesKey() + (recognised.isEmpty() ? "" : "." + recognised) + ".lines";
+    }
+
+    @Override
+    public Optional<Path> redactedFolder() {
+        return Optional.of(folder.resolve(REDACTED));
     }
 
     @Override

@@ -2,14 +2,21 @@ package app.yellowtab.store;
 
 import app.yellowtab.files.Drafts;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
+import app.yellowtab.redact.RedactedPages;
 import app.yellowtab.source.RecognisedPages;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
@@ -47,6 +54,26 @@ final class Leftovers {
             }
         }
         recognised(folder, bundle, named);
+        redacted(folder, bundle);
+    }
+
+    /** Pages from which areas were taken out stay as long as the bundle has just these. */
+    private static void redacted(Path folder, Bundle bundle) {
+        List<Path> all = files(folder.resolve(BundleFolder.REDACTED));
+        if (all.isEmpty()) return;
+        Set<String> wanted = new HashSet<>();
+        Map<SourceId, Source> sources = bundle.sourcesById();
+        List<Document> documents = new ArrayList<>(bundle.contents().allDocuments());
+        documents.addAll(bundle.setAside());
+        for (Document document : documents) {
+            for (Run run : document.runs()) {
+                if (!(run instanceof SourcePages pages) || pages.look().redactions().isEmpty() || !sources.containsKey(pages.source())) continue;
+                for (int page = pages.first(); page <= pages.last(); page++) {
+                    wanted.add(RedactedPages.key(sources.get(pages.source()), page, pages.look().redactions(), bundle.fromSources().comments()));
+                }
+            }
+        }
+        for (Path file : all) if (!wanted.contains(String.valueOf(file.getFileName()).replaceFirst("\\.zip$", ""))) delete(file);
     }
 
     /** Words of pages stay as long as there is such a page, whether a source names them yet or not. */

@@ -1,7 +1,6 @@
 package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.yellowtab.finding.Progress;
@@ -13,7 +12,6 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageLook;
-import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.pdf.PageFrame;
@@ -205,7 +203,7 @@ class LooksTests extends OneSource {
                 content.setLineWidth(0);    // in place of the words that the page had
             }
         });
-        assertThat(Files.readString(Ledger.beside(target))).contains("\"look\":{\"turns\":1,\"straightenDegrees\":3.0,\"crop\":[10.0,10.0,190.0,270.0],\"sheet\":[420.0,420.0],\"scale\":0.8,\"redactions\":0}");
+        assertThat(Files.readString(Ledger.beside(target))).contains("\"look\":{\"turns\":1,\"straightenDegrees\":3.0,\"crop\":[10.0,10.0,190.0,270.0],\"sheet\":[420.0,420.0],\"scale\":0.8,\"redactions\":[]}");
         assertThat(SCHEMA.validate(JsonMapper.shared().readTree(Files.readString(Ledger.beside(target))))).isEmpty();
         PDRectangle place = Pdfs.linkAreas(target, 3).getFirst();
         if (comments != Comments.DROPPED) {
@@ -220,12 +218,5 @@ class LooksTests extends OneSource {
             assertThat(to.getTop()).as("the upper corner of the bar, turned as its page is").isCloseTo(Math.round(place.getUpperRightY()), within(25));
             assertThat(to.getLeft()).isCloseTo(Math.round(place.getUpperRightX()), within(25));
         }
-    }
-
-    @Test
-    void whatIsToBeTakenOutStopsTheProductionAsLongAsThatCannotBeDone() {
-        PageLook look = new PageLook(0, 0, Optional.empty(), Optional.empty(), 1, List.of(new Redaction(new Area(10, 10, 50, 5), "privileged")));
-        assertThatThrownBy(() -> produce(look, document -> bar(document, 0, 0))).hasMessageContaining("Parts of S.pdf, page 1, are to be taken out");
-        assertThat(target).doesNotExist();
     }
 }

@@ -43,6 +43,10 @@ public record PageLook(int turns, double straightenDegrees, Optional<Area> crop,
         return new PageLook(turns, degrees, crop, sheet, scale, redactions);
     }
 
+    public PageLook withRedactions(List<Redaction> newRedactions) {
+        return new PageLook(turns, straightenDegrees, crop, sheet, scale, newRedactions);
+    }
+
     public PageLook withCrop(Optional<Area> newCrop) {
         return new PageLook(turns, straightenDegrees, newCrop, sheet, scale, redactions);
     }

@@ -67,6 +67,10 @@ public record Source(SourceId id, String fileName, String storedName, SourceKind
         return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, date, about.withOrigins(about.titleFrom(), from), conversion);
     }
 
+    public Source withBookmarks(List<SourceBookmark> newBookmarks) {
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, newBookmarks, proposedTitle, proposedDate, about, conversion);
+    }
+
     public Source withAbout(About newAbout) {
         return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, proposedDate, newAbout, conversion);
     }

@@ -1,0 +1,145 @@
+package app.yellowtab.edit.page;
+
+import app.yellowtab.facts.PageShape;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.page.Area;
+import app.yellowtab.model.page.LookedPage;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.Redaction;
+import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.source.Source;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
+import java.awt.geom.Rectangle2D;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/** Says what is taken out of pages, and takes that back. */
+public final class Redacting {
+    private static final double PT_A_MM = 72 / 25.4;
+    private static final double TENTHS = 10;
+
+    private Redacting() {}
+
+    /**
+     * {@return the bundle with areas of a page redacted, and of the other half of its sheet where that was divided} What lies off the page is
+     * left out; so is what is redacted already.
+     *
+     * @param seen in millimetres from the upper left of the page as it is seen
+     */
+    public static Bundle redacted(Bundle bundle, PageKey page, List<Area> seen, String reason, boolean printed) {
+        Optional<SourcePages> its = find(bundle, page);
+        Optional<PageShape> shape = its.flatMap(pages -> shape(bundle, pages, page.page()));
+        if (shape.isEmpty()) return bundle;
+        List<Redaction> more = new ArrayList<>();
+        for (Area area : seen) came(shape.get(), its.get().look(), area).ifPresent(came -> more.add(new Redaction(came, reason, printed)));
+        return changed(bundle, halves(bundle, page), before -> {
+            List<Redaction> all = new ArrayList<>(before);
+            for (Redaction redaction : more) if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
+            return all;
+        });
+    }
+
+    /** {@return the bundle with an area of a page taken back} */
+    public static Bundle takenBack(Bundle bundle, PageKey page, Area came) {
+        return changed(bundle, halves(bundle, page), before -> before.stream().filter(known -> !known.area().equals(came)).toList());
+    }
+
+    /** {@return the bundle with all areas of pages taken back} */
+    public static Bundle allTakenBack(Bundle bundle, Set<PageKey> pages) {
+        return changed(bundle, pages, before -> List.of());
+    }
+
+    /** {@return the bundle with another reason for an area of a page} */
+    public static Bundle reasoned(Bundle bundle, PageKey page, Area came, String reason, boolean printed) {
+        return changed(bundle, halves(bundle, page), before -> before.stream().map(known -> known.area().equals(came) ? new Redaction(came, reason, printed) : known).toList());
+    }
+
+    /** {@return the bundle with all of these areas redacted on other pages too that show the same page of the same source} */
+    public static Bundle everywhere(Bundle bundle, PageKey page) {
+        Optional<SourcePages> its = find(bundle, page);
+        if (its.isEmpty()) return bundle;
+        Set<PageKey> same = new HashSet<>();
+        for (Document document : bundle.contents().allDocuments()) {
+            for (Run run : document.runs()) {
+                if (run instanceof SourcePages other && other.source().equals(its.get().source()) && other.first() <= page.page() && page.page() <= other.last()) same.add(new PageKey(other.id(), page.page()));
+            }
+        }
+        return changed(bundle, same, before -> {
+            List<Redaction> all = new ArrayList<>(before);
+            for (Redaction redaction : its.get().look().redactions()) if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
+            return all;
+        });
+    }
+
+    private static Bundle changed(Bundle bundle, Set<PageKey> pages, UnaryOperator<List<Redaction>> change) {
+        return PageEdits.looked(bundle, pages, look -> look.withRedactions(change.apply(look.redactions())));
+    }
+
+    /** {@return what is redacted on a page; nothing of pages of ours} */
+    public static List<Redaction> on(Bundle bundle, PageKey page) {
+        return find(bundle, page).map(pages -> pages.look().redactions()).orElse(List.of());
+    }
+
+    private static Optional<SourcePages> find(Bundle bundle, PageKey page) {
+        for (Document document : bundle.contents().allDocuments()) {
+            for (Run run : document.runs()) if (run instanceof SourcePages its && its.id().equals(page.run()) && its.first() <= page.page() && page.page() <= its.last()) return Optional.of(its);
+        }
+        return Optional.empty();
+    }
+
+    /** {@return a page, and the other half of its sheet} A crop hides what is there: what goes must go from both. */
+    private static Set<PageKey> halves(Bundle bundle, PageKey page) {
+        Set<PageKey> both = new HashSet<>(Set.of(page));
+        for (Document document : bundle.contents().allDocuments()) {
+            for (int i = 1; i < document.runs().size(); i++) {
+                if (!(document.runs().get(i) instanceof SourcePages second && second.isOtherHalfOf(document.runs().get(i - 1)))) continue;
+                PageKey one = document.runs().get(i - 1).key(1);
+                PageKey other = second.key(1);
+                if (one.equals(page) || other.equals(page)) both.addAll(List.of(one, other));
+            }
+        }
+        return both;
+    }
+
+    private static Optional<PageShape> shape(Bundle bundle, SourcePages pages, int page) {
+        Source source = bundle.sourcesById().get(pages.source());
+        return source == null ? Optional.empty() : source.about().pages().shape(page);
+    }
+
+    /** {@return an area as it lies on the page as it came; empty where it is off the page} One that lies askew there becomes the area around it. */
+    public static Optional<Area> came(PageShape shape, PageLook look, Area seen) {
+        LookedPage looked = LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), look);
+        try {
+            AffineTransform back = looked.matrix().createInverse();
+            Rectangle2D whole = new Rectangle2D.Double(0, 0, shape.seenWidthPt(), shape.seenHeightPt());
+            Rectangle2D box = back.createTransformedShape(LookedPage.asCame(seen, looked.heightPt())).getBounds2D().createIntersection(whole);
+            return box.getWidth() > 0 && box.getHeight() > 0 ? Optional.of(area(box, shape.seenHeightPt())) : Optional.empty();
+        } catch (NoninvertibleTransformException e) {
+            throw new IllegalStateException("looks can be undone", e);
+        }
+    }
+
+    /** {@return where an area of the page as it came is seen; empty where it is not} */
+    public static Optional<Area> seen(PageShape shape, PageLook look, Area came) {
+        LookedPage looked = LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), look);
+        Rectangle2D box = looked.matrix().createTransformedShape(LookedPage.asCame(came, shape.seenHeightPt())).getBounds2D().createIntersection(looked.shown());
+        return box.getWidth() > 0 && box.getHeight() > 0 ? Optional.of(new Area(box.getMinX() / PT_A_MM, (looked.heightPt() - box.getMaxY()) / PT_A_MM, box.getWidth() / PT_A_MM, box.getHeight() / PT_A_MM)) : Optional.empty();
+    }
+
+    /** {@return a box in tenths of a millimetre, rounded outward: nothing that was drawn over may stand beside it} */
+    private static Area area(Rectangle2D box, double heightPt) {
+        double left = Math.floor(box.getMinX() / PT_A_MM * TENTHS) / TENTHS;
+        double top = Math.floor((heightPt - box.getMaxY()) / PT_A_MM * TENTHS) / TENTHS;
+        double right = Math.ceil(box.getMaxX() / PT_A_MM * TENTHS) / TENTHS;
+        double bottom = Math.ceil((heightPt - box.getMinY()) / PT_A_MM * TENTHS) / TENTHS;
+        return new Area(left, top, Math.max(1 / TENTHS, right - left), Math.max(1 / TENTHS, bottom - top));
+    }
+}

@@ -1,0 +1,127 @@
+package app.yellowtab.prove;
+
+import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.PageText.Word;
+import app.yellowtab.input.PdfInput;
+import app.yellowtab.inspect.TextReader;
+import app.yellowtab.model.page.LookedPage;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.Redaction;
+import app.yellowtab.pdf.PageFrame;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Rectangle2D;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
+import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+
+/**
+ * Proves that nothing is left on a page of what was taken out of it: it draws with one picture and nothing else, that is black inside of the
+ * areas, no word touches one, and no annotation does. For one thread.
+ */
+final class RedactionProof {
+    private static final double PT_A_MM = 72 / 25.4;
+    /** A photograph's packing leaves a trace of what stands beside an area, so many dots inside of it. */
+    private static final int RIM = 8;
+    private static final int BLACK = 64;
+    /** Words at the very edge of an area are told by a box that is a little too large. */
+    private static final double NEAR_PT = 0.2;
+
+    private final PdfInput input;
+
+    RedactionProof(PdfInput input) {
+        this.input = input;
+    }
+
+    /** {@return what is left, in a few words; empty for nothing} */
+    Optional<String> fault(PageLook look, COSDictionary page) throws IOException {
+        COSDictionary resources = page.getCOSDictionary(COSName.RESOURCES);
+        COSDictionary drawn = resources == null ? null : resources.getCOSDictionary(COSName.XOBJECT);
+        if (drawn == null || drawn.size() != 1 || !(drawn.getDictionaryObject(drawn.keySet().iterator().next()) instanceof COSStream picture)
+                || !COSName.IMAGE.equals(picture.getCOSName(COSName.SUBTYPE))) return Optional.of("it is not one picture");
+        if (resources.containsKey(COSName.PATTERN) || resources.containsKey(COSName.SHADING) || resources.containsKey(COSName.PROPERTIES)) return Optional.of("it draws with more than its picture");
+        AffineTransform placed = PicturePlace.of(new PDPage(page));
+        if (placed == null) return Optional.of("its picture is not drawn once");
+        // One unit of the picture's square is the page as it came.
+        double unit = LookedPage.keepsItsCoordinates(look) ? page.getFloat("UserUnit", 1) : 1;
+        double wide = Math.hypot(placed.getScaleX(), placed.getShearY()) * unit / look.scale();
+        double high = Math.hypot(placed.getScaleY(), placed.getShearX()) * unit / look.scale();
+        BufferedImage image = new PDImageXObject(new PDStream(picture), null).getImage();
+        List<Word> words = words(page);
+        PageFrame frame = PageFrame.of(new PDPage(page));
+        for (Redaction redaction : look.redactions()) {
+            Rectangle2D area = LookedPage.asCame(redaction.area(), high).createIntersection(new Rectangle2D.Double(0, 0, wide, high));
+            if (!(area.getWidth() > 0 && area.getHeight() > 0)) continue;
+            if (!isBlack(image, area, wide, high)) return Optional.of("its picture is not black in an area");
+            AffineTransform onPage = new AffineTransform(placed);
+            onPage.scale(1 / wide, 1 / high);
+            Shape own = onPage.createTransformedShape(area);
+            Optional<String> word = words.stream().filter(one -> touches(one, own, frame)).map(Word::text).findFirst();
+            if (word.isPresent()) return Optional.of("a word touches an area");
+            if (annotationTouches(page, own)) return Optional.of("an annotation touches an area");
+        }
+        return Optional.empty();
+    }
+
+    private static boolean isBlack(BufferedImage image, Rectangle2D area, double wide, double high) {
+        double across = image.getWidth() / wide;
+        double down = image.getHeight() / high;
+        int left = (int) Math.ceil(area.getMinX() * across);
+        int right = (int) Math.floor(area.getMaxX() * across);
+        int top = (int) Math.ceil((high - area.getMaxY()) * down);
+        int bottom = (int) Math.floor((high - area.getMinY()) * down);
+        int rimX = Math.min(RIM, (right - left) / 4);
+        int rimY = Math.min(RIM, (bottom - top) / 4);
+        for (int y = Math.max(0, top + rimY); y < Math.min(image.getHeight(), bottom - rimY); y++) {
+            for (int x = Math.max(0, left + rimX); x < Math.min(image.getWidth(), right - rimX); x++) {
+                int dot = image.getRGB(x, y);
+                if ((dot >> 16 & 255) > BLACK || (dot >> 8 & 255) > BLACK || (dot & 255) > BLACK) return false;
+            }
+        }
+        return true;
+    }
+
+    private List<Word> words(COSDictionary page) throws IOException {
+        COSDictionary alone = new COSDictionary(page);
+        alone.removeItem(COSName.PARENT);
+        COSArray contents = page.getCOSArray(COSName.CONTENTS);
+        // The marks stand in the last stream, and may stand on an area.
+        COSArray below = new COSArray();
+        for (int i = 0; contents != null && i < contents.size() - 1; i++) below.add(contents.get(i));
+        alone.setItem(COSName.CONTENTS, below);
+        try (TextReader reader = new TextReader(input)) {
+            PageText text = reader.read(alone).text();
+            List<Word> words = new ArrayList<>();
+            text.lines().forEach(words::addAll);
+            return words;
+        }
+    }
+
+    /** Words are told as they are seen, from the upper left. */
+    private static boolean touches(Word word, Shape area, PageFrame frame) {
+        Rectangle2D seen = new Rectangle2D.Double(word.leftMm() * PT_A_MM + NEAR_PT, frame.heightPt() - (word.topMm() + word.heightMm()) * PT_A_MM + NEAR_PT,
+                Math.max(0.1, word.widthMm() * PT_A_MM - 2 * NEAR_PT), Math.max(0.1, word.heightMm() * PT_A_MM - 2 * NEAR_PT));
+        return area.intersects(frame.fromReader().createAffineTransform().createTransformedShape(seen).getBounds2D());
+    }
+
+    private static boolean annotationTouches(COSDictionary page, Shape area) {
+        COSArray annotations = page.getCOSArray(COSName.ANNOTS);
+        for (int i = 0; annotations != null && i < annotations.size(); i++) {
+            COSArray sides = annotations.getObject(i) instanceof COSDictionary annotation ? annotation.getCOSArray(COSName.RECT) : null;
+            if (sides == null || sides.size() < 4) return true;
+            PDRectangle place = new PDRectangle(sides);
+            if (area.intersects(place.getLowerLeftX(), place.getLowerLeftY(), place.getWidth(), place.getHeight())) return true;
+        }
+        return false;
+    }
+}
