@@ -66,7 +66,7 @@ final class Shell extends StackPane {
         this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
         this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates));
         this.produce = new ProduceStage(workspace, dialogs, opener);
-        this.reader = new Reader(workspace, pictures, reference);
+        this.reader = new Reader(workspace, pictures, reference, dialogs);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, help::toggle);
         this.status = new StatusBar(workspace, recognising);
@@ -165,6 +165,10 @@ final class Shell extends StackPane {
                 if (typing || !reader.isVisible()) return false;
                 reader.copyReference();
             }
+            case REDACT -> {
+                if (typing || !reader.isVisible()) return false;
+                reader.redact();
+            }
             case HELP -> help.toggle();
             case NEXT_LEAF, PREVIOUS_LEAF -> {
                 // A list that can be paged through keeps these keys for itself.
@@ -181,6 +185,8 @@ final class Shell extends StackPane {
             }
             default -> {
                 if (shortcut == Shortcut.SELECT_ALL && reader.hasPage()) return reader.chooseAll();
+                // On the page it takes back what was redacted, and never an entry out of the index.
+                if (shortcut == Shortcut.TAKE_OUT && reader.hasPage()) return false;
                 return switch (workspace.stageProperty().get()) {
                     case GATHER -> gather.run(shortcut, typing);
                     case CUT -> cut.run(shortcut, typing);

@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import javafx.geometry.Point2D;
 import javafx.geometry.VPos;
@@ -116,13 +117,26 @@ public final class PagePane extends Region {
     /** Lets areas be drawn with the mouse; each is given when the mouse is let go. */
     public void onDrawn(Consumer<Area> take) {
         setCursor(Cursor.CROSSHAIR);
+        onDrawn(() -> true, take);
+    }
+
+    /**
+     * Lets areas be drawn with the mouse.
+     *
+     * @param active whether they can be, asked at every move
+     */
+    public void onDrawn(BooleanSupplier active, Consumer<Area> take) {
         double[] begun = new double[2];
         addEventHandler(MouseEvent.MOUSE_PRESSED, event -> {
             begun[0] = event.getX();
             begun[1] = event.getY();
         });
-        addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> between(begun, event).ifPresent(area -> mark(List.of(area))));
-        addEventHandler(MouseEvent.MOUSE_RELEASED, event -> between(begun, event).ifPresent(take));
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> {
+            if (active.getAsBoolean()) between(begun, event).ifPresent(area -> mark(List.of(area)));
+        });
+        addEventHandler(MouseEvent.MOUSE_RELEASED, event -> {
+            if (active.getAsBoolean()) between(begun, event).ifPresent(take);
+        });
     }
 
     /** {@return the area between two places of the mouse; empty where it is too small to be meant, or off the page} */

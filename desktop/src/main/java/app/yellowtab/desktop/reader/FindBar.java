@@ -34,11 +34,15 @@ final class FindBar extends VBox {
     private final ListView<FindDesk.Row> results = new ListView<>();
     private final Subscription subscription;
     private final PauseTransition later = new PauseTransition(NOW_AND_THEN);
+    private final Button redact = Controls.button("find.redact", () -> { });
+    private boolean redacts;
     private boolean showing;
 
-    FindBar(FindDesk desk) {
+    /** @param redacting goes through what was found, to redact it */
+    FindBar(FindDesk desk, Runnable redacting) {
         super(2);
         this.desk = desk;
+        redact.setOnAction(event -> redacting.run());
         words.setId("find-words");
         words.setPromptText(Words.of("find.prompt"));
         words.setAccessibleText(Words.of("find.prompt"));
@@ -66,13 +70,19 @@ final class FindBar extends VBox {
         results.getSelectionModel().selectedItemProperty().subscribe(chosen -> {
             if (chosen != null && !showing) desk.goTo(chosen);
         });
-        getChildren().addAll(row, said, results);
+        getChildren().addAll(row, said, results, redact);
         subscription = desk.stateProperty().subscribe(this::show);
     }
 
     void dispose() {
         subscription.unsubscribe();
         later.stop();
+    }
+
+    /** Offers to redact what was found, or does not. */
+    void offerRedacting(boolean offered) {
+        redacts = offered;
+        show(desk.stateProperty().get());
     }
 
     /** Puts the keyboard where words are typed. */
@@ -98,6 +108,7 @@ final class FindBar extends VBox {
                 : Words.of("find.hits", now.current() + 1, count, now.found().size(), now.looked().map(at -> ": " + at.around()).orElse(""));
         said.setText(text + (now.unread() > 0 ? " " + Words.of("find.unread", now.unread()) : ""));
         Controls.show(said, !said.getText().isEmpty());
+        Controls.show(redact, redacts && count > 0);
         previous.setDisable(count == 0);
         next.setDisable(count == 0);
         if (!now.searches()) {

@@ -8,6 +8,7 @@ import app.yellowtab.model.page.Area;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.input.Clipboard;
@@ -24,6 +25,8 @@ final class PageSelection {
     private final Consumer<String> chosen;
     private List<List<Word>> lines = List.of();
     private List<Word> words = List.of();
+    private PageText text = PageText.NONE;
+    private boolean enabled = true;
     private int from = -1;
     private int to = -1;
 
@@ -35,11 +38,36 @@ final class PageSelection {
         page.addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
     }
 
+    /** Lets words be chosen with the mouse, or not. */
+    void enable(boolean on) {
+        enabled = on;
+        page.setCursor(on ? words.isEmpty() ? Cursor.DEFAULT : Cursor.TEXT : Cursor.CROSSHAIR);
+        if (!on) choose(-1, -1);
+    }
+
+    /** {@return the words of the page} */
+    PageText text() {
+        return text;
+    }
+
+    /** {@return the words that are chosen, line by line} */
+    List<List<Word>> chosenLines() {
+        List<List<Word>> chosen = new ArrayList<>();
+        int at = 0;
+        for (List<Word> line : lines) {
+            List<Word> its = new ArrayList<>();
+            for (Word word : line) if (isChosen(at++)) its.add(word);
+            if (!its.isEmpty()) chosen.add(its);
+        }
+        return chosen;
+    }
+
     /** Takes the words of another page; none are chosen then. */
-    void show(PageText text) {
-        lines = text.lines();
+    void show(PageText newText) {
+        text = newText;
+        lines = newText.lines();
         words = lines.stream().flatMap(List::stream).toList();
-        page.setCursor(words.isEmpty() ? Cursor.DEFAULT : Cursor.TEXT);
+        if (enabled) page.setCursor(words.isEmpty() ? Cursor.DEFAULT : Cursor.TEXT);
         choose(-1, -1);
     }
 
@@ -50,7 +78,7 @@ final class PageSelection {
     }
 
     private void press(MouseEvent event) {
-        if (event.getButton() != MouseButton.PRIMARY) return;
+        if (!enabled || event.getButton() != MouseButton.PRIMARY) return;
         page.requestFocus();
         int at = nearest(event);
         boolean word = event.getClickCount() == 2;
@@ -63,6 +91,7 @@ final class PageSelection {
     }
 
     private void drag(MouseEvent event) {
+        if (!enabled) return;
         int at = nearest(event);
         if (from < 0) from = at;
         if (from >= 0 && at >= 0) choose(from, at);
@@ -71,15 +100,8 @@ final class PageSelection {
     private void choose(int first, int last) {
         from = first;
         to = last;
-        List<Area> areas = new ArrayList<>();
-        int at = 0;
-        for (List<Word> line : lines) {
-            List<Word> its = new ArrayList<>();
-            for (Word word : line) if (isChosen(at++)) its.add(word);
-            if (!its.isEmpty()) areas.add(around(its));
-        }
-        page.mark(Styles.CHOSEN_WORDS, areas);
-        chosen.accept(text());
+        page.mark(Styles.CHOSEN_WORDS, chosenLines().stream().map(PageSelection::around).toList());
+        chosen.accept(chosenText());
     }
 
     private boolean isChosen(int word) {
@@ -87,24 +109,13 @@ final class PageSelection {
     }
 
     /** {@return the words that are chosen, line by line} */
-    String text() {
-        StringBuilder text = new StringBuilder();
-        int at = 0;
-        for (List<Word> line : lines) {
-            boolean begun = false;
-            for (Word word : line) {
-                if (!isChosen(at++)) continue;
-                if (!text.isEmpty()) text.append(begun ? ' ' : '\n');
-                text.append(word.text());
-                begun = true;
-            }
-        }
-        return text.toString();
+    String chosenText() {
+        return chosenLines().stream().map(line -> line.stream().map(Word::text).collect(Collectors.joining(" "))).collect(Collectors.joining("\n"));
     }
 
     /** Copies what is chosen; {@return whether anything is} */
     boolean copy() {
-        String text = text();
+        String text = chosenText();
         if (text.isEmpty()) return false;
         ClipboardContent content = new ClipboardContent();
         content.putString(text);

@@ -3,7 +3,12 @@ package app.yellowtab.desktop.reader;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.pages.PagePictures;
+import app.yellowtab.desktop.redact.RedactBar;
+import app.yellowtab.desktop.redact.RedactDesk;
+import app.yellowtab.desktop.redact.RedactHand;
 import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -25,6 +30,7 @@ import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -35,6 +41,7 @@ import javafx.util.Duration;
 import javafx.util.Subscription;
 import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
 
 /** Shows one leaf as it will be produced, with its number, and goes to any other. */
 public final class Reader extends VBox {
@@ -61,6 +68,10 @@ public final class Reader extends VBox {
     private final PageSelection selection = new PageSelection(page, this::showChosen);
     private final BundleWords words;
     private Marked marked = new Marked(null, "", -1);
+    private final RedactDesk redacting;
+    private final RedactBar redactBar;
+    private final RedactHand hand;
+    private final ToggleButton redact = new ToggleButton();
     private final FindDesk finding;
     private final FindBar find;
     private final ReferenceMenu reference;
@@ -71,13 +82,16 @@ public final class Reader extends VBox {
     private final Subscription subscription;
 
     /** @param kept how the user writes references to pages */
-    public Reader(Workspace workspace, PagePictures pictures, KeptReference kept) {
+    public Reader(Workspace workspace, PagePictures pictures, KeptReference kept, FileDialogs dialogs) {
         super(8);
         this.workspace = workspace;
         this.pictures = pictures;
         this.words = new BundleWords(workspace.folder());
         this.finding = new FindDesk(workspace, words);
-        this.find = new FindBar(finding);
+        this.redacting = new RedactDesk(workspace, words);
+        this.redactBar = new RedactBar(redacting, workspace, dialogs);
+        this.hand = new RedactHand(redacting, page, selection::text);
+        this.find = new FindBar(finding, this::redactHits);
         this.reference = new ReferenceMenu(workspace, kept);
         page.setFocusTraversable(true);
         page.hoverProperty().subscribe(at -> {
@@ -101,7 +115,12 @@ public final class Reader extends VBox {
         });
         HBox head = new HBox(6, Controls.iconButton(Feather.CHEVRON_LEFT, "reader.previous", () -> step(-1)),
                 Controls.label(Words.of("reader.leaf"), Styles.SMALL), number, of,
-                Controls.iconButton(Feather.CHEVRON_RIGHT, "reader.next", () -> step(1)), reference);
+                Controls.iconButton(Feather.CHEVRON_RIGHT, "reader.next", () -> step(1)), redact, reference);
+        redact.setId("reader-redact");
+        redact.setGraphic(new FontIcon(Feather.EYE_OFF));
+        redact.getStyleClass().add(Styles.QUIET);
+        Controls.describe(redact, Words.of("reader.redact", Shortcut.REDACT.shown()));
+        redact.setOnAction(event -> redact());
         head.setAlignment(Pos.CENTER);
         paper.setMinSize(0, 0);
         paper.setAlignment(Pos.TOP_CENTER);
@@ -115,10 +134,11 @@ public final class Reader extends VBox {
         what.setAlignment(Pos.CENTER);
         what.setTextAlignment(TextAlignment.CENTER);
         what.setMaxWidth(Double.MAX_VALUE);
-        getChildren().addAll(head, find, what, remark, paper, chosen);
+        getChildren().addAll(head, find, redactBar, what, remark, paper, chosen);
         getStyleClass().add(Styles.READER);
         subscription = Subscription.combine(workspace.onPlan(plan -> show()),
-                workspace.onLeaf(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> markHits()));
+                workspace.onLeaf(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> markHits()),
+                redacting.stateProperty().map(RedactDesk.State::isOn).subscribe(this::showGlass));
     }
 
     /** Puts the keyboard in the number field. */
@@ -130,6 +150,26 @@ public final class Reader extends VBox {
     /** Puts the keyboard where words are typed that are looked for. */
     public void askForWords() {
         find.ask();
+    }
+
+    /** Redacts the words that are chosen on the page; where none are, it puts the glass over the pages, or takes it away. */
+    public void redact() {
+        List<List<PageText.Word>> lines = selection.chosenLines();
+        redacting.turnOn(!lines.isEmpty() || !redacting.stateProperty().get().isOn());
+        if (!lines.isEmpty()) redacting.drawWords(lines);
+        page.requestFocus();
+    }
+
+    private void redactHits() {
+        FindDesk.State state = finding.stateProperty().get();
+        redacting.walk(state.sought(), state.found().stream().map(BundleWords.Found::leaf).toList());
+    }
+
+    private void showGlass(boolean on) {
+        redact.setSelected(on);
+        selection.enable(!on);
+        find.offerRedacting(on);
+        show();
     }
 
     /** Copies the words that are chosen on the page; {@return whether any are} */
@@ -213,7 +253,7 @@ public final class Reader extends VBox {
         if (hasWords) return;
         hasWords = true;
         int mine = ++asked;
-        Leaf leaf = read();
+        Leaf leaf = redacting.seen(read());
         workspace.jobs().quietly(() -> {
             try {
                 return words.of(leaf);
@@ -230,6 +270,9 @@ public final class Reader extends VBox {
         finding.dispose();
         find.dispose();
         reference.dispose();
+        redactBar.dispose();
+        hand.dispose();
+        redacting.dispose();
         withdraw();
     }
 
@@ -250,7 +293,7 @@ public final class Reader extends VBox {
 
     private void show() {
         Plan plan = workspace.plan();
-        Leaf leaf = read();
+        Leaf leaf = redacting.seen(read());
         showNumber();
         of.setText(Words.of("reader.of", plan.lastNumber()));
         reference.showReference();
@@ -263,7 +306,7 @@ public final class Reader extends VBox {
         for (int near : NEIGHBOURS) {
             int index = leaf.index() + near;
             if (index < 0 || index >= plan.pageCount()) continue;
-            requests.add(pictures.request(pictures.renderer().leaf(plan, plan.leaf(index), WIDTH_PX), Urgency.SOON, ready -> { }));
+            requests.add(pictures.request(pictures.renderer().leaf(plan, redacting.seen(plan.leaf(index)), WIDTH_PX), Urgency.SOON, ready -> { }));
         }
     }
 

@@ -12,7 +12,7 @@ public enum Shortcut {
     RENAME("F2"), TAKE_OUT("Delete"), SELECT_ALL("Shortcut+A"),
     MOVE_UP("Alt+Up"), MOVE_DOWN("Alt+Down"), NEST("Alt+Right"), UN_NEST("Alt+Left"),
     SET_CUT("Space"), NEXT_CUT("N"), PREVIOUS_CUT("P"), SHOW_LARGE("Enter"),
-    PAGES("Shortcut+L"), TURN_LEFT("L"), TURN_RIGHT("R"),
+    PAGES("Shortcut+L"), REDACT("Shortcut+R"), TURN_LEFT("L"), TURN_RIGHT("R"),
     GO_TO("Shortcut+G"), FIND("Shortcut+F"), COPY("Shortcut+C"), COPY_REFERENCE("Shortcut+Shift+C"), NEXT_LEAF("Page Down"), PREVIOUS_LEAF("Page Up"),
     HELP("F1");
 

@@ -1,0 +1,99 @@
+package app.yellowtab.desktop.redact;
+
+import app.yellowtab.desktop.redact.RedactDesk.State;
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+
+/** What can be done while pages are redacted: the reason, taking back, going through hits, the schedule. */
+public final class RedactBar extends VBox {
+    private final RedactDesk desk;
+    private final TextField reason = new TextField();
+    private final CheckBox printed = new CheckBox(Words.of("redact.printed"));
+    private final Label counted = Controls.label("", Styles.SMALL);
+    private final Button back = Controls.button("redact.takeBack", () -> { });
+    private final Label hit = Controls.paragraph("", Styles.SMALL);
+    private final Button redact = Controls.button("redact.hit", () -> { });
+    private final VBox walk;
+    private final Label said = Controls.paragraph("", Styles.SMALL);
+    private final Subscription subscription;
+
+    public RedactBar(RedactDesk desk, Workspace workspace, FileDialogs dialogs) {
+        super(6);
+        this.desk = desk;
+        setId("redact-bar");
+        getStyleClass().add(Styles.REDACT_BAR);
+        reason.setId("redact-reason");
+        reason.setPromptText(Words.of("redact.reason"));
+        reason.setAccessibleText(Words.of("redact.reason"));
+        HBox.setHgrow(reason, Priority.ALWAYS);
+        reason.setOnAction(event -> take());
+        reason.focusedProperty().subscribe(focused -> {
+            if (!focused) take();
+        });
+        printed.setId("redact-printed");
+        printed.setMinWidth(USE_PREF_SIZE);
+        printed.setOnAction(event -> take());
+        HBox why = new HBox(8, reason, printed);
+        why.setAlignment(Pos.CENTER_LEFT);
+        back.setOnAction(event -> desk.takeBack());
+        counted.setId("redact-counted");
+        MenuButton more = new MenuButton(Words.of("redact.more"));
+        more.setId("redact-more");
+        more.getItems().setAll(item("redact.takeBackPage", desk::takeBackPage), item("redact.takeBackAll", desk::takeBackAll),
+                item("redact.schedule", () -> dialogs.saveAs(Words.of("redact.schedule"), workspace.folder().path().resolve(Words.of("redact.scheduleFile") + ".docx")).ifPresent(desk::writeSchedule)));
+        HBox acts = new HBox(8, counted, Controls.spring(), back, more);
+        acts.setAlignment(Pos.CENTER_LEFT);
+        redact.setOnAction(event -> desk.decide(true));
+        hit.setId("redact-hitWords");
+        walk = new VBox(4, hit, new FlowPane(6, 6, redact, Controls.button("redact.leave", () -> desk.decide(false)), Controls.button("redact.end", desk::endWalk)));
+        said.setId("redact-said");
+        getChildren().addAll(Controls.paragraph(Words.of("redact.how"), Styles.SMALL), why, acts, walk, said);
+        subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), desk.saidProperty().subscribe(words -> {
+            said.setText(words);
+            Controls.show(said, !words.isEmpty());
+        }));
+    }
+
+    public void dispose() {
+        subscription.unsubscribe();
+    }
+
+    private static MenuItem item(String key, Runnable action) {
+        MenuItem item = new MenuItem(Words.of(key));
+        item.setId(key.replace('.', '-'));
+        item.setMnemonicParsing(false);
+        item.setOnAction(event -> action.run());
+        return item;
+    }
+
+    private void take() {
+        desk.reason(reason.getText(), printed.isSelected());
+    }
+
+    private void show(State state) {
+        Controls.show(this, state.isOn());
+        if (!reason.isFocused() && !reason.getText().equals(state.reason())) reason.setText(state.reason());
+        printed.setSelected(state.printed());
+        counted.setText(Words.of(state.chosen() < 0 ? "redact.counted" : "redact.chosen", state.redactions().size(), state.chosen() + 1));
+        back.setDisable(state.redactions().isEmpty());
+        Controls.show(walk, state.walk().isPresent());
+        boolean begins = state.walk().isPresent() && hit.getText().isEmpty();
+        hit.setText(state.walk().map(its -> Words.of("redact.at", its.at() + 1, its.hits().size(), its.hit().around())).orElse(""));
+        if (begins) redact.requestFocus();
+    }
+}
