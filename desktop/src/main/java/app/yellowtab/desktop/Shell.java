@@ -80,7 +80,10 @@ final class Shell extends StackPane {
         frame.setBottom(status);
         getChildren().addAll(frame, help);
         getStyleClass().add(Styles.DESK);
-        subscription = workspace.stageProperty().subscribe(this::showStage);
+        subscription = Subscription.combine(workspace.stageProperty().subscribe(this::showStage), reader.largeProperty().subscribe(large -> {
+            Controls.show(middle, !large);
+            HBox.setHgrow(reader, large ? Priority.ALWAYS : Priority.NEVER);
+        }));
         addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
     }
 
@@ -125,6 +128,7 @@ final class Shell extends StackPane {
             case ARRANGE -> arrange;
             case PRODUCE -> produce;
         };
+        reader.endRedacting();
         middle.getChildren().setAll(shown);
         // What is gathered and cut has pages of its own to look at, and no number yet.
         boolean isPlanned = stage != Stage.GATHER && stage != Stage.CUT;

@@ -27,10 +27,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -41,10 +43,9 @@ import javafx.util.Duration;
 import javafx.util.Subscription;
 import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
-import org.kordamp.ikonli.javafx.FontIcon;
 
 /** Shows one leaf as it will be produced, with its number, and goes to any other. */
-public final class Reader extends VBox {
+public final class Reader extends HBox {
     /** Sharp at the width shown, and on displays of up to double density. */
     private static final int WIDTH_PX = 760;
     /** The pages that one is likely to turn to, by how far they are away; made ready before they are asked for. */
@@ -71,7 +72,10 @@ public final class Reader extends VBox {
     private final RedactDesk redacting;
     private final RedactBar redactBar;
     private final RedactHand hand;
-    private final ToggleButton redact = new ToggleButton();
+    private final Button redact = Controls.iconButton(Feather.EYE_OFF, "reader.redact", this::redact);
+    /** All but the page; with the page too, while it is not redacted. */
+    private final VBox side = new VBox(8);
+    private final ReadOnlyBooleanWrapper large = new ReadOnlyBooleanWrapper(this, "large", false);
     private final FindDesk finding;
     private final FindBar find;
     private final ReferenceMenu reference;
@@ -83,7 +87,7 @@ public final class Reader extends VBox {
 
     /** @param kept how the user writes references to pages */
     public Reader(Workspace workspace, PagePictures pictures, KeptReference kept, FileDialogs dialogs) {
-        super(8);
+        super(16);
         this.workspace = workspace;
         this.pictures = pictures;
         this.words = new BundleWords(workspace.folder());
@@ -116,11 +120,7 @@ public final class Reader extends VBox {
         HBox head = new HBox(6, Controls.iconButton(Feather.CHEVRON_LEFT, "reader.previous", () -> step(-1)),
                 Controls.label(Words.of("reader.leaf"), Styles.SMALL), number, of,
                 Controls.iconButton(Feather.CHEVRON_RIGHT, "reader.next", () -> step(1)), redact, reference);
-        redact.setId("reader-redact");
-        redact.setGraphic(new FontIcon(Feather.EYE_OFF));
-        redact.getStyleClass().add(Styles.QUIET);
         Controls.describe(redact, Words.of("reader.redact", Shortcut.REDACT.shown()));
-        redact.setOnAction(event -> redact());
         head.setAlignment(Pos.CENTER);
         paper.setMinSize(0, 0);
         paper.setAlignment(Pos.TOP_CENTER);
@@ -134,7 +134,11 @@ public final class Reader extends VBox {
         what.setAlignment(Pos.CENTER);
         what.setTextAlignment(TextAlignment.CENTER);
         what.setMaxWidth(Double.MAX_VALUE);
-        getChildren().addAll(head, find, redactBar, what, remark, paper, chosen);
+        side.getChildren().addAll(head, find, redactBar, what, remark, paper, chosen);
+        side.getStyleClass().add(Styles.READER_SIDE);
+        HBox.setHgrow(side, Priority.ALWAYS);
+        HBox.setHgrow(paper, Priority.ALWAYS);
+        getChildren().add(side);
         getStyleClass().add(Styles.READER);
         subscription = Subscription.combine(workspace.onPlan(plan -> show()),
                 workspace.onLeaf(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> markHits()),
@@ -160,13 +164,35 @@ public final class Reader extends VBox {
         page.requestFocus();
     }
 
+    /** Lays the page beside all else, where it has the most room, or back below it. */
+    private void lay(boolean beside) {
+        side.getChildren().remove(paper);
+        getChildren().remove(paper);
+        if (beside) getChildren().addFirst(paper);
+        else side.getChildren().add(side.getChildren().indexOf(chosen), paper);
+        HBox.setHgrow(side, beside ? Priority.NEVER : Priority.ALWAYS);
+        pseudoClassStateChanged(Styles.LARGE, beside);
+    }
+
+    /** {@return whether the page takes all the room there is, since it is redacted} */
+    public ReadOnlyBooleanProperty largeProperty() {
+        return large.getReadOnlyProperty();
+    }
+
+    /** Ends redacting. */
+    public void endRedacting() {
+        redacting.turnOn(false);
+    }
+
     private void redactHits() {
         FindDesk.State state = finding.stateProperty().get();
         redacting.walk(state.sought(), state.found().stream().map(BundleWords.Found::leaf).toList());
     }
 
     private void showGlass(boolean on) {
-        redact.setSelected(on);
+        Controls.show(redact, !on);
+        large.set(on);
+        if (on != getChildren().contains(paper)) lay(on);
         selection.enable(!on);
         find.offerRedacting(on);
         show();

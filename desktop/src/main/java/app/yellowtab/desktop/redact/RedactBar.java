@@ -62,7 +62,9 @@ public final class RedactBar extends VBox {
         hit.setId("redact-hitWords");
         walk = new VBox(4, hit, new FlowPane(6, 6, redact, Controls.button("redact.leave", () -> desk.decide(false)), Controls.button("redact.end", desk::endWalk)));
         said.setId("redact-said");
-        getChildren().addAll(Controls.paragraph(Words.of("redact.how"), Styles.SMALL), why, acts, walk, said);
+        Button done = Controls.button("redact.done", () -> desk.turnOn(false));
+        done.getStyleClass().add(Styles.MAIN_ACTION);
+        getChildren().addAll(Controls.paragraph(Words.of("redact.how"), Styles.SMALL), why, acts, walk, said, done);
         subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), desk.saidProperty().subscribe(words -> {
             said.setText(words);
             Controls.show(said, !words.isEmpty());
