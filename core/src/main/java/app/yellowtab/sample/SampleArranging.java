@@ -4,6 +4,7 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.Place;
 import app.yellowtab.edit.Placeholders;
+import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.model.Agreement.Standing;
 import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Bundle;
@@ -13,6 +14,10 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.InTray;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.page.Area;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.Redaction;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -23,6 +28,13 @@ import java.util.function.UnaryOperator;
 final class SampleArranging {
     private static final String WITNESSES = "Witness statements";
     private static final String RECORDS = "Records";
+    private static final String AGREEMENT = "The agreement";
+    /** What there is to be seen on the plan of the store. */
+    private static final Area PLAN = new Area(15, 15, 380, 216);
+    /** On the statement of account: its number, and two lines that are nobody's business. */
+    private static final List<Redaction> PRIVATE = List.of(new Redaction(new Area(59.5, 56, 24, 5.4), "Account number", false),
+            new Redaction(new Area(55, 81.3, 75.5, 5.4), "Private, not in issue", true), new Redaction(new Area(57.2, 89.7, 103, 5.4), "Private, not in issue", true));
+    private static final int LEFT_ONCE = 3;
     private static final String EXPERTS = "Expert evidence";
 
     private SampleArranging() {}
@@ -35,7 +47,8 @@ final class SampleArranging {
                 now = withExhibits(now, section);
                 now = withPlaceholder(now, section, "Second statement of Piers Dunnock", 3, "5 September 2031");
             }
-            if (section.title().equals(RECORDS)) now = withRecording(now, section);
+            if (section.title().equals(RECORDS)) now = withRecording(withLooks(now, section), section);
+            if (section.title().equals(AGREEMENT)) now = looked(now, section, "plan of the store", look -> look.withCrop(Optional.of(PLAN)));
             if (section.title().equals(EXPERTS)) now = withPlaceholder(now, section, "Addendum to the report of Dr Selwyn Carrow", 4, "");
         }
         return now;
@@ -49,6 +62,18 @@ final class SampleArranging {
         Set<EntryId> ids = new HashSet<>(exhibits.stream().map(Document::id).toList());
         Bundle tied = Entries.tie(bundle, ids, statement);
         return Entries.withFrontSheet(tied, exhibits.getFirst().id(), "OF1");
+    }
+
+    /** The call-out sheet lies on its side, and of the account only what matters is to be seen. */
+    private static Bundle withLooks(Bundle bundle, Section section) {
+        Bundle turned = looked(bundle, section, "call-out sheet", look -> look.withTurns(LEFT_ONCE));
+        return looked(turned, section, "Statement of account", look -> look.withRedactions(PRIVATE));
+    }
+
+    private static Bundle looked(Bundle bundle, Section section, String title, UnaryOperator<PageLook> change) {
+        Set<PageKey> first = new HashSet<>();
+        for (Document document : section.contents().documents()) if (document.title().contains(title)) first.add(document.runs().getFirst().key(1));
+        return PageEdits.looked(bundle, first, change);
     }
 
     /** The recording of a call goes along as it is, and a sheet stands for it. */

@@ -10,6 +10,7 @@ import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.PieceNames;
 import app.yellowtab.cut.SheetsToMend;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.cut.Batch;
@@ -24,6 +25,7 @@ import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
+import app.yellowtab.prove.Prover;
 import app.yellowtab.recognise.Languages;
 import app.yellowtab.recognise.ProcessRecogniser;
 import app.yellowtab.source.BatchPages;
@@ -129,9 +131,11 @@ class SampleMatterTests {
             Plan plan = Planner.plan(bundle);
             Path target = temp.resolve("bundle.pdf");
             Outcome outcome = Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
-            assertThat(((Outcome.Written) outcome).findings()).isEmpty();
+            assertThat(((Outcome.Written) outcome).findings()).extracting(Finding::code).containsExactly(Finding.Code.REDACTED);
+            assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
             List<String> pages = Pdfs.pages(target);
             assertThat(pages).hasSize(plan.pageCount()).last().asString().contains("Alarm call to the night desk").contains("1 min 24 s long");
+            assertThat(pages).filteredOn(page -> page.contains("Statement of account") && page.contains("Cider Works")).singleElement().asString().contains("Account number:").doesNotContain("4482", "School", "Loan");
             assertThat(temp.resolve("bundle files/6 Alarm call to the night desk 2030-10-07.wav")).hasSameBinaryContentAs(files.resolve("F - Records/6 Alarm call to the night desk 2030-10-07.wav"));
             for (int i = 0; i < pages.size(); i++) assertThat(pages.get(i)).as("page %d", i + 1).matches("(?s)(.* )?" + (i + 1));
             for (Leaf leaf : plan.leaves()) {

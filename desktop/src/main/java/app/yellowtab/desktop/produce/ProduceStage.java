@@ -2,6 +2,8 @@ package app.yellowtab.desktop.produce;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
+import app.yellowtab.desktop.redact.LeakList;
+import app.yellowtab.desktop.redact.Leaks;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Opener;
@@ -10,6 +12,7 @@ import app.yellowtab.desktop.work.Sign;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.find.BundleWords;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.plan.Leaf;
@@ -47,6 +50,8 @@ public final class ProduceStage extends StackPane {
     private final Label replaces = Controls.label("", Styles.SMALL);
     private final Label summary = Controls.label("", Styles.SMALL);
     private final ContentsTable contents = new ContentsTable();
+    private final Leaks leaking;
+    private final LeakList leaks;
     private final Button produce;
     private final VBox result = new VBox(8);
     private final ScrollPane scroll = new ScrollPane();
@@ -64,7 +69,9 @@ public final class ProduceStage extends StackPane {
         produce.getStyleClass().add(Styles.MAIN_ACTION);
         produce.setDefaultButton(true);
         result.setId("produce-result");
-        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, file(), produce, result);
+        this.leaking = new Leaks(workspace, new BundleWords(workspace.folder()));
+        this.leaks = new LeakList(leaking);
+        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, file(), leaks, produce, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
         StackPane room = new StackPane(card);
@@ -88,6 +95,8 @@ public final class ProduceStage extends StackPane {
 
     public void dispose() {
         subscription.unsubscribe();
+        leaks.dispose();
+        leaking.dispose();
         proof.ifPresent(ProofView::dispose);
     }
 
@@ -100,6 +109,7 @@ public final class ProduceStage extends StackPane {
     }
 
     private void show(Plan plan) {
+        leaking.look(getScene() != null);
         // What nobody sees is shown when it comes into view.
         if (getScene() == null) return;
         choices.show(workspace.bundle());

@@ -3,6 +3,8 @@ package app.yellowtab.desktop.reader;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.pages.PagePictures;
+import app.yellowtab.desktop.redact.LeakList;
+import app.yellowtab.desktop.redact.Leaks;
 import app.yellowtab.desktop.redact.RedactBar;
 import app.yellowtab.desktop.redact.RedactDesk;
 import app.yellowtab.desktop.redact.RedactHand;
@@ -72,6 +74,8 @@ public final class Reader extends HBox {
     private final RedactDesk redacting;
     private final RedactBar redactBar;
     private final RedactHand hand;
+    private final Leaks leaking;
+    private final LeakList leaks;
     private final Button redact = Controls.iconButton(Feather.EYE_OFF, "reader.redact", this::redact);
     /** All but the page; with the page too, while it is not redacted. */
     private final VBox side = new VBox(8);
@@ -94,6 +98,8 @@ public final class Reader extends HBox {
         this.finding = new FindDesk(workspace, words);
         this.redacting = new RedactDesk(workspace, words);
         this.redactBar = new RedactBar(redacting, workspace, dialogs);
+        this.leaking = new Leaks(workspace, words);
+        this.leaks = new LeakList(leaking);
         this.hand = new RedactHand(redacting, page, selection::text);
         this.find = new FindBar(finding, this::redactHits);
         this.reference = new ReferenceMenu(workspace, kept);
@@ -134,7 +140,7 @@ public final class Reader extends HBox {
         what.setAlignment(Pos.CENTER);
         what.setTextAlignment(TextAlignment.CENTER);
         what.setMaxWidth(Double.MAX_VALUE);
-        side.getChildren().addAll(head, find, redactBar, what, remark, paper, chosen);
+        side.getChildren().addAll(head, find, redactBar, what, remark, leaks, paper, chosen);
         side.getStyleClass().add(Styles.READER_SIDE);
         HBox.setHgrow(side, Priority.ALWAYS);
         HBox.setHgrow(paper, Priority.ALWAYS);
@@ -195,6 +201,8 @@ public final class Reader extends HBox {
         if (on != getChildren().contains(paper)) lay(on);
         selection.enable(!on);
         find.offerRedacting(on);
+        leaking.look(on);
+        Controls.show(leaks, on && !leaking.foundProperty().get().isEmpty());
         show();
     }
 
@@ -297,6 +305,8 @@ public final class Reader extends HBox {
         find.dispose();
         reference.dispose();
         redactBar.dispose();
+        leaks.dispose();
+        leaking.dispose();
         hand.dispose();
         redacting.dispose();
         withdraw();

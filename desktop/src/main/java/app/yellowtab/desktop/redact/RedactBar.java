@@ -18,6 +18,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
+import org.kordamp.ikonli.feather.Feather;
 
 /** What can be done while pages are redacted: the reason, taking back, going through hits, the schedule. */
 public final class RedactBar extends VBox {
@@ -25,6 +26,7 @@ public final class RedactBar extends VBox {
     private final TextField reason = new TextField();
     private final CheckBox printed = new CheckBox(Words.of("redact.printed"));
     private final Label counted = Controls.label("", Styles.SMALL);
+    private final Label whole = Controls.label("", Styles.SMALL);
     private final Button back = Controls.button("redact.takeBack", () -> { });
     private final Label hit = Controls.paragraph("", Styles.SMALL);
     private final Button redact = Controls.button("redact.hit", () -> { });
@@ -63,8 +65,10 @@ public final class RedactBar extends VBox {
         walk = new VBox(4, hit, new FlowPane(6, 6, redact, Controls.button("redact.leave", () -> desk.decide(false)), Controls.button("redact.end", desk::endWalk)));
         said.setId("redact-said");
         Button done = Controls.button("redact.done", () -> desk.turnOn(false));
-        done.getStyleClass().add(Styles.MAIN_ACTION);
-        getChildren().addAll(Controls.paragraph(Words.of("redact.how"), Styles.SMALL), why, acts, walk, said, done);
+        whole.setId("redact-whole");
+        HBox pages = new HBox(6, whole, Controls.spring(), Controls.iconButton(Feather.CHEVRON_UP, "redact.pageBefore", () -> desk.goToRedacted(false)), Controls.iconButton(Feather.CHEVRON_DOWN, "redact.pageBehind", () -> desk.goToRedacted(true)), done);
+        pages.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(Controls.paragraph(Words.of("redact.how"), Styles.SMALL), why, acts, walk, said, pages);
         subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), desk.saidProperty().subscribe(words -> {
             said.setText(words);
             Controls.show(said, !words.isEmpty());
@@ -92,6 +96,7 @@ public final class RedactBar extends VBox {
         if (!reason.isFocused() && !reason.getText().equals(state.reason())) reason.setText(state.reason());
         printed.setSelected(state.printed());
         counted.setText(Words.of(state.chosen() < 0 ? "redact.counted" : "redact.chosen", state.redactions().size(), state.chosen() + 1));
+        whole.setText(state.isOn() ? Words.of("redact.whole", desk.redactedAreas(), desk.redactedPages()) : "");
         back.setDisable(state.redactions().isEmpty());
         Controls.show(walk, state.walk().isPresent());
         boolean begins = state.walk().isPresent() && hit.getText().isEmpty();

@@ -229,6 +229,31 @@ public final class RedactDesk {
         workspace.edit(bundle -> Redacting.takenBack(bundle, key.get(), area));
     }
 
+    /** {@return how many areas are redacted in the bundle} */
+    public int redactedAreas() {
+        return workspace.plan().leaves().stream().mapToInt(leaf -> leaf.content() instanceof Content.SourcePage page ? page.look().redactions().size() : 0).sum();
+    }
+
+    /** {@return on how many pages} */
+    public int redactedPages() {
+        return (int) workspace.plan().leaves().stream().filter(RedactDesk::isRedacted).count();
+    }
+
+    private static boolean isRedacted(Leaf leaf) {
+        return leaf.content() instanceof Content.SourcePage page && !page.look().redactions().isEmpty();
+    }
+
+    /** Goes to the next page of which something is redacted, or to the one before; round and round. */
+    public void goToRedacted(boolean forward) {
+        int count = workspace.plan().pageCount();
+        for (int far = 1; far <= count; far++) {
+            int at = Math.floorMod(workspace.leaf() + (forward ? far : -far), count);
+            if (!isRedacted(workspace.plan().leaf(at))) continue;
+            workspace.goTo(at);
+            return;
+        }
+    }
+
     /** Takes back all areas of the page in view. */
     public void takeBackPage() {
         leaf().key().ifPresent(key -> workspace.edit(bundle -> Redacting.allTakenBack(bundle, Set.of(key))));
@@ -237,7 +262,7 @@ public final class RedactDesk {
     /** Takes back all areas of the bundle. */
     public void takeBackAll() {
         Set<PageKey> keys = new HashSet<>();
-        for (Leaf leaf : workspace.plan().leaves()) if (leaf.content() instanceof Content.SourcePage page && !page.look().redactions().isEmpty()) leaf.key().ifPresent(keys::add);
+        for (Leaf leaf : workspace.plan().leaves()) if (isRedacted(leaf)) leaf.key().ifPresent(keys::add);
         workspace.editSoon(bundle -> Redacting.allTakenBack(bundle, keys));
     }
 
