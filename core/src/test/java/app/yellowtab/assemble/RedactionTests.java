@@ -3,6 +3,7 @@ package app.yellowtab.assemble;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.yellowtab.draw.DrawnPage;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
@@ -15,7 +16,10 @@ import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.Prover;
+import app.yellowtab.testing.Folder;
+import app.yellowtab.testing.LeafPictures;
 import app.yellowtab.testing.Pdfs;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
@@ -130,6 +134,9 @@ class RedactionTests extends OneSource {
         produce(2, RedactionTests::words);
         BufferedImage picture = Pdfs.picture(target, 3, 254);
         assertThat(picture.getRGB(630, 450) & 0xFF).as("the corner of the area").isLessThan(40);
+        DrawnPage shown = LeafPictures.draw(Planner.plan(choices.apply(Folder.bundle(place, matter))), place, 2, 2100);
+        assertThat(shown.picturesMissing()).isZero();
+        assertThat(shown.image().getRGB(630, 450) & 0xFF).as("the window shows the same").isLessThan(40);
         long white = 0;
         for (int x = 625; x < 865; x++) for (int y = 445; y < 515; y++) if ((picture.getRGB(x, y) & 0xFF) > 200) white++;
         assertThat(white).as("the dots of the reason").isBetween(300L, 6000L);
