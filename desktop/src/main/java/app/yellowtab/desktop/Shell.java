@@ -4,6 +4,7 @@ import app.yellowtab.desktop.agree.AgreeMenu;
 import app.yellowtab.desktop.arrange.ArrangeStage;
 import app.yellowtab.desktop.cut.CutStage;
 import app.yellowtab.desktop.gather.GatherStage;
+import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.produce.ProduceStage;
 import app.yellowtab.desktop.reader.ForeEdge;
@@ -60,13 +61,14 @@ final class Shell extends StackPane {
     Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, KeptReference reference, Templates templates, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
         this.workspace = workspace;
         this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater);
+        FrameWish framing = new FrameWish();
         Intakes intakes = new Intakes(workspace, passwords);
         this.recognising = new Recognising(workspace, engines);
         this.gather = new GatherStage(workspace, intakes, recognising, dialogs, pictures);
         this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
-        this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates));
+        this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates), framing);
         this.produce = new ProduceStage(workspace, dialogs, opener);
-        this.reader = new Reader(workspace, pictures, reference, dialogs);
+        this.reader = new Reader(workspace, pictures, reference, dialogs, framing);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, help::toggle);
         this.status = new StatusBar(workspace, recognising);

@@ -34,7 +34,7 @@ class DesktopArchitectureTests {
     @Test
     void viewModelsKnowNoNode() {
         classes().that().haveSimpleName("Workspace").or().haveSimpleName("Jobs").or().haveSimpleName("Autosave")
-                .or().haveSimpleName("Arrangement").or().haveSimpleName("CutDesk").or().haveSimpleName("EntryDesk").or().haveSimpleName("Filling").or().haveSimpleName("Replacement").or().haveSimpleName("Agreeing").or().haveSimpleName("PagesDesk").or().haveSimpleName("RedactDesk").or().haveSimpleName("Leaks").or().haveSimpleName("Production")
+                .or().haveSimpleName("Arrangement").or().haveSimpleName("CutDesk").or().haveSimpleName("EntryDesk").or().haveSimpleName("Filling").or().haveSimpleName("Replacement").or().haveSimpleName("Agreeing").or().haveSimpleName("PagesDesk").or().haveSimpleName("RedactDesk").or().haveSimpleName("PagesWork").or().haveSimpleName("FrameWish").or().haveSimpleName("Leaks").or().haveSimpleName("Production")
                 .should().onlyDependOnClassesThat().resideOutsideOfPackages("javafx.scene..", "javafx.stage..", "javafx.application..").check(CLASSES);
     }
 

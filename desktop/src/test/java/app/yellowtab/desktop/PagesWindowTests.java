@@ -11,6 +11,7 @@ import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -76,7 +77,7 @@ class PagesWindowTests extends AtTheWindow {
         assertThat(document("P").runs().get(1).pageCount()).as("the second and the third page").isEqualTo(2);
         drag(robot, "4", "8", true);
         until(() -> pages().equals("P: 1 4, Q: 1 2 3 2"));
-        robot.clickOn("#pages-blankBehind");
+        robot.clickOn("#pages-blank").clickOn("#blank-words").write("tab").clickOn("#blank-do");
         until(() -> pages().equals("P: 1 4, Q: 1 2 free 3 free 2"));
         robot.clickOn(tile(robot, "3")).push(KeyCode.DELETE);
         until(() -> pages().equals("P: 4, Q: 1 2 free 3 free 2"));
@@ -86,13 +87,22 @@ class PagesWindowTests extends AtTheWindow {
         until(() -> robot.lookup("#crop-said").queryAs(Label.class).getText().contains("“ten” is no length"));
         robot.clickOn("#crop-bottom").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("10").push(KeyCode.ENTER);
         until(() -> document("P").runs().getLast() instanceof SourcePages last && last.look().crop().filter(area -> Math.abs(area.heightMm() - 267) < 0.1).isPresent());
+        Path saved = temp.resolve("saved.pdf");
+        when(dialogs.saveAs(any(), any())).thenReturn(Optional.of(saved));
+        robot.clickOn("#pages-save").clickOn("#save-do");
+        until(() -> robot.lookup("#save-said").queryAs(Label.class).getText().equals("One page saved as saved.pdf."));
+        assertThat(Pdfs.pages(saved)).singleElement().asString().contains("P").endsWith("4");
+        Path more = Pdfs.write(temp, "more", 3);
+        when(dialogs.files(any())).thenReturn(List.of(more));
+        robot.clickOn("#pages-insert").clickOn("#insert-pages").write("2").clickOn("#insert-do");
+        until(() -> pages().equals("P: 1 4 2, Q: 1 2 free 3 free 2"));
         robot.clickOn("#pages-back");
         until(() -> robot.lookup("#index").query().isVisible());
         robot.clickOn("#status-produce").clickOn("#produce-target").push(KeyCode.END).clickOn("#produce-start");
         Path target = temp.resolve("bundle/Trial bundle.pdf");
         until(() -> Files.exists(target) && jobs.running().isEmpty());
         // The words of a turned page are read one by one.
-        assertThat(Pdfs.pages(target).subList(2, 10).stream().map(page -> page.replace(" -", "-"))).containsExactly("P-1 3", "P-4 4", "Q-1 5", "P-2 6", "7", "P-3 8", "9", "Q-2 10");
+        assertThat(Pdfs.pages(target).subList(2, 10).stream().map(page -> page.replace(" -", "-"))).containsExactly("P-1 3", "P-4 4", "more-2 5", "Q-1 6", "P-2 7", "tab 8", "P-3 9", "tab 10");
     }
 
     private Document document(String title) {

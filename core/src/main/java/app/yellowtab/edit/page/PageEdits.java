@@ -134,7 +134,18 @@ public final class PageEdits {
         return inserted(bundle, at, List.of(new BlankPages(RunId.fresh(), count, look, true, BlankPages.Sets.BOTH)));
     }
 
-    private static Bundle inserted(Bundle bundle, PageSpot to, List<Run> runs) {
+    /** {@return the bundle with pages in the place of others, where the first of them stood} Where none of those is left, nothing is put in. */
+    public static Bundle replaced(Bundle bundle, Set<PageKey> pages, List<? extends Run> put) {
+        for (Document document : bundle.contents().allDocuments()) {
+            for (PageKey key : keys(document.runs())) {
+                if (pages.contains(key)) return takenOut(inserted(bundle, new PageSpot(document.id(), Optional.of(key)), List.copyOf(put)), pages);
+            }
+        }
+        return bundle;
+    }
+
+    /** {@return the bundle with more pages at a place} */
+    public static Bundle inserted(Bundle bundle, PageSpot to, List<Run> runs) {
         return runs.isEmpty() ? bundle : Edits.changeDocument(bundle, to.document(), document -> document.withRuns(runs(document, Set.of(), Optional.of(to), runs)));
     }
 

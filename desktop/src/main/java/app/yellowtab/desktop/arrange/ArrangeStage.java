@@ -3,11 +3,13 @@ package app.yellowtab.desktop.arrange;
 import app.yellowtab.desktop.agree.AgreeMenu;
 import app.yellowtab.desktop.agree.AgreeView;
 import app.yellowtab.desktop.agree.Agreeing;
+import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.replace.ReplaceView;
 import app.yellowtab.desktop.replace.Replacement;
 import app.yellowtab.desktop.table.PagesDesk;
 import app.yellowtab.desktop.table.PagesView;
+import app.yellowtab.desktop.table.PagesWork;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
@@ -37,7 +39,7 @@ public final class ArrangeStage extends HBox {
     private final PagesView pages;
     private final Subscription subscription;
 
-    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures, AgreeMenu.Kept kept) {
+    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures, AgreeMenu.Kept kept, FrameWish frame) {
         this.arrangement = new Arrangement(workspace, intakes);
         this.dialogs = dialogs;
         this.tray = new Tray(workspace, arrangement, this::addFiles, this::addFolder);
@@ -49,10 +51,14 @@ public final class ArrangeStage extends HBox {
         for (Region part : List.of(sheet, compared, agreed)) HBox.setHgrow(part, Priority.ALWAYS);
         getChildren().addAll(tray, sheet, compared, agreed);
         this.desk = new PagesDesk(workspace);
-        this.pages = new PagesView(workspace, desk, pictures);
+        this.pages = new PagesView(workspace, desk, new PagesWork(workspace, intakes, desk), pictures, dialogs, frame);
         HBox.setHgrow(pages, Priority.ALWAYS);
         getChildren().add(pages);
         sheet.onPages(this::openPages);
+        sheet.onSavePages(() -> {
+            openPages();
+            pages.beginSaving();
+        });
         subscription = Subscription.combine(desk.shownProperty().subscribe(shown -> showPart()), replacement.stateProperty().subscribe(state -> showPart()), agreeing.stateProperty().subscribe(state -> showPart()));
     }
 

@@ -29,19 +29,22 @@ final class EntryMenu extends ContextMenu {
     private final Runnable askWhereTo;
     private final Runnable askForCopy;
     private final Supplier<Optional<Path>> file;
+    private final Runnable savePages;
 
     /**
      * @param askWhereTo asks for the section that what is chosen is moved to
      * @param askForCopy asks for the section that a copy of it is put in
      * @param file       asks for a file
+     * @param savePages  saves the pages of what is chosen as files
      */
-    EntryMenu(Arrangement arrangement, Replacement replacement, Runnable askWhereTo, Runnable askForCopy, Supplier<Optional<Path>> file) {
+    EntryMenu(Arrangement arrangement, Replacement replacement, Runnable askWhereTo, Runnable askForCopy, Supplier<Optional<Path>> file, Runnable savePages) {
         this.arrangement = arrangement;
         this.desk = arrangement.entries();
         this.replacement = replacement;
         this.askWhereTo = askWhereTo;
         this.askForCopy = askForCopy;
         this.file = file;
+        this.savePages = savePages;
         // A menu without items is not shown at all.
         getItems().add(new MenuItem());
         setOnShowing(event -> getItems().setAll(items()));
@@ -70,6 +73,7 @@ final class EntryMenu extends ContextMenu {
             Menu sort = new Menu(Words.of("menu.sort"));
             sort.getItems().setAll(sorts(desk));
             items.add(sort);
+            items.add(item(Words.of("menu.savePages"), savePages));
             items.add(new SeparatorMenuItem());
         }
         if (document != null) items.add(standings(document));

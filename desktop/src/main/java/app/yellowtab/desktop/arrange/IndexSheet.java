@@ -45,6 +45,7 @@ final class IndexSheet extends VBox {
     private final Workspace workspace;
     private final Arrangement arrangement;
     private final ListView<PlannedEntry> rows = new ListView<>();
+    private Runnable savePages = () -> { };
     private Runnable openPages = () -> { };
     private final HeadingView heading;
     private final InPlaceEditor editor;
@@ -72,7 +73,7 @@ final class IndexSheet extends VBox {
         EntryDesk desk = arrangement.entries();
         chooser = new SectionChooser(desk, this::focusRows);
         StackPane.setAlignment(chooser, Pos.TOP_CENTER);
-        rows.setContextMenu(new EntryMenu(arrangement, replacement, this::askWhereTo, this::askForCopy, file));
+        rows.setContextMenu(new EntryMenu(arrangement, replacement, this::askWhereTo, this::askForCopy, file, () -> savePages.run()));
         rows.getSelectionModel().getSelectedIndices().addListener((ListChangeListener<Integer>) change -> onSelected());
         editor = new InPlaceEditor(workspace, arrangement, rows);
         StackPane typable = new StackPane(rows, editor, chooser);
@@ -94,6 +95,11 @@ final class IndexSheet extends VBox {
     void focusRows() {
         rows.requestFocus();
         if (rows.getSelectionModel().isEmpty() && !rows.getItems().isEmpty()) rows.getFocusModel().focus(0);
+    }
+
+    /** Does something when the pages of what is chosen are to be saved as files. */
+    void onSavePages(Runnable action) {
+        savePages = action;
     }
 
     /** Does something when the pages of what is chosen are asked for. */

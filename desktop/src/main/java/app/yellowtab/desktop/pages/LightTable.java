@@ -5,6 +5,7 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.picture.PageRenderer;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -31,6 +32,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.util.Subscription;
@@ -109,6 +111,9 @@ public final class LightTable extends Region {
 
         /** What was taken is let go before a page, or behind it. */
         void drop(int page, boolean before);
+
+        /** Files were let go before a page, or behind it. */
+        void dropFiles(List<Path> files, int page, boolean before);
     }
 
     private final PagePictures pictures;
@@ -374,6 +379,26 @@ public final class LightTable extends Region {
                 markDrop(false, false);
                 if (drags && now != null) now.drop(page, event.getX() < getWidth() / 2);
                 drags = false;
+            });
+            takeFiles();
+        }
+
+        /** Files can be put between pages. */
+        private void takeFiles() {
+            setOnDragOver(event -> {
+                if (hand == null || !event.getDragboard().hasFiles()) return;
+                event.acceptTransferModes(TransferMode.COPY);
+                markDrop(event.getX() < getWidth() / 2, event.getX() >= getWidth() / 2);
+                event.consume();
+            });
+            setOnDragExited(event -> markDrop(false, false));
+            setOnDragDropped(event -> {
+                Hand now = hand;
+                markDrop(false, false);
+                if (now == null || !event.getDragboard().hasFiles()) return;
+                now.dropFiles(event.getDragboard().getFiles().stream().map(file -> Path.of(file.getPath())).toList(), page, event.getX() < getWidth() / 2);
+                event.setDropCompleted(true);
+                event.consume();
             });
         }
 

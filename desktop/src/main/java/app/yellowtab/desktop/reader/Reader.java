@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.reader;
 
+import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.pages.PagePictures;
@@ -90,7 +91,7 @@ public final class Reader extends HBox {
     private final Subscription subscription;
 
     /** @param kept how the user writes references to pages */
-    public Reader(Workspace workspace, PagePictures pictures, KeptReference kept, FileDialogs dialogs) {
+    public Reader(Workspace workspace, PagePictures pictures, KeptReference kept, FileDialogs dialogs, FrameWish frame) {
         super(16);
         this.workspace = workspace;
         this.pictures = pictures;
@@ -101,6 +102,10 @@ public final class Reader extends HBox {
         this.leaking = new Leaks(workspace, words);
         this.leaks = new LeakList(leaking);
         this.hand = new RedactHand(redacting, page, selection::text);
+        page.onDrawn(() -> frame.wantedProperty().get() && !redacting.stateProperty().get().isOn(), area -> {
+            page.mark(List.of(area));
+            frame.give(area);
+        });
         this.find = new FindBar(finding, this::redactHits);
         this.reference = new ReferenceMenu(workspace, kept);
         page.setFocusTraversable(true);
@@ -146,7 +151,10 @@ public final class Reader extends HBox {
         HBox.setHgrow(paper, Priority.ALWAYS);
         getChildren().add(side);
         getStyleClass().add(Styles.READER);
-        subscription = Subscription.combine(workspace.onPlan(plan -> show()),
+        subscription = Subscription.combine(frame.wantedProperty().subscribe(wanted -> {
+            page.mark(List.of());
+            selection.enable(!wanted && !redacting.stateProperty().get().isOn());
+        }), workspace.onPlan(plan -> show()),
                 workspace.onLeaf(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> markHits()),
                 redacting.stateProperty().map(RedactDesk.State::isOn).subscribe(this::showGlass));
     }
@@ -336,6 +344,7 @@ public final class Reader extends HBox {
         what.setText(describe(plan, leaf));
         forgetWords();
         markHits();
+        page.mark(List.of());
         withdraw();
         late.playFromStart();
         requests.add(pictures.request(pictures.renderer().leaf(plan, leaf, WIDTH_PX), Urgency.IN_VIEW, result -> show(leaf, result)));

@@ -1,49 +1,47 @@
 package app.yellowtab.desktop.table;
 
+import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.edit.page.Margins;
+import app.yellowtab.model.page.Area;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 
-/** A sentence with gaps for what is cut off at each edge of the pages that are chosen. */
-final class CropBar extends VBox {
+/** A sentence with gaps for what is cut off at each edge of the pages that are chosen; a frame drawn on the page in view fills them. */
+final class CropBar extends TableBar {
     private static final List<String> EDGES = List.of("left", "top", "right", "bottom");
     private static final int LENGTH_COLUMNS = 4;
 
     private final PagesDesk desk;
+    private final PagesWork work;
+    private final FrameWish frame;
     private final List<TextField> lengths = new ArrayList<>();
-    private final Label said = Controls.label("", Styles.SMALL);
+    private final CheckBox mirrored = new CheckBox(Words.of("crop.mirrored"));
 
-    CropBar(PagesDesk desk) {
-        super(4);
+    CropBar(PagesDesk desk, PagesWork work, FrameWish frame) {
+        super("crop", Words.of("crop.hidden"));
         this.desk = desk;
-        setId("crop-bar");
-        FlowPane sentence = new FlowPane(8, 6);
-        sentence.setAlignment(Pos.CENTER_LEFT);
-        sentence.getChildren().add(new Label(Words.of("crop.hide")));
-        for (String edge : EDGES) sentence.getChildren().add(gap(edge));
-        Button crop = Controls.button("crop.crop", this::crop);
-        Button off = Controls.button("crop.off", () -> {
+        this.work = work;
+        this.frame = frame;
+        mirrored.setId("crop-mirrored");
+        List<Node> parts = new ArrayList<>(List.of(new Label(Words.of("crop.hide"))));
+        for (String edge : EDGES) parts.add(gap(edge));
+        parts.add(mirrored);
+        parts.add(Controls.button("crop.crop", this::crop));
+        parts.add(Controls.button("crop.off", () -> {
             desk.cropOff();
-            said.setText("");
-        });
-        Button close = Controls.button("crop.close", () -> Controls.show(this, false));
-        sentence.getChildren().addAll(crop, off, close);
-        said.setId("crop-said");
-        getChildren().addAll(sentence, said);
-        Controls.show(this, false);
+            say("");
+        }));
+        lay(parts.toArray(Node[]::new));
     }
 
     private Node gap(String edge) {
@@ -53,23 +51,35 @@ final class CropBar extends VBox {
         length.setPromptText(Words.of("crop.nothing"));
         length.setAccessibleText(Words.of("crop.edge." + edge));
         length.setOnAction(event -> crop());
-        length.setOnKeyPressed(event -> {
-            if (event.getCode() != KeyCode.ESCAPE) return;
-            Controls.show(this, false);
-            event.consume();
-        });
         lengths.add(length);
         HBox gap = new HBox(4, new Label(Words.of("crop.edge." + edge)), length);
         gap.setAlignment(Pos.CENTER_LEFT);
         return gap;
     }
 
-    /** Shows it, with the keyboard in its first gap, or takes it away. */
-    void toggle() {
-        boolean shows = !isVisible();
-        Controls.show(this, shows);
-        said.setText(Words.of("crop.hidden"));
-        if (shows) lengths.getFirst().requestFocus();
+    @Override
+    Node first() {
+        return lengths.getFirst();
+    }
+
+    @Override
+    void open(boolean shows) {
+        super.open(shows);
+        if (shows) frame.want(this::take);
+        else frame.end();
+    }
+
+    /** Takes a frame from the page in view. */
+    private void take(Area drawn) {
+        Optional<Margins> margins = work.margins(drawn);
+        if (margins.isEmpty()) {
+            say(Words.of("crop.ours"));
+            return;
+        }
+        Margins its = margins.get();
+        double[] each = {its.leftMm(), its.topMm(), its.rightMm(), its.bottomMm()};
+        for (int i = 0; i < each.length; i++) lengths.get(i).setText(String.format(Locale.ROOT, "%.1f", each[i]));
+        say(Words.of("crop.drawn"));
     }
 
     private void crop() {
@@ -77,16 +87,16 @@ final class CropBar extends VBox {
         for (TextField length : lengths) {
             Optional<Double> read = Margins.read(length.getText());
             if (read.isEmpty()) {
-                said.setText(Words.of("crop.noLength", length.getText().strip()));
+                say(Words.of("crop.noLength", length.getText().strip()));
                 length.requestFocus();
                 return;
             }
             typed.add(read.get());
         }
         if (desk.shownProperty().get().chosen().isEmpty()) {
-            said.setText(Words.of("crop.none"));
+            say(Words.of("crop.none"));
             return;
         }
-        desk.crop(new Margins(typed.get(0), typed.get(1), typed.get(2), typed.get(3)), left -> said.setText(left == 0 ? Words.of("crop.hidden") : Words.of("crop.left", left)));
+        desk.crop(new Margins(typed.get(0), typed.get(1), typed.get(2), typed.get(3)), mirrored.isSelected(), left -> say(left == 0 ? Words.of("crop.hidden") : Words.of("crop.left", left)));
     }
 }

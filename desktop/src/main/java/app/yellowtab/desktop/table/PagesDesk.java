@@ -5,9 +5,9 @@ import app.yellowtab.edit.page.Cropping;
 import app.yellowtab.edit.page.Margins;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.edit.page.PageSpot;
+import app.yellowtab.find.BundleWords;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.page.BlankLook;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.source.Source;
@@ -18,6 +18,7 @@ import app.yellowtab.plan.LeafSheet;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
 import app.yellowtab.plan.PlannedEntry;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -31,6 +32,7 @@ import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Subscription;
+import org.slf4j.LoggerFactory;
 
 /** Which pages lie on the table, which of them are chosen, and what is done with them. Places are counted from 1. Knows no node. For the JavaFX thread. */
 public final class PagesDesk {
@@ -84,9 +86,13 @@ public final class PagesDesk {
     }
 
     /** Which pages are chosen at once. */
-    public enum Kind { ALL, NONE, ODD, EVEN, LANDSCAPE, SAME_FILE }
+    public enum Kind { ALL, NONE, ODD, EVEN, LANDSCAPE, BLANK, SAME_SIZE, SAME_FILE }
+
+    /** Pages whose sides differ by less are of one size. */
+    private static final double ALIKE_MM = 2;
 
     private final Workspace workspace;
+    private final BundleWords words;
     private final ReadOnlyObjectWrapper<Shown> shown;
     private Set<EntryId> scope = Set.of();
     private boolean open;
@@ -96,6 +102,7 @@ public final class PagesDesk {
 
     public PagesDesk(Workspace workspace) {
         this.workspace = workspace;
+        this.words = new BundleWords(workspace.folder());
         shown = new ReadOnlyObjectWrapper<>(this, "shown", nothing(workspace.plan()));
         subscription = workspace.onPlan(plan -> show());
     }
@@ -188,21 +195,56 @@ public final class PagesDesk {
 
     /** Chooses all pages of a kind that lie on the table. */
     public void choose(Kind kind) {
+        if (kind == Kind.BLANK) {
+            chooseBlank();
+            return;
+        }
         Shown now = shown.get();
         Map<SourceId, Source> sources = workspace.bundle().sourcesById();
         Set<SourceId> files = new HashSet<>();
         for (int i = 1; i <= now.leaves().size(); i++) if (now.isChosen(i) && now.leaves().get(i - 1).content() instanceof Content.SourcePage page) files.add(page.source());
+        Set<Sheet> sizes = new HashSet<>();
+        for (int i = 1; kind == Kind.SAME_SIZE && i <= now.leaves().size(); i++) if (now.isChosen(i)) LeafSheet.of(now.leaves().get(i - 1), sources).ifPresent(sizes::add);
         IntPredicate wanted = switch (kind) {
             case ALL -> place -> true;
             case NONE -> place -> false;
             case ODD -> place -> number(now, place) % 2 == 1;
             case EVEN -> place -> number(now, place) % 2 == 0;
             case LANDSCAPE -> place -> LeafSheet.of(now.leaves().get(place - 1), sources).filter(sheet -> sheet.widthMm() > sheet.heightMm()).isPresent();
+            case BLANK -> throw new IllegalStateException("chosen otherwise");
+            case SAME_SIZE -> place -> LeafSheet.of(now.leaves().get(place - 1), sources).filter(sheet -> sizes.stream().anyMatch(size -> isAlike(size, sheet))).isPresent();
             case SAME_FILE -> place -> now.leaves().get(place - 1).content() instanceof Content.SourcePage page && files.contains(page.source());
         };
         Set<PageKey> keys = new HashSet<>();
         for (int i = 1; i <= now.leaves().size(); i++) if (wanted.test(i)) keys.add(now.key(i));
         choose(keys);
+    }
+
+    private static boolean isAlike(Sheet one, Sheet other) {
+        return Math.abs(one.widthMm() - other.widthMm()) < ALIKE_MM && Math.abs(one.heightMm() - other.heightMm()) < ALIKE_MM;
+    }
+
+    /** Chooses the pages on which nothing is, or nothing but dirt; they are looked at in the background. */
+    private void chooseBlank() {
+        Shown now = shown.get();
+        workspace.jobs().quietly(() -> {
+            Set<PageKey> blank = new HashSet<>();
+            for (int i = 1; i <= now.leaves().size(); i++) if (isBlank(now.leaves().get(i - 1))) blank.add(now.key(i));
+            return blank;
+        }, blank -> {
+            if (shown.get().open()) choose(blank);
+        });
+    }
+
+    private boolean isBlank(Leaf leaf) {
+        if (leaf.content() instanceof Content.Blank) return true;
+        if (!(leaf.content() instanceof Content.SourcePage page)) return false;
+        try {
+            return words.page(page.source(), page.page()).filter(read -> read.isBlank()).isPresent();
+        } catch (IOException | RuntimeException unreadable) {
+            LoggerFactory.getLogger(PagesDesk.class).info("not known whether it is blank: {}", leaf.index(), unreadable);
+            return false;
+        }
     }
 
     /** {@return the number that a page bears; its place in the bundle where it bears none} */
@@ -250,16 +292,23 @@ public final class PagesDesk {
     /**
      * Crops what is chosen, in the background.
      *
-     * @param left is told how many pages were left as they are
+     * @param mirrored whether left and right are exchanged on pages with even numbers
+     * @param left     is told how many pages were left as they are
      */
-    public void crop(Margins margins, IntConsumer left) {
+    public void crop(Margins margins, boolean mirrored, IntConsumer left) {
         Set<PageKey> pages = chosen;
         if (pages.isEmpty()) return;
+        Shown now = shown.get();
+        Set<PageKey> even = new HashSet<>();
+        for (int i = 1; mirrored && i <= now.leaves().size(); i++) if (now.isChosen(i) && number(now, i) % 2 == 0) even.add(now.key(i));
+        Set<PageKey> odd = new HashSet<>(pages);
+        odd.removeAll(even);
         AtomicInteger count = new AtomicInteger();
         workspace.editSoon(bundle -> {
-            Cropping.Cropped cropped = Cropping.byMargins(bundle, pages, margins);
-            count.set(cropped.left());
-            return cropped.bundle();
+            Cropping.Cropped cropped = Cropping.byMargins(bundle, odd, margins);
+            Cropping.Cropped both = even.isEmpty() ? cropped : Cropping.byMargins(cropped.bundle(), even, new Margins(margins.rightMm(), margins.topMm(), margins.leftMm(), margins.bottomMm()));
+            count.set(cropped.left() + (even.isEmpty() ? 0 : both.left()));
+            return both.bundle();
         }, () -> left.accept(count.get()));
     }
 
@@ -299,21 +348,5 @@ public final class PagesDesk {
         Set<PageKey> pages = chosen;
         PageSpot spot = now.spot(last, false);
         edit(bundle -> PageEdits.copied(bundle, pages, spot));
-    }
-
-    /** Puts a blank page before every page that is chosen, or behind it, of the same size. */
-    public void blank(boolean before) {
-        Shown now = shown.get();
-        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
-        List<Integer> places = new ArrayList<>();
-        for (int i = 1; i <= now.leaves().size(); i++) if (now.isChosen(i)) places.add(i);
-        edit(bundle -> {
-            Bundle with = bundle;
-            for (int place : places.reversed()) {
-                Sheet sheet = LeafSheet.of(now.leaves().get(place - 1), sources).orElse(Sheet.A4);
-                with = PageEdits.withBlanks(with, now.spot(place, before), 1, new BlankLook(sheet, "", ""));
-            }
-            return with;
-        });
     }
 }

@@ -1,10 +1,12 @@
 package app.yellowtab.desktop.table;
 
+import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.LightTable;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.table.PagesDesk.Kind;
 import app.yellowtab.desktop.table.PagesDesk.Shown;
 import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
@@ -13,7 +15,9 @@ import app.yellowtab.mark.Mark;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.plan.Leaf;
+import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -43,17 +47,21 @@ public final class PagesView extends VBox {
     private final PagePictures pictures;
     private final LightTable table;
     private final Label heading = Controls.label("", Styles.FORM_LABEL);
+    private final Label said = Controls.label("", Styles.SMALL);
     private final Label counted = Controls.label("", Styles.SMALL);
     private final FlowPane tools = new FlowPane(6, 6);
-    private final CropBar crop;
+    private final PagesWork work;
+    /** What can be opened above the table, one of them at a time. */
+    private final Map<String, TableBar> bars;
     private final Subscription subscription;
 
-    public PagesView(Workspace workspace, PagesDesk desk, PagePictures pictures) {
+    public PagesView(Workspace workspace, PagesDesk desk, PagesWork work, PagePictures pictures, FileDialogs dialogs, FrameWish frame) {
         super(8);
         this.workspace = workspace;
         this.desk = desk;
         this.pictures = pictures;
-        this.crop = new CropBar(desk);
+        this.work = work;
+        this.bars = Map.of("crop", new CropBar(desk, work, frame), "blank", new BlankBar(work), "insert", new InsertBar(work, dialogs), "paper", new PaperBar(work), "save", new SaveBar(work, dialogs));
         setId("pages-view");
         getStyleClass().add(Styles.CUT_WORK);
         table = new LightTable(pictures);
@@ -71,10 +79,12 @@ public final class PagesView extends VBox {
         Button right = Controls.iconButton(Feather.ROTATE_CW, "pages.right", () -> desk.turn(1));
         MenuButton more = new MenuButton(Words.of("pages.more"));
         more.setId("pages-more");
-        more.getItems().setAll(item("pages.about", () -> desk.turn(HALF)), item("pages.reverse", desk::reverse), item("pages.copy", desk::copy), item("pages.keepOnly", desk::keepOnly), item("pages.asTheyCame", desk::asTheyCame));
-        tools.getChildren().addAll(kinds(), left, right, Controls.button("pages.takeOut", desk::takeOut), Controls.button("pages.blankBefore", () -> desk.blank(true)),
-                Controls.button("pages.blankBehind", () -> desk.blank(false)), Controls.button("pages.crop", crop::toggle), more);
-        getChildren().addAll(head, tools, crop, table);
+        more.getItems().setAll(item("pages.about", () -> desk.turn(HALF)), item("pages.divide", () -> work.divide(whole -> said.setText(whole == 0 ? "" : Words.of("pages.divided", whole)))), item("pages.reverse", desk::reverse), item("pages.copy", desk::copy), item("pages.keepOnly", desk::keepOnly), item("pages.asTheyCame", desk::asTheyCame));
+        tools.getChildren().addAll(kinds(), left, right, Controls.button("pages.takeOut", desk::takeOut), opener("blank"), opener("insert"), opener("crop"), opener("paper"), opener("save"), more);
+        said.setId("pages-said");
+        getChildren().addAll(head, tools);
+        getChildren().addAll(bars.values());
+        getChildren().addAll(said, table);
         subscription = Subscription.combine(desk.shownProperty().subscribe(this::show), workspace.onLeaf(this::follow));
     }
 
@@ -87,6 +97,21 @@ public final class PagesView extends VBox {
     public void begin() {
         follow(workspace.leaf());
         table.requestFocus();
+    }
+
+    private Button opener(String bar) {
+        return Controls.button("pages." + bar, () -> {
+            boolean shows = !bars.get(bar).isVisible();
+            bars.values().forEach(each -> each.open(false));
+            bars.get(bar).open(shows);
+        });
+    }
+
+    /** Opens what saves pages, with all of them chosen. */
+    public void beginSaving() {
+        desk.choose(Kind.ALL);
+        bars.values().forEach(each -> each.open(false));
+        bars.get("save").open(true);
     }
 
     private MenuButton kinds() {
@@ -115,7 +140,12 @@ public final class PagesView extends VBox {
     }
 
     private void show(Shown shown) {
-        if (!shown.open()) return;
+        Controls.show(said, !said.getText().isEmpty());
+        if (!shown.open()) {
+            bars.values().forEach(each -> each.open(false));
+            said.setText("");
+            return;
+        }
         heading.setText(shown.documents().size() == 1 ? shown.documents().getFirst().title() : Words.of("pages.documents", shown.documents().size()));
         counted.setText(Words.of("pages.counted", shown.leaves().size(), shown.chosen().size()));
         tools.getChildren().stream().skip(1).forEach(tool -> tool.setDisable(shown.chosen().isEmpty()));
@@ -188,6 +218,11 @@ public final class PagesView extends VBox {
         @Override
         public void drop(int page, boolean before) {
             desk.moveTo(page, before);
+        }
+
+        @Override
+        public void dropFiles(List<Path> files, int page, boolean before) {
+            work.insertAt(files, page, before);
         }
     }
 

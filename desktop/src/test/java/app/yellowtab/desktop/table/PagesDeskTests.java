@@ -117,10 +117,10 @@ class PagesDeskTests {
     @Test
     void whatCannotBeCroppedIsCounted() {
         List<Integer> left = new ArrayList<>();
-        desk.crop(new Margins(1, 1, 1, 1), left::add);
+        desk.crop(new Margins(1, 1, 1, 1), false, left::add);
         assertThat(left).as("nothing is chosen").isEmpty();
         desk.choose(1);
-        desk.crop(new Margins(1, 1, 1, 1), left::add);
+        desk.crop(new Margins(1, 1, 1, 1), false, left::add);
         assertThat(left).as("the size of the page is not known").containsExactly(1);
         assertThat(workspace.bundle()).isEqualTo(start);
     }
@@ -136,9 +136,9 @@ class PagesDeskTests {
         desk.copy();
         assertThat(pages()).isEqualTo("a1 a2 a3, b1 b2, c1 c2 c1 c2 c3 c4");
         workspace.undo();
-        desk.blank(true);
-        assertThat(pages()).isEqualTo("a1 a2 a3, b1 b2, free c1 free c2 c3 c4");
-        workspace.undo();
+        desk.choose(Kind.SAME_SIZE);
+        desk.choose(6);
+        desk.extendTo(7);
         desk.reverse();
         assertThat(pages()).isEqualTo("a1 a2 a3, b1 b2, c2 c1 c3 c4");
         desk.keepOnly();
