@@ -102,6 +102,7 @@ final class RedactedFile {
     private static ObjectNode json(COSDictionary dictionary) {
         ObjectNode node = MAPPER.createObjectNode();
         for (COSName name : dictionary.keySet()) {
+            if (name.equals(COSName.LENGTH)) continue;
             COSBase value = dictionary.getDictionaryObject(name);
             if (value instanceof COSName word) node.put(name.getName(), word.getName());
             else if (value instanceof COSInteger number) node.put(name.getName(), number.intValue());
