@@ -370,7 +370,8 @@ public final class Reader extends HBox {
         switch (result) {
             case PagePictures.Result.Picture drawn -> {
                 page.show(drawn, workspace.plan().marksOn(leaf));
-                remark.setText(drawn.missing() > 0 ? Words.of("reader.picturesMissing", drawn.missing()) : "");
+                boolean redacted = leaf.content() instanceof Content.SourcePage shown && !shown.look().redactions().isEmpty();
+                remark.setText(drawn.missing() > 0 ? Words.of(redacted ? "reader.redactedWithout" : "reader.picturesMissing", drawn.missing()) : "");
             }
             case PagePictures.Result.Failed failed -> {
                 page.clear();

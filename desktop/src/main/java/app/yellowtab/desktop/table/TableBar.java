@@ -13,6 +13,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import org.kordamp.ikonli.feather.Feather;
 
 /** A sentence with gaps above the table, which is there when it is wanted, and what came of it. */
 abstract class TableBar extends VBox {
@@ -42,7 +43,7 @@ abstract class TableBar extends VBox {
     /** Puts the parts of the sentence in, and what closes it. */
     final void lay(Node... parts) {
         sentence.getChildren().setAll(parts);
-        sentence.getChildren().add(Controls.button(getId().replace("-bar", "") + ".close", () -> open(false)));
+        sentence.getChildren().add(Controls.iconButton(Feather.X, getId().replace("-bar", "") + ".close", () -> open(false)));
     }
 
     /** Says what came of it. */
