@@ -182,7 +182,7 @@ public final class WindowProbe extends Application {
         Thread.sleep(REST_MILLIS);
     }
 
-    private static void onFxThread(Runnable action) throws InterruptedException {
+    static void onFxThread(Runnable action) throws InterruptedException {
         CountDownLatch done = new CountDownLatch(1);
         Platform.runLater(() -> {
             try {
@@ -205,7 +205,7 @@ public final class WindowProbe extends Application {
     }
 
     /** Nobody is there to be asked. */
-    private static final class NoDialogs implements FileDialogs {
+    static final class NoDialogs implements FileDialogs {
         @Override
         public List<Path> files(String title) {
             return List.of();

@@ -30,7 +30,7 @@ final class SampleArranging {
     private static final String RECORDS = "Records";
     private static final String AGREEMENT = "The agreement";
     /** What there is to be seen on the plan of the store. */
-    private static final Area PLAN = new Area(15, 15, 380, 216);
+    private static final Area PLAN = new Area(15, 15, 388, 238);
     /** On the statement of account: its number, and two lines that are nobody's business. */
     private static final List<Redaction> PRIVATE = List.of(new Redaction(new Area(59.5, 56, 24, 5.4), "Account number", false),
             new Redaction(new Area(55, 81.3, 75.5, 5.4), "Private, not in issue", true), new Redaction(new Area(57.2, 89.7, 103, 5.4), "Private, not in issue", true));

@@ -23,6 +23,7 @@ import app.yellowtab.edit.SortOrder;
 import app.yellowtab.edit.Sorting;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.edit.page.PageSpot;
+import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Bundle;
@@ -31,10 +32,13 @@ import app.yellowtab.model.DateReader;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.InTray;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.BlankLook;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageRanges;
+import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Plan;
@@ -91,7 +95,7 @@ class EditSequencesProperties {
         Optional<EntryId> section = anySection(now);
         EntryId id = one.map(Document::id).orElse(new EntryId("none"));
         int pages = one.map(Document::pageCount).orElse(1);
-        return switch (random.nextInt(25)) {
+        return switch (random.nextInt(28)) {
             case 0 -> Sorting.sorted(now, random.nextBoolean() ? some : section.map(Set::of).orElse(some), SortOrder.values()[random.nextInt(4)]);
             case 1 -> one.map(document -> PagePick.pick(now, id, PageRanges.read((1 + random.nextInt(3)) + "-, 1", PagePick.pagesToChooseFrom(now, document)).ranges())).orElse(now);
             case 2 -> PagePick.takeRest(now, id, EntryId.fresh());
@@ -112,6 +116,9 @@ class EditSequencesProperties {
             case 22 -> PageEdits.moved(now, somePages(now), new PageSpot(id, random.nextInt(4) == 0 ? Optional.empty() : somePages(now).stream().findFirst()));
             case 23 -> documents.size() > 40 ? now : PageEdits.copied(now, somePages(now), new PageSpot(id, somePages(now).stream().findFirst()));
             case 24 -> PageEdits.withBlanks(now, new PageSpot(id, somePages(now).stream().findFirst()), 1 + random.nextInt(3), BlankLook.PLAIN);
+            case 25 -> PageEdits.replaced(now, somePages(now), List.of(SourcePages.of(new SourceId("u"), 1 + random.nextInt(4), 5 + random.nextInt(4))));
+            case 26 -> PageEdits.looked(now, somePages(now), look -> look.withRedactions(List.of(new Redaction(new Area(10, 10, 1 + random.nextInt(50), 5), "private", random.nextBoolean()))));
+            case 27 -> somePages(now).stream().findFirst().map(page -> random.nextBoolean() ? Redacting.everywhere(now, page) : Redacting.allTakenBack(now, Set.of(page))).orElse(now);
             case 16 -> Enclosing.enclose(now, id, random.nextBoolean());
             case 17 -> random.nextBoolean() ? Enclosing.withPages(now, id) : Enclosing.supply(now, id, "On a stick");
             case 15 -> one.flatMap(PagePick::onlySource).map(older -> Replacing.replaced(now, id, older, new SourceId("newer"), pairs(now, older))).orElse(now);

@@ -20,6 +20,7 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.collections.FXCollections;
 import javafx.scene.AccessibleRole;
+import javafx.scene.CacheHint;
 import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
@@ -359,6 +360,9 @@ public final class LightTable extends Region {
         PageTile() {
             getStyleClass().add(Styles.PAGE_TILE);
             foot.getStyleClass().add(Styles.SMALL);
+            // Drawn once with its shadow, and copied while the table moves.
+            picture.setCache(true);
+            picture.setCacheHint(CacheHint.SPEED);
             getChildren().addAll(picture, foot);
             addEventHandler(MouseEvent.MOUSE_PRESSED, event -> press(page, event));
             setOnDragDetected(event -> {
