@@ -57,6 +57,8 @@ public final class RedactedWords {
         List<Leak> leaks = new ArrayList<>(elsewhere(bundle, plan));
         if (taken.isEmpty()) return leaks;
         for (Document document : bundle.contents().allDocuments()) {
+            repeated(document.description(), taken).ifPresent(clean -> leaks.add(new Leak(new Finding(Code.REDACTED_IN_TITLE, new Subject.OfEntry(document.id().value(), document.description()), clean),
+                    Optional.of(now -> Edits.changeDocument(now, document.id(), its -> its.withDescription(clean))))));
             repeated(document.title(), taken).ifPresent(clean -> leaks.add(new Leak(new Finding(Code.REDACTED_IN_TITLE, new Subject.OfEntry(document.id().value(), document.title()), clean),
                     Optional.of(now -> Edits.changeDocument(now, document.id(), its -> its.withTitle(clean))))));
         }
