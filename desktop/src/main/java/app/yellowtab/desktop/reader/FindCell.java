@@ -5,14 +5,11 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
 import app.yellowtab.plan.PlannedEntry.PlannedSection;
-import javafx.geometry.Insets;
 import javafx.scene.control.ListCell;
 import org.jspecify.annotations.Nullable;
 
 /** A line of what was found. */
 final class FindCell extends ListCell<Row> {
-    private static final double INDENT = 14;
-
     FindCell() {
         setPrefWidth(1);
     }
@@ -22,7 +19,7 @@ final class FindCell extends ListCell<Row> {
         super.updateItem(row, empty);
         boolean blank = empty || row == null;
         setText(blank ? "" : words(row));
-        setPadding(new Insets(0, 6, 0, !blank && row instanceof Row.Place ? INDENT : 6));
+        pseudoClassStateChanged(Styles.NESTED, !blank && row instanceof Row.Place);
         pseudoClassStateChanged(Styles.SECTION, !blank && row instanceof Row.Within);
     }
 

@@ -104,6 +104,7 @@ public final class Styles {
     public static final PseudoClass PLACEHOLDER = PseudoClass.getPseudoClass("placeholder");
     public static final PseudoClass IN_VIEW = PseudoClass.getPseudoClass("in-view");
     public static final PseudoClass UNREAD = PseudoClass.getPseudoClass("unread");
+    public static final PseudoClass NESTED = PseudoClass.getPseudoClass("nested");
     public static final PseudoClass LARGE = PseudoClass.getPseudoClass("large");
     public static final PseudoClass LOOK = PseudoClass.getPseudoClass("look");
 
