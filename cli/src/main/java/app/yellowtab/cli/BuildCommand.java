@@ -1,6 +1,9 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.find.BundleWords;
+import app.yellowtab.find.RedactedWords;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -35,8 +38,11 @@ final class BuildCommand implements Callable<Integer> {
         try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
              BundleFolder place = opened.folder()) {
             place.tryPasswords(passwords);
-            Bundle bundle = opened.bundle();
-            return production.produce(bundle.withFromSources(options.over(bundle.fromSources())), place, output, options.csv(), new ArrayList<>());
+            Bundle bundle = opened.bundle().withFromSources(options.over(opened.bundle().fromSources()));
+            int code = production.produce(bundle, place, output, options.csv(), new ArrayList<>());
+            List<RedactedWords.Leak> leaks = RedactedWords.in(bundle, Planner.plan(bundle), new BundleWords(place));
+            leaks.forEach(leak -> production.say(leak.finding()));
+            return code == Production.DONE && !leaks.isEmpty() ? Production.SOME_LEFT_OUT : code;
         }
     }
 }

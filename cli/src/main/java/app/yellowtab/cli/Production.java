@@ -17,9 +17,9 @@ import picocli.CommandLine;
 
 /** One production from the command line: findings to standard error, the summary to standard output. */
 final class Production implements AutoCloseable {
-    private static final int DONE = 0;
+    static final int DONE = 0;
     private static final int NOTHING_PRODUCED = 1;
-    private static final int SOME_LEFT_OUT = 3;
+    static final int SOME_LEFT_OUT = 3;
 
     private final Console console;
 
@@ -78,7 +78,7 @@ final class Production implements AutoCloseable {
         return lossy ? SOME_LEFT_OUT : DONE;
     }
 
-    private void say(Finding finding) {
+    void say(Finding finding) {
         console.say(finding.message());
     }
 

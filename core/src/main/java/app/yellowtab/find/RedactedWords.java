@@ -66,6 +66,7 @@ public final class RedactedWords {
         for (Document document : bundle.contents().allDocuments()) used.addAll(document.sources());
         for (Source source : bundle.sources()) {
             if (!used.contains(source.id())) continue;
+            if (repeated(source.fileName().replace('_', ' '), taken).isPresent()) leaks.add(new Leak(new Finding(Code.REDACTED_IN_NAME, new Subject.OfSource(source.id().value(), source.fileName(), "", 0), ""), Optional.empty()));
             for (SourceBookmark own : new LinkedHashSet<>(source.bookmarks())) {
                 repeated(own.title(), taken).ifPresent(clean -> leaks.add(new Leak(new Finding(Code.REDACTED_IN_BOOKMARK, new Subject.OfSource(source.id().value(), source.fileName(), "", own.page()), "\"" + own.title() + "\", which could be \"" + clean + "\""),
                         Optional.of(now -> renamed(now, source.id(), own, clean)))));

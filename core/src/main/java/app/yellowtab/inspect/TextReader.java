@@ -91,6 +91,11 @@ public final class TextReader implements AutoCloseable {
                 OperatorName.FILL_EVEN_ODD, OperatorName.FILL_NON_ZERO_AND_STROKE, OperatorName.FILL_EVEN_ODD_AND_STROKE, OperatorName.CLOSE_FILL_NON_ZERO_AND_STROKE,
                 OperatorName.CLOSE_FILL_EVEN_ODD_AND_STROKE, OperatorName.SHADING_FILL, OperatorName.BEGIN_INLINE_IMAGE, OperatorName.DRAW_OBJECT);
 
+        /** Which way words are written on the page as it is seen, in degrees against the clock. */
+        private static final int UP = 90;
+        private static final int UPSIDE_DOWN = 180;
+        private static final int DOWN = 270;
+        private static final int FULL_TURN = 360;
         private static final Pattern WHITE = Pattern.compile("[\\s\\p{Cntrl}]+");
 
         private final List<List<PageText.Word>> lines = new ArrayList<>();
@@ -144,10 +149,37 @@ public final class TextReader implements AutoCloseable {
             double bottom = -Double.MAX_VALUE;
             for (TextPosition letter : letters) {
                 word.append(letter.getUnicode());
-                left = Math.min(left, letter.getX());
-                right = Math.max(right, letter.getX() + letter.getWidth());
-                top = Math.min(top, letter.getY() - letter.getHeight());
-                bottom = Math.max(bottom, letter.getY());
+                double x = letter.getX();
+                double y = letter.getY();
+                double wide = letter.getWidthDirAdj();
+                double high = letter.getHeightDir();
+                // Letters reach from their beginning on the base line to where they are written, and to where their tops are.
+                switch (Math.floorMod(Math.round(letter.getDir()) - letter.getRotation(), FULL_TURN)) {
+                    case UP -> {
+                        left = Math.min(left, x - high);
+                        right = Math.max(right, x);
+                        top = Math.min(top, y - wide);
+                        bottom = Math.max(bottom, y);
+                    }
+                    case UPSIDE_DOWN -> {
+                        left = Math.min(left, x - wide);
+                        right = Math.max(right, x);
+                        top = Math.min(top, y);
+                        bottom = Math.max(bottom, y + high);
+                    }
+                    case DOWN -> {
+                        left = Math.min(left, x);
+                        right = Math.max(right, x + high);
+                        top = Math.min(top, y);
+                        bottom = Math.max(bottom, y + wide);
+                    }
+                    default -> {
+                        left = Math.min(left, x);
+                        right = Math.max(right, x + letter.getWidth());
+                        top = Math.min(top, y - letter.getHeight());
+                        bottom = Math.max(bottom, y);
+                    }
+                }
             }
             String text = WHITE.matcher(word).replaceAll("");
             if (!text.isEmpty()) line.add(new PageText.Word(text, mm(left), mm(top), mm(right - left), mm(bottom - top)));

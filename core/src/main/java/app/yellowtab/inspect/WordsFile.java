@@ -32,7 +32,7 @@ import tools.jackson.databind.json.JsonMapper;
  */
 public final class WordsFile {
     /** Raised when words are read or written another way, so that older files are not taken for new ones. */
-    private static final int FORMAT = 1;
+    private static final int FORMAT = 2;
     private static final double HUNDREDTHS = 100;
     private static final JsonMapper MAPPER = JsonMapper.builder().build();
 

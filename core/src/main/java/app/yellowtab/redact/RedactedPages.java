@@ -48,6 +48,8 @@ public final class RedactedPages {
     /** A page larger than A2 is drawn coarser, so that it fits into the memory; chosen by us. */
     private static final double MOST_DOTS = 36e6;
     private static final int KEY_BYTES = 16;
+    /** Words behind a scan may stand so far beside what is seen of them. */
+    private static final double LOOSE_MM = 1;
     /** Certainties are told of words that were read in pictures; the page's own are certain. */
     private static final int CERTAIN = 100;
 
@@ -114,7 +116,8 @@ public final class RedactedPages {
         whole.removeItem(COSName.ANNOTS);
         DrawnPage drawn = BoundedRenderer.within(sources.source(id).bytes(), () -> draw(whole));
         blacken(drawn, areas);
-        RecognisedPage left = TakenOut.wordsLeft(words, areas, drawn.widthPt() / PT_A_MM, drawn.heightPt() / PT_A_MM);
+        RecognisedPage left = TakenOut.wordsLeft(words, areas, drawn.widthPt() / PT_A_MM, drawn.heightPt() / PT_A_MM,
+                sources.source(id).about().pages().scanned().pages().get(page) ? LOOSE_MM : 0);
         return new Made(new RedactedPicture(PicturePacker.pack(drawn.image()), left), drawn.image().getWidth() * PT_A_INCH / drawn.widthPt(), drawn.picturesMissing());
     }
 

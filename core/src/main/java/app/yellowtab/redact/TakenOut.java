@@ -18,8 +18,12 @@ public final class TakenOut {
 
     private TakenOut() {}
 
-    /** {@return the words of a page that no area touches} */
-    static RecognisedPage wordsLeft(RecognisedPage page, List<Area> areas, double wideMm, double highMm) {
+    /**
+     * {@return the words of a page that no area touches}
+     *
+     * @param looseMm by how much words may stand beside what they are the words of
+     */
+    static RecognisedPage wordsLeft(RecognisedPage page, List<Area> areas, double wideMm, double highMm, double looseMm) {
         List<List<Word>> lines = new ArrayList<>();
         List<Integer> certainties = new ArrayList<>();
         int at = 0;
@@ -27,7 +31,7 @@ public final class TakenOut {
             List<Word> its = new ArrayList<>();
             for (Word word : line) {
                 int certainty = page.certainties().get(at++);
-                if (isTouched(word, page.state(), areas, wideMm, highMm)) continue;
+                if (isTouched(word, page.state(), areas, wideMm, highMm, looseMm)) continue;
                 its.add(word);
                 certainties.add(certainty);
             }
@@ -45,13 +49,13 @@ public final class TakenOut {
      */
     public static List<String> words(PageText text, SheetState state, Area area, double wideMm, double highMm) {
         List<String> words = new ArrayList<>();
-        for (List<Word> line : text.lines()) for (Word word : line) if (isTouched(word, state, List.of(area), wideMm, highMm)) words.add(word.text());
+        for (List<Word> line : text.lines()) for (Word word : line) if (isTouched(word, state, List.of(area), wideMm, highMm, 0)) words.add(word.text());
         return words;
     }
 
-    private static boolean isTouched(Word word, SheetState state, List<Area> areas, double wideMm, double highMm) {
+    private static boolean isTouched(Word word, SheetState state, List<Area> areas, double wideMm, double highMm, double looseMm) {
         Rectangle2D box = box(word, state, wideMm, highMm);
-        return areas.stream().anyMatch(area -> box.intersects(area.leftMm() - NEAR_MM, area.topMm(), area.widthMm() + 2 * NEAR_MM, area.heightMm()));
+        return areas.stream().anyMatch(area -> box.intersects(area.leftMm() - NEAR_MM - looseMm, area.topMm() - looseMm, area.widthMm() + 2 * (NEAR_MM + looseMm), area.heightMm() + 2 * looseMm));
     }
 
     /** {@return where a word stands on the page as it came, in millimetres from the upper left} */

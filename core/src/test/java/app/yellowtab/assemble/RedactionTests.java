@@ -52,6 +52,7 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.interactive.action.PDActionURI;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationText;
+import org.apache.pdfbox.util.Matrix;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -178,6 +179,28 @@ class RedactionTests extends OneSource {
         assertGone();
         BufferedImage picture = Pdfs.picture(target, 3, 72);
         assertThat(picture.getRGB(595, 595) & 0xFF).as("the middle of the sheet").isLessThan(40);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {90, 180, 270})
+    void aWordThatIsWrittenTheOtherWayIsGoneToo(int degrees) throws IOException {
+        // In the middle of the page, written up, upside down and down: its letters lie to the left, below, and to the right of where they begin.
+        Area over = switch (degrees) {
+            case 90 -> new Area(105 - 4.2, 100, 3.8, 60);
+            case 180 -> new Area(40, 148.7, 66, 3.8);
+            default -> new Area(105.4, 140, 3.8, 70);
+        };
+        look = PageLook.PLAIN.withRedactions(List.of(new Redaction(over, "", false)));
+        produce(2, document -> {
+            try (PDPageContentStream content = new PDPageContentStream(document, document.getPage(0))) {
+                content.beginText();
+                content.setFont(new PDType1Font(Standard14Fonts.FontName.COURIER), 12);
+                content.setTextMatrix(Matrix.getRotateInstance(Math.toRadians(degrees), (float) (105 * MM), (float) (148.5 * MM)));
+                content.showText(SECRET);
+                content.endText();
+            }
+        });
+        assertGone();
     }
 
     @Test

@@ -139,7 +139,7 @@ class GatherWindowTests extends AtTheWindow {
         until(() -> desk.workspace().isPresent());
         until(() -> jobs.running().isEmpty() && workspace().bundle().sources().size() > 60);
         assertThat(workspace().bundle().heading().title()).as("what was done meanwhile stays").isEqualTo("Bundle of my own");
-        assertThat(workspace().bundle().sources()).as("nothing came in twice").hasSize(69);
+        assertThat(workspace().bundle().sources()).as("nothing came in twice").hasSize(70);
         assertThat(workspace().plan().documentCount()).isGreaterThan(30);
         assertThat(robot.lookup("#tray").queryListView().getItems()).hasSize(35);
         robot.push(KeyCode.F1);

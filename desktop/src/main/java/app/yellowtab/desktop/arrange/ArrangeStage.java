@@ -51,7 +51,9 @@ public final class ArrangeStage extends HBox {
         for (Region part : List.of(sheet, compared, agreed)) HBox.setHgrow(part, Priority.ALWAYS);
         getChildren().addAll(tray, sheet, compared, agreed);
         this.desk = new PagesDesk(workspace);
-        this.pages = new PagesView(workspace, desk, new PagesWork(workspace, intakes, desk), pictures, dialogs, frame);
+        PagesWork work = new PagesWork(workspace, intakes, desk);
+        this.pages = new PagesView(workspace, desk, work, pictures, dialogs, frame);
+        tray.onSave(item -> dialogs.saveAs(Words.of("tray.save"), work.suggested(item)).ifPresent(target -> work.save(item, target, tray::say)));
         HBox.setHgrow(pages, Priority.ALWAYS);
         getChildren().add(pages);
         sheet.onPages(this::openPages);

@@ -13,13 +13,16 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.DragEvent;
@@ -40,6 +43,8 @@ final class Tray extends VBox {
     private final Arrangement arrangement;
     private final ListView<InTray> list = new ListView<>();
     private final Label count = Controls.label("", Styles.SMALL);
+    private final Label said = Controls.paragraph("", Styles.SMALL);
+    private Consumer<InTray> saving = item -> { };
     private final Subscription subscription;
     private @Nullable List<InTray> shown;
 
@@ -66,7 +71,16 @@ final class Tray extends VBox {
         Button put = Controls.button("tray.put", this::putInIndex);
         put.setMaxWidth(Double.MAX_VALUE);
         put.disableProperty().bind(Bindings.isEmpty(list.getSelectionModel().getSelectedItems()));
-        getChildren().addAll(head, new HBox(8, files, folder), list, put);
+        MenuItem save = new MenuItem(Words.of("tray.save"));
+        save.setId("tray-save");
+        save.setOnAction(event -> {
+            InTray item = list.getSelectionModel().getSelectedItem();
+            if (item != null) saving.accept(item);
+        });
+        list.setContextMenu(new ContextMenu(save));
+        said.setId("tray-said");
+        Controls.show(said, false);
+        getChildren().addAll(head, new HBox(8, files, folder), list, said, put);
         getStyleClass().add(Styles.TRAY);
         setOnDragOver(this::onDragOver);
         setOnDragDropped(this::onDragDropped);
@@ -78,6 +92,17 @@ final class Tray extends VBox {
             take(tray);
             count.setText(tray.isEmpty() ? "" : String.valueOf(tray.size()));
         });
+    }
+
+    /** Does something when what lies in the tray is to be saved as a file. */
+    void onSave(Consumer<InTray> action) {
+        saving = action;
+    }
+
+    /** Says what came of it. */
+    void say(String words) {
+        said.setText(words);
+        Controls.show(said, !words.isEmpty());
     }
 
     /** Takes a new tray over by changing only what differs between what both begin and end with. */

@@ -17,9 +17,7 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.find.BundleWords;
-import app.yellowtab.find.WordFinder;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.page.Area;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
@@ -44,7 +42,6 @@ import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
 import javafx.util.Duration;
 import javafx.util.Subscription;
-import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 
 /** Shows one leaf as it will be produced, with its number, and goes to any other. */
@@ -71,7 +68,6 @@ public final class Reader extends HBox {
     private final Label chosen = Controls.paragraph("", Styles.NOTICE);
     private final PageSelection selection = new PageSelection(page, this::showChosen);
     private final BundleWords words;
-    private Marked marked = new Marked(null, "", -1);
     private final RedactDesk redacting;
     private final RedactBar redactBar;
     private final RedactHand hand;
@@ -83,6 +79,7 @@ public final class Reader extends HBox {
     private final ReadOnlyBooleanWrapper large = new ReadOnlyBooleanWrapper(this, "large", false);
     private final FindDesk finding;
     private final FindBar find;
+    private final HitMarks hitMarks;
     private final ReferenceMenu reference;
     /** Whether the words of the page in view are there, or on their way. */
     private boolean hasWords;
@@ -106,6 +103,7 @@ public final class Reader extends HBox {
             page.mark(List.of(area));
             frame.give(area);
         });
+        this.hitMarks = new HitMarks(workspace, words, finding, page);
         this.find = new FindBar(finding, this::redactHits);
         this.reference = new ReferenceMenu(workspace, kept);
         page.setFocusTraversable(true);
@@ -155,7 +153,7 @@ public final class Reader extends HBox {
             page.mark(List.of());
             selection.enable(!wanted && !redacting.stateProperty().get().isOn());
         }), workspace.onPlan(plan -> show()),
-                workspace.onLeaf(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> markHits()),
+                workspace.onLeaf(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> hitMarks.mark(read())),
                 redacting.stateProperty().map(RedactDesk.State::isOn).subscribe(this::showGlass));
     }
 
@@ -239,50 +237,6 @@ public final class Reader extends HBox {
         Controls.show(chosen, !text.isEmpty());
     }
 
-    /** Marks what was found on the page in view, that which is looked at apart; where it stands is read in the background. */
-    private void markHits() {
-        FindDesk.State state = finding.stateProperty().get();
-        Leaf leaf = read();
-        int looked = state.looked().filter(at -> at.leaf() == leaf.index()).map(FindDesk.At::nth).orElse(-1);
-        Marked wanted = new Marked(leaf, state.on(leaf.index()).isEmpty() ? "" : state.sought(), looked);
-        if (wanted.equals(marked)) return;
-        boolean sameHits = wanted.leaf().equals(marked.leaf()) && wanted.sought().equals(marked.sought());
-        marked = wanted;
-        if (!sameHits) mark(List.of(), -1);
-        if (wanted.sought().isEmpty()) return;
-        workspace.jobs().quietly(() -> hits(wanted), hits -> {
-            if (wanted.equals(marked)) mark(hits, looked);
-        });
-    }
-
-    /** Of which page hits are marked, and which of them apart; none where nothing is sought. */
-    private record Marked(@Nullable Leaf leaf, String sought, int looked) {}
-
-    private List<WordFinder.Hit> hits(Marked wanted) {
-        try {
-            return wanted.leaf() == null ? List.of() : new WordFinder(wanted.sought()).on(words.of(wanted.leaf()));
-        } catch (IOException unreadable) {
-            return List.of();
-        }
-    }
-
-    private void mark(List<WordFinder.Hit> hits, int looked) {
-        List<Area> others = new ArrayList<>();
-        for (int i = 0; i < hits.size(); i++) if (i != looked) others.addAll(areas(hits.get(i)));
-        page.mark(Styles.FOUND_WORDS, others);
-        page.mark(Styles.LOOKED_WORDS, looked < 0 || looked >= hits.size() ? List.of() : areas(hits.get(looked)));
-    }
-
-    /** {@return the areas of a hit, one for each line that it stands in} */
-    private static List<Area> areas(WordFinder.Hit hit) {
-        List<List<PageText.Word>> lines = new ArrayList<>();
-        for (PageText.Word word : hit.words()) {
-            if (lines.isEmpty() || lines.getLast().getLast().leftMm() > word.leftMm()) lines.add(new ArrayList<>());
-            lines.getLast().add(word);
-        }
-        return lines.stream().map(PageSelection::around).toList();
-    }
-
     private void forgetWords() {
         asked++;
         hasWords = false;
@@ -343,7 +297,7 @@ public final class Reader extends HBox {
         reference.showReference();
         what.setText(describe(plan, leaf));
         forgetWords();
-        markHits();
+        hitMarks.mark(read());
         page.mark(List.of());
         withdraw();
         late.playFromStart();

@@ -6,10 +6,7 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PageText.Word;
-import app.yellowtab.facts.PageText;
-import app.yellowtab.facts.SheetState;
 import app.yellowtab.find.BundleWords;
-import app.yellowtab.find.WordFinder;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageKey;
@@ -19,10 +16,7 @@ import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.redact.TakenOut;
-import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -33,7 +27,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.util.Subscription;
-import org.slf4j.LoggerFactory;
 
 /**
  * What is redacted on the page in view, and what is redacted next: areas that are drawn, words that are chosen, hits of a search one
@@ -56,13 +49,6 @@ public final class RedactDesk {
 
         public State {
             redactions = List.copyOf(redactions);
-        }
-    }
-
-    /** A hit of a search: its areas on the page as it is seen, and the words around it. */
-    public record Hit(PageKey page, List<Area> areas, String around) {
-        public Hit {
-            areas = List.copyOf(areas);
         }
     }
 
@@ -171,12 +157,8 @@ public final class RedactDesk {
 
     /** Redacts words of the page in view, as they are seen, line by line. */
     public void drawWords(List<List<Word>> lines) {
-        List<Area> areas = areas(lines);
+        List<Area> areas = Hit.areas(lines);
         if (!areas.isEmpty()) draw(areas);
-    }
-
-    private static List<Area> areas(List<List<Word>> lines) {
-        return lines.stream().filter(line -> !line.isEmpty()).map(line -> TakenOut.over(line, SheetState.SOUND, 0, 0)).toList();
     }
 
     /** Chooses the area at a place of the page in view, in millimetres; {@return whether there is one} */
@@ -276,36 +258,12 @@ public final class RedactDesk {
         Plan plan = workspace.plan();
         Map<SourceId, Source> sources = workspace.bundle().sourcesById();
         said.set(Words.of("redact.gathering"));
-        workspace.jobs().quietly(() -> hits(sought, leaves.stream().filter(at -> at < plan.pageCount()).map(plan::leaf).toList(), sources), hits -> {
+        workspace.jobs().quietly(() -> Hit.all(words, sought, leaves.stream().filter(at -> at < plan.pageCount()).map(plan::leaf).toList(), sources), hits -> {
             said.set(hits.isEmpty() ? Words.of("redact.noHits", sought) : "");
             State now = now();
             state.set(new State(true, now.page(), now.redactions(), -1, now.reason(), now.printed(), hits.isEmpty() ? Optional.empty() : Optional.of(new Walk(hits, 0, 0))));
             goToHit();
         });
-    }
-
-    private List<Hit> hits(String sought, List<Leaf> leaves, Map<SourceId, Source> sources) {
-        List<Hit> hits = new ArrayList<>();
-        WordFinder finder = new WordFinder(sought);
-        for (Leaf leaf : leaves) {
-            if (leaf.key().isEmpty() || !(leaf.content() instanceof Content.SourcePage page) || !sources.containsKey(page.source())) continue;
-            try {
-                for (WordFinder.Hit hit : finder.on(words.of(leaf))) hits.add(new Hit(leaf.key().get(), areas(lines(hit.words())), hit.around()));
-            } catch (IOException | RuntimeException unreadable) {
-                LoggerFactory.getLogger(RedactDesk.class).info("no hits there: {}", leaf.index(), unreadable);
-            }
-        }
-        return hits;
-    }
-
-    /** {@return words in the lines that they stand in} */
-    private static List<List<Word>> lines(List<Word> words) {
-        List<List<Word>> lines = new ArrayList<>();
-        for (Word word : words) {
-            if (lines.isEmpty() || lines.getLast().getLast().leftMm() > word.leftMm()) lines.add(new ArrayList<>());
-            lines.getLast().add(word);
-        }
-        return lines;
     }
 
     private void goToHit() {
@@ -362,16 +320,5 @@ public final class RedactDesk {
                 return String.valueOf(refused.getMessage());
             }
         }, said::set);
-    }
-
-    /** {@return the word of a page that stands at a place, in millimetres} */
-    public static Optional<Word> wordAt(PageText text, double leftMm, double topMm) {
-        for (List<Word> line : text.lines()) {
-            for (Word word : line) {
-                double reach = word.heightMm() / 3;
-                if (leftMm >= word.leftMm() && leftMm <= word.rightMm() && topMm >= word.topMm() - reach && topMm <= word.topMm() + word.heightMm() + reach) return Optional.of(word);
-            }
-        }
-        return Optional.empty();
     }
 }

@@ -16,8 +16,13 @@ import app.yellowtab.edit.page.Spreads;
 import app.yellowtab.edit.page.ToSheet;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.files.FileNames;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Contents;
+import app.yellowtab.model.Document;
+import app.yellowtab.model.InTray;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.BlankLook;
 import app.yellowtab.model.page.BlankPages;
@@ -36,6 +41,7 @@ import app.yellowtab.plan.Excerpt;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.LeafSheet;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
 import app.yellowtab.source.Intake;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -209,11 +215,46 @@ public final class PagesWork {
      */
     public record Saving(boolean each, boolean numbered, boolean takesOut, PageName name) {}
 
+    /** {@return where what lies in the tray is saved if nobody says otherwise} */
+    public Path suggested(InTray item) {
+        return suggested(document(item).title());
+    }
+
+    private static Document document(InTray item) {
+        return switch (item) {
+            case InTray.File file -> Document.of(file.source());
+            case InTray.SetAside aside -> aside.document();
+        };
+    }
+
+    /**
+     * Saves what lies in the tray as a file, with its pages as they are and without numbers.
+     *
+     * @param said is told what came of it
+     */
+    public void save(InTray item, Path target, Consumer<String> said) {
+        Document document = document(item);
+        Bundle alone = Bundle.EMPTY.withSources(workspace.bundle().sources()).withFromSources(workspace.bundle().fromSources()).withContents(new Contents(List.of(document), List.of()));
+        PageFiles writer = new PageFiles(workspace.folder());
+        workspace.jobs().start((progress, stop) -> {
+            Plan plan = Planner.plan(alone);
+            List<Leaf> leaves = plan.leaves().stream().filter(leaf -> leaf.key().isPresent()).toList();
+            if (leaves.isEmpty()) throw new FindingException(Finding.about(Finding.Code.NOTHING_TO_PRODUCE, document.title(), ""), null);
+            return writer.one(new Excerpt(plan, false).of(leaves, document.title()), target, (done, of) -> progress.accept(new Jobs.State(Words.of("save.saving", done, of), (double) done / of)), stop);
+        }, saved -> {
+            workspace.findings().addAll(saved.findings());
+            said.accept(saved.isWhole() ? Words.of("save.one", document.pageCount(), target.getFileName()) : Words.of("save.stopped", 0));
+        }, failure -> said.accept(String.valueOf(failure.getMessage())));
+    }
+
     /** {@return where what is chosen is saved if nobody says otherwise} */
     public Path suggested() {
         Shown now = desk.shownProperty().get();
         List<Integer> places = places();
-        String title = places.isEmpty() ? "" : now.documents().get(now.document(places.getFirst())).title();
+        return suggested(places.isEmpty() ? "" : now.documents().get(now.document(places.getFirst())).title());
+    }
+
+    private Path suggested(String title) {
         return workspace.folder().path().resolve(FileNames.safe(title) + ".pdf");
     }
 

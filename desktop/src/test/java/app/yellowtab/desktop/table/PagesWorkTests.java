@@ -16,6 +16,7 @@ import app.yellowtab.edit.page.Margins;
 import app.yellowtab.edit.page.ToSheet;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
+import app.yellowtab.model.InTray;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.BlankPages;
 import app.yellowtab.model.page.Run;
@@ -116,6 +117,19 @@ class PagesWorkTests {
         assertThat(said).last().asString().contains("“7” names no pages of short.pdf").contains("a page from 1 to 1");
         work.insertAt(List.of(Pdfs.write(temp, "dropped", 2)), 1, true);
         assertThat(pages()).startsWith("one: 1 2 1 2 3");
+    }
+
+    @Test
+    void whatLiesInTheTrayIsSavedAsItIs() throws IOException {
+        desk.choose(1);
+        desk.extendTo(3);
+        desk.turn(1);
+        desk.takeOut();
+        InTray aside = workspace.bundle().tray().getFirst();
+        Path target = temp.resolve("aside.pdf");
+        work.save(aside, target, said::add);
+        assertThat(said).containsExactly("3 pages saved as aside.pdf.");
+        assertThat(Pdfs.pageCount(target)).isEqualTo(3);
     }
 
     @Test
