@@ -56,6 +56,7 @@ module app.yellowtab.core {
     opens app.yellowtab.store to tools.jackson.databind;
     exports app.yellowtab.edit;
     exports app.yellowtab.edit.page;
+    exports app.yellowtab.edit.number;
     exports app.yellowtab.agree;
     exports app.yellowtab.cut;
     exports app.yellowtab.pdf to app.yellowtab.desktop;

@@ -38,7 +38,7 @@ final class BuildCommand implements Callable<Integer> {
         try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
              BundleFolder place = opened.folder()) {
             place.tryPasswords(passwords);
-            Bundle bundle = opened.bundle().withFromSources(options.over(opened.bundle().fromSources()));
+            Bundle bundle = options.numbered(opened.bundle().withFromSources(options.over(opened.bundle().fromSources())));
             int code = production.produce(bundle, place, output, options.csv(), new ArrayList<>());
             List<RedactedWords.Leak> leaks = RedactedWords.in(bundle, Planner.plan(bundle), new BundleWords(place));
             leaks.forEach(leak -> production.say(leak.finding()));

@@ -12,6 +12,9 @@ public record MarkLook(Typeface face, float sizePt) {
     /** Of bundle numbers. Chosen by us: larger than body text, so that it is found first when a number is called out. */
     public static final MarkLook NUMBER = new MarkLook(Typeface.SANS_BOLD, 13);
 
+    /** Of other series. Chosen by us: smaller than the bundle's own, which is called out, and still easily read. */
+    public static final MarkLook SERIES = new MarkLook(Typeface.SANS, 10);
+
     public MarkLook {
         Objects.requireNonNull(face, "face");
         if (!(sizePt > 0 && sizePt <= 500)) throw new IllegalArgumentException("a mark's size must be more than 0 and at most 500 points, got " + sizePt);

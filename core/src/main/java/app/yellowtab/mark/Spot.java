@@ -12,6 +12,9 @@ public record Spot(Row row, Column column, double across, double down) {
     /** At the foot on the right, where a thumb turns the page: where bundle numbers stand unless the user decides otherwise. */
     public static final Spot STANDARD = new Spot(Row.FOOT, Column.RIGHT, 10, 10);
 
+    /** At the foot on the left, where other numbers stand unless the user decides otherwise. */
+    public static final Spot OPPOSITE = new Spot(Row.FOOT, Column.LEFT, 10, 10);
+
     /** Head, half-way down, foot. */
     public enum Row { HEAD, MIDDLE, FOOT }
 

@@ -51,7 +51,7 @@ public final class Excerpt {
             entries.add(new PlannedDocument(document.document().withRuns(PagePick.merged(its.getValue())), 0, 0, new PlannedEntry.Span(first, last, own.get(first).label(), own.get(last).label())));
             first = last + 1;
         }
-        return new Plan(CaseHeading.EMPTY.withTitle(title), plan.comments(), own, entries, List.of(), List.of(), bookmarks(places), List.of(), false, List.of());
+        return new Plan(CaseHeading.EMPTY.withTitle(title), plan.comments(), own, entries, List.of(), List.of(), bookmarks(places), List.of(), false, List.of(), numbered ? plan.marking().of(leaves) : Marking.STANDARD);
     }
 
     private static Run part(PlannedDocument document, PageKey key) {

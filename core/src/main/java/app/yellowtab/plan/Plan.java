@@ -2,17 +2,17 @@ package app.yellowtab.plan;
 
 import app.yellowtab.finding.Subject;
 import app.yellowtab.mark.Mark;
-import app.yellowtab.mark.MarkLook;
-import app.yellowtab.mark.Spot;
+import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.number.GivenNumber;
+import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.pdf.Typeface;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 
 /**
  * The whole product before anything is written. Immutable.
@@ -27,9 +27,10 @@ import java.util.TreeSet;
  * @param coverSheets what stands on each page of the cover; none where there is no cover
  * @param agreement  whether the index says how entries stand between the parties
  * @param enclosures the files that are put beside the produced bundle
+ * @param marking    which marks leaves bear
  */
 public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, List<PlannedEntry> entries, List<String> headingLines,
-                   List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets, boolean agreement, List<Enclosure> enclosures) {
+                   List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets, boolean agreement, List<Enclosure> enclosures, Marking marking) {
     public int pageCount() {
         return leaves.size();
     }
@@ -49,6 +50,7 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
     /** {@return the leaf that bears a number, in these words, whatever the case of its letters} */
     public Optional<Leaf> leafNumbered(String words) {
         for (Leaf leaf : leaves) if (leaf.label().equalsIgnoreCase(words) && leaf.number().isPresent()) return Optional.of(leaf);
+        for (Marking.PlannedSeries series : marking.series()) for (Leaf leaf : leaves) if (!words.isEmpty() && series.words(leaf.index()).equalsIgnoreCase(words)) return Optional.of(leaf);
         return Optional.empty();
     }
 
@@ -60,18 +62,17 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
 
     /** {@return what is set on a leaf} Made when it is asked for, so that twenty thousand leaves with many marks cost nothing. */
     public List<Mark> marksOn(Leaf leaf) {
-        return leaf.number().map(number -> new Mark(Mark.BUNDLE_NUMBER, number.shown(), Spot.STANDARD, MarkLook.NUMBER)).stream().toList();
+        return marking.on(leaf);
+    }
+
+    /** {@return the numbers of a series as the pages of the bundle that was planned bear them, to be given for ever} */
+    public List<GivenNumber> numbersOf(Bundle planned, SeriesId series) {
+        return SeriesPlanner.numbers(this, planned, series);
     }
 
     /** {@return all letters that marks are made of, by typeface; none where nothing is numbered} */
     public Map<Typeface, Set<Integer>> markLetters() {
-        if (leaves.stream().noneMatch(leaf -> leaf.number().isPresent())) return Map.of();
-        Set<Integer> letters = new TreeSet<>();
-        "0123456789".chars().forEach(letters::add);
-        for (Leaf leaf : leaves) {
-            if (leaf.number().isPresent() && !leaf.number().get().isPlain()) leaf.label().codePoints().forEach(letters::add);
-        }
-        return Map.of(MarkLook.NUMBER.face(), letters);
+        return marking.letters(leaves);
     }
 
     /** {@return the leaf to look at for a finding: the page that it is about, or the first one; empty where it is about no leaf} */

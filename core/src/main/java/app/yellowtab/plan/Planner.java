@@ -120,7 +120,8 @@ public final class Planner {
             place(bundle.contents(), 0, "");
             List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
             return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
-                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover, bundle.layout().agreement(), enclosures.list());
+                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover, bundle.layout().agreement(), enclosures.list(),
+                    new Marking(bundle.numbering().bundle(), SeriesPlanner.plan(bundle, leaves, placed), bundle.numbering().moves()));
         }
 
         /** {@return the index of the leaf that comes next} */

@@ -10,6 +10,7 @@ import app.yellowtab.model.cut.BatchId;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.BlankPages;
 import app.yellowtab.model.page.EnclosedFile;
@@ -62,8 +63,9 @@ final class BundleJson {
     static final int FORMAT = 3;
     private static final String FRONT_SHEETS = "front_sheets";
     private static final String ENCLOSED_FILES = "enclosed_files";
+    private static final String NUMBERS = "numbers";
     /** Abilities that a program must have so as not to misread a bundle that says so; those that this one has. */
-    static final Set<String> ABILITIES = Set.of(FRONT_SHEETS, ENCLOSED_FILES);
+    static final Set<String> ABILITIES = Set.of(FRONT_SHEETS, ENCLOSED_FILES, NUMBERS);
     static final JsonMapper MAPPER = JsonMapper.builder().enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE).enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
             .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS).disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
             .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT).disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -82,6 +84,7 @@ final class BundleJson {
         List<Document> documents = Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).toList();
         if (documents.stream().flatMap(document -> document.runs().stream()).anyMatch(FrontSheet.class::isInstance)) needs.add(FRONT_SHEETS);
         if (documents.stream().anyMatch(document -> document.enclosed().isPresent())) needs.add(ENCLOSED_FILES);
+        if (!bundle.numbering().equals(Numbering.NONE)) needs.add(NUMBERS);
         root.setAll((ObjectNode) MAPPER.valueToTree(bundle));
         for (int i = 0; i < bundle.sources().size(); i++) {
             ((ObjectNode) root.path("sources").path(i)).put("facts", Objects.requireNonNull(facts.get(bundle.sources().get(i).about().pages())));

@@ -5,6 +5,7 @@ import app.yellowtab.model.Agreement;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.RecognitionChoice;
+import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.source.BookmarkLook;
@@ -47,6 +48,7 @@ final class OlderFormats {
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));
         fill(root, "numbering", BundleJson.MAPPER.valueToTree(Numbering.NONE));
+        if (root.get("numbering") instanceof ObjectNode numbering) fill(numbering, "bundle", BundleJson.MAPPER.valueToTree(BundleNumber.STANDARD));
         fill(root, "recognition", BundleJson.MAPPER.valueToTree(RecognitionChoice.STANDARD));
         fill(root, "batches", BundleJson.MAPPER.createArrayNode());
         for (JsonNode batch : root.path("batches")) {
@@ -126,7 +128,9 @@ final class OlderFormats {
         for (JsonNode document : documents) {
             if (document instanceof ObjectNode object) fill(object, "agreement", BundleJson.MAPPER.valueToTree(Agreement.OPEN));
             for (JsonNode run : document.path("runs")) {
-                if (run instanceof ObjectNode object && object.path("kind").asString("").equals("source")) fill(object, "look", BundleJson.plainLook());
+                if (!(run instanceof ObjectNode object) || !object.path("kind").asString("").equals("source")) continue;
+                fill(object, "look", BundleJson.plainLook());
+                for (JsonNode redaction : object.path("look").path("redactions")) if (redaction instanceof ObjectNode one && !one.has("printed")) one.put("printed", false);
             }
         }
     }

@@ -1,0 +1,116 @@
+package app.yellowtab.plan;
+
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.number.GivenNumber.Half;
+import app.yellowtab.model.number.GivenNumber;
+import app.yellowtab.model.number.SerialNumber;
+import app.yellowtab.model.number.Series;
+import app.yellowtab.model.number.SeriesId;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Marking.PlannedSeries;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Gives the pages of sources the numbers of their series, in the order of the bundle. A number belongs to the page of the source, or to
+ * its half: copies repeat it. What was given for ever stays; what comes later goes on from the last.
+ */
+final class SeriesPlanner {
+    private SeriesPlanner() {}
+
+    /** A page of a source, or a half of it. */
+    private record Place(SourceId source, int page, Half half) {}
+
+    /** {@return the series of a bundle, worded for the leaves of its plan} */
+    static List<PlannedSeries> plan(Bundle bundle, List<Leaf> leaves, List<PlannedEntry> entries) {
+        if (bundle.numbering().series().isEmpty()) return List.of();
+        List<PlannedSeries> planned = new ArrayList<>();
+        for (Series series : bundle.numbering().series()) planned.add(plan(series, bundle, leaves, entries));
+        return planned;
+    }
+
+    private static PlannedSeries plan(Series series, Bundle bundle, List<Leaf> leaves, List<PlannedEntry> entries) {
+        Optional<SerialNumber> first = SerialNumber.read(series.first());
+        if (first.isEmpty()) return new PlannedSeries(series.id(), series.spot(), series.look(), List.of(), 0);
+        Set<EntryId> documents = documents(series, entries);
+        Set<SourceId> sources = new HashSet<>(series.sources());
+        boolean all = series.entries().isEmpty() && series.sources().isEmpty();
+        Map<Place, String> known = new HashMap<>();
+        SerialNumber next = first.get();
+        for (GivenNumber given : bundle.numbering().given()) {
+            if (!given.series().equals(series.id())) continue;
+            known.put(new Place(given.source(), given.page(), given.half()), given.number());
+            Optional<SerialNumber> number = SerialNumber.read(given.number());
+            if (number.isPresent() && number.get().isLike(next) && number.get().value() >= next.value()) next = next.plus(number.get().value() - next.value() + 1);
+        }
+        int fixed = known.size();
+        List<String> words = new ArrayList<>(leaves.size());
+        for (Leaf leaf : leaves) {
+            if (!(leaf.content() instanceof Content.SourcePage page) || !(all || documents.contains(page.document()) || sources.contains(page.source()))) {
+                words.add("");
+                continue;
+            }
+            Place place = new Place(page.source(), page.page(), half(leaves, leaf.index(), page));
+            String number = known.get(place);
+            if (number == null) {
+                number = next.shown();
+                next = next.plus(1);
+                known.put(place, number);
+            }
+            words.add(number);
+        }
+        return new PlannedSeries(series.id(), series.spot(), series.look(), words, fixed);
+    }
+
+    /** {@return the numbers of a series as the pages bear them at present, and those that pages bear for ever which are no more in the bundle} */
+    static List<GivenNumber> numbers(Plan plan, Bundle bundle, SeriesId id) {
+        Map<Place, GivenNumber> numbers = new LinkedHashMap<>();
+        for (GivenNumber given : bundle.numbering().given()) if (given.series().equals(id)) numbers.put(new Place(given.source(), given.page(), given.half()), given);
+        for (PlannedSeries series : plan.marking().series()) {
+            if (!series.id().equals(id)) continue;
+            for (Leaf leaf : plan.leaves()) {
+                String words = series.words(leaf.index());
+                if (words.isEmpty() || !(leaf.content() instanceof Content.SourcePage page)) continue;
+                Place place = new Place(page.source(), page.page(), half(plan.leaves(), leaf.index(), page));
+                numbers.putIfAbsent(place, new GivenNumber(id, place.source(), place.page(), place.half(), words));
+            }
+        }
+        return List.copyOf(numbers.values());
+    }
+
+    /** {@return which half of its sheet a page is: two crops of one page stand beside each other} */
+    static Half half(List<Leaf> leaves, int at, Content.SourcePage page) {
+        if (page.look().crop().isEmpty()) return Half.WHOLE;
+        if (at + 1 < leaves.size() && isOther(page, leaves.get(at + 1))) return Half.LEFT;
+        return at > 0 && isOther(page, leaves.get(at - 1)) ? Half.RIGHT : Half.WHOLE;
+    }
+
+    private static boolean isOther(Content.SourcePage page, Leaf beside) {
+        return beside.content() instanceof Content.SourcePage other && other.source().equals(page.source()) && other.page() == page.page() && crop(other.look()) && !other.look().equals(page.look());
+    }
+
+    private static boolean crop(PageLook look) {
+        return look.crop().isPresent();
+    }
+
+    /** {@return the documents that a series names, of sections all that is in them} */
+    private static Set<EntryId> documents(Series series, List<PlannedEntry> entries) {
+        Set<EntryId> named = new HashSet<>(series.entries());
+        Set<EntryId> documents = new HashSet<>();
+        int within = -1;
+        for (PlannedEntry entry : entries) {
+            if (entry.depth() <= within) within = -1;
+            if (within < 0 && entry instanceof PlannedEntry.PlannedSection && named.contains(entry.id())) within = entry.depth();
+            if (within >= 0 || named.contains(entry.id())) documents.add(entry.id());
+        }
+        return documents;
+    }
+}

@@ -1,0 +1,163 @@
+package app.yellowtab.plan;
+
+import static app.yellowtab.testing.Bundles.bundle;
+import static app.yellowtab.testing.Bundles.document;
+import static app.yellowtab.testing.Bundles.section;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.agree.NumberRegister;
+import app.yellowtab.edit.Entries;
+import app.yellowtab.edit.Moves;
+import app.yellowtab.edit.Place;
+import app.yellowtab.edit.number.NumberEdits;
+import app.yellowtab.edit.page.PageEdits;
+import app.yellowtab.mark.Mark;
+import app.yellowtab.mark.MarkLook;
+import app.yellowtab.mark.NumberStyle;
+import app.yellowtab.mark.Spot;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.number.BundleNumber;
+import app.yellowtab.model.number.SerialNumber;
+import app.yellowtab.model.number.Series;
+import app.yellowtab.model.number.SeriesId;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.Run;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Documents "a" (3 pages, in section A), "b" (2) and "c" (4, in section B). */
+class SeriesPlannerTests {
+    private static final SeriesId ID = new SeriesId("bates");
+    private static final Bundle START = bundle(section("A", document("a", 3), document("b", 2)), section("B", document("c", 4)));
+
+    private static Series series(String first, String... entries) {
+        return new Series(ID, NumberStyle.FIGURES, first, new Spot(Spot.Row.FOOT, Spot.Column.LEFT, 10, 10), new MarkLook(MarkLook.NUMBER.face(), 9), Arrays.stream(entries).map(EntryId::new).toList(), List.of());
+    }
+
+    /** {@return the numbers of the series in the order of the bundle} */
+    private static List<String> numbers(Bundle bundle) {
+        Plan plan = Planner.plan(bundle);
+        return plan.leaves().stream().flatMap(leaf -> plan.marksOn(leaf).stream()).filter(mark -> mark.series().equals("bates")).map(Mark::words).toList();
+    }
+
+    private static Bundle issued(Bundle bundle) {
+        return NumberEdits.issued(bundle, ID, Planner.plan(bundle).numbersOf(bundle, ID));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"TH-000101, TH-000102, 2", "000101/D, 000102/D, 2", "AL-2031-000123, AL-2031-000124, 2", "99, 100, 2", "A1B22C, A1B23C, 2"})
+    void aNumberCountsOnAsItWasTyped(String first, String second, int count) {
+        assertThat(SerialNumber.read(first).orElseThrow().plus(count - 1).shown()).isEqualTo(second);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"TH-", "''", "1234567890123456", "TH\u202E-1", "'TH\n1'", "\u05D01"})
+    void whatIsNoNumberIsRefused(String typed) {
+        assertThat(SerialNumber.read(typed.replace("\\u202E", "\u202E").replace("\\u05D0", "\u05D0").replace("\\n", "\n"))).isEmpty();
+        assertThat(SerialNumber.read("TH-98").orElseThrow().room()).isEqualTo(2);
+    }
+
+    @Test
+    void pagesBearTheirNumbersInTheOrderOfTheBundleAndCopiesRepeatThem() {
+        Bundle all = NumberEdits.with(START, series("TH-008"));
+        assertThat(numbers(all)).containsExactly("TH-008", "TH-009", "TH-010", "TH-011", "TH-012", "TH-013", "TH-014", "TH-015", "TH-016");
+        Bundle copied = Entries.copy(all, Set.of(new EntryId("b")), new Place(Optional.empty(), 0)).bundle();
+        assertThat(numbers(copied)).hasSize(11).startsWith("TH-008", "TH-009").doesNotContain("TH-017");
+        assertThat(numbers(NumberEdits.with(START, series("1", "B")))).as("of one section").containsExactly("1", "2", "3", "4");
+        assertThat(numbers(NumberEdits.without(all, ID))).isEmpty();
+        assertThat(Planner.plan(all).leafNumbered("th-010")).map(Leaf::index).contains(Planner.plan(all).leafNumbered("TH-008").orElseThrow().index() + 2);
+    }
+
+    @Test
+    void whatWasIssuedStaysAndWhatComesLaterGoesOnFromTheLast() {
+        Bundle fixed = issued(NumberEdits.with(START, series("TH-1", "a", "b")));
+        Bundle moved = Moves.up(fixed, Set.of(new EntryId("b")));
+        assertThat(numbers(moved)).as("b stands before a now").containsExactly("TH-4", "TH-5", "TH-1", "TH-2", "TH-3");
+        Bundle more = NumberEdits.with(moved, series("TH-1", "a", "b", "c"));
+        assertThat(numbers(more)).endsWith("TH-6", "TH-7", "TH-8", "TH-9");
+        List<PageKey> keys = new ArrayList<>();
+        for (Run run : START.contents().allDocuments().getFirst().runs()) keys.add(run.key(1));
+        assertThat(numbers(PageEdits.takenOut(more, Set.copyOf(keys)))).as("gaps stay").doesNotContain("TH-1").contains("TH-2", "TH-9");
+        assertThat(Planner.plan(more).marking().series().getFirst().fixed()).isEqualTo(5);
+    }
+
+    @Test
+    void theBundlesNumberStandsWhereItIsPutAndOnePageMayDiffer() {
+        Spot head = new Spot(Spot.Row.HEAD, Spot.Column.MIDDLE, 0, 8);
+        Bundle put = NumberEdits.withNumber(START, new BundleNumber(head, new MarkLook(MarkLook.NUMBER.face(), 20), false));
+        Plan plan = Planner.plan(put);
+        assertThat(plan.marksOn(plan.leaf(0))).as("the cover").isEmpty();
+        assertThat(plan.leaf(0).label()).isEqualTo("1");
+        assertThat(plan.marksOn(plan.leaf(4))).singleElement().satisfies(mark -> {
+            assertThat(mark.spot()).isEqualTo(head);
+            assertThat(mark.look().sizePt()).isEqualTo(20);
+        });
+        PageKey page = plan.leaf(4).key().orElseThrow();
+        Bundle moved = NumberEdits.moved(put, page, Marking.BUNDLE, Optional.of(Spot.STANDARD));
+        Plan after = Planner.plan(moved);
+        assertThat(after.marksOn(after.leaf(4)).getFirst().spot()).isEqualTo(Spot.STANDARD);
+        assertThat(after.marksOn(after.leaf(5)).getFirst().spot()).isEqualTo(head);
+        assertThat(NumberEdits.moved(moved, page, Marking.BUNDLE, Optional.empty())).isEqualTo(put);
+    }
+
+    @Test
+    void theRegisterTellsEveryPage(@TempDir Path folder) throws IOException {
+        Bundle numbered = NumberEdits.with(START, series("TH-1"));
+        Path target = folder.resolve("register.csv");
+        assertThat(NumberRegister.write(Planner.plan(numbered), numbered.sourcesById(), ID, target)).isEqualTo(9);
+        assertThat(Files.readAllLines(target)).hasSize(10).last().asString().startsWith("TH-9,");
+    }
+
+    @Property(tries = 60)
+    void numbersAreUniqueOverAnyMovesAndThoseThatWereIssuedNeverChange(@ForAll @LongRange(min = 0) long seed) {
+        Random random = new Random(seed);
+        Bundle now = NumberEdits.with(START, series("TH-0098"));
+        Map<String, String> fixed = new HashMap<>();
+        for (int n = 0; n < 15; n++) {
+            List<EntryId> ids = now.contents().allDocuments().stream().map(document -> document.id()).toList();
+            Set<EntryId> one = Set.of(ids.get(random.nextInt(ids.size())));
+            now = switch (random.nextInt(5)) {
+                case 0 -> Moves.up(now, one);
+                case 1 -> Moves.down(now, one);
+                case 2 -> Entries.copy(now, one, new Place(Optional.empty(), 0)).bundle();
+                case 3 -> Entries.moveTo(now, one, now.contents().sections().stream().findFirst().map(section -> section.id()));
+                default -> issued(now);
+            };
+            Map<String, String> pages = pages(now);
+            assertThat(new HashSet<>(pages.values())).as("no number stands on two pages of files").hasSize(pages.size());
+            fixed.forEach((page, number) -> assertThat(pages.getOrDefault(page, number)).isEqualTo(number));
+            if (!now.numbering().given().isEmpty()) fixed.putAll(pages);
+            fixed.keySet().retainAll(now.numbering().given().stream().map(given -> given.source().value() + " " + given.page()).toList());
+        }
+    }
+
+    /** {@return the number of each page of a file} */
+    private static Map<String, String> pages(Bundle bundle) {
+        Plan plan = Planner.plan(bundle);
+        Map<String, String> pages = new HashMap<>();
+        for (Leaf leaf : plan.leaves()) {
+            if (!(leaf.content() instanceof Content.SourcePage page)) continue;
+            String number = plan.marking().series().getFirst().words(leaf.index());
+            assertThat(pages.merge(page.source().value() + " " + page.page(), number, (before, again) -> before)).as("a copy repeats it").isEqualTo(number);
+        }
+        return pages;
+    }
+}
