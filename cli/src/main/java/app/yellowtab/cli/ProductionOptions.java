@@ -50,7 +50,7 @@ final class ProductionOptions {
         }
         if (bates == null) return now;
         SerialNumber first = SerialNumber.read(bates).orElseThrow(() -> new ParameterException(spec.commandLine(), "--bates: “" + bates + "” is no number to begin with, such as TH-000101."));
-        if (MarkLook.SERIES.face().missingIn(first.shown()) > 0) throw new ParameterException(spec.commandLine(), "--bates: “" + bates + "” has letters that cannot be printed.");
+        if (!MarkLook.SERIES.hasLettersOf(first.shown())) throw new ParameterException(spec.commandLine(), "--bates: “" + bates + "” has letters that cannot be printed.");
         return NumberEdits.with(now, new Series(new SeriesId("bates"), NumberStyle.FIGURES, bates.strip(), Spot.OPPOSITE, MarkLook.SERIES, List.of(), List.of()));
     }
 

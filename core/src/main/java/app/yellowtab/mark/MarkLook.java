@@ -15,6 +15,11 @@ public record MarkLook(Typeface face, float sizePt) {
     /** Of other series. Chosen by us: smaller than the bundle's own, which is called out, and still easily read. */
     public static final MarkLook SERIES = new MarkLook(Typeface.SANS, 10);
 
+    /** {@return whether the typeface has all letters of some words} */
+    public boolean hasLettersOf(String words) {
+        return face.missingIn(words) == 0;
+    }
+
     public MarkLook {
         Objects.requireNonNull(face, "face");
         if (!(sizePt > 0 && sizePt <= 500)) throw new IllegalArgumentException("a mark's size must be more than 0 and at most 500 points, got " + sizePt);

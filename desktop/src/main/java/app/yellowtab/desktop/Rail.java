@@ -48,11 +48,13 @@ final class Rail extends VBox {
                 waiting);
         ToggleButton arrange = stage(workspace, Stage.ARRANGE, Feather.LIST, Shortcut.STAGE_ARRANGE,
                 workspace.stateProperty().map(state -> String.valueOf(state.plan().documentCount())));
+        ToggleButton number = stage(workspace, Stage.NUMBER, Feather.HASH, Shortcut.STAGE_NUMBER,
+                workspace.stateProperty().map(state -> String.valueOf(1 + state.bundle().numbering().series().size())));
         ToggleButton produce = stage(workspace, Stage.PRODUCE, Feather.FILE_TEXT, Shortcut.STAGE_PRODUCE,
                 workspace.stateProperty().map(state -> String.valueOf(state.plan().pageCount())));
         Region spring = new Region();
         VBox.setVgrow(spring, Priority.ALWAYS);
-        getChildren().addAll(Controls.iconButton(Feather.HOME, "rail.leave", leave), gather, cut, arrange, produce, spring,
+        getChildren().addAll(Controls.iconButton(Feather.HOME, "rail.leave", leave), gather, cut, arrange, number, produce, spring,
                 Controls.iconButton(Feather.HELP_CIRCLE, "rail.help", help));
         getStyleClass().add(Styles.RAIL);
     }

@@ -4,6 +4,7 @@ import app.yellowtab.desktop.agree.AgreeMenu;
 import app.yellowtab.desktop.arrange.ArrangeStage;
 import app.yellowtab.desktop.cut.CutStage;
 import app.yellowtab.desktop.gather.GatherStage;
+import app.yellowtab.desktop.number.NumberStage;
 import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.produce.ProduceStage;
@@ -47,6 +48,7 @@ final class Shell extends StackPane {
     private final GatherStage gather;
     private final CutStage cut;
     private final ArrangeStage arrange;
+    private final NumberStage number;
     private final ProduceStage produce;
     private final PagePictures pictures;
     private final Reader reader;
@@ -68,6 +70,7 @@ final class Shell extends StackPane {
         this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
         this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates), framing);
         this.produce = new ProduceStage(workspace, dialogs, opener);
+        this.number = new NumberStage(workspace, pictures, dialogs);
         this.reader = new Reader(workspace, pictures, reference, dialogs, framing);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, help::toggle);
@@ -95,6 +98,7 @@ final class Shell extends StackPane {
             case GATHER -> gather.begin();
             case CUT -> cut.begin();
             case ARRANGE -> arrange.begin();
+            case NUMBER -> number.begin();
             case PRODUCE -> produce.begin();
         }
     }
@@ -105,6 +109,7 @@ final class Shell extends StackPane {
         gather.dispose();
         cut.dispose();
         arrange.dispose();
+        number.dispose();
         produce.dispose();
         reader.dispose();
         pictures.close();
@@ -128,6 +133,7 @@ final class Shell extends StackPane {
             case GATHER -> gather;
             case CUT -> cut;
             case ARRANGE -> arrange;
+            case NUMBER -> number;
             case PRODUCE -> produce;
         };
         reader.endRedacting();
@@ -135,7 +141,8 @@ final class Shell extends StackPane {
         // What is gathered and cut has pages of its own to look at, and no number yet.
         boolean isPlanned = stage != Stage.GATHER && stage != Stage.CUT;
         Controls.show(foreEdge, isPlanned);
-        Controls.show(reader, isPlanned);
+        // Numbers have the page itself in the middle.
+        Controls.show(reader, isPlanned && stage != Stage.NUMBER);
         begin();
     }
 
@@ -155,8 +162,10 @@ final class Shell extends StackPane {
             case STAGE_GATHER -> workspace.stageProperty().set(Stage.GATHER);
             case STAGE_CUT -> workspace.stageProperty().set(Stage.CUT);
             case STAGE_ARRANGE -> workspace.stageProperty().set(Stage.ARRANGE);
+            case STAGE_NUMBER -> workspace.stageProperty().set(Stage.NUMBER);
             case STAGE_PRODUCE -> workspace.stageProperty().set(Stage.PRODUCE);
             case GO_TO -> {
+                if (workspace.stageProperty().get() == Stage.NUMBER) return number.run(shortcut);
                 if (!reader.isVisible()) return false;
                 reader.askForNumber();
             }
@@ -178,7 +187,7 @@ final class Shell extends StackPane {
             case HELP -> help.toggle();
             case NEXT_LEAF, PREVIOUS_LEAF -> {
                 // A list that can be paged through keeps these keys for itself.
-                if (!reader.isVisible() || isPaged(getScene().getFocusOwner())) return false;
+                if (!foreEdge.isVisible() || isPaged(getScene().getFocusOwner())) return false;
                 workspace.goTo(workspace.leaf() + (shortcut == Shortcut.NEXT_LEAF ? 1 : -1));
             }
             case UNDO -> {
@@ -197,7 +206,7 @@ final class Shell extends StackPane {
                     case GATHER -> gather.run(shortcut, typing);
                     case CUT -> cut.run(shortcut, typing);
                     case ARRANGE -> arrange.run(shortcut, typing);
-                    case PRODUCE -> false;
+                    case NUMBER, PRODUCE -> false;
                 };
             }
         }

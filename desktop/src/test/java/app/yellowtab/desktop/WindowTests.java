@@ -241,7 +241,7 @@ class WindowTests extends AtTheWindow {
     void afterClosingOneGoesOnWhereOneWas(FxRobot robot) throws IOException {
         openBundle(robot);
         robot.interact(() -> workspace().goTo(4));
-        robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT4).release(KeyCode.CONTROL);
+        robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT5).release(KeyCode.CONTROL);
         until(() -> workspace().saveStateProperty().get() instanceof Autosave.State.Saved);
         robot.interact(() -> {
             window.hide();

@@ -3,6 +3,7 @@ package app.yellowtab.desktop.pages;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkSetter;
+import app.yellowtab.mark.Spot;
 import app.yellowtab.model.page.Area;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -33,6 +34,7 @@ public final class PagePane extends Region {
     private static final double MM_PER_PT = 25.4 / 72;
     /** What is smaller was a click. */
     private static final double LEAST_MM = 2;
+    private static final double LEAST_DRAG_PX = 3;
 
     private final ImageView picture = new ImageView();
     private final List<MarkSetter.Placed> placed = new ArrayList<>();
@@ -40,6 +42,7 @@ public final class PagePane extends Region {
     /** Areas of the page that are marked, and one that is being drawn, each with what shows it, by what they are marked as. */
     private final Map<String, Map<Rectangle, Area>> areas = new LinkedHashMap<>();
     private PagePictures.Result.@Nullable Picture shown;
+    private @Nullable MarkHand hand;
     private double scale = 1;
     private double left;
 
@@ -49,6 +52,48 @@ public final class PagePane extends Region {
         getChildren().add(picture);
         getStyleClass().add(Styles.PAGE);
         setMinSize(0, 0);
+    }
+
+    /** What is done with the marks on a page by hand. */
+    public interface MarkHand {
+        /** A mark was pressed. */
+        void chosen(Mark mark);
+
+        /** A mark was dragged to another place. */
+        void moved(Mark mark, Spot spot);
+    }
+
+    /** Lets marks be chosen and dragged with the mouse. */
+    public void onMarks(MarkHand newHand) {
+        hand = newHand;
+    }
+
+    private void takes(Text text, int index) {
+        MarkHand now = hand;
+        if (now == null) return;
+        double[] begun = new double[2];
+        text.setPickOnBounds(true);
+        text.setCursor(Cursor.MOVE);
+        text.setOnMousePressed(event -> {
+            begun[0] = event.getSceneX();
+            begun[1] = event.getSceneY();
+            now.chosen(placed.get(index).mark());
+            event.consume();
+        });
+        text.setOnMouseDragged(event -> {
+            text.setTranslateX(event.getSceneX() - begun[0]);
+            text.setTranslateY(event.getSceneY() - begun[1]);
+            event.consume();
+        });
+        text.setOnMouseReleased(event -> {
+            double across = text.getTranslateX();
+            double down = text.getTranslateY();
+            text.setTranslateX(0);
+            text.setTranslateY(0);
+            PagePictures.Result.Picture page = shown;
+            if (page != null && Math.hypot(across, down) > LEAST_DRAG_PX) now.moved(placed.get(index).mark(), SpotAt.of(placed.get(index), across / scale, -down / scale, page.widthPt(), page.heightPt()));
+            event.consume();
+        });
     }
 
     /** Shows a page. */
@@ -65,6 +110,7 @@ public final class PagePane extends Region {
             text.setFill(Color.BLACK);
             text.setManaged(false);
             marks.add(text);
+            takes(text, marks.size() - 1);
         }
         getChildren().addAll(marks);
         requestLayout();

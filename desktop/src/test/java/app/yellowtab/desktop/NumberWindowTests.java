@@ -1,0 +1,76 @@
+package app.yellowtab.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.when;
+
+import app.yellowtab.desktop.pages.PagePane;
+import app.yellowtab.mark.Spot;
+import app.yellowtab.testing.Pdfs;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.Start;
+
+/** Numbers are dragged, typed and put on with the real mouse and keys, and read in the PDF that comes of it. */
+class NumberWindowTests extends AtTheWindow {
+    @Start
+    void begin(Stage stage) throws IOException {
+        start(stage);
+    }
+
+    private PagePane page(FxRobot robot) {
+        return robot.lookup(".number-stage .page").queryAs(PagePane.class);
+    }
+
+    private Node mark(FxRobot robot, String words) {
+        return page(robot).getChildrenUnmodifiable().stream().filter(node -> node instanceof Text text && text.getText().equals(words)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void aNumberIsDraggedABatesSeriesPutOnAndBothArePrinted(FxRobot robot) throws IOException {
+        Path files = Files.createDirectories(temp.resolve("A - Letters"));
+        Pdfs.write(files, "P", 3);
+        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        until(() -> desk.workspace().isPresent());
+        when(dialogs.folder(any())).thenReturn(Optional.of(files));
+        robot.clickOn("#stage-arrange").clickOn("#tray-addFolder");
+        until(() -> workspace().bundle().tray().size() == 1);
+        robot.clickOn("#tray .list-cell").push(KeyCode.ENTER);
+        until(() -> workspace().plan().documentCount() == 1);
+        robot.interact(() -> workspace().goTo(2));
+        robot.clickOn("#stage-number");
+        until(() -> page(robot).marksShown().equals(List.of("3")));
+        robot.clickOn("#number-size").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("24").push(KeyCode.ENTER);
+        until(() -> workspace().bundle().numbering().bundle().look().sizePt() == 24);
+        Bounds at = mark(robot, "3").localToScreen(mark(robot, "3").getLayoutBounds());
+        Bounds paper = page(robot).lookup(".image-view").localToScreen(page(robot).lookup(".image-view").getLayoutBounds());
+        robot.drag(at.getCenterX(), at.getCenterY(), MouseButton.PRIMARY).moveTo(paper.getCenterX() + 30, paper.getMinY() + 60).moveTo(paper.getCenterX(), paper.getMinY() + 40).drop();
+        until(() -> workspace().bundle().numbering().bundle().spot().row() == Spot.Row.HEAD);
+        assertThat(workspace().bundle().numbering().bundle().spot().column()).isEqualTo(Spot.Column.MIDDLE);
+        robot.clickOn("#number-down").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("1.5 cm").push(KeyCode.ENTER);
+        until(() -> Math.abs(workspace().bundle().numbering().bundle().spot().down() - 15) < 0.01);
+        robot.clickOn("#number-add").clickOn("#number-first").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("TH-000101").push(KeyCode.ENTER);
+        until(() -> page(robot).marksShown().contains("TH-000101"));
+        robot.clickOn("#place-HEAD-LEFT");
+        until(() -> workspace().bundle().numbering().series().getFirst().spot().row() == Spot.Row.HEAD);
+        robot.clickOn("#number-issue");
+        until(() -> workspace().bundle().numbering().given().size() == 3);
+        robot.press(KeyCode.CONTROL).push(KeyCode.G).release(KeyCode.CONTROL).write("TH-000103").push(KeyCode.ENTER);
+        until(() -> workspace().leaf() == 4);
+        robot.clickOn("#stage-produce").clickOn("#produce-target").push(KeyCode.END).clickOn("#produce-start");
+        Path target = temp.resolve("bundle/Trial bundle.pdf");
+        until(() -> Files.exists(target) && jobs.running().isEmpty());
+        assertThat(Pdfs.pages(target).get(4)).contains("5").contains("TH-000103").contains("P-3");
+    }
+}

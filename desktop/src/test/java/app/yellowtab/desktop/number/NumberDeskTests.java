@@ -1,0 +1,131 @@
+package app.yellowtab.desktop.number;
+
+import static app.yellowtab.testing.Bundles.bundle;
+import static app.yellowtab.testing.Bundles.document;
+import static app.yellowtab.testing.Bundles.section;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.yellowtab.desktop.number.NumberDesk.State;
+import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.mark.Mark;
+import app.yellowtab.mark.Spot;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.plan.Marking;
+import app.yellowtab.plan.Planner;
+import app.yellowtab.store.BundleFolder;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Documents "a" (3 pages, in section A) and "c" (4, in section B), behind a cover, an index and two titles: 11 pages. */
+class NumberDeskTests {
+    private final Bundle start = bundle(section("A", document("a", 3)), section("B", document("c", 4)));
+    @TempDir
+    private Path temp;
+    private BundleFolder folder;
+    private Workspace workspace;
+    private NumberDesk desk;
+
+    @BeforeEach
+    void open() throws IOException {
+        folder = BundleFolder.create(temp.resolve("bundle"), start);
+        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        desk = new NumberDesk(workspace);
+    }
+
+    @AfterEach
+    void close() {
+        desk.dispose();
+        folder.close();
+    }
+
+    private State state() {
+        return desk.stateProperty().get();
+    }
+
+    private List<String> marks(int leaf) {
+        return workspace.plan().marksOn(workspace.plan().leaf(leaf)).stream().map(Mark::words).toList();
+    }
+
+    @Test
+    void theBundlesNumberIsASentenceAndStandsWhereItIsPut() {
+        assertThat(state().lines()).extracting(NumberDesk.Line::sentence).containsExactly("Bundle number, 1 to 11, bottom right");
+        desk.put(new Spot(Spot.Row.HEAD, Spot.Column.MIDDLE, 0, 12));
+        desk.size(18);
+        desk.onCover(false);
+        assertThat(state().lines().getFirst().sentence()).endsWith("top middle");
+        assertThat(marks(0)).isEmpty();
+        assertThat(workspace.plan().marksOn(workspace.plan().leaf(4)).getFirst().look().sizePt()).isEqualTo(18);
+        workspace.undo();
+        workspace.undo();
+        workspace.undo();
+        assertThat(workspace.bundle()).isEqualTo(start);
+    }
+
+    @Test
+    void batesNumbersArePutOnSetIssuedAndTakenOff() throws IOException {
+        desk.add();
+        assertThat(state().isBundle()).isFalse();
+        assertThat(state().first()).isEqualTo("A-000001");
+        assertThat(marks(3)).containsExactly("4", "A-000001");
+        desk.first("TH-9");
+        assertThat(desk.saidProperty().get()).as("seven pages from 9 on").contains("1 digits have room");
+        desk.first("TH-000101");
+        assertThat(marks(10)).containsExactly("11", "TH-000107");
+        desk.first("TH-");
+        assertThat(desk.saidProperty().get()).contains("“TH-” is no number");
+        desk.scope(state().scopes().getLast());
+        assertThat(marks(3)).containsExactly("4");
+        assertThat(state().lines().getLast().sentence()).isEqualTo("TH-000101 to TH-000104, bottom left");
+        desk.issue();
+        assertThat(state().fixed()).isEqualTo(4);
+        desk.first("TH-000900");
+        assertThat(desk.saidProperty().get()).contains("issued already");
+        desk.scope(state().scopes().getFirst());
+        assertThat(marks(3)).as("what comes later goes on from the last").containsExactly("4", "TH-000105");
+        Path register = temp.resolve("register.csv");
+        desk.writeRegister(register);
+        assertThat(Files.readAllLines(register)).hasSize(8);
+        desk.takeOff();
+        assertThat(state().isBundle()).isTrue();
+        assertThat(workspace.bundle().numbering().given()).isEmpty();
+    }
+
+    @Test
+    void oneNumberIsNotGivenTwice() {
+        desk.add();
+        desk.first("X-100");
+        desk.add();
+        desk.first("X-104");
+        assertThat(desk.saidProperty().get()).contains("Numbers from X-100 to X-106 are in use already");
+        desk.first("X-107");
+        assertThat(desk.saidProperty().get()).isEmpty();
+        assertThat(marks(3)).containsExactly("4", "X-100", "X-107");
+    }
+
+    @Test
+    void onOnePageItMayStandElsewhere() {
+        workspace.goTo(3);
+        Spot head = new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 5, 5);
+        desk.putHere(Optional.of(head));
+        assertThat(state().isMoved()).isTrue();
+        assertThat(workspace.plan().marksOn(workspace.plan().leaf(3)).getFirst().spot()).isEqualTo(head);
+        assertThat(workspace.plan().marksOn(workspace.plan().leaf(4)).getFirst().spot()).isEqualTo(Spot.STANDARD);
+        desk.putHere(Optional.empty());
+        assertThat(workspace.bundle()).isEqualTo(start);
+        workspace.goTo(0);
+        desk.putHere(Optional.of(head));
+        assertThat(desk.saidProperty().get()).contains("made anew");
+        desk.choose(Marking.BUNDLE);
+        desk.nextLandscape();
+        assertThat(desk.saidProperty().get()).isEqualTo("No page is landscape.");
+    }
+}
