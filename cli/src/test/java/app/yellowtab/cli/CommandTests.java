@@ -72,6 +72,18 @@ class CommandTests {
     }
 
     @Test
+    void pagesGetBatesNumbersAndTheirOwnWhereTheyAreWanted() throws IOException {
+        assertThat(run("assemble", matter, "-o", target, "--bates", "OC-0098/A", "--place", "top middle")).isZero();
+        List<String> pages = Pdfs.pages(target);
+        assertThat(pages.get(4)).contains("OC-0099/A").contains("5");
+        assertThat(pages.get(8)).contains("OC-0102/A");
+        assertThat(run("prove", target)).isZero();
+        assertThat(run("assemble", matter, "-o", target, "--bates", "none")).isEqualTo(2);
+        assertThat(run("assemble", matter, "-o", target, "--place", "somewhere")).isEqualTo(2);
+        assertThat(err.toString()).contains("is no number to begin with").contains("is no place");
+    }
+
+    @Test
     void theSameFolderGivesTheSameBytes() throws IOException {
         run("assemble", matter, "-o", target);
         byte[] first = Files.readAllBytes(target);

@@ -81,6 +81,15 @@ public final class MarkSetter {
         /** Of our typefaces, in em. */
         private static final float HEIGHT_OF_FIGURES = 0.67f;
 
+        /** How far a white ground reaches beyond the figures, in em. */
+        private static final float GROUND = 0.25f;
+
+        /** {@return the white ground that it may stand on: left, bottom, width and height, in the reader's coordinates} */
+        public float[] groundPt() {
+            float reach = rounded(GROUND * sizePt);
+            return new float[] {x - reach, y - reach, widthPt + 2 * reach, heightPt() + 2 * reach};
+        }
+
         /** {@return how high its figures stand above the base line, in points} */
         public float heightPt() {
             return sizePt * HEIGHT_OF_FIGURES;
@@ -106,7 +115,9 @@ public final class MarkSetter {
             Placed place = Placed.of(mark, frame.widthPt(), frame.heightPt());
             placed.add(place);
             Matrix at = Matrix.concatenate(frame.fromReader(), Matrix.getTranslateInstance(place.x, place.y));
-            operators.append(TAG).append("\nBT\n0 g\n0 Tr\n/").append(fontName.apply(mark.look().face())).append(' ').append(plain(place.sizePt)).append(" Tf\n")
+            operators.append(TAG).append('\n');
+            if (mark.look().ground()) ground(operators, place, frame);
+            operators.append("BT\n0 g\n0 Tr\n/").append(fontName.apply(mark.look().face())).append(' ').append(plain(place.sizePt)).append(" Tf\n")
                     .append(plain(at.getScaleX())).append(' ').append(plain(at.getShearY())).append(' ').append(plain(at.getShearX())).append(' ').append(plain(at.getScaleY())).append(' ')
                     .append(plain(at.getTranslateX())).append(' ').append(plain(at.getTranslateY())).append(" Tm\n<");
             Map<Integer, String> known = Objects.requireNonNull(codes.get(mark.look().face()), "no letters were given of this typeface");
@@ -114,6 +125,15 @@ public final class MarkSetter {
             operators.append("> Tj\nET\nEMC\n");
         }
         return new Stamp(placed, operators.toString());
+    }
+
+    private static void ground(StringBuilder operators, Placed place, PageFrame frame) {
+        Matrix to = frame.fromReader();
+        float[] box = place.groundPt();
+        operators.append("q\n1 g\n").append(plain(to.getScaleX())).append(' ').append(plain(to.getShearY())).append(' ').append(plain(to.getShearX())).append(' ').append(plain(to.getScaleY())).append(' ')
+                .append(plain(to.getTranslateX())).append(' ').append(plain(to.getTranslateY())).append(" cm\n");
+        for (float side : box) operators.append(plain(side)).append(' ');
+        operators.append("re f\nQ\n");
     }
 
     /** Four places behind the point are far finer than any printer. */

@@ -9,6 +9,7 @@ import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.pdf.Typeface;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -35,7 +36,7 @@ public record Marking(BundleNumber number, List<PlannedSeries> series, List<Mark
         moves = List.copyOf(moves);
     }
 
-    /** {@return what is set on a leaf, the bundle's number first} */
+    /** {@return what is set on a leaf, from the left to the right} */
     List<Mark> on(Leaf leaf) {
         List<Mark> marks = new ArrayList<>();
         boolean shown = number.onCover() || !(leaf.content() instanceof Content.Cover);
@@ -44,6 +45,8 @@ public record Marking(BundleNumber number, List<PlannedSeries> series, List<Mark
             String words = one.words(leaf.index());
             if (!words.isEmpty()) marks.add(new Mark(one.id().value(), words, spot(leaf, one.id(), one.spot()), one.look()));
         }
+        // From the left to the right, so that whoever reads the page's words has a space between them.
+        marks.sort(Comparator.comparing(mark -> mark.spot().column()));
         return marks;
     }
 

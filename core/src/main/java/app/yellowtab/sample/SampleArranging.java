@@ -4,7 +4,11 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.Place;
 import app.yellowtab.edit.Placeholders;
+import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.page.PageEdits;
+import app.yellowtab.mark.MarkLook;
+import app.yellowtab.mark.NumberStyle;
+import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Agreement.Standing;
 import app.yellowtab.model.Agreement;
 import app.yellowtab.model.Bundle;
@@ -14,6 +18,8 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.InTray;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.number.Series;
+import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
@@ -47,7 +53,7 @@ final class SampleArranging {
                 now = withExhibits(now, section);
                 now = withPlaceholder(now, section, "Second statement of Piers Dunnock", 3, "5 September 2031");
             }
-            if (section.title().equals(RECORDS)) now = withRecording(withLooks(now, section), section);
+            if (section.title().equals(RECORDS)) now = withNumbers(withRecording(withLooks(now, section), section), section);
             if (section.title().equals(AGREEMENT)) now = looked(now, section, "plan of the store", look -> look.withCrop(Optional.of(PLAN)));
             if (section.title().equals(EXPERTS)) now = withPlaceholder(now, section, "Addendum to the report of Dr Selwyn Carrow", 4, "");
         }
@@ -68,6 +74,11 @@ final class SampleArranging {
     private static Bundle withLooks(Bundle bundle, Section section) {
         Bundle turned = looked(bundle, section, "call-out sheet", look -> look.withTurns(LEFT_ONCE));
         return looked(turned, section, "Statement of account", look -> look.withRedactions(PRIVATE));
+    }
+
+    /** What the defendant disclosed bears its numbers. */
+    private static Bundle withNumbers(Bundle bundle, Section section) {
+        return NumberEdits.with(bundle, new Series(new SeriesId("disclosure"), NumberStyle.FIGURES, "BC-000101", Spot.OPPOSITE, MarkLook.SERIES, List.of(section.id()), List.of()));
     }
 
     private static Bundle looked(Bundle bundle, Section section, String title, UnaryOperator<PageLook> change) {

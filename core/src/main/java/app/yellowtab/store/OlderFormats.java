@@ -48,7 +48,10 @@ final class OlderFormats {
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));
         fill(root, "numbering", BundleJson.MAPPER.valueToTree(Numbering.NONE));
-        if (root.get("numbering") instanceof ObjectNode numbering) fill(numbering, "bundle", BundleJson.MAPPER.valueToTree(BundleNumber.STANDARD));
+        if (root.get("numbering") instanceof ObjectNode numbering) {
+            fill(numbering, "bundle", BundleJson.MAPPER.valueToTree(BundleNumber.STANDARD));
+            looks(numbering.path("series"));
+        }
         fill(root, "recognition", BundleJson.MAPPER.valueToTree(RecognitionChoice.STANDARD));
         fill(root, "batches", BundleJson.MAPPER.createArrayNode());
         for (JsonNode batch : root.path("batches")) {
@@ -56,6 +59,11 @@ final class OlderFormats {
             for (JsonNode run : batch.path("runs")) if (run instanceof ObjectNode object) fill(object, "look", BundleJson.plainLook());
             for (JsonNode name : batch.path("names")) if (name instanceof ObjectNode object) fill(object, "date", BundleJson.MAPPER.nullNode());
         }
+    }
+
+    /** Series stood on no ground. */
+    static void looks(JsonNode series) {
+        for (JsonNode one : series) if (one.get("look") instanceof ObjectNode look && !look.has("ground")) look.put("ground", false);
     }
 
     private static void bundle(ObjectNode root) {

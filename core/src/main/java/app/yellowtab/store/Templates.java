@@ -107,6 +107,7 @@ public final class Templates {
         if (node.path("bundleTemplate").asInt(0) != FORMAT) throw new IllegalArgumentException("it is of a version that this program does not know");
         // Templates of the first days said nothing of numbers.
         if (!node.has("series")) node.putArray("series");
+        OlderFormats.looks(node.path("series"));
         return BundleJson.MAPPER.treeToValue(node, Template.class);
     }
 

@@ -57,7 +57,7 @@ class SeriesMarksTests extends OneSource {
     void eachStandsInItsPlaceHoweverThePageIsTurnedAndTheProofFindsThemAll(int turns) throws IOException {
         Series bates = new Series(new SeriesId("bates"), NumberStyle.FIGURES, "TH-000101", Spot.OPPOSITE, MarkLook.SERIES, List.of(), List.of());
         choices = bundle -> NumberEdits.withNumber(NumberEdits.with(PageEdits.turned(bundle, Set.of(bundle.contents().documents().getFirst().runs().getFirst().key(1)), turns), bates),
-                new BundleNumber(new Spot(Spot.Row.FOOT, Spot.Column.RIGHT, 12, 15), new MarkLook(MarkLook.NUMBER.face(), 20), true));
+                new BundleNumber(new Spot(Spot.Row.FOOT, Spot.Column.RIGHT, 12, 15), MarkLook.NUMBER.withSize(20).withGround(true), true));
         produce(2, document -> { });
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
         Seen number = find("TH-000101", turns % 2 == 0 ? 297 : 210);

@@ -49,7 +49,7 @@ class SeriesPlannerTests {
     private static final Bundle START = bundle(section("A", document("a", 3), document("b", 2)), section("B", document("c", 4)));
 
     private static Series series(String first, String... entries) {
-        return new Series(ID, NumberStyle.FIGURES, first, new Spot(Spot.Row.FOOT, Spot.Column.LEFT, 10, 10), new MarkLook(MarkLook.NUMBER.face(), 9), Arrays.stream(entries).map(EntryId::new).toList(), List.of());
+        return new Series(ID, NumberStyle.FIGURES, first, new Spot(Spot.Row.FOOT, Spot.Column.LEFT, 10, 10), MarkLook.SERIES, Arrays.stream(entries).map(EntryId::new).toList(), List.of());
     }
 
     /** {@return the numbers of the series in the order of the bundle} */
@@ -102,7 +102,7 @@ class SeriesPlannerTests {
     @Test
     void theBundlesNumberStandsWhereItIsPutAndOnePageMayDiffer() {
         Spot head = new Spot(Spot.Row.HEAD, Spot.Column.MIDDLE, 0, 8);
-        Bundle put = NumberEdits.withNumber(START, new BundleNumber(head, new MarkLook(MarkLook.NUMBER.face(), 20), false));
+        Bundle put = NumberEdits.withNumber(START, new BundleNumber(head, MarkLook.NUMBER.withSize(20), false));
         Plan plan = Planner.plan(put);
         assertThat(plan.marksOn(plan.leaf(0))).as("the cover").isEmpty();
         assertThat(plan.leaf(0).label()).isEqualTo("1");

@@ -136,6 +136,7 @@ class SampleMatterTests {
             List<String> pages = Pdfs.pages(target);
             assertThat(pages).hasSize(plan.pageCount()).last().asString().contains("Alarm call to the night desk").contains("1 min 24 s long");
             assertThat(pages).filteredOn(page -> page.contains("Statement of account") && page.contains("Cider Works")).singleElement().asString().contains("Account number:").doesNotContain("4482", "School", "Loan");
+            assertThat(plan.marking().series()).singleElement().satisfies(series -> assertThat(series.words().stream().filter(number -> !number.isEmpty())).startsWith("BC-000101", "BC-000102").doesNotHaveDuplicates());
             assertThat(temp.resolve("bundle files/6 Alarm call to the night desk 2030-10-07.wav")).hasSameBinaryContentAs(files.resolve("F - Records/6 Alarm call to the night desk 2030-10-07.wav"));
             for (int i = 0; i < pages.size(); i++) assertThat(pages.get(i)).as("page %d", i + 1).matches("(?s)(.* )?" + (i + 1));
             for (Leaf leaf : plan.leaves()) {

@@ -182,8 +182,14 @@ public final class NumberDesk {
 
     /** Sets the chosen series in another size, in points. */
     public void size(double points) {
-        change(number -> new BundleNumber(number.spot(), new MarkLook(number.look().face(), (float) points), number.onCover()),
-                series -> new Series(series.id(), series.style(), series.first(), series.spot(), new MarkLook(series.look().face(), (float) points), series.entries(), series.sources()));
+        change(number -> new BundleNumber(number.spot(), number.look().withSize((float) points), number.onCover()),
+                series -> new Series(series.id(), series.style(), series.first(), series.spot(), series.look().withSize((float) points), series.entries(), series.sources()));
+    }
+
+    /** Sets the chosen series on a white ground, or not. */
+    public void ground(boolean white) {
+        change(number -> new BundleNumber(number.spot(), number.look().withGround(white), number.onCover()),
+                series -> new Series(series.id(), series.style(), series.first(), series.spot(), series.look().withGround(white), series.entries(), series.sources()));
     }
 
     /** Says whether the cover shows its number. */

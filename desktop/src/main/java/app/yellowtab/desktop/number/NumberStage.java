@@ -60,6 +60,7 @@ public final class NumberStage extends HBox {
     private final HBox lengths;
     private final Spinner<Integer> size = new Spinner<>(LEAST_PT, MOST_PT, 13);
     private final CheckBox onCover = new CheckBox(Words.of("number.onCover"));
+    private final CheckBox ground = new CheckBox(Words.of("number.ground"));
     private final CheckBox here = new CheckBox(Words.of("number.here"));
     private final Button everywhere;
     private final TextField first = new TextField();
@@ -155,8 +156,10 @@ public final class NumberStage extends HBox {
         sized.setAlignment(Pos.CENTER_LEFT);
         onCover.setId("number-onCover");
         onCover.setOnAction(event -> desk.onCover(onCover.isSelected()));
+        ground.setId("number-ground");
+        ground.setOnAction(event -> desk.ground(ground.isSelected()));
         here.setId("number-here");
-        VBox beside = new VBox(8, lengths, sized, onCover, here, everywhere);
+        VBox beside = new VBox(8, lengths, sized, ground, onCover, here, everywhere);
         return new HBox(16, small, beside);
     }
 
@@ -255,6 +258,7 @@ public final class NumberStage extends HBox {
         size.getValueFactory().setValue(Math.round(state.look().sizePt()));
         Controls.show(onCover, state.isBundle());
         onCover.setSelected(state.onCover());
+        ground.setSelected(state.look().ground());
         Controls.show(everywhere, state.isMoved());
         Controls.show(ofSeries, !state.isBundle());
         if (!first.isFocused()) first.setText(state.first());

@@ -39,6 +39,8 @@ public final class PagePane extends Region {
     private final ImageView picture = new ImageView();
     private final List<MarkSetter.Placed> placed = new ArrayList<>();
     private final List<Text> marks = new ArrayList<>();
+    /** The white grounds that marks stand on. */
+    private final Map<Rectangle, MarkSetter.Placed> grounds = new LinkedHashMap<>();
     /** Areas of the page that are marked, and one that is being drawn, each with what shows it, by what they are marked as. */
     private final Map<String, Map<Rectangle, Area>> areas = new LinkedHashMap<>();
     private PagePictures.Result.@Nullable Picture shown;
@@ -103,8 +105,11 @@ public final class PagePane extends Region {
         placed.clear();
         for (Mark mark : itsMarks) placed.add(MarkSetter.Placed.of(mark, page.widthPt(), page.heightPt()));
         getChildren().removeAll(marks);
+        getChildren().removeAll(grounds.keySet());
         marks.clear();
+        grounds.clear();
         for (MarkSetter.Placed mark : placed) {
+            if (mark.mark().look().ground()) grounds.put(ground(), mark);
             Text text = new Text(mark.mark().words());
             text.setTextOrigin(VPos.BASELINE);
             text.setFill(Color.BLACK);
@@ -112,8 +117,17 @@ public final class PagePane extends Region {
             marks.add(text);
             takes(text, marks.size() - 1);
         }
+        getChildren().addAll(grounds.keySet());
         getChildren().addAll(marks);
         requestLayout();
+    }
+
+    private static Rectangle ground() {
+        Rectangle ground = new Rectangle();
+        ground.setFill(Color.WHITE);
+        ground.setManaged(false);
+        ground.setMouseTransparent(true);
+        return ground;
     }
 
     /** Shows nothing. */
@@ -121,7 +135,9 @@ public final class PagePane extends Region {
         shown = null;
         picture.setImage(null);
         getChildren().removeAll(marks);
+        getChildren().removeAll(grounds.keySet());
         marks.clear();
+        grounds.clear();
         placed.clear();
     }
 
@@ -237,6 +253,13 @@ public final class PagePane extends Region {
             frame.setHeight(area.heightMm() * perMm);
             frame.toFront();
         }));
+        grounds.forEach((ground, mark) -> {
+            float[] box = mark.groundPt();
+            ground.setX(left + box[0] * scale);
+            ground.setY(EDGE + height - (box[1] + box[3]) * scale);
+            ground.setWidth(box[2] * scale);
+            ground.setHeight(box[3] * scale);
+        });
         for (int i = 0; i < marks.size(); i++) {
             MarkSetter.Placed mark = placed.get(i);
             Font font = MarkFonts.font(mark.mark().look().face(), mark.sizePt() * scale);
