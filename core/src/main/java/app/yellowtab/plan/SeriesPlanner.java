@@ -45,12 +45,13 @@ final class SeriesPlanner {
         boolean all = series.entries().isEmpty() && series.sources().isEmpty();
         Map<Place, String> known = new HashMap<>();
         SerialNumber next = first.get();
+        long last = -1;
         for (GivenNumber given : bundle.numbering().given()) {
             if (!given.series().equals(series.id())) continue;
             known.put(new Place(given.source(), given.page(), given.half()), given.number());
-            Optional<SerialNumber> number = SerialNumber.read(given.number());
-            if (number.isPresent() && number.get().isLike(next) && number.get().value() >= next.value()) next = next.plus(number.get().value() - next.value() + 1);
+            last = Math.max(last, next.figuresOf(given.number()));
         }
+        if (last >= next.value()) next = next.plus(last - next.value() + 1);
         int fixed = known.size();
         List<String> words = new ArrayList<>(leaves.size());
         for (Leaf leaf : leaves) {

@@ -49,6 +49,19 @@ public record SerialNumber(String prefix, long value, int digits, String suffix)
         return Long.parseLong("9".repeat(digits)) - value + 1;
     }
 
+    /** {@return the figures of a number that looks like this one but for them; -1 for one that does not} */
+    public long figuresOf(String number) {
+        int end = number.length() - suffix.length();
+        if (!number.startsWith(prefix) || !number.endsWith(suffix) || end <= prefix.length() || end - prefix.length() > MOST_DIGITS) return -1;
+        long figures = 0;
+        for (int i = prefix.length(); i < end; i++) {
+            char letter = number.charAt(i);
+            if (letter < '0' || letter > '9') return -1;
+            figures = figures * 10 + letter - '0';
+        }
+        return figures;
+    }
+
     /** {@return whether another is of the same kind, so that they could be the same} */
     public boolean isLike(SerialNumber other) {
         return prefix.toLowerCase(Locale.ROOT).equals(other.prefix.toLowerCase(Locale.ROOT)) && suffix.toLowerCase(Locale.ROOT).equals(other.suffix.toLowerCase(Locale.ROOT));
