@@ -90,6 +90,11 @@ public final class MarkSetter {
             return new float[] {x - reach, y - reach, widthPt + 2 * reach, heightPt() + 2 * reach};
         }
 
+        /** {@return where it is printed: left, bottom, width and height, in the reader's coordinates} */
+        public float[] inkPt() {
+            return new float[] {x, y, widthPt, heightPt()};
+        }
+
         /** {@return how high its figures stand above the base line, in points} */
         public float heightPt() {
             return sizePt * HEIGHT_OF_FIGURES;

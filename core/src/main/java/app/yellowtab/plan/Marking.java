@@ -81,10 +81,12 @@ public record Marking(BundleNumber number, List<PlannedSeries> series, List<Mark
     /**
      * A series, worded.
      *
-     * @param words what each leaf bears, by its index; empty for nothing
-     * @param fixed how many of them are given for ever
+     * @param words   what each leaf bears, by its index; empty for nothing
+     * @param fixed   how many numbers are given for ever
+     * @param count   how many numbers there are on leaves; a copy of a page bears the same
+     * @param highest of these; empty where there is none
      */
-    public record PlannedSeries(SeriesId id, Spot spot, MarkLook look, List<String> words, int fixed) {
+    public record PlannedSeries(SeriesId id, Spot spot, MarkLook look, List<String> words, int fixed, int count, String highest) {
         public PlannedSeries {
             words = List.copyOf(words);
         }
@@ -94,23 +96,13 @@ public record Marking(BundleNumber number, List<PlannedSeries> series, List<Mark
             return leaf < words.size() ? words.get(leaf) : "";
         }
 
-        /** {@return how many numbers there are; a copy of a page bears the same} */
-        public int count() {
-            return (int) words.stream().filter(one -> !one.isEmpty()).distinct().count();
-        }
-
         /** {@return the first number in the order of the leaves; empty where there is none} */
         public Optional<String> first() {
             return words.stream().filter(one -> !one.isEmpty()).findFirst();
         }
 
-        /** {@return the last number in the order of the leaves; empty where there is none} */
-        public Optional<String> last() {
-            return words.reversed().stream().filter(one -> !one.isEmpty()).findFirst();
-        }
-
         private PlannedSeries of(List<Leaf> leaves) {
-            return new PlannedSeries(id, spot, look, leaves.stream().map(leaf -> words(leaf.index())).toList(), fixed);
+            return new PlannedSeries(id, spot, look, leaves.stream().map(leaf -> words(leaf.index())).toList(), fixed, count, highest);
         }
     }
 }

@@ -39,7 +39,7 @@ final class SeriesPlanner {
 
     private static PlannedSeries plan(Series series, Bundle bundle, List<Leaf> leaves, List<PlannedEntry> entries) {
         Optional<SerialNumber> first = SerialNumber.read(series.first());
-        if (first.isEmpty()) return new PlannedSeries(series.id(), series.spot(), series.look(), List.of(), 0);
+        if (first.isEmpty()) return new PlannedSeries(series.id(), series.spot(), series.look(), List.of(), 0, 0, "");
         Set<EntryId> documents = documents(series, entries);
         Set<SourceId> sources = new HashSet<>(series.sources());
         boolean all = series.entries().isEmpty() && series.sources().isEmpty();
@@ -54,6 +54,9 @@ final class SeriesPlanner {
         if (last >= next.value()) next = next.plus(last - next.value() + 1);
         int fixed = known.size();
         List<String> words = new ArrayList<>(leaves.size());
+        Set<Place> seen = new HashSet<>();
+        long most = -1;
+        String highest = "";
         for (Leaf leaf : leaves) {
             if (!(leaf.content() instanceof Content.SourcePage page) || !(all || documents.contains(page.document()) || sources.contains(page.source()))) {
                 words.add("");
@@ -67,8 +70,13 @@ final class SeriesPlanner {
                 known.put(place, number);
             }
             words.add(number);
+            seen.add(place);
+            long figures = next.figuresOf(number);
+            if (figures <= most) continue;
+            most = figures;
+            highest = number;
         }
-        return new PlannedSeries(series.id(), series.spot(), series.look(), words, fixed);
+        return new PlannedSeries(series.id(), series.spot(), series.look(), words, fixed, seen.size(), highest);
     }
 
     /** {@return the numbers of a series as the pages bear them at present, and those that pages bear for ever which are no more in the bundle} */

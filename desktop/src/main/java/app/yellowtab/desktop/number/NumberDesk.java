@@ -1,9 +1,12 @@
 package app.yellowtab.desktop.number;
 
 import app.yellowtab.agree.NumberRegister;
+import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberEdits;
+import app.yellowtab.find.BundleWords;
+import app.yellowtab.find.MarkClashes;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.mark.MarkLook;
 import app.yellowtab.mark.NumberStyle;
@@ -26,9 +29,9 @@ import app.yellowtab.plan.LeafSheet;
 import app.yellowtab.plan.Marking;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.PlannedEntry.PlannedSection;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,6 +42,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.util.Subscription;
+import org.slf4j.LoggerFactory;
 
 /** The series of numbers of a bundle, and the one that is being set. Knows no node. For the JavaFX thread. */
 public final class NumberDesk {
@@ -88,6 +92,7 @@ public final class NumberDesk {
     }
 
     private final Workspace workspace;
+    private final BundleWords words;
     private final ReadOnlyObjectWrapper<State> state;
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
     private final Subscription subscription;
@@ -95,6 +100,7 @@ public final class NumberDesk {
 
     public NumberDesk(Workspace workspace) {
         this.workspace = workspace;
+        this.words = new BundleWords(workspace.folder());
         state = new ReadOnlyObjectWrapper<>(this, "state", made());
         subscription = Subscription.combine(workspace.onPlan(plan -> show()), workspace.onLeaf(leaf -> show()));
     }
@@ -124,7 +130,7 @@ public final class NumberDesk {
         lines.add(new Line(Marking.BUNDLE, Words.of("number.bundleLine", plan.leaf(0).label(), plan.lastNumber(), place(number.spot()))));
         for (Marking.PlannedSeries series : plan.marking().series()) {
             lines.add(new Line(series.id(), series.count() == 0 ? Words.of("number.seriesNone", first(bundle, series.id()), place(series.spot()))
-                    : Words.of("number.seriesLine", series.first().orElse(""), last(series), place(series.spot()))));
+                    : Words.of("number.seriesLine", series.first().orElse(""), series.highest(), place(series.spot()))));
         }
         Optional<Series> its = series(bundle);
         if (its.isEmpty()) chosen = Marking.BUNDLE;
@@ -137,11 +143,6 @@ public final class NumberDesk {
         Optional<Marking.PlannedSeries> planned = plan.marking().series().stream().filter(one -> one.id().equals(chosen)).findFirst();
         return new State(lines, chosen, its.map(Series::spot).orElse(number.spot()), its.map(Series::look).orElse(number.look()), its.map(Series::first).orElse(""), scope, scopes, number.onCover(), moved,
                 planned.map(Marking.PlannedSeries::fixed).orElse(0), planned.map(Marking.PlannedSeries::count).orElse(0));
-    }
-
-    private static String last(Marking.PlannedSeries series) {
-        // What stands last in the bundle need not be the highest.
-        return series.words().stream().filter(one -> !one.isEmpty()).max(Comparator.comparingLong(one -> SerialNumber.read(one).map(SerialNumber::value).orElse(0L))).orElse("");
     }
 
     private static String first(Bundle bundle, SeriesId id) {
@@ -219,9 +220,9 @@ public final class NumberDesk {
         for (Marking.PlannedSeries other : plan.marking().series()) {
             if (other.id().equals(series.id())) continue;
             Optional<SerialNumber> its = other.first().flatMap(SerialNumber::read);
-            Optional<SerialNumber> last = SerialNumber.read(last(other));
+            Optional<SerialNumber> last = SerialNumber.read(other.highest());
             boolean both = its.isPresent() && last.isPresent() && its.get().isLike(number.get()) && number.get().value() <= last.get().value() && its.get().value() <= number.get().value() + Math.max(0, state.get().count() - 1);
-            if (both) return Optional.of(Words.of("number.twice", other.first().orElse(""), last(other)));
+            if (both) return Optional.of(Words.of("number.twice", other.first().orElse(""), other.highest()));
         }
         return Optional.empty();
     }
@@ -288,6 +289,38 @@ public final class NumberDesk {
                 return String.valueOf(refused.getMessage());
             }
         }, said::set);
+    }
+
+    /** Goes to the next page on which a number stands on words, round and round; what pages say is read in the background. */
+    public void nextClash() {
+        Plan plan = workspace.plan();
+        int from = workspace.leaf();
+        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
+        said.set("");
+        workspace.jobs().start((progress, stop) -> {
+            for (int far = 1; far <= plan.pageCount() && !stop.getAsBoolean(); far++) {
+                Leaf leaf = plan.leaf((from + far) % plan.pageCount());
+                progress.accept(new Jobs.State(Words.of("number.looking", far, plan.pageCount()), (double) far / plan.pageCount()));
+                Optional<Found> found = clash(plan, leaf, sources);
+                if (found.isPresent()) return found;
+            }
+            return Optional.<Found>empty();
+        }, found -> {
+            found.ifPresent(clash -> workspace.goTo(clash.leaf()));
+            said.set(found.map(clash -> Words.of("number.clash", clash.number(), clash.words())).orElse(Words.of("number.noClash")));
+        }, failure -> said.set(String.valueOf(failure.getMessage())));
+    }
+
+    /** A number that stands on words. */
+    private record Found(int leaf, String number, String words) {}
+
+    private Optional<Found> clash(Plan plan, Leaf leaf, Map<SourceId, Source> sources) {
+        try {
+            return MarkClashes.on(plan, leaf, sources, words).map(clash -> new Found(leaf.index(), clash.mark().words(), clash.words()));
+        } catch (IOException | RuntimeException unreadable) {
+            LoggerFactory.getLogger(NumberDesk.class).info("not looked at: {}", leaf.index(), unreadable);
+            return Optional.empty();
+        }
     }
 
     /** Goes to the next landscape page, round and round. */

@@ -121,7 +121,7 @@ public final class NumberStage extends HBox {
             showPage();
         });
         HBox head = new HBox(6, Controls.iconButton(Feather.CHEVRON_LEFT, "number.previous", () -> workspace.goTo(workspace.leaf() - 1)), Controls.label(Words.of("reader.leaf"), Styles.SMALL), number, of,
-                Controls.iconButton(Feather.CHEVRON_RIGHT, "number.next", () -> workspace.goTo(workspace.leaf() + 1)), Controls.spring(), Controls.button("number.landscape", desk::nextLandscape), Controls.button("number.looked", desk::nextLooked));
+                Controls.iconButton(Feather.CHEVRON_RIGHT, "number.next", () -> workspace.goTo(workspace.leaf() + 1)), Controls.spring(), Controls.button("number.nextClash", desk::nextClash), Controls.button("number.landscape", desk::nextLandscape), Controls.button("number.looked", desk::nextLooked));
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
     }

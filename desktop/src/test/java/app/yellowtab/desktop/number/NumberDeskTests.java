@@ -125,6 +125,8 @@ class NumberDeskTests {
         desk.putHere(Optional.of(head));
         assertThat(desk.saidProperty().get()).contains("made anew");
         desk.choose(Marking.BUNDLE);
+        desk.nextClash();
+        assertThat(desk.saidProperty().get()).as("files that cannot be read are passed over").isEqualTo("No number stands on words of its page.");
         desk.nextLandscape();
         assertThat(desk.saidProperty().get()).isEqualTo("No page is landscape.");
     }
