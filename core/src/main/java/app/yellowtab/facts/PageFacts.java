@@ -1,5 +1,7 @@
 package app.yellowtab.facts;
 
+import java.util.Base64;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 
@@ -26,6 +28,7 @@ import java.util.Optional;
  */
 public record PageFacts(List<ShapedPages> shapes, List<SheetSize> sizes, PageSet scanned, PageSet searchable, Optional<PrintedSeries> printed, int beginnings, int signatures, int comments, int fields,
                         int layers, int hiddenLayers, int scripts, List<String> attachments, List<String> fontsMissing, boolean locked, boolean repaired, String prints) {
+    private static final int PRINT_BYTES = 8;
     /** Nothing is known. */
     public static final PageFacts UNKNOWN = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
 
@@ -44,6 +47,22 @@ public record PageFacts(List<ShapedPages> shapes, List<SheetSize> sizes, PageSet
             if (page <= last) return Optional.of(alike.shape());
         }
         return Optional.empty();
+    }
+
+    /** {@return the fingerprint of what a page shows, counted from 1; empty if it is unknown} */
+    public Optional<String> print(int page) {
+        int begin = PRINT_BYTES * (page - 1);
+        // Three bytes are four letters in Base64: only those are unpacked that the fingerprint lies in.
+        int from = begin / 3 * 4;
+        int to = Math.min(prints.length(), (begin + PRINT_BYTES + 2) / 3 * 4);
+        if (page < 1 || from >= to) return Optional.empty();
+        try {
+            byte[] part = Base64.getDecoder().decode(prints.substring(from, to));
+            int at = begin - from / 4 * 3;
+            return part.length < at + PRINT_BYTES ? Optional.empty() : Optional.of(HexFormat.of().formatHex(part, at, at + PRINT_BYTES));
+        } catch (IllegalArgumentException damaged) {
+            return Optional.empty();
+        }
     }
 
     /** {@return the same of a damaged file} */

@@ -148,22 +148,24 @@ public final class RedactedWords {
         return word.length() >= LEAST_LETTERS && (figure || ofArea <= FEW);
     }
 
-    /** {@return pages that show the same page of the same source, with more of it to be seen} */
+    /** {@return pages that show the same, of the same file or of another, with more of it to be seen} */
     private static List<Leak> elsewhere(Bundle bundle, Plan plan) {
         Map<String, List<Leaf>> same = new HashMap<>();
+        Map<SourceId, Source> sources = bundle.sourcesById();
         Set<SourceId> redacted = new HashSet<>();
         for (Leaf leaf : plan.leaves()) {
-            if (!(leaf.content() instanceof Content.SourcePage page)) continue;
-            same.computeIfAbsent(page.source().value() + " " + page.page(), name -> new ArrayList<>(1)).add(leaf);
-            if (!page.look().redactions().isEmpty()) redacted.add(page.source());
+            if (leaf.content() instanceof Content.SourcePage page && !page.look().redactions().isEmpty()) redacted.add(page.source());
         }
         List<Leak> leaks = new ArrayList<>();
+        if (redacted.isEmpty()) return leaks;
+        for (Leaf leaf : plan.leaves()) if (leaf.content() instanceof Content.SourcePage page) same.computeIfAbsent(shown(page, sources), name -> new ArrayList<>(1)).add(leaf);
         for (Leaf leaf : plan.leaves()) {
             if (!(leaf.content() instanceof Content.SourcePage page) || page.look().redactions().isEmpty()) continue;
-            for (Leaf other : same.getOrDefault(page.source().value() + " " + page.page(), List.of())) {
-                if (!(other.content() instanceof Content.SourcePage its) || areas(its).containsAll(areas(page)) || leaf.key().isEmpty()) continue;
+            for (Leaf other : same.getOrDefault(shown(page, sources), List.of())) {
+                if (!(other.content() instanceof Content.SourcePage its) || areas(its).containsAll(areas(page)) || leaf.key().isEmpty() || other.key().isEmpty()) continue;
                 PageKey key = leaf.key().get();
-                leaks.add(new Leak(new Finding(Code.REDACTED_ELSEWHERE, new Subject.OfThing(leaf.label()), other.label()), Optional.of(now -> Redacting.everywhere(now, key))));
+                PageKey there = other.key().get();
+                leaks.add(new Leak(new Finding(Code.REDACTED_ELSEWHERE, new Subject.OfThing(leaf.label()), other.label()), Optional.of(now -> Redacting.alsoOn(now, key, Set.of(there)))));
             }
         }
         for (Document document : bundle.contents().allDocuments()) {
@@ -171,6 +173,13 @@ public final class RedactedWords {
             leaks.add(new Leak(new Finding(Code.REDACTED_GOES_ALONG, new Subject.OfEntry(document.id().value(), document.title()), ""), Optional.empty()));
         }
         return leaks;
+    }
+
+    /** {@return what tells a page from all that show something else; a file may have come in twice} */
+    private static String shown(Content.SourcePage page, Map<SourceId, Source> sources) {
+        Source source = sources.get(page.source());
+        Optional<String> print = source == null ? Optional.empty() : source.about().pages().print(page.page());
+        return print.orElse(page.source().value() + " " + page.page());
     }
 
     private static List<Area> areas(Content.SourcePage page) {

@@ -14,9 +14,11 @@ import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.InPlace;
+import app.yellowtab.source.RecognisedPages;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -48,6 +50,24 @@ class RedactedWordsTests {
     })
     void whatATitleRepeatsIsLeftOutWhereItTellsSomething(String title, String redacted, String clean) {
         assertThat(RedactedWords.repeated(title, List.of(List.of(redacted.toLowerCase(Locale.ROOT).split(" "))))).isEqualTo(Optional.ofNullable(clean));
+    }
+
+    @Test
+    void theSamePageInAnotherFileIsFoundAndMended() throws IOException {
+        Path first = Pdfs.write(folder, "S", 2);
+        Files.copy(first, folder.resolve("T.pdf"));
+        try (InPlace place = new InPlace(List.of())) {
+            Bundle bundle = Folder.bundle(place, folder);
+            PageKey page = bundle.contents().documents().getFirst().runs().getFirst().key(1);
+            Bundle redacted = Redacting.redacted(bundle, page, List.of(OVER), "privileged", false);
+            List<RedactedWords.Leak> leaks = RedactedWords.in(redacted, Planner.plan(redacted), new BundleWords(place));
+            assertThat(leaks).singleElement().satisfies(leak -> assertThat(leak.finding().message()).contains("Page 5 shows the same page as page 3"));
+            Bundle mended = leaks.getFirst().fix().orElseThrow().apply(redacted);
+            assertThat(RedactedWords.in(mended, Planner.plan(mended), new BundleWords(place))).isEmpty();
+            var facts = bundle.sources().getFirst().about().pages();
+            assertThat(List.of(facts.print(1).orElseThrow(), facts.print(2).orElseThrow())).doesNotHaveDuplicates().allMatch(print -> RecognisedPages.prints(bundle.sources().getFirst()).contains(print));
+            assertThat(facts.print(3)).isEmpty();
+        }
     }
 
     @Test

@@ -118,7 +118,7 @@ class EditSequencesProperties {
             case 24 -> PageEdits.withBlanks(now, new PageSpot(id, somePages(now).stream().findFirst()), 1 + random.nextInt(3), BlankLook.PLAIN);
             case 25 -> PageEdits.replaced(now, somePages(now), List.of(SourcePages.of(new SourceId("u"), 1 + random.nextInt(4), 5 + random.nextInt(4))));
             case 26 -> PageEdits.looked(now, somePages(now), look -> look.withRedactions(List.of(new Redaction(new Area(10, 10, 1 + random.nextInt(50), 5), "private", random.nextBoolean()))));
-            case 27 -> somePages(now).stream().findFirst().map(page -> random.nextBoolean() ? Redacting.everywhere(now, page) : Redacting.allTakenBack(now, Set.of(page))).orElse(now);
+            case 27 -> somePages(now).stream().findFirst().map(page -> random.nextBoolean() ? Redacting.alsoOn(now, page, somePages(now)) : Redacting.allTakenBack(now, Set.of(page))).orElse(now);
             case 16 -> Enclosing.enclose(now, id, random.nextBoolean());
             case 17 -> random.nextBoolean() ? Enclosing.withPages(now, id) : Enclosing.supply(now, id, "On a stick");
             case 15 -> one.flatMap(PagePick::onlySource).map(older -> Replacing.replaced(now, id, older, new SourceId("newer"), pairs(now, older))).orElse(now);

@@ -62,19 +62,12 @@ public final class Redacting {
         return changed(bundle, halves(bundle, page), before -> before.stream().map(known -> known.area().equals(came) ? new Redaction(came, reason, printed) : known).toList());
     }
 
-    /** {@return the bundle with all of these areas redacted on other pages too that show the same page of the same source} */
-    public static Bundle everywhere(Bundle bundle, PageKey page) {
-        Optional<SourcePages> its = find(bundle, page);
-        if (its.isEmpty()) return bundle;
-        Set<PageKey> same = new HashSet<>();
-        for (Document document : bundle.contents().allDocuments()) {
-            for (Run run : document.runs()) {
-                if (run instanceof SourcePages other && other.source().equals(its.get().source()) && other.first() <= page.page() && page.page() <= other.last()) same.add(new PageKey(other.id(), page.page()));
-            }
-        }
-        return changed(bundle, same, before -> {
+    /** {@return the bundle with all that is redacted on a page redacted on other pages too, which show the same} */
+    public static Bundle alsoOn(Bundle bundle, PageKey page, Set<PageKey> others) {
+        List<Redaction> redactions = on(bundle, page);
+        return changed(bundle, others, before -> {
             List<Redaction> all = new ArrayList<>(before);
-            for (Redaction redaction : its.get().look().redactions()) if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
+            for (Redaction redaction : redactions) if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
             return all;
         });
     }
