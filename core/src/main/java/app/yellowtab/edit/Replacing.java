@@ -17,7 +17,7 @@ import java.util.Map;
 
 /**
  * Puts a newer version of a file in place of an older one in a document. All else of the document stays; pages that have not
- * changed keep their looks. A document that had some of the pages has those that stand for them, and what is new right behind one of them.
+ * changed keep their looks, and those that have changed what is redacted on them: nothing of a page is shown again unasked. A document that had some of the pages has those that stand for them, and what is new right behind one of them.
  */
 public final class Replacing {
     private final SourceId older;
@@ -59,7 +59,7 @@ public final class Replacing {
             for (int page = pages.first(); page <= pages.last(); page++) {
                 Pair pair = byBefore[page];
                 if (pair.after() == 0) continue;
-                runs.add(new SourcePages(name, newer, pair.after(), pair.after(), pair.same() ? pages.look() : PageLook.PLAIN));
+                runs.add(new SourcePages(name, newer, pair.after(), pair.after(), pair.same() ? pages.look() : PageLook.PLAIN.withRedactions(pages.look().redactions())));
                 if (!halfFollows) addNew(name, pair.after() + 1);
             }
         }

@@ -93,7 +93,7 @@ public final class RedactedWords {
                         if (!area.isEmpty()) all.add(area);
                     }
                 });
-            } catch (IOException | RuntimeException unreadable) {
+            } catch (IOException | RuntimeException | Error unreadable) {
                 LoggerFactory.getLogger(RedactedWords.class).info("not compared: {}", page.source().value(), unreadable);
             }
         }

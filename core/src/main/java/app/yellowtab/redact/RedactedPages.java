@@ -128,7 +128,7 @@ public final class RedactedPages {
         PageText text;
         try (TextReader reader = new TextReader(open)) {
             text = reader.read(whole).text();
-        } catch (IOException | RuntimeException unreadable) {
+        } catch (IOException | RuntimeException | Error unreadable) {
             LoggerFactory.getLogger(RedactedPages.class).warn("no words were read: {} {}", sources.original(id), page, unreadable);
             text = PageText.NONE;
         }

@@ -5,13 +5,10 @@ import app.yellowtab.edit.PagePick;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
-import app.yellowtab.model.page.BlankLook;
-import app.yellowtab.model.page.BlankPages;
 import app.yellowtab.model.page.EnclosedFile;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.page.SourcePages;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -127,11 +124,6 @@ public final class PageEdits {
     /** {@return the bundle with pages once more at a place, under names of their own} */
     public static Bundle copied(Bundle bundle, Set<PageKey> pages, PageSpot to) {
         return inserted(bundle, to, chosen(bundle, pages).stream().map(Run::copy).toList());
-    }
-
-    /** {@return the bundle with blank pages at a place, which are counted} */
-    public static Bundle withBlanks(Bundle bundle, PageSpot at, int count, BlankLook look) {
-        return inserted(bundle, at, List.of(new BlankPages(RunId.fresh(), count, look, true, BlankPages.Sets.BOTH)));
     }
 
     /** {@return the bundle with pages in the place of others, where the first of them stood} Where none of those is left, nothing is put in. */

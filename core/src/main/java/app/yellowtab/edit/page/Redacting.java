@@ -11,6 +11,7 @@ import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Rectangle2D;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 
 /** Says what is taken out of pages, and takes that back. */
 public final class Redacting {
@@ -79,6 +81,12 @@ public final class Redacting {
     /** {@return what is redacted on a page; nothing of pages of ours} */
     public static List<Redaction> on(Bundle bundle, PageKey page) {
         return find(bundle, page).map(pages -> pages.look().redactions()).orElse(List.of());
+    }
+
+    /** {@return whether anything is redacted on pages of a source, in the index or in the tray} */
+    public static boolean isRedacted(Bundle bundle, SourceId source) {
+        return Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).flatMap(document -> document.runs().stream())
+                .anyMatch(run -> run instanceof SourcePages pages && pages.source().equals(source) && !pages.look().redactions().isEmpty());
     }
 
     private static Optional<SourcePages> find(Bundle bundle, PageKey page) {

@@ -17,6 +17,7 @@ import app.yellowtab.model.page.BlankLook;
 import app.yellowtab.model.page.BlankPages;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Planner;
@@ -115,7 +116,7 @@ class PageEditsTests {
 
     @Test
     void blankPagesArePutInMovedAndTakenOutOneByOne() {
-        Bundle with = PageEdits.withBlanks(start, new PageSpot(new EntryId("a"), Optional.of(key(start, "a", 3))), 3, BlankLook.PLAIN);
+        Bundle with = PageEdits.inserted(start, new PageSpot(new EntryId("a"), Optional.of(key(start, "a", 3))), List.of(new BlankPages(RunId.fresh(), 3, BlankLook.PLAIN, true, BlankPages.Sets.BOTH)));
         assertThat(pages(with)).isEqualTo("a: a1 a2 blank blank blank a3 a4 a5, b: b1 b2 b3, c: c1");
         assertThat(Planner.plan(with).leaves().stream().filter(leaf -> leaf.content() instanceof Content.Blank).allMatch(leaf -> leaf.number().isPresent())).isTrue();
         assertThat(pages(PageEdits.takenOut(with, keys(with, "a", 4)))).isEqualTo("a: a1 a2 blank blank a3 a4 a5, b: b1 b2 b3, c: c1");

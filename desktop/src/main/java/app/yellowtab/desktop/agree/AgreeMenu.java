@@ -10,7 +10,6 @@ import app.yellowtab.store.Templates;
 import java.nio.file.Path;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.Tooltip;
 
@@ -29,12 +28,12 @@ public final class AgreeMenu extends MenuButton {
         super(Words.of("agree.menu"));
         setId("agree-menu");
         Controls.describe(this, Words.of("agree.menuTip"));
-        getItems().setAll(item("agree.readIn", () -> dialogs.files(Words.of("agree.readIn")).stream().findFirst().ifPresent(agreeing::begin)),
-                item("agree.matchFiles", agreeing::match), new SeparatorMenuItem(),
-                item("agree.writeOut", () -> dialogs.saveAs(Words.of("agree.writeOut"), suggested(workspace, "agree.indexFile", ".xlsx")).ifPresent(agreeing::writeIndex)),
-                item("agree.chronology", () -> dialogs.saveAs(Words.of("agree.chronology"), suggested(workspace, "agree.chronologyFile", ".docx")).ifPresent(agreeing::writeChronology)), new SeparatorMenuItem(),
-                item("agree.keepStructure", () -> agreeing.keepStructure(kept.templates())),
-                item("agree.giveStructure", () -> dialogs.saveAs(Words.of("agree.giveStructure"), suggested(workspace, "agree.structureFile", ".json")).ifPresent(agreeing::giveStructure)));
+        getItems().setAll(Controls.menuItem("agree.readIn", () -> dialogs.files(Words.of("agree.readIn")).stream().findFirst().ifPresent(agreeing::begin)),
+                Controls.menuItem("agree.matchFiles", agreeing::match), new SeparatorMenuItem(),
+                Controls.menuItem("agree.writeOut", () -> dialogs.saveAs(Words.of("agree.writeOut"), suggested(workspace, "agree.indexFile", ".xlsx")).ifPresent(agreeing::writeIndex)),
+                Controls.menuItem("agree.chronology", () -> dialogs.saveAs(Words.of("agree.chronology"), suggested(workspace, "agree.chronologyFile", ".docx")).ifPresent(agreeing::writeChronology)), new SeparatorMenuItem(),
+                Controls.menuItem("agree.keepStructure", () -> agreeing.keepStructure(kept.templates())),
+                Controls.menuItem("agree.giveStructure", () -> dialogs.saveAs(Words.of("agree.giveStructure"), suggested(workspace, "agree.structureFile", ".json")).ifPresent(agreeing::giveStructure)));
         said.setId("agree-said");
         said.setMinWidth(0);
         agreeing.saidProperty().subscribe(words -> {
@@ -50,12 +49,5 @@ public final class AgreeMenu extends MenuButton {
 
     private static Path suggested(Workspace workspace, String name, String ending) {
         return workspace.folder().path().resolve(Words.of(name) + ending);
-    }
-
-    private static MenuItem item(String key, Runnable action) {
-        MenuItem item = new MenuItem(Words.of(key));
-        item.setId(key.replace('.', '-'));
-        item.setOnAction(event -> action.run());
-        return item;
     }
 }

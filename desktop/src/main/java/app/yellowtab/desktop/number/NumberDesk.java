@@ -15,7 +15,6 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.number.BundleNumber;
-import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
@@ -272,9 +271,9 @@ public final class NumberDesk {
     /** Gives the pages the numbers that they bear at present for ever. */
     public void issue() {
         SeriesId id = chosen;
-        List<GivenNumber> numbers = workspace.plan().numbersOf(workspace.bundle(), id);
-        workspace.edit(bundle -> NumberEdits.issued(bundle, id, numbers));
-        said.set(Words.of("number.issued", numbers.size()));
+        int count = state.get().count();
+        Plan plan = workspace.plan();
+        workspace.editSoon(bundle -> NumberEdits.issued(bundle, id, plan.numbersOf(bundle, id)), () -> said.set(Words.of("number.issued", count)));
     }
 
     /** Writes which page bears which number, in the background. */
@@ -317,7 +316,7 @@ public final class NumberDesk {
     private Optional<Found> clash(Plan plan, Leaf leaf, Map<SourceId, Source> sources) {
         try {
             return MarkClashes.on(plan, leaf, sources, words).map(clash -> new Found(leaf.index(), clash.mark().words(), clash.words()));
-        } catch (IOException | RuntimeException unreadable) {
+        } catch (IOException | RuntimeException | Error unreadable) {
             LoggerFactory.getLogger(NumberDesk.class).info("not looked at: {}", leaf.index(), unreadable);
             return Optional.empty();
         }

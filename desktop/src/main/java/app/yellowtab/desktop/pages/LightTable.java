@@ -1,6 +1,5 @@
 package app.yellowtab.desktop.pages;
 
-import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.model.page.Area;
@@ -12,7 +11,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.WeakHashMap;
-import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
@@ -20,7 +18,6 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.collections.FXCollections;
 import javafx.scene.AccessibleRole;
-import javafx.scene.CacheHint;
 import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
@@ -33,7 +30,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.util.Subscription;
@@ -44,9 +40,9 @@ import org.jspecify.annotations.Nullable;
  * each piece. Places are counted from 1.
  */
 public final class LightTable extends Region {
-    private static final double GAP = 6;
-    private static final double TAB = 24;
-    private static final double FOOT = 18;
+    static final double GAP = 6;
+    static final double TAB = 24;
+    static final double FOOT = 18;
     /** So near the ends the table runs on under what is dragged, so many pixels at each movement. */
     private static final double EDGE = 30;
     private static final double RUN = 16;
@@ -257,7 +253,7 @@ public final class LightTable extends Region {
         return Math.max(1, (int) (rows.getHeight() / rows.getFixedCellSize()));
     }
 
-    private int widthPx() {
+    int widthPx() {
         for (int width : WIDTHS_PX) if (width >= pageWidth.get()) return width;
         return WIDTHS_PX[WIDTHS_PX.length - 1];
     }
@@ -282,7 +278,7 @@ public final class LightTable extends Region {
                 return;
             }
             while (tiles.size() < columns) {
-                PageTile tile = new PageTile();
+                PageTile tile = new PageTile(LightTable.this);
                 tile.setManaged(false);
                 tiles.add(tile);
             }
@@ -331,7 +327,8 @@ public final class LightTable extends Region {
         }
     }
 
-    private void press(int page, MouseEvent event) {
+    /** Makes a page that was pressed the current one. */
+    void press(int page, MouseEvent event) {
         drags = false;
         goTo(page);
         rows.requestFocus();
@@ -341,114 +338,27 @@ public final class LightTable extends Region {
         event.consume();
     }
 
+    @Nullable Hand hand() {
+        return hand;
+    }
+
+    PagePictures pictures() {
+        return pictures;
+    }
+
+    /** {@return whether pages are being dragged} */
+    boolean drags() {
+        return drags;
+    }
+
+    void drag(boolean on) {
+        drags = on;
+    }
+
     /** Near the upper and the lower end the table runs on under what is dragged. */
-    private void runOn(MouseEvent event) {
+    void runOn(MouseEvent event) {
         double y = sceneToLocal(event.getSceneX(), event.getSceneY()).getY();
         double pixels = y < EDGE ? -RUN : y > getHeight() - EDGE ? RUN : 0;
         if (pixels != 0 && rows.lookup(".virtual-flow") instanceof VirtualFlow<?> flow) flow.scrollPixels(pixels);
-    }
-
-    /** One page on its piece's ground. */
-    private final class PageTile extends Region {
-        private final PagePane picture = new PagePane();
-        private final Label foot = new Label();
-        private PagePictures.Request request = PagePictures.Request.DONE;
-        private @Nullable Object shownKey;
-        private List<Mark> shownMarks = List.of();
-        private int page;
-
-        PageTile() {
-            getStyleClass().add(Styles.PAGE_TILE);
-            foot.getStyleClass().add(Styles.SMALL);
-            // Drawn once with its shadow, and copied while the table moves.
-            picture.setCache(true);
-            picture.setCacheHint(CacheHint.SPEED);
-            getChildren().addAll(picture, foot);
-            addEventHandler(MouseEvent.MOUSE_PRESSED, event -> press(page, event));
-            setOnDragDetected(event -> {
-                Hand now = hand;
-                if (now == null || event.getButton() != MouseButton.PRIMARY || !now.takes(page)) return;
-                drags = true;
-                startFullDrag();
-                event.consume();
-            });
-            setOnMouseDragOver(event -> {
-                if (!drags) return;
-                markDrop(event.getX() < getWidth() / 2, event.getX() >= getWidth() / 2);
-                runOn(event);
-            });
-            setOnMouseDragExited(event -> markDrop(false, false));
-            setOnMouseDragReleased(event -> {
-                Hand now = hand;
-                markDrop(false, false);
-                if (drags && now != null) now.drop(page, event.getX() < getWidth() / 2);
-                drags = false;
-            });
-            takeFiles();
-        }
-
-        /** Files can be put between pages. */
-        private void takeFiles() {
-            setOnDragOver(event -> {
-                if (hand == null || !event.getDragboard().hasFiles()) return;
-                event.acceptTransferModes(TransferMode.COPY);
-                markDrop(event.getX() < getWidth() / 2, event.getX() >= getWidth() / 2);
-                event.consume();
-            });
-            setOnDragExited(event -> markDrop(false, false));
-            setOnDragDropped(event -> {
-                Hand now = hand;
-                markDrop(false, false);
-                if (now == null || !event.getDragboard().hasFiles()) return;
-                now.dropFiles(event.getDragboard().getFiles().stream().map(file -> Path.of(file.getPath())).toList(), page, event.getX() < getWidth() / 2);
-                event.setDropCompleted(true);
-                event.consume();
-            });
-        }
-
-        private void markDrop(boolean before, boolean behind) {
-            pseudoClassStateChanged(Styles.DROP_ABOVE, before);
-            pseudoClassStateChanged(Styles.DROP_BELOW, behind);
-        }
-
-        void show(Model now, int newPage) {
-            page = newPage;
-            int piece = now.piece(page);
-            Optional<String> faded = now.faded(page);
-            pseudoClassStateChanged(Styles.ODD_PIECE, piece >= 0 && piece % 2 == 1);
-            pseudoClassStateChanged(Styles.EVEN_PIECE, piece >= 0 && piece % 2 == 0);
-            pseudoClassStateChanged(Styles.FADED, faded.isPresent());
-            pseudoClassStateChanged(Styles.CURRENT, page == current.get());
-            pseudoClassStateChanged(Styles.CHOSEN, now.isChosen(page));
-            picture.mark(now.areas());
-            picture.setOpacity(faded.isPresent() ? 0.35 : 1);
-            foot.setText(faded.map(why -> now.foot(page) + " · " + why).orElse(now.foot(page)));
-            PageRenderer.Order order = now.order(page, widthPx());
-            List<Mark> marks = now.marks(page);
-            if (order.key().equals(shownKey) && marks.equals(shownMarks)) return;
-            request.cancel();
-            shownKey = order.key();
-            shownMarks = marks;
-            Consumer<PagePictures.Result> take = result -> {
-                if (result instanceof PagePictures.Result.Picture drawn) picture.show(drawn, marks);
-                else picture.clear();
-            };
-            picture.clear();
-            request = pictures.request(order, Urgency.IN_VIEW, take);
-        }
-
-        void clear() {
-            request.cancel();
-            request = PagePictures.Request.DONE;
-            shownKey = null;
-            picture.clear();
-        }
-
-        @Override
-        protected void layoutChildren() {
-            double width = getWidth();
-            picture.resizeRelocate(GAP / 2 + 2, TAB, width - GAP - 4, getHeight() - TAB - FOOT - GAP / 2);
-            foot.resizeRelocate(GAP / 2 + 3, getHeight() - FOOT - GAP / 2, width - GAP - 6, FOOT);
-        }
     }
 }

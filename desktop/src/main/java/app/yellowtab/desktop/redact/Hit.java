@@ -33,7 +33,7 @@ public record Hit(PageKey page, List<Area> areas, String around) {
             if (leaf.key().isEmpty() || !(leaf.content() instanceof Content.SourcePage page) || !sources.containsKey(page.source())) continue;
             try {
                 for (WordFinder.Hit hit : finder.on(words.of(leaf))) hits.add(new Hit(leaf.key().get(), areas(lines(hit.words())), hit.around()));
-            } catch (IOException | RuntimeException unreadable) {
+            } catch (IOException | RuntimeException | Error unreadable) {
                 LoggerFactory.getLogger(Hit.class).info("no hits there: {}", leaf.index(), unreadable);
             }
         }

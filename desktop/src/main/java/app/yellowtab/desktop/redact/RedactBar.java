@@ -11,7 +11,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -56,8 +55,8 @@ public final class RedactBar extends VBox {
         counted.setId("redact-counted");
         MenuButton more = new MenuButton(Words.of("redact.more"));
         more.setId("redact-more");
-        more.getItems().setAll(item("redact.takeBackPage", desk::takeBackPage), item("redact.takeBackAll", desk::takeBackAll),
-                item("redact.schedule", () -> dialogs.saveAs(Words.of("redact.schedule"), workspace.folder().path().resolve(Words.of("redact.scheduleFile") + ".docx")).ifPresent(desk::writeSchedule)));
+        more.getItems().setAll(Controls.menuItem("redact.takeBackPage", desk::takeBackPage), Controls.menuItem("redact.takeBackAll", desk::takeBackAll),
+                Controls.menuItem("redact.schedule", () -> dialogs.saveAs(Words.of("redact.schedule"), workspace.folder().path().resolve(Words.of("redact.scheduleFile") + ".docx")).ifPresent(desk::writeSchedule)));
         HBox acts = new HBox(8, counted, Controls.spring(), back, more);
         acts.setAlignment(Pos.CENTER_LEFT);
         redact.setOnAction(event -> desk.decide(true));
@@ -77,14 +76,6 @@ public final class RedactBar extends VBox {
 
     public void dispose() {
         subscription.unsubscribe();
-    }
-
-    private static MenuItem item(String key, Runnable action) {
-        MenuItem item = new MenuItem(Words.of(key));
-        item.setId(key.replace('.', '-'));
-        item.setMnemonicParsing(false);
-        item.setOnAction(event -> action.run());
-        return item;
     }
 
     private void take() {

@@ -10,6 +10,8 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.PagePairs;
 import app.yellowtab.edit.PagePick;
 import app.yellowtab.edit.Replacing;
+import app.yellowtab.edit.page.Redacting;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
@@ -110,6 +112,7 @@ public final class Replacement {
         if (!(state.get() instanceof State.Ready ready)) return;
         cancel();
         workspace.edit(bundle -> Replacing.replaced(bundle, ready.document(), ready.older().id(), ready.newer().id(), ready.pairs()));
+        if (Redacting.isRedacted(workspace.bundle(), ready.newer().id())) workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, ready.newer().fileName(), ""));
     }
 
     /** Leaves all as it is; the newer file lies in the tray. */

@@ -241,7 +241,7 @@ public final class PagesDesk {
         if (!(leaf.content() instanceof Content.SourcePage page)) return false;
         try {
             return words.page(page.source(), page.page()).filter(read -> read.isBlank()).isPresent();
-        } catch (IOException | RuntimeException unreadable) {
+        } catch (IOException | RuntimeException | Error unreadable) {
             LoggerFactory.getLogger(PagesDesk.class).info("not known whether it is blank: {}", leaf.index(), unreadable);
             return false;
         }

@@ -24,7 +24,6 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
@@ -79,7 +78,7 @@ public final class PagesView extends VBox {
         Button right = Controls.iconButton(Feather.ROTATE_CW, "pages.right", () -> desk.turn(1));
         MenuButton more = new MenuButton(Words.of("pages.more"));
         more.setId("pages-more");
-        more.getItems().setAll(item("pages.about", () -> desk.turn(HALF)), item("pages.divide", () -> work.divide(whole -> said.setText(whole == 0 ? "" : Words.of("pages.divided", whole)))), item("pages.reverse", desk::reverse), item("pages.copy", desk::copy), item("pages.keepOnly", desk::keepOnly), item("pages.asTheyCame", desk::asTheyCame));
+        more.getItems().setAll(Controls.menuItem("pages.about", () -> desk.turn(HALF)), Controls.menuItem("pages.divide", () -> work.divide(whole -> said.setText(whole == 0 ? "" : Words.of("pages.divided", whole)))), Controls.menuItem("pages.reverse", desk::reverse), Controls.menuItem("pages.copy", desk::copy), Controls.menuItem("pages.keepOnly", desk::keepOnly), Controls.menuItem("pages.asTheyCame", desk::asTheyCame));
         tools.getChildren().addAll(kinds(), left, right, Controls.button("pages.takeOut", desk::takeOut), opener("blank"), opener("insert"), opener("crop"), opener("paper"), opener("save"), more);
         said.setId("pages-said");
         getChildren().addAll(head, tools);
@@ -117,16 +116,8 @@ public final class PagesView extends VBox {
     private MenuButton kinds() {
         MenuButton kinds = new MenuButton(Words.of("pages.choose"));
         kinds.setId("pages-choose");
-        for (Kind kind : Kind.values()) kinds.getItems().add(item("pages.kind." + kind.name(), () -> desk.choose(kind)));
+        for (Kind kind : Kind.values()) kinds.getItems().add(Controls.menuItem("pages.kind." + kind.name(), () -> desk.choose(kind)));
         return kinds;
-    }
-
-    private static MenuItem item(String key, Runnable action) {
-        MenuItem item = new MenuItem(Words.of(key));
-        item.setId(key.replace('.', '-'));
-        item.setMnemonicParsing(false);
-        item.setOnAction(event -> action.run());
-        return item;
     }
 
     private Slider size() {

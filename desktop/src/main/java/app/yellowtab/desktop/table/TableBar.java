@@ -75,7 +75,7 @@ abstract class TableBar extends VBox {
 
             @Override
             public E fromString(String words) {
-                throw new UnsupportedOperationException("nothing is typed");
+                return choices.stream().filter(choice -> toString(choice).equals(words)).findFirst().orElse(choices.getFirst());
             }
         });
         box.setValue(choices.getFirst());

@@ -4,6 +4,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -21,6 +22,15 @@ public final class Controls {
         button.setId(key.replace('.', '-'));
         button.setOnAction(event -> action.run());
         return button;
+    }
+
+    /** {@return an item of a menu with words, doing something} */
+    public static MenuItem menuItem(String key, Runnable action) {
+        MenuItem item = new MenuItem(Words.of(key));
+        item.setId(key.replace('.', '-'));
+        item.setMnemonicParsing(false);
+        item.setOnAction(event -> action.run());
+        return item;
     }
 
     /** {@return a button with a picture only; its words are in the tooltip and for screen readers} */

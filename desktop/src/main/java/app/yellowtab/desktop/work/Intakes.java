@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.work;
 
 import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
@@ -107,7 +108,14 @@ public final class Intakes {
         if (sources.isEmpty()) return;
         Reading reading = workspace.bundle().reading();
         // What cannot be read any more, such as a file that is locked again, stays as it was.
-        readAgain(sources, workspace.folder().passwords(), read -> learn(read.stream().filter(Intake.Reread::isRead).toList(), reading));
+        readAgain(sources, workspace.folder().passwords(), read -> {
+            List<Intake.Reread> known = read.stream().filter(Intake.Reread::isRead).toList();
+            learn(known, reading);
+            Map<SourceId, Source> now = workspace.bundle().sourcesById();
+            for (Intake.Reread one : known) {
+                if (Redacting.isRedacted(workspace.bundle(), one.source())) workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, now.get(one.source()).fileName(), ""));
+            }
+        });
     }
 
     /**

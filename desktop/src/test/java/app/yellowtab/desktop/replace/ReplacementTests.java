@@ -9,9 +9,15 @@ import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
+import app.yellowtab.edit.page.PageEdits;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.InTray;
+import app.yellowtab.model.page.Area;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.Redaction;
+import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.plan.Planner;
@@ -23,6 +29,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.collections.ListChangeListener;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.AfterEach;
@@ -83,6 +90,20 @@ class ReplacementTests {
         assertThat(replacement.stateProperty().get()).isEqualTo(new State.None());
         workspace.undo();
         assertThat(workspace.bundle()).isEqualTo(before);
+    }
+
+    @Test
+    void whatIsRedactedStaysSoOnPagesThatHaveChangedAndIsToBeLookedAt() throws IOException {
+        List<PageKey> second = List.of(document().runs().getFirst().key(2));
+        workspace.edit(bundle -> PageEdits.looked(bundle, Set.copyOf(second), look -> look.withRedactions(List.of(new Redaction(new Area(10, 10, 20, 5), "private", false)))));
+        replacement.begin(document().id(), newer());
+        State.Ready ready = (State.Ready) replacement.stateProperty().get();
+        replacement.accept();
+        assertThat(document().runs()).first().isInstanceOfSatisfying(SourcePages.class, pages -> {
+            assertThat(pages.source()).isEqualTo(ready.newer().id());
+            assertThat(pages.look().redactions()).hasSize(1);
+        });
+        assertThat(workspace.findings()).extracting(Finding::message).singleElement().asString().startsWith("report.pdf: areas of its pages are redacted").contains("look at each");
     }
 
     @Test
