@@ -17,11 +17,18 @@ import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Place;
+import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.facts.Way;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.page.Area;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Planner;
@@ -39,6 +46,8 @@ import java.util.ArrayList;
 import java.util.Calendar;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TimeZone;
 import java.util.concurrent.ScheduledExecutorService;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
@@ -160,6 +169,20 @@ class GatheringTests {
         assertThat(source("draft.docx").id()).isEqualTo(before.id());
         assertThat(source("draft.docx").proposedTitle()).isEqualTo("Draft");
         assertThat(source("draft.docx").about().way()).isEqualTo(Way.BUILT_IN);
+    }
+
+    @Test
+    void whatIsRedactedIsToBeLookedAtAgainWhereTheFileIsReadInAnotherWay() throws IOException {
+        String changed = "<w:p><w:del><w:r><w:delText>two</w:delText></w:r></w:del><w:ins>" + WordFile.run("three") + "</w:ins></w:p>";
+        gathering.bringIn(List.of(new WordFile(changed).write(temp, "draft.docx")));
+        SourceId id = source("draft.docx").id();
+        workspace.edit(bundle -> Edits.putInIndex(bundle, List.of(id.value()), new Place(Optional.empty(), 0)));
+        PageKey page = workspace.bundle().contents().allDocuments().getFirst().runs().getFirst().key(1);
+        Redaction redaction = new Redaction(new Area(10, 10, 50, 10), "private", false);
+        workspace.edit(bundle -> PageEdits.looked(bundle, Set.of(page), look -> look.withRedactions(List.of(redaction))));
+        gathering.read(new Reading(false, true, false));
+        assertThat(workspace.findings()).filteredOn(finding -> finding.code() == Finding.Code.REDACTED_LOOK_AGAIN)
+                .singleElement().satisfies(finding -> assertThat(finding.message()).startsWith("draft.docx: "));
     }
 
     @Test
