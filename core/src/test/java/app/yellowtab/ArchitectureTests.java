@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTests {
     /** From the ground up, as architecture.md lists them; a package may use those before it. */
     private static final List<String> PACKAGES = List.of("finding", "files", "facts", "pdf", "mark", "input", "content", "output", "model", "ledger", "convert", "carry", "edit", "plan", "agree", "sheet",
-            "cut", "draw", "inspect", "recognise", "source", "redact", "find", "sample", "store", "assemble", "picture", "compare", "prove", "deliver");
+            "cut", "draw", "inspect", "recognise", "source", "redact", "find", "sample", "store", "assemble", "picture", "clash", "compare", "prove", "deliver", "stamp");
     private static final JavaClasses CLASSES = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("app.yellowtab");
 

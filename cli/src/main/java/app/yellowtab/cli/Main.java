@@ -8,7 +8,7 @@ import picocli.CommandLine.Command;
 
 /** The program as a command. */
 @Command(name = "yellowtab", mixinStandardHelpOptions = true, versionProvider = Version.class,
-        subcommands = {AssembleCommand.class, GatherCommand.class, BuildCommand.class, ProveCommand.class, CutCommand.class, SeparatorsCommand.class, RecogniseCommand.class, PagesCommand.class}, sortOptions = false, synopsisSubcommandLabel = "COMMAND",
+        subcommands = {AssembleCommand.class, GatherCommand.class, BuildCommand.class, ProveCommand.class, CutCommand.class, SeparatorsCommand.class, RecogniseCommand.class, PagesCommand.class, StampCommand.class}, sortOptions = false, synopsisSubcommandLabel = "COMMAND",
         description = "Makes numbered, indexed, bookmarked court bundles.",
         footer = {"", "Without a command the window opens. The launcher also knows:",
             "  demo    opens the window with the sample matter", "  open    opens the window with the bundle in a folder",

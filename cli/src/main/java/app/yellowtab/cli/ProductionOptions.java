@@ -1,20 +1,11 @@
 package app.yellowtab.cli;
 
-import app.yellowtab.edit.number.NumberEdits;
-import app.yellowtab.mark.MarkLook;
-import app.yellowtab.mark.NumberStyle;
-import app.yellowtab.mark.Spot;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.FromSources;
-import app.yellowtab.model.number.BundleNumber;
-import app.yellowtab.model.number.SerialNumber;
-import app.yellowtab.model.number.Series;
-import app.yellowtab.model.number.SeriesId;
-import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -30,10 +21,8 @@ final class ProductionOptions {
     private @Nullable Integer bookmarkLevels;
     @Option(names = "--csv", description = "Writes the ledger as CSV, too, beside the PDF.")
     private boolean csv;
-    @Option(names = "--place", paramLabel = "WHERE", description = "Where the number stands on every page, such as \"top middle\"; otherwise as the bundle says: bottom right.")
-    private @Nullable String place;
-    @Option(names = "--bates", paramLabel = "FIRST", description = "Gives every page of the files a Bates number as well, at the bottom on the left, counting on from the first as it is typed, such as TH-000101.")
-    private @Nullable String bates;
+    @Mixin
+    private NumberOptions numbers = new NumberOptions();
     @Spec(Target.MIXEE)
     private CommandSpec spec = CommandSpec.create();
 
@@ -42,36 +31,8 @@ final class ProductionOptions {
     }
 
     /** {@return the bundle with its numbers as they were asked for} */
-    Bundle numbered(Bundle bundle) {
-        Bundle now = bundle;
-        if (place != null) {
-            Spot spot = spot(place);
-            now = NumberEdits.withNumber(now, new BundleNumber(spot, now.numbering().bundle().look(), now.numbering().bundle().onCover()));
-        }
-        if (bates == null) return now;
-        SerialNumber first = SerialNumber.read(bates).orElseThrow(() -> new ParameterException(spec.commandLine(), "--bates: “" + bates + "” is no number to begin with, such as TH-000101."));
-        if (!MarkLook.SERIES.hasLettersOf(first.shown())) throw new ParameterException(spec.commandLine(), "--bates: “" + bates + "” has letters that cannot be printed.");
-        return NumberEdits.with(now, new Series(new SeriesId("bates"), NumberStyle.FIGURES, bates.strip(), Spot.OPPOSITE, MarkLook.SERIES, List.of(), List.of()));
-    }
-
-    private Spot spot(String words) {
-        String[] parts = words.strip().toLowerCase(Locale.ROOT).split("\\s+");
-        if (parts.length == 2) {
-            Optional<Spot.Row> row = switch (parts[0]) {
-                case "top" -> Optional.of(Spot.Row.HEAD);
-                case "middle" -> Optional.of(Spot.Row.MIDDLE);
-                case "bottom" -> Optional.of(Spot.Row.FOOT);
-                default -> Optional.empty();
-            };
-            Optional<Spot.Column> column = switch (parts[1]) {
-                case "left" -> Optional.of(Spot.Column.LEFT);
-                case "middle" -> Optional.of(Spot.Column.MIDDLE);
-                case "right" -> Optional.of(Spot.Column.RIGHT);
-                default -> Optional.empty();
-            };
-            if (row.isPresent() && column.isPresent()) return new Spot(row.get(), column.get(), Spot.STANDARD.across(), Spot.STANDARD.down());
-        }
-        throw new ParameterException(spec.commandLine(), "--place: “" + words + "” is no place; it is top, middle or bottom, and left, middle or right, such as \"bottom right\".");
+    Bundle numbered(Bundle bundle) throws FindingException {
+        return numbers.on(bundle);
     }
 
     FromSources over(FromSources standard) {

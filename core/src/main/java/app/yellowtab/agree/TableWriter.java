@@ -40,7 +40,7 @@ import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTSectPr;
  * @param rows     each with as many cells as there are heads
  * @param headings the numbers of the rows that are headings, counted from 0
  */
-record TableWriter(String title, List<String> heads, List<Integer> widths, List<List<String>> rows, Set<Integer> headings) {
+public record TableWriter(String title, List<String> heads, List<Integer> widths, List<List<String>> rows, Set<Integer> headings) {
     /** A twentieth of a point, the measure of Word files (ECMA-376, 17.18.81). */
     private static final int TWIPS_A_MM = 57;
     private static final int A_CHARACTER = 256;
@@ -51,7 +51,7 @@ record TableWriter(String title, List<String> heads, List<Integer> widths, List<
      *
      * @throws FindingException if it cannot be written
      */
-    void write(Path target) throws FindingException {
+    public void write(Path target) throws FindingException {
         String name = String.valueOf(target.getFileName()).toLowerCase(Locale.ROOT);
         try {
             byte[] content = name.endsWith(".docx") ? word() : name.endsWith(".csv") ? values() : workbook();

@@ -7,14 +7,17 @@ import app.yellowtab.model.CaseHeading;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.PdfWriter;
+import app.yellowtab.pdf.Face;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.plan.PlannedBookmark;
 import java.io.Closeable;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.IntUnaryOperator;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -37,7 +40,8 @@ final class BundleFile implements Closeable {
     /** The first number of each level of the page tree above the leaves; the last level is the root alone. */
     private final List<Integer> levels = new ArrayList<>();
     private final List<Integer> levelSizes = new ArrayList<>();
-    private final int fontsStart;
+    /** The number of each font that may come to be used. */
+    private final Map<Face, Integer> fontNumbers = new LinkedHashMap<>();
     private final int outline;
     private final int catalog;
     private final int information;
@@ -51,7 +55,7 @@ final class BundleFile implements Closeable {
      * @param positions   gives the place in the file, counted from 1, of a leaf by its index in the plan
      * @param markLetters what marks are made of, by typeface
      */
-    BundleFile(DraftFile file, List<String> labels, List<PlannedBookmark> bookmarks, IntUnaryOperator positions, Map<Typeface, Set<Integer>> markLetters) throws IOException {
+    BundleFile(DraftFile file, List<String> labels, List<PlannedBookmark> bookmarks, IntUnaryOperator positions, Map<Face, Set<Integer>> markLetters) throws IOException {
         this.leafCount = labels.size();
         this.labels = labels;
         this.bookmarks = bookmarks;
@@ -64,11 +68,16 @@ final class BundleFile implements Closeable {
             levelSizes.add(size);
             next += size;
         }
-        fontsStart = next;
-        outline = fontsStart + Typeface.values().length;
+        for (Face ours : Typeface.values()) fontNumbers.put(ours, next++);
+        for (Face other : markLetters.keySet()) if (!fontNumbers.containsKey(other)) fontNumbers.put(other, next++);
+        outline = next;
         catalog = outline + bookmarks.size() + 1;
         information = catalog + 1;
-        writer = new PdfWriter(file, information, face -> fontsStart + face.ordinal());
+        writer = new PdfWriter(file, information, this::fontNumber);
+    }
+
+    private int fontNumber(Face face) {
+        return Objects.requireNonNull(fontNumbers.get(face), face.key());
     }
 
     FontSet fonts() {
@@ -98,10 +107,11 @@ final class BundleFile implements Closeable {
         fonts.complete();
         ObjectGraph graph = ObjectGraph.plain();
         List<Ledger.Font> written = new ArrayList<>();
-        for (Typeface face : fonts.faces()) {
+        for (Face face : fontNumbers.keySet()) {
+            if (!fonts.faces().contains(face)) continue;
             COSDictionary font = fonts.get(face).getCOSObject();
             ObjectGraph.Reach reach = graph.reach(font);
-            int number = fontsStart + face.ordinal();
+            int number = fontNumber(face);
             writer.write(number, reach);
             written.add(new Ledger.Font(face, font.getNameAsString(COSName.BASE_FONT), number, graph.fingerprintOf(reach)));
         }

@@ -2,7 +2,7 @@ package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.ledger.Ledger;
-import app.yellowtab.mark.MarkSetter;
+import app.yellowtab.mark.Placed;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
@@ -86,7 +86,7 @@ final class LedgerParts {
                 page.marks().stream().map(LedgerParts::mark).toList(), from, page.links(), page.allResources());
     }
 
-    private static Ledger.Mark mark(MarkSetter.Placed placed) {
-        return new Ledger.Mark(placed.mark().series(), placed.mark().words(), new Ledger.Area(placed.x(), placed.y(), placed.x() + placed.widthPt(), placed.y() + placed.heightPt()), placed.sizePt());
+    private static Ledger.Mark mark(Placed placed) {
+        return new Ledger.Mark(placed.mark().series(), placed.mark().words(), new Ledger.Area(placed.x(), placed.y(), placed.box().right(), placed.box().top()), placed.sizePt(), placed.mark().look().turn());
     }
 }

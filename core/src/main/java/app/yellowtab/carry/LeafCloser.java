@@ -8,13 +8,12 @@ import app.yellowtab.output.MadeStream;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.pdf.PageFrame;
-import app.yellowtab.pdf.Typeface;
+import app.yellowtab.pdf.Face;
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.function.Predicate;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
@@ -26,6 +25,8 @@ import org.apache.pdfbox.pdmodel.PDPage;
 /** The last steps that every leaf takes, whether it comes from a source or is ours. */
 public final class LeafCloser {
     private static final String NAME = "YellowTab";
+    /** The opacities of marks, which are no part of what a page shows beneath them. */
+    private static final String OPACITY = "YellowTabOpacity";
     /** How many streams stand before a page's own contents, and how many after them. */
     private static final int PUT_BEFORE = 1;
     private static final int PUT_AFTER = 2;
@@ -60,11 +61,10 @@ public final class LeafCloser {
      */
     public static CarriedPage close(List<Mark> marks, COSDictionary leaf, Shown shown, MarkSetter setter, ObjectGraph graph) throws IOException {
         COSDictionary resources = leaf.getCOSDictionary(COSName.RESOURCES);
-        Map<Typeface, String> fonts = new EnumMap<>(Typeface.class);
-        for (Mark mark : marks) {
-            if (!fonts.containsKey(mark.look().face())) fonts.put(mark.look().face(), add(resources, COSName.FONT, new FontReference(mark.look().face())));
-        }
-        MarkSetter.Stamp set = setter.set(marks, PageFrame.of(new PDPage(leaf)), face -> Objects.requireNonNull(fonts.get(face)));
+        Map<Face, String> fonts = new HashMap<>();
+        Map<Double, String> opacities = new HashMap<>();
+        MarkSetter.Stamp set = setter.set(marks, PageFrame.of(new PDPage(leaf)), face -> fonts.computeIfAbsent(face, its -> add(resources, COSName.FONT, new FontReference(its))),
+                opacity -> opacities.computeIfAbsent(opacity, its -> add(resources, COSName.EXT_G_STATE, OPACITY, opacity(its))));
         COSArray all = shown.streams();
         all.add(new MadeStream("\n" + set.operators()));
         leaf.setItem(COSName.CONTENTS, all);
@@ -88,6 +88,7 @@ public final class LeafCloser {
         for (COSName name : List.copyOf(fonts.keySet())) if (name.getName().startsWith(NAME) && (isOurs.test(fonts.getItem(name)) || HiddenWords.isFont(fonts.getItem(name)))) fonts.removeItem(name);
         if (fonts.size() > 0) resources.setItem(COSName.FONT, fonts);
         else resources.removeItem(COSName.FONT);
+        withoutOpacities(resources);
         content.setItem(COSName.RESOURCES, resources);
         COSArray streams = new COSArray();
         COSArray all = leaf.getCOSArray(COSName.CONTENTS);
@@ -96,15 +97,36 @@ public final class LeafCloser {
         return content;
     }
 
+    private static void withoutOpacities(COSDictionary resources) {
+        COSDictionary shared = resources.getCOSDictionary(COSName.EXT_G_STATE);
+        if (shared == null || shared.keySet().stream().noneMatch(name -> name.getName().startsWith(OPACITY))) return;
+        COSDictionary left = new COSDictionary(shared);
+        for (COSName name : List.copyOf(left.keySet())) if (name.getName().startsWith(OPACITY)) left.removeItem(name);
+        if (left.size() > 0) resources.setItem(COSName.EXT_G_STATE, left);
+        else resources.removeItem(COSName.EXT_G_STATE);
+    }
+
+    /** {@return a graphics state that lets what is below shine through (ISO 32000-1:2008, 8.4.5)} */
+    private static COSDictionary opacity(double opacity) {
+        COSDictionary state = new COSDictionary();
+        state.setFloat(COSName.CA_NS, (float) opacity);
+        state.setFloat(COSName.CA, (float) opacity);
+        return state;
+    }
+
     /** Adds something to resources that are a page's own, under a name that is not taken; {@return the name} */
     static String add(COSDictionary resources, COSName kind, COSDictionary added) {
+        return add(resources, kind, NAME, added);
+    }
+
+    private static String add(COSDictionary resources, COSName kind, String name, COSDictionary added) {
         COSDictionary shared = resources.getCOSDictionary(kind);
         COSDictionary own = shared == null ? new COSDictionary() : new COSDictionary(shared);
         int n = 1;
-        while (own.containsKey(COSName.getPDFName(NAME + n))) n++;
-        own.setItem(COSName.getPDFName(NAME + n), added);
+        while (own.containsKey(COSName.getPDFName(name + n))) n++;
+        own.setItem(COSName.getPDFName(name + n), added);
         resources.setItem(kind, own);
-        return NAME + n;
+        return name + n;
     }
 
     private static List<Integer> links(COSDictionary leaf) {

@@ -17,10 +17,14 @@ import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDResources;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotation;
 import org.apache.pdfbox.rendering.ImageType;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.rendering.PageDrawer;
 import org.apache.pdfbox.rendering.PageDrawerParameters;
+import org.apache.pdfbox.util.Matrix;
+import org.apache.pdfbox.util.Vector;
 
 /** Draws pages within the bounds of an {@link Allowance}, and knows whether a picture could not be drawn. For one thread. */
 public final class BoundedRenderer extends PDFRenderer {
@@ -37,12 +41,23 @@ public final class BoundedRenderer extends PDFRenderer {
     /** In widths. */
     private static final float MOST_HEIGHT = 4;
 
+    private final boolean withText;
     private int picturesMissing;
 
     public BoundedRenderer(PDDocument document) {
+        this(document, true);
+    }
+
+    private BoundedRenderer(PDDocument document, boolean withText) {
         super(document);
+        this.withText = withText;
         setSubsamplingAllowed(true);
         setRenderingHints(HINTS);
+    }
+
+    /** {@return a renderer that leaves out the words of pages, which takes most of the time; those of comments are drawn} */
+    public static BoundedRenderer withoutText(PDDocument document) {
+        return new BoundedRenderer(document, false);
     }
 
     /**
@@ -118,8 +133,22 @@ public final class BoundedRenderer extends PDFRenderer {
     }
 
     private final class Drawer extends PageDrawer {
+        private boolean inAnnotation;
+
         Drawer(PageDrawerParameters parameters) throws IOException {
             super(parameters);
+        }
+
+        @Override
+        protected void showGlyph(Matrix at, PDFont font, int code, Vector displacement) throws IOException {
+            if (withText || inAnnotation) super.showGlyph(at, font, code, displacement);
+        }
+
+        @Override
+        public void showAnnotation(PDAnnotation annotation) throws IOException {
+            inAnnotation = true;
+            super.showAnnotation(annotation);
+            inAnnotation = false;
         }
 
         @Override

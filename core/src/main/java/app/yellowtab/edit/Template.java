@@ -7,7 +7,10 @@ import app.yellowtab.model.EntryId;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Section;
+import app.yellowtab.edit.number.NumberPreset;
+import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.Numbering;
+import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.Series;
 import java.util.List;
 import java.util.Objects;
@@ -19,13 +22,17 @@ import java.util.Objects;
  * @param about       what it is for; may be empty
  * @param layout      which pages there are beside those of the documents
  * @param fromSources what comes over from the files beside their pages
+ * @param number      how the numbers are set that run through the bundle
  * @param series      the numbers that run over all pages beside the bundle's own
+ * @param lines       at head and foot of all pages
  * @param entries     outside of any section
  * @param sections    in order
  */
-public record Template(String called, String about, Layout layout, FromSources fromSources, List<Series> series, List<Entry> entries, List<Part> sections) {
+public record Template(String called, String about, Layout layout, FromSources fromSources, BundleNumber number, List<Series> series, List<RunningLine> lines, List<Entry> entries, List<Part> sections) {
     public Template {
+        Objects.requireNonNull(number, "number");
         series = List.copyOf(series);
+        lines = List.copyOf(lines);
         Objects.requireNonNull(about, "about");
         Objects.requireNonNull(layout, "layout");
         Objects.requireNonNull(fromSources, "fromSources");
@@ -60,12 +67,8 @@ public record Template(String called, String about, Layout layout, FromSources f
      * those that are placeholders already.
      */
     public static Template of(Bundle bundle, String called, boolean withDocuments) {
-        return new Template(called, "", bundle.layout(), bundle.fromSources(), series(bundle), entries(bundle.contents(), withDocuments), parts(bundle.contents(), withDocuments));
-    }
-
-    /** Numbers that some documents or files bear alone mean nothing without these. */
-    private static List<Series> series(Bundle bundle) {
-        return bundle.numbering().series().stream().filter(each -> each.entries().isEmpty() && each.sources().isEmpty()).toList();
+        NumberPreset numbers = NumberPreset.of(bundle);
+        return new Template(called, "", bundle.layout(), bundle.fromSources(), numbers.number(), numbers.series(), numbers.lines(), entries(bundle.contents(), withDocuments), parts(bundle.contents(), withDocuments));
     }
 
     private static List<Entry> entries(Contents contents, boolean withDocuments) {
@@ -79,7 +82,7 @@ public record Template(String called, String about, Layout layout, FromSources f
 
     /** {@return a bundle that is built like this, under a title} */
     public Bundle begun(String title) {
-        return Bundle.EMPTY.withHeading(Bundle.EMPTY.heading().withTitle(title)).withLayout(layout).withFromSources(fromSources).withNumbering(new Numbering(series, List.of(), List.of(), List.of())).withContents(contents(entries, sections));
+        return Bundle.EMPTY.withHeading(Bundle.EMPTY.heading().withTitle(title)).withLayout(layout).withFromSources(fromSources).withNumbering(Numbering.NONE.withBundle(number).withSeries(series).withLines(lines)).withContents(contents(entries, sections));
     }
 
     private static Contents contents(List<Entry> entries, List<Part> parts) {

@@ -105,6 +105,16 @@ public final class BundleWords {
     }
 
     /**
+     * {@return what is read on the pages of a source as they came}
+     *
+     * @param stop asked at every page
+     * @throws IOException if its file is gone, is locked or cannot be made out
+     */
+    public List<BatchPage> pagesOf(SourceId id, BooleanSupplier stop) throws IOException {
+        return pages(id, stop);
+    }
+
+    /**
      * Makes ready what is searched of a source, so that it is found at once; nothing if it is ready.
      *
      * @param stop asked at every page

@@ -1,7 +1,7 @@
 package app.yellowtab.ledger;
 
 import app.yellowtab.model.page.PageLook;
-import app.yellowtab.pdf.Typeface;
+import app.yellowtab.pdf.Face;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -91,14 +91,14 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
     public record Bookmark(int level, String title, int to) {}
 
     /**
-     * A font of ours.
+     * A font that we embedded.
      *
-     * @param face        which of our typefaces it is
+     * @param face        which typeface it is
      * @param name        its PostScript name
      * @param object      the number of its object
      * @param fingerprint of all it is made of
      */
-    public record Font(Typeface face, String name, int object, String fingerprint) {}
+    public record Font(Face face, String name, int object, String fingerprint) {}
 
     /**
      * A leaf.
@@ -140,7 +140,9 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      * A mark on a leaf.
      *
      * @param series what it belongs to
-     * @param box    from its left end on the base line, in points from the lower left corner of what a reader sees
+     * @param words  empty for what covers a part of the page with white
+     * @param box    from its left end on the base line, in points from the lower left corner of what a reader sees, before it is turned
+     * @param turn   clockwise about the middle of the box, in degrees
      */
-    public record Mark(String series, String words, Area box, float sizePt) {}
+    public record Mark(String series, String words, Area box, float sizePt, int turn) {}
 }

@@ -5,7 +5,7 @@ import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.page.Sheet;
-import app.yellowtab.pdf.Typeface;
+import app.yellowtab.pdf.Face;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
@@ -99,7 +99,7 @@ public final class LedgerReader implements Closeable {
     }
 
     private static Ledger.Mark mark(JsonNode node) {
-        return new Ledger.Mark(node.required("series").asString(), node.required("words").asString(), area(node.required("box")), node.required("size").floatValue());
+        return new Ledger.Mark(node.required("series").asString(), node.required("words").asString(), area(node.required("box")), node.required("size").floatValue(), node.path("turn").asInt(0));
     }
 
     /** {@return the only mark that leaves of format 1 have} */
@@ -107,7 +107,7 @@ public final class LedgerReader implements Closeable {
         JsonNode stamp = leaf.required("stamp");
         float x = stamp.required("x").floatValue();
         float y = stamp.required("y").floatValue();
-        return new Ledger.Mark(Mark.BUNDLE_NUMBER, leaf.required("number").asString(), new Ledger.Area(x, y, x, y), stamp.required("size").floatValue());
+        return new Ledger.Mark(Mark.BUNDLE_NUMBER, leaf.required("number").asString(), new Ledger.Area(x, y, x, y), stamp.required("size").floatValue(), 0);
     }
 
     private Ledger whole() {
@@ -157,7 +157,7 @@ public final class LedgerReader implements Closeable {
     }
 
     private static Ledger.Font font(JsonNode node) {
-        return new Ledger.Font(Typeface.valueOf(node.required("face").asString()), node.required("name").asString(), node.required("object").asInt(),
+        return new Ledger.Font(Face.of(node.required("face").asString()), node.required("name").asString(), node.required("object").asInt(),
                 node.required(node.has("print") ? "print" : "fingerprint").asString());
     }
 

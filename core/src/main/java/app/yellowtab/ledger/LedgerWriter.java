@@ -131,6 +131,7 @@ public final class LedgerWriter implements Closeable {
             json.writeStringProperty("words", mark.words());
             area("box", mark.box());
             json.writeNumberProperty("size", mark.sizePt());
+            if (mark.turn() != 0) json.writeNumberProperty("turn", mark.turn());
             json.writeEndObject();
         }
         json.writeEndArray();
@@ -150,7 +151,7 @@ public final class LedgerWriter implements Closeable {
         for (Ledger.Font font : fonts) {
             newLine();
             json.writeStartObject();
-            json.writeStringProperty("face", font.face().name());
+            json.writeStringProperty("face", font.face().key());
             json.writeStringProperty("name", font.name());
             json.writeNumberProperty("object", font.object());
             json.writeStringProperty("print", font.fingerprint());

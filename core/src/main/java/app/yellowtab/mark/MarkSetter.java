@@ -1,24 +1,23 @@
 package app.yellowtab.mark;
 
+import app.yellowtab.pdf.Face;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.PageFrame;
-import app.yellowtab.pdf.Typeface;
-import app.yellowtab.pdf.Units;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.util.Matrix;
 
 /**
- * Sets marks upright to the reader, inside what is seen of a page, in embedded fonts. All letters that may come are taken up
- * when it is made, so that it is safe to share between threads afterwards.
+ * Sets marks upright to the reader, unless they are turned, inside what is seen of a page, in embedded fonts. All letters that may come
+ * are taken up when it is made, so that it is safe to share between threads afterwards.
  */
 public final class MarkSetter {
     /** Opens each mark in the content (ISO 32000-1:2008, 14.8.2.2); a proof finds marks by it. */
@@ -27,7 +26,7 @@ public final class MarkSetter {
     /** For pages that have no marks. */
     public static final MarkSetter NONE = new MarkSetter();
 
-    private final Map<Typeface, Map<Integer, String>> codes = new HashMap<>();
+    private final Map<Face, Map<Integer, String>> codes = new HashMap<>();
 
     private MarkSetter() {}
 
@@ -35,7 +34,7 @@ public final class MarkSetter {
      * @param fonts   of the bundle, in which all these letters are used from now on
      * @param letters that marks may be made of, by typeface
      */
-    public MarkSetter(FontSet fonts, Map<Typeface, Set<Integer>> letters) throws IOException {
+    public MarkSetter(FontSet fonts, Map<Face, Set<Integer>> letters) throws IOException {
         for (var face : letters.entrySet()) {
             PDFont font = fonts.get(face.getKey());
             Map<Integer, String> encoded = new HashMap<>();
@@ -44,60 +43,6 @@ public final class MarkSetter {
                 font.addToSubset(letter);
             }
             codes.put(face.getKey(), encoded);
-        }
-    }
-
-    /**
-     * A mark set: its left end on the base line, in the reader's coordinates (points from the lower left corner of what is
-     * seen), its size and its width.
-     */
-    public record Placed(Mark mark, float x, float y, float sizePt, float widthPt) {
-        /**
-         * {@return the place of a mark on a page; on very small pages everything shrinks to fit}
-         *
-         * @param pageWidthPt  what is seen of the page, in points
-         * @param pageHeightPt what is seen of the page, in points
-         */
-        public static Placed of(Mark mark, float pageWidthPt, float pageHeightPt) {
-            float widthPerPoint = mark.look().face().width(mark.words(), 1);
-            float most = Math.min(pageWidthPt, pageHeightPt) / 8;
-            float across = Math.min(Units.mm((float) mark.spot().across()), most);
-            float down = Math.min(Units.mm((float) mark.spot().down()), most);
-            float size = Math.min(mark.look().sizePt(), Math.min((pageWidthPt - 2 * across) / widthPerPoint, pageHeightPt / 3));
-            float width = widthPerPoint * size;
-            float x = switch (mark.spot().column()) {
-                case LEFT -> across;
-                case MIDDLE -> (pageWidthPt - width) / 2;
-                case RIGHT -> pageWidthPt - across - width;
-            };
-            float y = switch (mark.spot().row()) {
-                case HEAD -> pageHeightPt - down - size * HEIGHT_OF_FIGURES;
-                case MIDDLE -> (pageHeightPt - size * HEIGHT_OF_FIGURES) / 2;
-                case FOOT -> down;
-            };
-            return new Placed(mark, rounded(x), rounded(y), rounded(size), rounded(width));
-        }
-
-        /** Of our typefaces, in em. */
-        private static final float HEIGHT_OF_FIGURES = 0.67f;
-
-        /** How far a white ground reaches beyond the figures, in em. */
-        private static final float GROUND = 0.25f;
-
-        /** {@return the white ground that it may stand on: left, bottom, width and height, in the reader's coordinates} */
-        public float[] groundPt() {
-            float reach = rounded(GROUND * sizePt);
-            return new float[] {x - reach, y - reach, widthPt + 2 * reach, heightPt() + 2 * reach};
-        }
-
-        /** {@return where it is printed: left, bottom, width and height, in the reader's coordinates} */
-        public float[] inkPt() {
-            return new float[] {x, y, widthPt, heightPt()};
-        }
-
-        /** {@return how high its figures stand above the base line, in points} */
-        public float heightPt() {
-            return sizePt * HEIGHT_OF_FIGURES;
         }
     }
 
@@ -111,39 +56,51 @@ public final class MarkSetter {
     /**
      * Sets marks, each tagged as pagination.
      *
-     * @param fontName gives the name of a typeface's font in the page's resources
+     * @param fontName    gives the name of a typeface's font in the page's resources
+     * @param opacityName gives the name of a graphics state with an opacity there
      */
-    public Stamp set(List<Mark> marks, PageFrame frame, Function<Typeface, String> fontName) {
-        List<Placed> placed = new ArrayList<>(marks.size());
+    public Stamp set(List<Mark> marks, PageFrame frame, Function<Face, String> fontName, DoubleFunction<String> opacityName) {
+        List<Placed> placed = Placing.of(marks, frame.widthPt(), frame.heightPt());
         StringBuilder operators = new StringBuilder();
-        for (Mark mark : marks) {
-            Placed place = Placed.of(mark, frame.widthPt(), frame.heightPt());
-            placed.add(place);
-            Matrix at = Matrix.concatenate(frame.fromReader(), Matrix.getTranslateInstance(place.x, place.y));
+        for (Placed place : placed) {
+            MarkLook look = place.mark().look();
+            Matrix at = Matrix.concatenate(frame.fromReader(), place.matrix());
             operators.append(TAG).append('\n');
-            if (mark.look().ground()) ground(operators, place, frame);
-            operators.append("BT\n0 g\n0 Tr\n/").append(fontName.apply(mark.look().face())).append(' ').append(plain(place.sizePt)).append(" Tf\n")
-                    .append(plain(at.getScaleX())).append(' ').append(plain(at.getShearY())).append(' ').append(plain(at.getShearX())).append(' ').append(plain(at.getScaleY())).append(' ')
-                    .append(plain(at.getTranslateX())).append(' ').append(plain(at.getTranslateY())).append(" Tm\n<");
-            Map<Integer, String> known = Objects.requireNonNull(codes.get(mark.look().face()), "no letters were given of this typeface");
-            mark.words().codePoints().forEach(letter -> operators.append(Objects.requireNonNull(known.get(letter), "a letter that was not given")));
-            operators.append("> Tj\nET\nEMC\n");
+            boolean plain = look.opacity() == 1;
+            if (!plain) operators.append("q\n/").append(opacityName.apply(look.opacity())).append(" gs\n");
+            if (look.hasGround() || place.mark().covers().isPresent()) ground(operators, place, at);
+            if (place.mark().covers().isEmpty()) words(operators, place, at, fontName.apply(look.face()));
+            if (!plain) operators.append("Q\n");
+            operators.append("EMC\n");
         }
         return new Stamp(placed, operators.toString());
     }
 
-    private static void ground(StringBuilder operators, Placed place, PageFrame frame) {
-        Matrix to = frame.fromReader();
-        float[] box = place.groundPt();
-        operators.append("q\n1 g\n").append(plain(to.getScaleX())).append(' ').append(plain(to.getShearY())).append(' ').append(plain(to.getShearX())).append(' ').append(plain(to.getScaleY())).append(' ')
-                .append(plain(to.getTranslateX())).append(' ').append(plain(to.getTranslateY())).append(" cm\n");
-        for (float side : box) operators.append(plain(side)).append(' ');
-        operators.append("re f\nQ\n");
+    private void words(StringBuilder operators, Placed place, Matrix at, String font) {
+        MarkLook look = place.mark().look();
+        operators.append("BT\n").append(colour(look.ink())).append("\n0 Tr\n/").append(font).append(' ').append(plain(place.sizePt())).append(" Tf\n");
+        matrix(operators, at).append(" Tm\n<");
+        Map<Integer, String> known = Objects.requireNonNull(codes.get(look.face()), "no letters were given of this typeface");
+        place.mark().words().codePoints().forEach(letter -> operators.append(Objects.requireNonNull(known.get(letter), "a letter that was not given")));
+        operators.append("> Tj\nET\n");
     }
 
-    /** Four places behind the point are far finer than any printer. */
-    private static float rounded(float value) {
-        return Math.round(value * 1e4) / 1e4f;
+    private static String colour(Ink ink) {
+        if (ink.equals(Ink.BLACK)) return "0 g";
+        float[] parts = ink.parts();
+        return plain(parts[0]) + " " + plain(parts[1]) + " " + plain(parts[2]) + " rg";
+    }
+
+    private static void ground(StringBuilder operators, Placed place, Matrix at) {
+        float reach = place.reachPt();
+        operators.append("q\n1 g\n");
+        matrix(operators, at).append(" cm\n").append(plain(-reach)).append(' ').append(plain(-reach)).append(' ').append(plain(place.box().width() + 2 * reach)).append(' ')
+                .append(plain(place.box().height() + 2 * reach)).append(place.mark().look().ground() == Ground.FRAME ? " re\n0 G\n0.5 w\nB\nQ\n" : " re f\nQ\n");
+    }
+
+    private static StringBuilder matrix(StringBuilder operators, Matrix at) {
+        return operators.append(plain(at.getScaleX())).append(' ').append(plain(at.getShearY())).append(' ').append(plain(at.getShearX())).append(' ').append(plain(at.getScaleY())).append(' ')
+                .append(plain(at.getTranslateX())).append(' ').append(plain(at.getTranslateY()));
     }
 
     private static String plain(float value) {

@@ -12,6 +12,9 @@ public record Spot(Row row, Column column, double across, double down) {
     /** At the foot on the right, where a thumb turns the page: where bundle numbers stand unless the user decides otherwise. */
     public static final Spot STANDARD = new Spot(Row.FOOT, Column.RIGHT, 10, 10);
 
+    /** At the head in the middle, where lines stand unless the user decides otherwise. */
+    public static final Spot LINE = new Spot(Row.HEAD, Column.MIDDLE, 10, 10);
+
     /** At the foot on the left, where other numbers stand unless the user decides otherwise. */
     public static final Spot OPPOSITE = new Spot(Row.FOOT, Column.LEFT, 10, 10);
 
@@ -20,6 +23,15 @@ public record Spot(Row row, Column column, double across, double down) {
 
     /** Left, middle, right. */
     public enum Column { LEFT, MIDDLE, RIGHT }
+
+    /** {@return the same place on the other side of the page} */
+    public Spot mirrored() {
+        return switch (column) {
+            case LEFT -> new Spot(row, Column.RIGHT, across, down);
+            case MIDDLE -> this;
+            case RIGHT -> new Spot(row, Column.LEFT, across, down);
+        };
+    }
 
     public Spot {
         Objects.requireNonNull(row, "row");

@@ -1,7 +1,7 @@
 package app.yellowtab.output;
 
 import app.yellowtab.input.RawBytes;
-import app.yellowtab.pdf.Typeface;
+import app.yellowtab.pdf.Face;
 import java.io.ByteArrayOutputStream;
 import java.io.Closeable;
 import java.io.IOException;
@@ -44,7 +44,7 @@ public final class PdfWriter implements Closeable {
      * @param reserved    the numbers from 1 to this one are given by the caller
      * @param fontNumbers the reserved number of each of our fonts
      */
-    public PdfWriter(DraftFile file, int reserved, ToIntFunction<Typeface> fontNumbers) throws IOException {
+    public PdfWriter(DraftFile file, int reserved, ToIntFunction<Face> fontNumbers) throws IOException {
         this.file = file;
         this.draft = new BackgroundDraft(file);
         this.buffer = draft.buffer();

@@ -109,7 +109,7 @@ public final class Reached {
 
         @Override
         public void font(FontReference font, ByteSink out) {
-            out.write(font.face().name().getBytes(StandardCharsets.US_ASCII));
+            out.write(font.face().key().getBytes(StandardCharsets.UTF_8));
         }
     }
 }

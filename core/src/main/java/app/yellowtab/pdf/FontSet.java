@@ -2,7 +2,7 @@ package app.yellowtab.pdf;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -14,10 +14,10 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
-/** Our typefaces as embedded fonts of one document, each put in once and only when used. For one thread. */
+/** Typefaces as embedded fonts of one document, each put in once and only when used. For one thread. */
 public final class FontSet {
     private final PDDocument document;
-    private final Map<Typeface, PDFont> fonts = new EnumMap<>(Typeface.class);
+    private final Map<Face, PDFont> fonts = new LinkedHashMap<>();
 
     private FontSet(PDDocument document) {
         this.document = document;
@@ -29,12 +29,12 @@ public final class FontSet {
     }
 
     /** {@return the typeface that a font dictionary of this set embeds} */
-    public Optional<Typeface> faceOf(COSBase dictionary) {
+    public Optional<Face> faceOf(COSBase dictionary) {
         return fonts.entrySet().stream().filter(known -> known.getValue().getCOSObject() == dictionary).map(Map.Entry::getKey).findFirst();
     }
 
-    /** {@return the typefaces in use, in their order} */
-    public Set<Typeface> faces() {
+    /** {@return the typefaces in use, in the order in which they came into use} */
+    public Set<Face> faces() {
         return fonts.keySet();
     }
 
@@ -44,7 +44,7 @@ public final class FontSet {
     }
 
     /** {@return the embedded font} */
-    public PDFont get(Typeface face) throws IOException {
+    public PDFont get(Face face) throws IOException {
         PDFont known = fonts.get(face);
         if (known != null) return known;
         PDFont embedded = load(document, face, true);
@@ -53,11 +53,11 @@ public final class FontSet {
     }
 
     /** {@return a typeface as an embedded font with all its letters, which the library can set text in on its own} */
-    public static PDFont whole(PDDocument document, Typeface face) throws IOException {
+    public static PDFont whole(PDDocument document, Face face) throws IOException {
         return load(document, face, false);
     }
 
-    private static PDFont load(PDDocument document, Typeface face, boolean onlyUsed) throws IOException {
+    private static PDFont load(PDDocument document, Face face, boolean onlyUsed) throws IOException {
         try (InputStream in = face.open()) {
             TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(in.readAllBytes()));
             font.setEnableGsub(false);    // no ligatures: what is measured letter by letter must be what is set

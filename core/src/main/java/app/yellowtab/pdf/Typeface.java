@@ -10,7 +10,7 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 
 /** The typefaces that ship with the program. Measuring needs no document, and is safe to share between threads. */
-public enum Typeface {
+public enum Typeface implements Face {
     SERIF("SourceSerif4_400Regular"), SERIF_ITALIC("SourceSerif4_400Regular_Italic"),
     SERIF_BOLD("SourceSerif4_600SemiBold"), SANS("AtkinsonHyperlegibleNext_400Regular"),
     SANS_BOLD("AtkinsonHyperlegibleNext_700Bold"), MONO("NotoSansMono_400Regular");
@@ -30,12 +30,22 @@ public enum Typeface {
         this.file = file;
     }
 
-    /** {@return the font file's bytes, to be closed by the caller} */
+    @Override
+    public String key() {
+        return name();
+    }
+
+    @Override
+    public boolean isPresent() {
+        return true;
+    }
+
+    @Override
     public InputStream open() {
         return Objects.requireNonNull(Typeface.class.getResourceAsStream("fonts/" + file + ".ttf"), file);
     }
 
-    /** {@return the width of a line of text} */
+    @Override
     public float width(String text, float sizePt) {
         return sum(text, 0, advances()) * sizePt;
     }
@@ -52,6 +62,7 @@ public enum Typeface {
     }
 
     /** {@return the text, in composed letters (Unicode NFC), with every letter that the typeface lacks shown as a box, tabs and breaks as spaces, other controls left out} */
+    @Override
     public String showable(String text) {
         float[] advances = advances();
         if (isPlain(text, advances)) return text;
@@ -73,7 +84,7 @@ public enum Typeface {
         return true;
     }
 
-    /** {@return how many letters of the text the typeface lacks} */
+    @Override
     public int missingIn(String text) {
         float[] advances = advances();
         return (int) Normalizer.normalize(text, Normalizer.Form.NFC).codePoints().filter(letter -> !Character.isWhitespace(letter) && !isInvisible(letter)

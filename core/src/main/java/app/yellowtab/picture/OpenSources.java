@@ -94,10 +94,11 @@ final class OpenSources implements Closeable {
             }
         }
 
-        DrawnPage draw(COSDictionary page, int widthPx) throws IOException {
+        /** @param withText whether the words of the page are drawn too */
+        DrawnPage draw(COSDictionary page, int widthPx, boolean withText) throws IOException {
             stage.addPage(new PDPage(page));
             try {
-                return new BoundedRenderer(stage).draw(0, widthPx);
+                return (withText ? new BoundedRenderer(stage) : BoundedRenderer.withoutText(stage)).draw(0, widthPx);
             } finally {
                 stage.removePage(0);
             }

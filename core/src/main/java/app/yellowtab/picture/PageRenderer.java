@@ -27,6 +27,9 @@ import org.slf4j.LoggerFactory;
  * sources are kept on the disk, but for those of locked files. Safe to share between threads.
  */
 public final class PageRenderer implements Closeable {
+    /** Of an A4 page about a pixel to a millimetre. */
+    private static final int SKETCH_PX = 210;
+
     private final SourceFiles sources;
     private final PictureFiles kept;
     private final OpenSources open;
@@ -65,7 +68,7 @@ public final class PageRenderer implements Closeable {
         }
         return new Order(key(page.source(), page.page(), page.look(), plan.comments(), widthPx), () -> {
             try {
-                return draw(page.source(), page.page(), page.look(), plan.comments(), widthPx);
+                return draw(page.source(), page.page(), page.look(), plan.comments(), widthPx, true);
             } catch (LostPageException lost) {
                 LoggerFactory.getLogger(PageRenderer.class).warn("page lost: {} {}", page.source(), page.page(), lost);
                 String name = String.valueOf(sources.original(page.source()).getFileName());
@@ -80,7 +83,22 @@ public final class PageRenderer implements Closeable {
      * @param page counted from 1
      */
     public Order page(SourceId source, int page, PageLook look, Comments comments, int widthPx) {
-        return new Order(key(source, page, look, comments, widthPx), () -> draw(source, page, look, comments, widthPx));
+        return new Order(key(source, page, look, comments, widthPx), () -> draw(source, page, look, comments, widthPx, true));
+    }
+
+    /**
+     * A small picture that tells where something is drawn on a page, words aside, and what tells it from others.
+     *
+     * @param key of the picture; the same page has the same
+     */
+    public record Sketching(Object key, Drawing drawing) {}
+
+    /** {@return a sketch of a leaf, a pixel to about a millimetre; on leaves of ours words are drawn too} */
+    public Sketching sketch(Plan plan, Leaf leaf) {
+        if (!(leaf.content() instanceof Content.SourcePage page)) {
+            return new Sketching(List.of(leaf.content(), words(plan, leaf.content())), () -> drawn(OwnLeafFile.of(plan, leaf), SKETCH_PX));
+        }
+        return new Sketching(List.of(key(page.source(), page.page(), page.look(), plan.comments(), SKETCH_PX)), () -> draw(page.source(), page.page(), page.look(), plan.comments(), SKETCH_PX, false));
     }
 
     private PictureKey key(SourceId id, int page, PageLook look, Comments comments, int widthPx) {
@@ -128,13 +146,13 @@ public final class PageRenderer implements Closeable {
         }
     }
 
-    private Drawn draw(SourceId id, int page, PageLook look, Comments comments, int widthPx) throws IOException {
+    private Drawn draw(SourceId id, int page, PageLook look, Comments comments, int widthPx, boolean withText) throws IOException {
         Source source = sources.source(id);
         OpenSources.Lent lent = open.borrow(id, comments);
         boolean isSound = false;
         try {
             COSDictionary toBeDrawn = lent.carried(page, look, redacted);
-            DrawnPage drawn = BoundedRenderer.within(source.bytes(), () -> lent.draw(toBeDrawn, widthPx));
+            DrawnPage drawn = BoundedRenderer.within(source.bytes(), () -> lent.draw(toBeDrawn, widthPx, withText));
             isSound = true;
             boolean locked = lent.input().neededPassword() || source.about().pages().locked();
             return new Drawn(drawn, drawn.picturesMissing() == 0 && !locked);

@@ -9,7 +9,7 @@ import java.util.Objects;
  *
  * @param place  the index of its leaf in the plan, counted from 0
  * @param prefix what stands before the figures, such as "B"; may be empty
- * @param value  at least 1
+ * @param value  at least what the style can write
  * @param style  how the value is written
  * @param suffix what stands behind the figures, such as "A"; may be empty
  */
@@ -18,12 +18,7 @@ public record PageNumber(int place, String prefix, int value, NumberStyle style,
         Objects.requireNonNull(prefix, "prefix");
         Objects.requireNonNull(style, "style");
         Objects.requireNonNull(suffix, "suffix");
-        if (value < 1) throw new IllegalArgumentException("a page number must be >= 1, got " + value);
-    }
-
-    /** {@return a number of figures alone} */
-    static PageNumber plain(int place, int value) {
-        return new PageNumber(place, "", value, NumberStyle.FIGURES, "");
+        if (value < style.least()) throw new IllegalArgumentException("a page number must be >= " + style.least() + ", got " + value);
     }
 
     /** {@return its words, such as "412", "45A", "iii" or "B12"} */

@@ -8,7 +8,7 @@ import app.yellowtab.model.Comments;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.SeriesId;
-import app.yellowtab.pdf.Typeface;
+import app.yellowtab.pdf.Face;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -71,7 +71,7 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
     }
 
     /** {@return all letters that marks are made of, by typeface; none where nothing is numbered} */
-    public Map<Typeface, Set<Integer>> markLetters() {
+    public Map<Face, Set<Integer>> markLetters() {
         return marking.letters(leaves);
     }
 
@@ -89,17 +89,7 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
 
     /** {@return the section or document that a leaf is a page of, or stands before; empty for cover and index} */
     public Optional<PlannedEntry> entryAt(int leaf) {
-        return switch (leaf(leaf).content()) {
-            case Content.Cover c -> Optional.empty();
-            case Content.IndexSheet i -> Optional.empty();
-            case Content.SectionTitle s -> entry(s.section());
-            case Content.Divider d -> entry(d.next());
-            case Content.Blank b -> entry(b.document());
-            case Content.Slip s -> entry(s.document());
-            case Content.FrontSheet f -> entry(f.document());
-            case Content.FileSheet f -> entry(f.document());
-            case Content.SourcePage s -> entry(s.document());
-        };
+        return Reach.entry(leaf(leaf).content()).flatMap(this::entry);
     }
 
     /** {@return the letter of the outermost section that a leaf stands in; empty where it stands in none} */

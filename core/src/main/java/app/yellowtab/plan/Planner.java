@@ -6,6 +6,8 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
+import app.yellowtab.model.number.Numbering;
+import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.page.BlankLook;
 import app.yellowtab.model.page.BlankPages;
 import app.yellowtab.model.page.EnclosedFile;
@@ -20,8 +22,10 @@ import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceBookmark;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Marking.PlannedSeries;
 import app.yellowtab.plan.PlannedEntry.PlannedDocument;
 import app.yellowtab.plan.PlannedEntry.PlannedSection;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -44,7 +48,16 @@ public final class Planner {
      * @throws IllegalArgumentException if a document takes pages from a source that the bundle does not hold
      */
     public static Plan plan(Bundle bundle) {
-        return new Planning(bundle, Map.of(), null).plan();
+        return plan(bundle, LocalDateTime.now());
+    }
+
+    /**
+     * {@return the same as {@link #plan(Bundle)}, as it is produced at a time} Lines at head and foot may say when that is.
+     *
+     * @throws IllegalArgumentException if a document takes pages from a source that the bundle does not hold
+     */
+    public static Plan plan(Bundle bundle, LocalDateTime produced) {
+        return new Planning(bundle, produced, Map.of(), null).plan();
     }
 
     /**
@@ -57,7 +70,7 @@ public final class Planner {
         for (List<IndexRow> sheet : before.indexSheets()) {
             for (IndexRow row : sheet) if (row.entry() instanceof PlannedDocument planned) set.put(planned.document(), row);
         }
-        return new Planning(bundle, set, before).plan();
+        return new Planning(bundle, LocalDateTime.now(), set, before).plan();
     }
 
     /** {@return the letter of the n-th section, counted from 0: A to Z, then AA, AB and so on} */
@@ -78,6 +91,7 @@ public final class Planner {
         private static final long ROOM = 1 << 16;
 
         private final Bundle bundle;
+        private final LocalDateTime produced;
         private final Map<SourceId, Source> sources;
         /** The rows of documents that were set before. */
         private final Map<Document, IndexRow> set;
@@ -93,15 +107,17 @@ public final class Planner {
         private final List<PlannedBookmark> bookmarks = new ArrayList<>();
         /** What front sheets name, found once. */
         private final Map<EntryId, Document> documents = new HashMap<>();
-        private int numbers;
+        private final NumberCounter counter;
         private int tabs;
 
-        Planning(Bundle bundle, Map<Document, IndexRow> set, @Nullable Plan before) {
+        Planning(Bundle bundle, LocalDateTime produced, Map<Document, IndexRow> set, @Nullable Plan before) {
             if (before != null) {
                 leavesBefore = before.leaves();
                 for (PlannedEntry entry : before.entries()) if (entry instanceof PlannedDocument planned) plannedBefore.put(planned.document(), planned);
             }
             this.bundle = bundle;
+            this.produced = produced;
+            this.counter = new NumberCounter(bundle.numbering().bundle());
             this.set = set;
             this.sources = bundle.sourcesById();
             this.enclosures = new Enclosures(bundle.contents().allDocuments(), sources);
@@ -116,12 +132,25 @@ public final class Planner {
             List<List<CoverPart>> cover = bundle.layout().cover() ? CoverSetter.sheets(bundle.heading()) : List.of();
             for (int sheet = 0; sheet < cover.size(); sheet++) add(new Content.Cover(sheet));
             bookmarks.add(new PlannedBookmark(1, "Index", next()));
-            for (int sheet = 0; sheet < rowsPerSheet.size(); sheet++) add(new Content.IndexSheet(sheet));
+            int indexPages = Math.max(rowsPerSheet.size(), bundle.numbering().bundle().indexPages());
+            for (int sheet = 0; sheet < indexPages; sheet++) add(new Content.IndexSheet(sheet));
+            counter.endFront();
             place(bundle.contents(), 0, "");
             List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
             return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
                     indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover, bundle.layout().agreement(), enclosures.list(),
-                    new Marking(bundle.numbering().bundle(), SeriesPlanner.plan(bundle, leaves, placed), bundle.numbering().moves()));
+                    marking(placed));
+        }
+
+        private Marking marking(List<PlannedEntry> placed) {
+            Numbering numbering = bundle.numbering();
+            List<PlannedSeries> running = new ArrayList<>();
+            if (!numbering.lines().isEmpty()) {
+                LineWords words = new LineWords(bundle.heading(), List.copyOf(leaves), placed, sources, produced);
+                for (RunningLine line : numbering.lines()) running.add(PlannedSeries.line(line.id(), line.setting(), words.of(line.parts(), Reach.of(line.setting().pages(), leaves, placed))));
+            }
+            return new Marking(numbering.bundle(), Reach.of(numbering.bundle().setting().pages(), leaves, placed), Marking.totals(numbering.bundle(), leaves), SeriesPlanner.plan(bundle, leaves, placed), running,
+                    Marking.Moved.of(numbering.moves()), Covers.of(numbering.old(), sources));
         }
 
         /** {@return the index of the leaf that comes next} */
@@ -135,7 +164,7 @@ public final class Planner {
         }
 
         private void add(Optional<PageKey> key, Content content) {
-            leaves.add(new Leaf(next(), key, Optional.of(PageNumber.plain(next(), ++numbers)), false, content));
+            leaves.add(new Leaf(next(), key, Optional.of(counter.take(next())), false, content));
         }
 
         private void setLines(Contents contents, int depth) {
@@ -176,6 +205,7 @@ public final class Planner {
         private void place(Section section, int depth, String label) {
             int slot = entries.size();
             entries.add(null);
+            if (depth == 0) counter.begin(label);
             int first = next();
             bookmarks.add(new PlannedBookmark(depth + 1, label + ". " + section.title(), first));
             add(new Content.SectionTitle(section.id(), label, section.title()));
@@ -241,7 +271,7 @@ public final class Planner {
         /** {@return whether the first leaf of a document would stand where it stood, with the number that it bore} */
         private boolean isUnmoved(PlannedDocument before) {
             PlannedEntry.Span span = before.span();
-            return !span.isEmpty() && span.first() == next() && leavesBefore.get(span.first()).number().filter(number -> number.value() == numbers + 1).isPresent();
+            return !span.isEmpty() && span.first() == next() && leavesBefore.get(span.first()).number().filter(counter.peek(next())::equals).isPresent();
         }
 
         /** {@return whether the leaves of a document show what they showed, and have been added: it is of pages of sources alone} */
@@ -250,7 +280,7 @@ public final class Planner {
             List<Leaf> known = leavesBefore.subList(before.span().first(), before.span().last() + 1);
             if (unmoved) {
                 leaves.addAll(known);
-                numbers += known.size();
+                counter.skip(known.size());
             } else {
                 for (Leaf leaf : known) add(leaf.key(), leaf.content());
             }
@@ -301,6 +331,7 @@ public final class Planner {
                 for (int i = 0; i < count; i++) sheet.add(rows.next());
                 sheets.add(List.copyOf(sheet));
             }
+            while (sheets.size() < bundle.numbering().bundle().indexPages()) sheets.add(List.of());
             return List.copyOf(sheets);
         }
 

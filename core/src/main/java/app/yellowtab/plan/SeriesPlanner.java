@@ -1,7 +1,6 @@
 package app.yellowtab.plan;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.EntryId;
 import app.yellowtab.model.number.GivenNumber.Half;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.SerialNumber;
@@ -39,10 +38,8 @@ final class SeriesPlanner {
 
     private static PlannedSeries plan(Series series, Bundle bundle, List<Leaf> leaves, List<PlannedEntry> entries) {
         Optional<SerialNumber> first = SerialNumber.read(series.first());
-        if (first.isEmpty()) return new PlannedSeries(series.id(), series.spot(), series.look(), List.of(), 0, 0, "");
-        Set<EntryId> documents = documents(series, entries);
-        Set<SourceId> sources = new HashSet<>(series.sources());
-        boolean all = series.entries().isEmpty() && series.sources().isEmpty();
+        if (first.isEmpty()) return new PlannedSeries(series.id(), series.setting(), List.of(), 0, 0, "");
+        Reach reach = Reach.of(series.setting().pages(), leaves, entries);
         Map<Place, String> known = new HashMap<>();
         SerialNumber next = first.get();
         long last = -1;
@@ -58,7 +55,7 @@ final class SeriesPlanner {
         long most = -1;
         String highest = "";
         for (Leaf leaf : leaves) {
-            if (!(leaf.content() instanceof Content.SourcePage page) || !(all || documents.contains(page.document()) || sources.contains(page.source()))) {
+            if (!(leaf.content() instanceof Content.SourcePage page) || !reach.has(leaf.index())) {
                 words.add("");
                 continue;
             }
@@ -76,7 +73,7 @@ final class SeriesPlanner {
             most = figures;
             highest = number;
         }
-        return new PlannedSeries(series.id(), series.spot(), series.look(), words, fixed, seen.size(), highest);
+        return new PlannedSeries(series.id(), series.setting(), List.copyOf(words), fixed, seen.size(), highest);
     }
 
     /** {@return the numbers of a series as the pages bear them at present, and those that pages bear for ever which are no more in the bundle} */
@@ -108,18 +105,5 @@ final class SeriesPlanner {
 
     private static boolean crop(PageLook look) {
         return look.crop().isPresent();
-    }
-
-    /** {@return the documents that a series names, of sections all that is in them} */
-    private static Set<EntryId> documents(Series series, List<PlannedEntry> entries) {
-        Set<EntryId> named = new HashSet<>(series.entries());
-        Set<EntryId> documents = new HashSet<>();
-        int within = -1;
-        for (PlannedEntry entry : entries) {
-            if (entry.depth() <= within) within = -1;
-            if (within < 0 && entry instanceof PlannedEntry.PlannedSection && named.contains(entry.id())) within = entry.depth();
-            if (within >= 0 || named.contains(entry.id())) documents.add(entry.id());
-        }
-        return documents;
     }
 }

@@ -109,20 +109,26 @@ final class LeafProof {
 
     /** @param found the letters of each mark on the page */
     private void marks(Ledger.Page leaf, List<List<Letter>> found) {
-        for (int i = 0; i < Math.max(found.size(), leaf.marks().size()); i++) {
+        List<Ledger.Mark> expected = leaf.marks().stream().filter(mark -> !mark.words().isEmpty()).toList();
+        for (int i = 0; i < Math.max(found.size(), expected.size()); i++) {
             String words = i < found.size() ? found.get(i).stream().map(Letter::text).collect(Collectors.joining()) : "nothing";
-            if (i >= leaf.marks().size() || !words.equals(leaf.marks().get(i).words())) {
+            if (i >= expected.size() || !words.equals(expected.get(i).words())) {
                 report(leaf, Code.PROOF_NUMBER, words);
                 return;
             }
-            if (!isInPlace(leaf.marks().get(i), found.get(i))) report(leaf, Code.PROOF_PLACE, "");
+            if (!isInPlace(expected.get(i), found.get(i))) report(leaf, Code.PROOF_PLACE, "");
         }
     }
 
     private static boolean isInPlace(Ledger.Mark mark, List<Letter> letters) {
         Letter first = letters.getFirst();
-        return letters.stream().allMatch(Letter::isUpright) && Math.abs(first.x() - mark.box().left()) < TOLERANCE_PT
-                && Math.abs(first.y() - mark.box().bottom()) < TOLERANCE_PT && Math.abs(first.sizePt() - mark.sizePt()) < TOLERANCE_PT;
+        double turn = Math.toRadians(-mark.turn());
+        double halfWidth = mark.turn() == 0 ? 0 : (mark.box().right() - mark.box().left()) / 2;
+        double halfHeight = mark.turn() == 0 ? 0 : (mark.box().top() - mark.box().bottom()) / 2;
+        double x = mark.box().left() + halfWidth - halfWidth * Math.cos(turn) + halfHeight * Math.sin(turn);
+        double y = mark.box().bottom() + halfHeight - halfWidth * Math.sin(turn) - halfHeight * Math.cos(turn);
+        return letters.stream().allMatch(letter -> letter.isTurned(turn)) && Math.abs(first.x() - x) < TOLERANCE_PT
+                && Math.abs(first.y() - y) < TOLERANCE_PT && Math.abs(first.sizePt() - mark.sizePt()) < TOLERANCE_PT;
     }
 
     private void rows(Ledger.Page leaf, COSDictionary page) throws IOException {

@@ -3,9 +3,8 @@ package app.yellowtab.prove;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.output.FontReference;
 import app.yellowtab.output.ObjectGraph;
-import app.yellowtab.pdf.Typeface;
+import app.yellowtab.pdf.Face;
 import java.io.IOException;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,14 +20,14 @@ import org.apache.pdfbox.pdmodel.font.PDFontFactory;
 /** Our own fonts in a produced file, known by their objects' numbers and proved by their fingerprints. For one thread. */
 final class OwnFonts {
     private final Map<Long, Ledger.Font> byObject = new HashMap<>();
-    private final Map<Typeface, PDFont> loaded = new EnumMap<>(Typeface.class);
+    private final Map<Face, PDFont> loaded = new HashMap<>();
 
     OwnFonts(List<Ledger.Font> fonts) {
         for (Ledger.Font font : fonts) byObject.put((long) font.object(), font);
     }
 
     /** {@return the face that a reference leads to, if it leads to one of our fonts} */
-    Optional<Typeface> faceOf(COSBase item) {
+    Optional<Face> faceOf(COSBase item) {
         return item instanceof COSObject reference && reference.getKey() != null
                 ? Optional.ofNullable(byObject.get(reference.getKey().getNumber())).map(Ledger.Font::face) : Optional.empty();
     }
@@ -41,14 +40,14 @@ final class OwnFonts {
     /** {@return the font that a page's resources have under a name, if it is one of ours} */
     Optional<PDFont> load(COSDictionary resources, COSName name) throws IOException {
         COSDictionary fonts = resources.getCOSDictionary(COSName.FONT);
-        Optional<Typeface> face = fonts == null ? Optional.empty() : faceOf(fonts.getItem(name));
+        Optional<Face> face = fonts == null ? Optional.empty() : faceOf(fonts.getItem(name));
         if (face.isEmpty() || !(fonts.getDictionaryObject(name) instanceof COSDictionary dictionary)) return Optional.empty();
         PDFont known = loaded.get(face.get());
         if (known == null) loaded.put(face.get(), known = PDFontFactory.createFont(dictionary));
         return Optional.of(known);
     }
 
-    Optional<Typeface> faceOf(PDFont font) {
+    Optional<Face> faceOf(PDFont font) {
         return loaded.entrySet().stream().filter(entry -> entry.getValue() == font).map(Map.Entry::getKey).findFirst();
     }
 

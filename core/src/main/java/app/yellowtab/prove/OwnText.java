@@ -3,7 +3,7 @@ package app.yellowtab.prove;
 import app.yellowtab.input.Allowance;
 import app.yellowtab.input.TooMuchException;
 import app.yellowtab.pdf.PageFrame;
-import app.yellowtab.pdf.Typeface;
+import app.yellowtab.pdf.Face;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.NoninvertibleTransformException;
 import java.io.IOException;
@@ -62,9 +62,16 @@ final class OwnText extends PDFStreamEngine {
      *
      * @param text      mostly one character
      * @param x         its left end on the base line, in the reader's coordinates
-     * @param isUpright to the reader
+     * @param turn      anticlockwise, as the reader sees it, in radians; not a number where the letter is mirrored or slanted
      */
-    record Letter(String text, float x, float y, float sizePt, boolean isUpright) {}
+    record Letter(String text, float x, float y, float sizePt, double turn) {
+        private static final double TOLERANCE = 1e-3;
+
+        /** {@return whether it is turned by so many radians, anticlockwise} */
+        boolean isTurned(double by) {
+            return Math.abs(Math.IEEEremainder(turn - by, 2 * Math.PI)) < TOLERANCE;
+        }
+    }
 
     OwnText(OwnFonts fonts) {
         this.fonts = fonts;
@@ -140,13 +147,14 @@ final class OwnText extends PDFStreamEngine {
 
     @Override
     protected void showGlyph(Matrix at, PDFont font, int code, Vector displacement) throws IOException {
-        Optional<Typeface> face = fonts.faceOf(font);
+        Optional<Face> face = fonts.faceOf(font);
         if (face.isEmpty()) return;
         AffineTransform seen = new AffineTransform(toReader);
         seen.concatenate(at.createAffineTransform());
         String text = font.toUnicode(code);
-        boolean upright = seen.getScaleY() > 0 && Math.abs(seen.getShearX()) < 1e-3 * seen.getScaleY() && seen.getScaleX() > 0;
-        Letter letter = new Letter(text == null ? "\uFFFD" : text, (float) seen.getTranslateX(), (float) seen.getTranslateY(), (float) seen.getScaleY(), upright);
+        double size = Math.hypot(seen.getShearX(), seen.getScaleY());
+        boolean straight = Math.abs(seen.getScaleX() * seen.getShearX() + seen.getShearY() * seen.getScaleY()) < 1e-3 * size * size && seen.getDeterminant() > 0;
+        Letter letter = new Letter(text == null ? "\uFFFD" : text, (float) seen.getTranslateX(), (float) seen.getTranslateY(), (float) size, straight ? Math.atan2(seen.getShearY(), seen.getScaleX()) : Double.NaN);
         letters.add(letter);
         if (isMark) marks.getLast().add(letter);
     }

@@ -7,7 +7,6 @@ import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.mark.MarkLook;
-import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Agreement.Standing;
 import app.yellowtab.model.Agreement;
@@ -18,6 +17,8 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.InTray;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.number.MarkSetting;
+import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.Area;
@@ -78,7 +79,7 @@ final class SampleArranging {
 
     /** What the defendant disclosed bears its numbers. */
     private static Bundle withNumbers(Bundle bundle, Section section) {
-        return NumberEdits.with(bundle, new Series(new SeriesId("disclosure"), NumberStyle.FIGURES, "BC-000101", Spot.OPPOSITE, MarkLook.SERIES, List.of(section.id()), List.of()));
+        return NumberEdits.with(bundle, new Series(new SeriesId("disclosure"), "BC-000101", new MarkSetting(Spot.OPPOSITE, false, MarkLook.SERIES, MarkedPages.of(List.of(section.id())))));
     }
 
     private static Bundle looked(Bundle bundle, Section section, String title, UnaryOperator<PageLook> change) {

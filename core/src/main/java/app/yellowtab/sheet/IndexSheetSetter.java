@@ -17,6 +17,8 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 public final class IndexSheetSetter {
     /** What stands in the page column of an entry that has no page. */
     private static final String AS_FILE = "file";
+    /** What stands on a page that the index does not need yet. */
+    private static final String KEPT_FREE = "This page is kept free for the index.";
     private final Plan plan;
 
     IndexSheetSetter(Plan plan) {
@@ -59,6 +61,10 @@ public final class IndexSheetSetter {
     }
 
     void draw(int sheet, Canvas canvas) throws IOException {
+        if (sheet > 0 && plan.indexSheets().get(sheet).isEmpty()) {
+            canvas.centre(KEPT_FREE, IndexLook.FACE, IndexLook.SIZE_PT, (IndexLook.LEFT + IndexLook.RIGHT) / 2, IndexLook.TOP - 15);
+            return;
+        }
         head(canvas);
         for (PlacedRow row : rows(plan, sheet)) row(canvas, row.row(), row.area().getUpperRightY());
     }

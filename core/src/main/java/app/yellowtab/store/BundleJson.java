@@ -2,6 +2,7 @@ package app.yellowtab.store;
 
 import app.yellowtab.facts.About;
 import app.yellowtab.facts.PageFacts;
+import app.yellowtab.mark.Ink;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.DocumentDate;
@@ -10,6 +11,7 @@ import app.yellowtab.model.cut.BatchId;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.number.LinePart;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.BlankPages;
@@ -22,12 +24,15 @@ import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.pdf.Face;
+import app.yellowtab.pdf.Typeface;
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -63,15 +68,17 @@ final class BundleJson {
     static final int FORMAT = 3;
     private static final String FRONT_SHEETS = "front_sheets";
     private static final String ENCLOSED_FILES = "enclosed_files";
+    /** Of bundles whose series had places of their own, and which had no lines. */
     private static final String NUMBERS = "numbers";
+    private static final String MARKS = "marks";
     /** Abilities that a program must have so as not to misread a bundle that says so; those that this one has. */
-    static final Set<String> ABILITIES = Set.of(FRONT_SHEETS, ENCLOSED_FILES, NUMBERS);
+    static final Set<String> ABILITIES = Set.of(FRONT_SHEETS, ENCLOSED_FILES, NUMBERS, MARKS);
     static final JsonMapper MAPPER = JsonMapper.builder().enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE).enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
             .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS).disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
             .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT).disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES).enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .changeDefaultVisibility(visible -> visible.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
-            .addMixIn(Run.class, AnyRun.class).addMixIn(CutRule.class, AnyCutRule.class).addMixIn(ValuePlace.class, AnyValuePlace.class).addMixIn(NamePart.class, AnyNamePart.class).addMixIn(SourcePages.class, OfSource.class).addMixIn(About.class, BesideBundle.class).addModule(words()).build();
+            .addMixIn(Run.class, AnyRun.class).addMixIn(CutRule.class, AnyCutRule.class).addMixIn(ValuePlace.class, AnyValuePlace.class).addMixIn(NamePart.class, AnyNamePart.class).addMixIn(LinePart.class, AnyLinePart.class).addMixIn(SourcePages.class, OfSource.class).addMixIn(About.class, BesideBundle.class).addModule(words()).build();
 
     private static final int LONGEST_SHOWN = 60;
 
@@ -84,7 +91,7 @@ final class BundleJson {
         List<Document> documents = Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).toList();
         if (documents.stream().flatMap(document -> document.runs().stream()).anyMatch(FrontSheet.class::isInstance)) needs.add(FRONT_SHEETS);
         if (documents.stream().anyMatch(document -> document.enclosed().isPresent())) needs.add(ENCLOSED_FILES);
-        if (!bundle.numbering().equals(Numbering.NONE)) needs.add(NUMBERS);
+        if (!bundle.numbering().equals(Numbering.NONE)) needs.add(MARKS);
         root.setAll((ObjectNode) MAPPER.valueToTree(bundle));
         for (int i = 0; i < bundle.sources().size(); i++) {
             ((ObjectNode) root.path("sources").path(i)).put("facts", Objects.requireNonNull(facts.get(bundle.sources().get(i).about().pages())));
@@ -150,6 +157,8 @@ final class BundleJson {
         add(module, ConversionKey.class, ConversionKey::value, ConversionKey::new);
         add(module, RunId.class, RunId::value, RunId::new);
         add(module, SeriesId.class, SeriesId::value, SeriesId::new);
+        add(module, Face.class, face -> face instanceof Typeface ? face.key().toLowerCase(Locale.ROOT) : face.key(), Face::of);
+        add(module, Ink.class, Ink::written, Ink::read);
         add(module, BatchId.class, BatchId::value, BatchId::new);
         add(module, DocumentDate.class, DateCode::write, DateCode::read);
         return module;
@@ -188,6 +197,11 @@ final class BundleJson {
         @JsonSubTypes.Type(value = NamePart.FileName.class, name = "file_name"), @JsonSubTypes.Type(value = NamePart.Number.class, name = "number"),
         @JsonSubTypes.Type(value = NamePart.FirstDate.class, name = "date"), @JsonSubTypes.Type(value = NamePart.Typed.class, name = "typed")})
     private interface AnyNamePart {}
+
+    /** The parts of lines at head and foot, told apart by a word. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({@JsonSubTypes.Type(value = LinePart.Typed.class, name = "typed"), @JsonSubTypes.Type(value = LinePart.Field.class, name = "field")})
+    private interface AnyLinePart {}
 
     /** Most pages are as they came, and nothing is said of them. */
     private interface OfSource {

@@ -5,7 +5,6 @@ import app.yellowtab.model.Agreement;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.RecognitionChoice;
-import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.source.BookmarkLook;
@@ -48,10 +47,7 @@ final class OlderFormats {
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));
         fill(root, "numbering", BundleJson.MAPPER.valueToTree(Numbering.NONE));
-        if (root.get("numbering") instanceof ObjectNode numbering) {
-            fill(numbering, "bundle", BundleJson.MAPPER.valueToTree(BundleNumber.STANDARD));
-            looks(numbering.path("series"));
-        }
+        if (root.get("numbering") instanceof ObjectNode numbering) OlderNumbers.fillIn(numbering);
         fill(root, "recognition", BundleJson.MAPPER.valueToTree(RecognitionChoice.STANDARD));
         fill(root, "batches", BundleJson.MAPPER.createArrayNode());
         for (JsonNode batch : root.path("batches")) {
@@ -59,11 +55,6 @@ final class OlderFormats {
             for (JsonNode run : batch.path("runs")) if (run instanceof ObjectNode object) fill(object, "look", BundleJson.plainLook());
             for (JsonNode name : batch.path("names")) if (name instanceof ObjectNode object) fill(object, "date", BundleJson.MAPPER.nullNode());
         }
-    }
-
-    /** Series stood on no ground. */
-    static void looks(JsonNode series) {
-        for (JsonNode one : series) if (one.get("look") instanceof ObjectNode look && !look.has("ground")) look.put("ground", false);
     }
 
     private static void bundle(ObjectNode root) {
@@ -143,7 +134,7 @@ final class OlderFormats {
         }
     }
 
-    private static void fill(ObjectNode node, String name, JsonNode otherwise) {
+    static void fill(ObjectNode node, String name, JsonNode otherwise) {
         if (!node.has(name)) node.set(name, otherwise);
     }
 }

@@ -7,6 +7,7 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Subject;
+import app.yellowtab.model.number.BundleNumber;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -107,7 +108,9 @@ public final class Templates {
         if (node.path("bundleTemplate").asInt(0) != FORMAT) throw new IllegalArgumentException("it is of a version that this program does not know");
         // Templates of the first days said nothing of numbers.
         if (!node.has("series")) node.putArray("series");
-        OlderFormats.looks(node.path("series"));
+        if (!node.has("lines")) node.putArray("lines");
+        OlderFormats.fill(node, "number", BundleJson.MAPPER.valueToTree(BundleNumber.STANDARD));
+        OlderNumbers.series(node.path("series"));
         return BundleJson.MAPPER.treeToValue(node, Template.class);
     }
 

@@ -6,10 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.mark.Ground;
 import app.yellowtab.mark.MarkLook;
-import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.number.BundleNumber;
+import app.yellowtab.model.number.MarkSetting;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.prove.Prover;
@@ -55,9 +56,9 @@ class SeriesMarksTests extends OneSource {
     @ParameterizedTest
     @ValueSource(ints = {0, 1, 2, 3})
     void eachStandsInItsPlaceHoweverThePageIsTurnedAndTheProofFindsThemAll(int turns) throws IOException {
-        Series bates = new Series(new SeriesId("bates"), NumberStyle.FIGURES, "TH-000101", Spot.OPPOSITE, MarkLook.SERIES, List.of(), List.of());
+        Series bates = new Series(new SeriesId("bates"), "TH-000101", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES));
         choices = bundle -> NumberEdits.withNumber(NumberEdits.with(PageEdits.turned(bundle, Set.of(bundle.contents().documents().getFirst().runs().getFirst().key(1)), turns), bates),
-                new BundleNumber(new Spot(Spot.Row.FOOT, Spot.Column.RIGHT, 12, 15), MarkLook.NUMBER.withSize(20).withGround(true), true));
+                new BundleNumber(new MarkSetting(new Spot(Spot.Row.FOOT, Spot.Column.RIGHT, 12, 15), MarkLook.NUMBER.withSize(20).withGround(Ground.WHITE))));
         produce(2, document -> { });
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
         Seen number = find("TH-000101", turns % 2 == 0 ? 297 : 210);

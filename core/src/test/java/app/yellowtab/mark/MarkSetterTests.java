@@ -54,7 +54,7 @@ class MarkSetterTests {
         COSName font = page.getResources().add(fonts.get(MarkLook.NUMBER.face()));
         PDStream content = new PDStream(document);
         try (OutputStream out = content.createOutputStream()) {
-            out.write(setter.set(List.of(mark), PageFrame.of(page), face -> font.getName()).operators().getBytes(StandardCharsets.US_ASCII));
+            out.write(setter.set(List.of(mark), PageFrame.of(page), face -> font.getName(), opacity -> "").operators().getBytes(StandardCharsets.US_ASCII));
         }
         page.setContents(content);
         fonts.complete();

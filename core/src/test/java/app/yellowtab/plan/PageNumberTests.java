@@ -18,7 +18,7 @@ class PageNumberTests {
 
     @Test
     void standsWhereItsPageStandsWhateverItSays() {
-        List<PageNumber> numbers = List.of(PageNumber.plain(0, 45), new PageNumber(1, "", 45, NumberStyle.FIGURES, "A"), PageNumber.plain(2, 46), new PageNumber(3, "B", 2, NumberStyle.FIGURES, ""));
+        List<PageNumber> numbers = List.of(new PageNumber(0, "", 45, NumberStyle.FIGURES, ""), new PageNumber(1, "", 45, NumberStyle.FIGURES, "A"), new PageNumber(2, "", 46, NumberStyle.FIGURES, ""), new PageNumber(3, "B", 2, NumberStyle.FIGURES, ""));
         List<PageNumber> mixed = IntStream.of(3, 1, 0, 2).mapToObj(numbers::get).sorted().toList();
         assertThat(mixed).extracting(PageNumber::shown).containsExactly("45", "45A", "46", "B2");
     }

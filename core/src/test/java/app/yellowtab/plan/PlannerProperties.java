@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Moves;
 import app.yellowtab.edit.Place;
+import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
@@ -18,12 +19,15 @@ import app.yellowtab.model.RecognitionChoice;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
+import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.SourcePages;
 import app.yellowtab.model.source.Source;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import net.jqwik.api.Arbitraries;
@@ -42,6 +46,43 @@ class PlannerProperties {
     Arbitrary<Bundle> bundles() {
         return Combinators.combine(contents(3), Arbitraries.of(true, false), Arbitraries.of(Separators.class))
                 .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD));
+    }
+
+    /** Bundles with numbers of every kind. */
+    @Provide
+    Arbitrary<Bundle> numbered() {
+        Arbitrary<BundleNumber> number = Combinators.combine(Arbitraries.of(NumberStyle.class), Arbitraries.integers().between(1, 900), Arbitraries.of(true, false), Arbitraries.of(true, false),
+                Arbitraries.of(NumberStyle.class).optional(), Arbitraries.integers().between(0, 4)).as((style, start, bySection, total, front, indexPages) -> {
+                    BundleNumber plain = BundleNumber.STANDARD.withStyle(style).withStart(start).withBySection(bySection).withTotal(total).withIndexPages(indexPages);
+                    return plain.withFront(front.filter(own -> BundleNumber.goTogether(own, plain.style())));
+                });
+        return Combinators.combine(bundles(), number).as((bundle, how) -> bundle.withNumbering(Numbering.NONE.withBundle(how)));
+    }
+
+    @Property(tries = 100)
+    void noNumberStandsTwiceAndEachIsTheLabelThatItsPageShows(@ForAll("numbered") Bundle bundle) {
+        Plan plan = Planner.plan(bundle);
+        Set<String> labels = new HashSet<>();
+        for (Leaf leaf : plan.leaves()) {
+            if (leaf.number().isEmpty()) continue;
+            assertThat(labels.add(leaf.label())).as(leaf.label()).isTrue();
+            assertThat(plan.marksOn(leaf).getFirst().words().split(" of ")[0]).isEqualTo(leaf.label());
+            assertThat(plan.leafNumbered(leaf.label())).contains(leaf);
+        }
+        assertThat(Planner.plan(bundle, plan)).isEqualTo(plan);
+    }
+
+    @Property(tries = 60)
+    void numbersCountOnWithinWhatStandsBeforeTheirFigures(@ForAll("numbered") Bundle bundle) {
+        BundleNumber how = bundle.numbering().bundle();
+        Map<String, Integer> last = new HashMap<>();
+        for (Leaf leaf : Planner.plan(bundle).leaves()) {
+            if (leaf.number().isEmpty()) continue;
+            boolean front = how.front().isPresent() && (leaf.content() instanceof Content.Cover || leaf.content() instanceof Content.IndexSheet);
+            String run = front ? "front" : leaf.number().get().prefix();
+            int first = front || !run.isEmpty() ? 1 : how.start();
+            assertThat(leaf.number().get().value()).isEqualTo(last.merge(run, first, (before, begin) -> before + 1));
+        }
     }
 
     private Arbitrary<Contents> contents(int levels) {

@@ -13,11 +13,13 @@ import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkLook;
-import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.number.BundleNumber;
+import app.yellowtab.model.number.MarkSetting;
+import app.yellowtab.model.number.MarkedPages;
+import app.yellowtab.model.number.PageKind;
 import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
@@ -49,7 +51,7 @@ class SeriesPlannerTests {
     private static final Bundle START = bundle(section("A", document("a", 3), document("b", 2)), section("B", document("c", 4)));
 
     private static Series series(String first, String... entries) {
-        return new Series(ID, NumberStyle.FIGURES, first, new Spot(Spot.Row.FOOT, Spot.Column.LEFT, 10, 10), MarkLook.SERIES, Arrays.stream(entries).map(EntryId::new).toList(), List.of());
+        return new Series(ID, first, new MarkSetting(Spot.OPPOSITE, false, MarkLook.SERIES, MarkedPages.of(Arrays.stream(entries).map(EntryId::new).toList())));
     }
 
     /** {@return the numbers of the series in the order of the bundle} */
@@ -102,7 +104,7 @@ class SeriesPlannerTests {
     @Test
     void theBundlesNumberStandsWhereItIsPutAndOnePageMayDiffer() {
         Spot head = new Spot(Spot.Row.HEAD, Spot.Column.MIDDLE, 0, 8);
-        Bundle put = NumberEdits.withNumber(START, new BundleNumber(head, MarkLook.NUMBER.withSize(20), false));
+        Bundle put = NumberEdits.withNumber(START, new BundleNumber(new MarkSetting(head, false, MarkLook.NUMBER.withSize(20), MarkedPages.ALL.without(PageKind.COVER, true))));
         Plan plan = Planner.plan(put);
         assertThat(plan.marksOn(plan.leaf(0))).as("the cover").isEmpty();
         assertThat(plan.leaf(0).label()).isEqualTo("1");

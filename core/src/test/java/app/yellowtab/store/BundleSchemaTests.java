@@ -11,6 +11,8 @@ import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PrintedSeries;
 import app.yellowtab.facts.ShapedPages;
 import app.yellowtab.facts.SheetSize;
+import app.yellowtab.mark.Ground;
+import app.yellowtab.mark.Ink;
 import app.yellowtab.mark.MarkLook;
 import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
@@ -21,9 +23,17 @@ import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.GivenNumber;
+import app.yellowtab.model.number.LineField;
+import app.yellowtab.model.number.LinePart;
 import app.yellowtab.model.number.MarkMove;
+import app.yellowtab.model.number.MarkSetting;
+import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.Numbering;
+import app.yellowtab.model.number.OldNumbers;
+import app.yellowtab.model.number.PageKind;
+import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.number.ServedNumber;
@@ -32,6 +42,7 @@ import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.pdf.SystemFace;
 import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.testing.Bundles;
 import com.networknt.schema.Schema;
@@ -101,9 +112,13 @@ class BundleSchemaTests {
     void numbersThatPagesWereGivenAreKept() throws IOException {
         SeriesId series = new SeriesId("bates");
         PageKey page = new PageKey(new RunId("r"), 3);
-        Numbering numbering = new Numbering(List.of(new Series(series, NumberStyle.FIGURES, "TH-000101", Spot.STANDARD, MarkLook.NUMBER, List.of(new EntryId("x")), List.of(new SourceId("x")))),
-                List.of(new MarkMove(page, series, new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 4.5, 3))), List.of(new GivenNumber(series, new SourceId("x"), 2, GivenNumber.Half.LEFT, "TH-000102")),
-                List.of(new ServedNumber(page, "45A")));
+        MarkSetting setting = new MarkSetting(Spot.STANDARD, true, new MarkLook(new SystemFace("Some Face"), 12.5f, Ground.FRAME, Ink.read("#c8102e"), 0.5, -90),
+                new MarkedPages("4-25", List.of(new EntryId("x")), List.of(new SourceId("x")), List.of(PageKind.COVER)));
+        BundleNumber number = new BundleNumber(setting, NumberStyle.FIGURES, 3, true, true, Optional.of(NumberStyle.SMALL_ROMAN), 4);
+        RunningLine line = new RunningLine(new SeriesId("line"), setting, List.of(new LinePart.Typed("Page "), LinePart.Field.of(LineField.PAGE), LinePart.Field.of(LineField.PRODUCED)));
+        Numbering numbering = new Numbering(number, List.of(new Series(series, "TH-000101", setting)), List.of(line), List.of(new MarkMove(page, series, new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 4.5, 3))),
+                List.of(new GivenNumber(series, new SourceId("x"), 2, GivenNumber.Half.LEFT, "TH-000102")), List.of(new ServedNumber(page, "45A")),
+                List.of(new OldNumbers(new SourceId("x"), "12", OldNumbers.Handling.COVERED, List.of(new OldNumbers.Place(1, "12", new Area(1, 2, 3, 4))))), "/matter/register.csv");
         Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(), bundle.contents(), bundle.setAside(), numbering, List.of(), bundle.recognition());
         JsonNode written = write(numbered);
         assertThat(schema.validate(written)).isEmpty();

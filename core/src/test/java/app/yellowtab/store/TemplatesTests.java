@@ -13,13 +13,14 @@ import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.Template;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.mark.MarkLook;
-import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Separators;
+import app.yellowtab.model.number.MarkSetting;
+import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
@@ -82,9 +83,9 @@ class TemplatesTests {
 
     @Test
     void theNumbersThatRunOverAllPagesAreKept() throws IOException {
-        Series all = new Series(new SeriesId("all"), NumberStyle.FIGURES, "TH-000101", Spot.STANDARD, MarkLook.NUMBER, List.of(), List.of());
-        Series some = new Series(new SeriesId("some"), NumberStyle.FIGURES, "X1", Spot.STANDARD, MarkLook.NUMBER, List.of(new EntryId("a")), List.of());
-        Bundle numbered = bundle.withNumbering(new Numbering(List.of(all, some), List.of(), List.of(), List.of()));
+        Series all = new Series(new SeriesId("all"), "TH-000101", new MarkSetting(Spot.STANDARD, MarkLook.NUMBER));
+        Series some = new Series(new SeriesId("some"), "X1", new MarkSetting(Spot.STANDARD, false, MarkLook.NUMBER, MarkedPages.of(List.of(new EntryId("a")))));
+        Bundle numbered = bundle.withNumbering(Numbering.NONE.withSeries(List.of(all, some)));
         Path given = folder.resolve("given.json");
         Templates.write(given, Template.of(numbered, "Given", false));
         assertThat(Templates.read(given).begun("t").numbering().series()).as("what only some documents bear is theirs").containsExactly(all);

@@ -1,17 +1,24 @@
 package app.yellowtab.edit.number;
 
+import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.MarkMove;
+import app.yellowtab.model.number.MarkSetting;
 import app.yellowtab.model.number.Numbering;
+import app.yellowtab.model.number.OldNumbers;
+import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.PageKey;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
 
 /** The edits of the numbers that pages bear. */
 public final class NumberEdits {
@@ -24,21 +31,35 @@ public final class NumberEdits {
 
     /** {@return the bundle with a series put on, or changed where it has it already} */
     public static Bundle with(Bundle bundle, Series series) {
-        List<Series> all = new ArrayList<>(bundle.numbering().series());
-        boolean known = false;
-        for (int i = 0; i < all.size(); i++) {
-            if (!all.get(i).id().equals(series.id())) continue;
-            all.set(i, series);
-            known = true;
-        }
-        if (!known) all.add(series);
-        return bundle.withNumbering(bundle.numbering().withSeries(all));
+        return bundle.withNumbering(bundle.numbering().withSeries(put(bundle.numbering().series(), series, Series::id)));
     }
 
-    /** {@return the bundle without a series, and without what it has given} */
+    /** {@return the bundle with a line at head or foot, or with one changed that it has already} */
+    public static Bundle with(Bundle bundle, RunningLine line) {
+        return bundle.withNumbering(bundle.numbering().withLines(put(bundle.numbering().lines(), line, RunningLine::id)));
+    }
+
+    private static <T> List<T> put(List<T> before, T changed, Function<T, SeriesId> id) {
+        List<T> all = new ArrayList<>(before);
+        int known = all.stream().map(id).toList().indexOf(id.apply(changed));
+        if (known < 0) all.add(changed);
+        else all.set(known, changed);
+        return all;
+    }
+
+    /** {@return the bundle with the marks of a series or line set in another way} As an id, {@link Mark#BUNDLE_NUMBER} means the numbers that run through the bundle. */
+    public static Bundle set(Bundle bundle, SeriesId id, UnaryOperator<MarkSetting> change) {
+        Numbering numbering = bundle.numbering();
+        if (id.value().equals(Mark.BUNDLE_NUMBER)) return withNumber(bundle, numbering.bundle().withSetting(change.apply(numbering.bundle().setting())));
+        return bundle.withNumbering(numbering.withSeries(numbering.series().stream().map(one -> one.id().equals(id) ? one.withSetting(change.apply(one.setting())) : one).toList())
+                .withLines(numbering.lines().stream().map(one -> one.id().equals(id) ? one.withSetting(change.apply(one.setting())) : one).toList()));
+    }
+
+    /** {@return the bundle without a series or line, and without what it has given} */
     public static Bundle without(Bundle bundle, SeriesId id) {
         Numbering numbering = bundle.numbering();
         return bundle.withNumbering(numbering.withSeries(numbering.series().stream().filter(one -> !one.id().equals(id)).toList())
+                .withLines(numbering.lines().stream().filter(one -> !one.id().equals(id)).toList())
                 .withGiven(numbering.given().stream().filter(one -> !one.series().equals(id)).toList()).withMoves(numbering.moves().stream().filter(one -> !one.series().equals(id)).toList()));
     }
 
@@ -51,6 +72,20 @@ public final class NumberEdits {
         List<GivenNumber> given = new ArrayList<>(bundle.numbering().given().stream().filter(one -> !one.series().equals(id)).toList());
         given.addAll(numbers);
         return bundle.withNumbering(bundle.numbering().withGiven(given));
+    }
+
+    /** {@return the bundle with something decided about numbers that pages carried before} */
+    public static Bundle decided(Bundle bundle, OldNumbers numbers) {
+        List<OldNumbers> all = new ArrayList<>(bundle.numbering().old().stream().filter(one -> !(one.source().equals(numbers.source()) && one.first().equals(numbers.first()))).toList());
+        all.add(numbers);
+        return bundle.withNumbering(bundle.numbering().withOld(all));
+    }
+
+    /** {@return the bundle with marks of a series elsewhere on some pages} */
+    public static Bundle moved(Bundle bundle, Map<PageKey, Spot> spots, SeriesId series) {
+        List<MarkMove> moves = new ArrayList<>(bundle.numbering().moves().stream().filter(one -> !(one.series().equals(series) && spots.containsKey(one.page()))).toList());
+        spots.forEach((page, spot) -> moves.add(new MarkMove(page, series, spot)));
+        return bundle.withNumbering(bundle.numbering().withMoves(moves));
     }
 
     /** {@return the bundle with a mark elsewhere on one page than on the others; where its series has it for an empty place} */

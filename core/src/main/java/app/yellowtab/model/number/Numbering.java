@@ -4,44 +4,57 @@ import java.util.List;
 import java.util.Objects;
 
 /**
- * The numbers that the pages of a bundle bear.
+ * The numbers and lines that the pages of a bundle bear.
  *
- * @param bundle how those are set that run through it
+ * @param bundle the numbers that run through it
  * @param series others, such as Bates numbers
+ * @param lines  at head and foot
  * @param moves  marks that stand elsewhere than their series does
  * @param given  numbers that pages keep for ever
  * @param served numbers under which pages have been served
+ * @param old    numbers that pages carried before they came in
+ * @param register the file in which all bundles of the matter keep which numbers they gave; empty for none
  */
-public record Numbering(BundleNumber bundle, List<Series> series, List<MarkMove> moves, List<GivenNumber> given, List<ServedNumber> served) {
-    /** None. */
-    public static final Numbering NONE = new Numbering(List.of(), List.of(), List.of(), List.of());
+public record Numbering(BundleNumber bundle, List<Series> series, List<RunningLine> lines, List<MarkMove> moves, List<GivenNumber> given, List<ServedNumber> served, List<OldNumbers> old, String register) {
+    /** The numbers that run through the bundle, as they usually are, and nothing else. */
+    public static final Numbering NONE = new Numbering(BundleNumber.STANDARD, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), "");
 
     public Numbering {
         Objects.requireNonNull(bundle, "bundle");
         series = List.copyOf(series);
+        lines = List.copyOf(lines);
         moves = List.copyOf(moves);
         given = List.copyOf(given);
         served = List.copyOf(served);
-    }
-
-    /** Numbers beside those that run through the bundle, which are set as usual. */
-    public Numbering(List<Series> series, List<MarkMove> moves, List<GivenNumber> given, List<ServedNumber> served) {
-        this(BundleNumber.STANDARD, series, moves, given, served);
+        old = List.copyOf(old);
+        Objects.requireNonNull(register, "register");
     }
 
     public Numbering withBundle(BundleNumber newBundle) {
-        return new Numbering(newBundle, series, moves, given, served);
+        return new Numbering(newBundle, series, lines, moves, given, served, old, register);
     }
 
     public Numbering withSeries(List<Series> newSeries) {
-        return new Numbering(bundle, newSeries, moves, given, served);
+        return new Numbering(bundle, newSeries, lines, moves, given, served, old, register);
+    }
+
+    public Numbering withLines(List<RunningLine> newLines) {
+        return new Numbering(bundle, series, newLines, moves, given, served, old, register);
     }
 
     public Numbering withMoves(List<MarkMove> newMoves) {
-        return new Numbering(bundle, series, newMoves, given, served);
+        return new Numbering(bundle, series, lines, newMoves, given, served, old, register);
     }
 
     public Numbering withGiven(List<GivenNumber> newGiven) {
-        return new Numbering(bundle, series, moves, newGiven, served);
+        return new Numbering(bundle, series, lines, moves, newGiven, served, old, register);
+    }
+
+    public Numbering withOld(List<OldNumbers> newOld) {
+        return new Numbering(bundle, series, lines, moves, given, served, newOld, register);
+    }
+
+    public Numbering withRegister(String newRegister) {
+        return new Numbering(bundle, series, lines, moves, given, served, old, newRegister);
     }
 }

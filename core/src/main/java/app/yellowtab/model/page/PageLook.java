@@ -47,6 +47,11 @@ public record PageLook(int turns, double straightenDegrees, Optional<Area> crop,
         return new PageLook(turns, straightenDegrees, crop, sheet, scale, newRedactions);
     }
 
+    /** {@return the same on a sheet, in another size} */
+    public PageLook onSheet(Optional<Sheet> newSheet, double newScale) {
+        return new PageLook(turns, straightenDegrees, crop, newSheet, newScale, redactions);
+    }
+
     public PageLook withCrop(Optional<Area> newCrop) {
         return new PageLook(turns, straightenDegrees, newCrop, sheet, scale, redactions);
     }

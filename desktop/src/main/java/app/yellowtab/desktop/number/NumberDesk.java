@@ -1,105 +1,52 @@
 package app.yellowtab.desktop.number;
 
 import app.yellowtab.agree.NumberRegister;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberEdits;
-import app.yellowtab.find.BundleWords;
-import app.yellowtab.find.MarkClashes;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.mark.MarkLook;
-import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.number.BundleNumber;
+import app.yellowtab.model.number.LineField;
+import app.yellowtab.model.number.LinePart;
+import app.yellowtab.model.number.MarkSetting;
+import app.yellowtab.model.number.MarkedPages;
+import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.PageKey;
-import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Content;
-import app.yellowtab.plan.Leaf;
-import app.yellowtab.plan.LeafSheet;
 import app.yellowtab.plan.Marking;
+import app.yellowtab.plan.NumberRanges;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.plan.PlannedEntry.PlannedSection;
-import java.io.IOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.util.Subscription;
-import org.slf4j.LoggerFactory;
 
-/** The series of numbers of a bundle, and the one that is being set. Knows no node. For the JavaFX thread. */
+/** The numbers and lines of a bundle, and the one that is being set. Knows no node. For the JavaFX thread. */
 public final class NumberDesk {
     private static final int LETTERS = 2;
 
-    /**
-     * A series, as a sentence.
-     *
-     * @param id {@link Marking#BUNDLE} for the numbers that run through the bundle
-     */
-    public record Line(SeriesId id, String sentence) {}
-
-    /**
-     * Which pages may bear the numbers of a series.
-     *
-     * @param section empty for all pages of files
-     */
-    public record Scope(Optional<EntryId> section, String words) {
-        @Override
-        public String toString() {
-            return words;
-        }
-    }
-
-    /**
-     * How it stands.
-     *
-     * @param spot    where the numbers of the chosen series stand
-     * @param first   as it was typed; empty for the bundle's own
-     * @param scope   whose pages bear them
-     * @param scopes  all that can be chosen
-     * @param onCover whether the cover shows its number
-     * @param isMoved whether a number of the series stands elsewhere on the page in view
-     * @param fixed   how many numbers were issued
-     * @param count   how many there are
-     */
-    public record State(List<Line> lines, SeriesId chosen, Spot spot, MarkLook look, String first, Scope scope, List<Scope> scopes, boolean onCover, boolean isMoved, int fixed, int count) {
-        public State {
-            lines = List.copyOf(lines);
-            scopes = List.copyOf(scopes);
-        }
-
-        /** {@return whether the numbers that run through the bundle are chosen} */
-        public boolean isBundle() {
-            return chosen.equals(Marking.BUNDLE);
-        }
-    }
-
     private final Workspace workspace;
-    private final BundleWords words;
-    private final ReadOnlyObjectWrapper<State> state;
+    private final ReadOnlyObjectWrapper<NumberState> state;
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
     private final Subscription subscription;
     private SeriesId chosen = Marking.BUNDLE;
 
     public NumberDesk(Workspace workspace) {
         this.workspace = workspace;
-        this.words = new BundleWords(workspace.folder());
         state = new ReadOnlyObjectWrapper<>(this, "state", made());
         subscription = Subscription.combine(workspace.onPlan(plan -> show()), workspace.onLeaf(leaf -> show()));
     }
@@ -108,7 +55,7 @@ public final class NumberDesk {
         subscription.unsubscribe();
     }
 
-    public ReadOnlyObjectProperty<State> stateProperty() {
+    public ReadOnlyObjectProperty<NumberState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
@@ -117,106 +64,108 @@ public final class NumberDesk {
         return said.getReadOnlyProperty();
     }
 
+    /** Says something of what is being set. */
+    public void say(String words) {
+        said.set(words);
+    }
+
     private void show() {
         state.set(made());
     }
 
-    private State made() {
+    private NumberState made() {
         Bundle bundle = workspace.bundle();
         Plan plan = workspace.plan();
-        List<Line> lines = new ArrayList<>();
+        int leaf = Math.min(workspace.leaf(), plan.pageCount() - 1);
+        Optional<Series> series = bundle.numbering().series().stream().filter(one -> one.id().equals(chosen)).findFirst();
+        Optional<RunningLine> line = bundle.numbering().lines().stream().filter(one -> one.id().equals(chosen)).findFirst();
+        if (series.isEmpty() && line.isEmpty()) chosen = Marking.BUNDLE;
         BundleNumber number = bundle.numbering().bundle();
-        lines.add(new Line(Marking.BUNDLE, Words.of("number.bundleLine", plan.leaf(0).label(), plan.lastNumber(), place(number.spot()))));
-        for (Marking.PlannedSeries series : plan.marking().series()) {
-            lines.add(new Line(series.id(), series.count() == 0 ? Words.of("number.seriesNone", first(bundle, series.id()), place(series.spot()))
-                    : Words.of("number.seriesLine", series.first().orElse(""), series.highest(), place(series.spot()))));
-        }
-        Optional<Series> its = series(bundle);
-        if (its.isEmpty()) chosen = Marking.BUNDLE;
-        List<Scope> scopes = new ArrayList<>(List.of(new Scope(Optional.empty(), Words.of("number.allPages"))));
-        plan.entries().stream().filter(PlannedSection.class::isInstance).map(PlannedSection.class::cast).forEach(section -> scopes.add(new Scope(Optional.of(section.id()), section.label() + ". " + section.title())));
-        Optional<EntryId> of = its.flatMap(series -> series.entries().stream().findFirst());
-        Scope scope = scopes.stream().filter(one -> one.section().equals(of)).findFirst().orElse(scopes.getFirst());
-        Optional<PageKey> page = plan.leaf(Math.min(workspace.leaf(), plan.pageCount() - 1)).key();
+        Optional<PageKey> page = plan.leaf(leaf).key();
         boolean moved = bundle.numbering().moves().stream().anyMatch(move -> move.series().equals(chosen) && page.filter(move.page()::equals).isPresent());
         Optional<Marking.PlannedSeries> planned = plan.marking().series().stream().filter(one -> one.id().equals(chosen)).findFirst();
-        return new State(lines, chosen, its.map(Series::spot).orElse(number.spot()), its.map(Series::look).orElse(number.look()), its.map(Series::first).orElse(""), scope, scopes, number.onCover(), moved,
-                planned.map(Marking.PlannedSeries::fixed).orElse(0), planned.map(Marking.PlannedSeries::count).orElse(0));
+        MarkSetting setting = series.map(Series::setting).or(() -> line.map(RunningLine::setting)).orElse(number.setting());
+        String notice = series.isEmpty() && line.isEmpty() ? NumberWords.notice(number, plan) : "";
+        return new NumberState(NumberWords.sentences(bundle, plan, leaf), chosen, setting, number, series, line, moved, planned.map(Marking.PlannedSeries::fixed).orElse(0), planned.map(Marking.PlannedSeries::count).orElse(0),
+                NumberWords.indexUsed(plan), notice);
     }
 
-    private static String first(Bundle bundle, SeriesId id) {
-        return bundle.numbering().series().stream().filter(one -> one.id().equals(id)).map(Series::first).findFirst().orElse("");
-    }
-
-    private Optional<Series> series(Bundle bundle) {
-        return bundle.numbering().series().stream().filter(one -> one.id().equals(chosen)).findFirst();
-    }
-
-    /** {@return a place in words, such as "bottom right"} */
-    static String place(Spot spot) {
-        return Words.of("number.place." + spot.row().name() + "." + spot.column().name());
-    }
-
-    /** Chooses a series to be set. */
+    /** Chooses a series or line to be set. */
     public void choose(SeriesId id) {
         chosen = id;
         said.set("");
         show();
     }
 
-    private void change(UnaryOperator<BundleNumber> number, UnaryOperator<Series> others) {
+    /** Sets the chosen marks in another way. */
+    public void set(UnaryOperator<MarkSetting> change) {
+        SeriesId id = chosen;
         said.set("");
-        workspace.edit(bundle -> series(bundle).map(series -> NumberEdits.with(bundle, others.apply(series))).orElseGet(() -> NumberEdits.withNumber(bundle, number.apply(bundle.numbering().bundle()))));
+        workspace.edit(bundle -> NumberEdits.set(bundle, id, change));
     }
 
-    /** Puts the numbers of the chosen series elsewhere, on all pages. */
+    /** Puts the chosen marks elsewhere, on all pages. */
     public void put(Spot spot) {
-        change(number -> new BundleNumber(spot, number.look(), number.onCover()), series -> new Series(series.id(), series.style(), series.first(), spot, series.look(), series.entries(), series.sources()));
+        set(setting -> setting.withSpot(spot));
     }
 
-    /** Puts the number of the chosen series elsewhere on the page in view alone; where the others have it for an empty place. */
+    /** Puts the chosen mark elsewhere on the page in view alone; where the others have it for an empty place. */
     public void putHere(Optional<Spot> spot) {
         SeriesId id = chosen;
         workspace.plan().leaf(workspace.leaf()).key().ifPresentOrElse(page -> workspace.edit(bundle -> NumberEdits.moved(bundle, page, id, spot)), () -> said.set(Words.of("number.ours")));
     }
 
-    /** Sets the chosen series in another size, in points. */
-    public void size(double points) {
-        change(number -> new BundleNumber(number.spot(), number.look().withSize((float) points), number.onCover()),
-                series -> new Series(series.id(), series.style(), series.first(), series.spot(), series.look().withSize((float) points), series.entries(), series.sources()));
+    /** Gives the chosen marks another look. */
+    public void look(UnaryOperator<MarkLook> change) {
+        set(setting -> setting.withLook(change.apply(setting.look())));
     }
 
-    /** Sets the chosen series on a white ground, or not. */
-    public void ground(boolean white) {
-        change(number -> new BundleNumber(number.spot(), number.look().withGround(white), number.onCover()),
-                series -> new Series(series.id(), series.style(), series.first(), series.spot(), series.look().withGround(white), series.entries(), series.sources()));
+    /** Says which pages bear the chosen marks. */
+    public void pages(MarkedPages pages) {
+        if (pages.equals(state.get().setting().pages())) return;
+        Optional<String> mistake = NumberRanges.read(pages.numbers(), workspace.plan().leaves()).mistake();
+        if (mistake.isPresent()) {
+            said.set(Words.of("number.noPages", mistake.get()));
+            return;
+        }
+        set(setting -> setting.withPages(pages));
+        roomLeft();
     }
 
-    /** Says whether the cover shows its number. */
-    public void onCover(boolean shown) {
-        workspace.edit(bundle -> NumberEdits.withNumber(bundle, new BundleNumber(bundle.numbering().bundle().spot(), bundle.numbering().bundle().look(), shown)));
+    /** Changes how the numbers are counted and written that run through the bundle. */
+    public void number(UnaryOperator<BundleNumber> change) {
+        said.set("");
+        workspace.edit(bundle -> NumberEdits.withNumber(bundle, change.apply(bundle.numbering().bundle())));
+    }
+
+    /** Takes the first number of the bundle as it is typed. */
+    public void start(String typed) {
+        BundleNumber number = state.get().number();
+        Optional<Integer> start = typed.strip().matches("\\d{1,7}") ? Optional.of(Integer.parseInt(typed.strip())) : Optional.empty();
+        if (start.isEmpty() || start.get() < number.style().least()) said.set(Words.of("number.noStart", typed.strip(), String.valueOf(number.style().least()), String.valueOf(BundleNumber.LARGEST_START)));
+        else number(its -> its.withStart(start.get()));
     }
 
     /** Takes the first number of the chosen series as it is typed. */
     public void first(String typed) {
-        Optional<Series> series = series(workspace.bundle());
+        Optional<Series> series = state.get().series();
         if (series.isEmpty() || typed.strip().equals(series.get().first())) return;
         Optional<String> wrong = wrong(typed, series.get());
         if (wrong.isPresent()) {
             said.set(wrong.get());
             return;
         }
-        change(number -> number, its -> new Series(its.id(), its.style(), typed.strip(), its.spot(), its.look(), its.entries(), its.sources()));
+        said.set("");
+        workspace.edit(bundle -> NumberEdits.with(bundle, series.get().withFirst(typed.strip())));
         roomLeft();
     }
 
     private Optional<String> wrong(String typed, Series series) {
         Optional<SerialNumber> number = SerialNumber.read(typed);
         if (number.isEmpty()) return Optional.of(Words.of("number.noNumber", typed.strip()));
-        if (!series.look().hasLettersOf(typed.strip())) return Optional.of(Words.of("number.noLetters", typed.strip()));
+        if (!series.setting().look().hasLettersOf(typed.strip())) return Optional.of(Words.of("number.noLetters", typed.strip()));
         if (state.get().fixed() > 0) return Optional.of(Words.of("number.isFixed", state.get().fixed()));
-        Plan plan = workspace.plan();
-        for (Marking.PlannedSeries other : plan.marking().series()) {
+        for (Marking.PlannedSeries other : workspace.plan().marking().series()) {
             if (other.id().equals(series.id())) continue;
             Optional<SerialNumber> its = other.first().flatMap(SerialNumber::read);
             Optional<SerialNumber> last = SerialNumber.read(other.highest());
@@ -228,15 +177,8 @@ public final class NumberDesk {
 
     /** Says when there are more numbers than the digits that were typed have room for. */
     private void roomLeft() {
-        Optional<SerialNumber> first = SerialNumber.read(state.get().first());
+        Optional<SerialNumber> first = state.get().series().flatMap(series -> SerialNumber.read(series.first()));
         if (first.isPresent() && state.get().count() > first.get().room()) said.set(Words.of("number.digits", first.get().digits(), first.get().room()));
-    }
-
-    /** Says whose pages bear the numbers of the chosen series. */
-    public void scope(Scope scope) {
-        if (scope.equals(state.get().scope())) return;
-        change(number -> number, series -> new Series(series.id(), series.style(), series.first(), series.spot(), series.look(), scope.section().stream().toList(), List.of()));
-        roomLeft();
     }
 
     /** Puts another series on, which counts on from one that nothing else has, and chooses it. */
@@ -245,7 +187,7 @@ public final class NumberDesk {
         String prefix = bundle.heading().parties().stream().findFirst().map(Party::name).map(NumberDesk::initials).orElse("A");
         String first = prefix + "-000001";
         for (int n = 2; isTaken(bundle, first); n++) first = prefix + n + "-000001";
-        Series series = new Series(SeriesId.fresh(), NumberStyle.FIGURES, first, Spot.OPPOSITE, MarkLook.SERIES, List.of(), List.of());
+        Series series = new Series(SeriesId.fresh(), first, new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES));
         chosen = series.id();
         said.set("");
         workspace.edit(now -> NumberEdits.with(now, series));
@@ -261,7 +203,28 @@ public final class NumberDesk {
         return initials.isEmpty() ? "A" : initials.toString();
     }
 
-    /** Takes the chosen series off again. */
+    /** Puts a line on that says whose bundle it is, where none stands yet, and chooses it. */
+    public void addLine() {
+        List<RunningLine> lines = workspace.bundle().numbering().lines();
+        Spot spot = Spot.LINE;
+        if (lines.stream().anyMatch(line -> line.setting().spot().equals(Spot.LINE))) spot = new Spot(Spot.Row.FOOT, Spot.Column.MIDDLE, Spot.LINE.across(), Spot.LINE.down());
+        RunningLine line = new RunningLine(SeriesId.fresh(), new MarkSetting(spot, MarkLook.LINE), List.of(LinePart.Field.of(LineField.BUNDLE_TITLE)));
+        chosen = line.id();
+        said.set("");
+        workspace.edit(now -> NumberEdits.with(now, line));
+    }
+
+    /** Gives the chosen line other words. */
+    public void parts(List<LinePart> parts) {
+        Optional<RunningLine> line = state.get().line();
+        if (line.isEmpty() || line.get().parts().equals(parts)) return;
+        said.set("");
+        boolean missing = parts.stream().anyMatch(part -> part instanceof LinePart.Typed typed && !line.get().setting().look().hasLettersOf(typed.words()));
+        workspace.edit(bundle -> NumberEdits.with(bundle, line.get().withParts(parts)));
+        if (missing) said.set(Words.of("line.noLetters"));
+    }
+
+    /** Takes the chosen series or line off again. */
     public void takeOff() {
         SeriesId id = chosen;
         chosen = Marking.BUNDLE;
@@ -288,63 +251,5 @@ public final class NumberDesk {
                 return String.valueOf(refused.getMessage());
             }
         }, said::set);
-    }
-
-    /** Goes to the next page on which a number stands on words, round and round; what pages say is read in the background. */
-    public void nextClash() {
-        Plan plan = workspace.plan();
-        int from = workspace.leaf();
-        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
-        said.set("");
-        workspace.jobs().start((progress, stop) -> {
-            for (int far = 1; far <= plan.pageCount() && !stop.getAsBoolean(); far++) {
-                Leaf leaf = plan.leaf((from + far) % plan.pageCount());
-                progress.accept(new Jobs.State(Words.of("number.looking", far, plan.pageCount()), (double) far / plan.pageCount()));
-                Optional<Found> found = clash(plan, leaf, sources);
-                if (found.isPresent()) return found;
-            }
-            return Optional.<Found>empty();
-        }, found -> {
-            found.ifPresent(clash -> workspace.goTo(clash.leaf()));
-            said.set(found.map(clash -> Words.of("number.clash", clash.number(), clash.words())).orElse(Words.of("number.noClash")));
-        }, failure -> said.set(String.valueOf(failure.getMessage())));
-    }
-
-    /** A number that stands on words. */
-    private record Found(int leaf, String number, String words) {}
-
-    private Optional<Found> clash(Plan plan, Leaf leaf, Map<SourceId, Source> sources) {
-        try {
-            return MarkClashes.on(plan, leaf, sources, words).map(clash -> new Found(leaf.index(), clash.mark().words(), clash.words()));
-        } catch (IOException | RuntimeException | Error unreadable) {
-            LoggerFactory.getLogger(NumberDesk.class).info("not looked at: {}", leaf.index(), unreadable);
-            return Optional.empty();
-        }
-    }
-
-    /** Goes to the next landscape page, round and round. */
-    public void nextLandscape() {
-        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
-        next(leaf -> LeafSheet.of(leaf, sources).filter(NumberDesk::isLandscape).isPresent(), "number.noLandscape");
-    }
-
-    /** Goes to the next page that was turned, straightened, cropped or brought to another sheet, round and round. */
-    public void nextLooked() {
-        next(leaf -> leaf.content() instanceof Content.SourcePage page && !page.look().isPlain(), "number.noLooked");
-    }
-
-    private static boolean isLandscape(Sheet sheet) {
-        return sheet.widthMm() > sheet.heightMm();
-    }
-
-    private void next(Predicate<Leaf> wanted, String none) {
-        Plan plan = workspace.plan();
-        for (int far = 1; far <= plan.pageCount(); far++) {
-            int at = (workspace.leaf() + far) % plan.pageCount();
-            if (!wanted.test(plan.leaf(at))) continue;
-            workspace.goTo(at);
-            return;
-        }
-        said.set(Words.of(none));
     }
 }

@@ -1,21 +1,21 @@
 package app.yellowtab.desktop.pages;
 
-import app.yellowtab.pdf.Typeface;
+import app.yellowtab.pdf.Face;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
 import javafx.scene.text.Font;
 
 /** The fonts that marks are set in on the screen: those that they are produced with. For the JavaFX thread. */
 final class MarkFonts {
-    private static final Map<Typeface, String> NAMES = new EnumMap<>(Typeface.class);
+    private static final Map<Face, String> NAMES = new HashMap<>();
 
     private MarkFonts() {}
 
-    static Font font(Typeface face, double sizePx) {
+    static Font font(Face face, double sizePx) {
         return new Font(NAMES.computeIfAbsent(face, MarkFonts::load), sizePx);
     }
 
@@ -25,7 +25,7 @@ final class MarkFonts {
                 font.getStyle().contains("Bold") ? "bold" : "normal", font.getStyle().contains("Italic") ? "italic" : "normal");
     }
 
-    private static String load(Typeface face) {
+    private static String load(Face face) {
         try (InputStream in = face.open()) {
             return Font.loadFont(in, 13).getName();
         } catch (IOException e) {

@@ -2,7 +2,8 @@ package app.yellowtab.desktop.pages;
 
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.mark.Mark;
-import app.yellowtab.mark.MarkSetter;
+import app.yellowtab.mark.Placed;
+import app.yellowtab.mark.Placing;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.page.Area;
 import java.util.ArrayList;
@@ -13,14 +14,11 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import javafx.geometry.Point2D;
-import javafx.geometry.VPos;
 import javafx.scene.Cursor;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
-import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
-import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
@@ -37,10 +35,7 @@ public final class PagePane extends Region {
     private static final double LEAST_DRAG_PX = 3;
 
     private final ImageView picture = new ImageView();
-    private final List<MarkSetter.Placed> placed = new ArrayList<>();
-    private final List<Text> marks = new ArrayList<>();
-    /** The white grounds that marks stand on. */
-    private final Map<Rectangle, MarkSetter.Placed> grounds = new LinkedHashMap<>();
+    private final List<ShownMark> marks = new ArrayList<>();
     /** Areas of the page that are marked, and one that is being drawn, each with what shows it, by what they are marked as. */
     private final Map<String, Map<Rectangle, Area>> areas = new LinkedHashMap<>();
     private PagePictures.Result.@Nullable Picture shown;
@@ -70,16 +65,17 @@ public final class PagePane extends Region {
         hand = newHand;
     }
 
-    private void takes(Text text, int index) {
+    private void takes(ShownMark mark) {
         MarkHand now = hand;
-        if (now == null) return;
+        if (now == null || mark.placed().mark().covers().isPresent()) return;
+        Text text = mark.text();
         double[] begun = new double[2];
         text.setPickOnBounds(true);
         text.setCursor(Cursor.MOVE);
         text.setOnMousePressed(event -> {
             begun[0] = event.getSceneX();
             begun[1] = event.getSceneY();
-            now.chosen(placed.get(index).mark());
+            now.chosen(mark.placed().mark());
             event.consume();
         });
         text.setOnMouseDragged(event -> {
@@ -93,52 +89,31 @@ public final class PagePane extends Region {
             text.setTranslateX(0);
             text.setTranslateY(0);
             PagePictures.Result.Picture page = shown;
-            if (page != null && Math.hypot(across, down) > LEAST_DRAG_PX) now.moved(placed.get(index).mark(), SpotAt.of(placed.get(index), across / scale, -down / scale, page.widthPt(), page.heightPt()));
+            if (page != null && Math.hypot(across, down) > LEAST_DRAG_PX) now.moved(mark.placed().mark(), SpotAt.of(mark.placed(), across / scale, -down / scale, page.widthPt(), page.heightPt()));
             event.consume();
         });
     }
 
     /** Shows a page. */
     public void show(PagePictures.Result.Picture page, List<Mark> itsMarks) {
+        clear();
         shown = page;
         picture.setImage(page.image());
-        placed.clear();
-        for (Mark mark : itsMarks) placed.add(MarkSetter.Placed.of(mark, page.widthPt(), page.heightPt()));
-        getChildren().removeAll(marks);
-        getChildren().removeAll(grounds.keySet());
-        marks.clear();
-        grounds.clear();
-        for (MarkSetter.Placed mark : placed) {
-            if (mark.mark().look().ground()) grounds.put(ground(), mark);
-            Text text = new Text(mark.mark().words());
-            text.setTextOrigin(VPos.BASELINE);
-            text.setFill(Color.BLACK);
-            text.setManaged(false);
-            marks.add(text);
-            takes(text, marks.size() - 1);
+        for (Placed placed : Placing.of(itsMarks, page.widthPt(), page.heightPt())) {
+            ShownMark mark = new ShownMark(placed);
+            marks.add(mark);
+            takes(mark);
+            getChildren().addAll(mark.nodes());
         }
-        getChildren().addAll(grounds.keySet());
-        getChildren().addAll(marks);
         requestLayout();
-    }
-
-    private static Rectangle ground() {
-        Rectangle ground = new Rectangle();
-        ground.setFill(Color.WHITE);
-        ground.setManaged(false);
-        ground.setMouseTransparent(true);
-        return ground;
     }
 
     /** Shows nothing. */
     public void clear() {
         shown = null;
         picture.setImage(null);
-        getChildren().removeAll(marks);
-        getChildren().removeAll(grounds.keySet());
+        for (ShownMark mark : marks) getChildren().removeAll(mark.nodes());
         marks.clear();
-        grounds.clear();
-        placed.clear();
     }
 
     /** Marks areas of the page. */
@@ -225,7 +200,7 @@ public final class PagePane extends Region {
 
     /** {@return the words that are set on the page that is shown} */
     public List<String> marksShown() {
-        return marks.stream().map(Text::getText).toList();
+        return marks.stream().map(mark -> mark.placed().mark().words()).filter(words -> !words.isEmpty()).toList();
     }
 
     /** {@return whether a page is shown} */
@@ -253,21 +228,6 @@ public final class PagePane extends Region {
             frame.setHeight(area.heightMm() * perMm);
             frame.toFront();
         }));
-        grounds.forEach((ground, mark) -> {
-            float[] box = mark.groundPt();
-            ground.setX(left + box[0] * scale);
-            ground.setY(EDGE + height - (box[1] + box[3]) * scale);
-            ground.setWidth(box[2] * scale);
-            ground.setHeight(box[3] * scale);
-        });
-        for (int i = 0; i < marks.size(); i++) {
-            MarkSetter.Placed mark = placed.get(i);
-            Font font = MarkFonts.font(mark.mark().look().face(), mark.sizePt() * scale);
-            marks.get(i).setFont(font);
-            // The style sheet has a say in fonts too, whenever a page is marked another way.
-            marks.get(i).setStyle(MarkFonts.style(font));
-            marks.get(i).setX(left + mark.x() * scale);
-            marks.get(i).setY(EDGE + height - mark.y() * scale);
-        }
+        for (ShownMark mark : marks) mark.layout(left, EDGE + height, scale);
     }
 }

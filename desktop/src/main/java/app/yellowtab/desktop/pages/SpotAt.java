@@ -1,6 +1,6 @@
 package app.yellowtab.desktop.pages;
 
-import app.yellowtab.mark.MarkSetter;
+import app.yellowtab.mark.Placed;
 import app.yellowtab.mark.Spot;
 
 /** Which place a mark has that was dragged somewhere: the edges that it is nearest to, and how far it is from them. */
@@ -16,11 +16,11 @@ final class SpotAt {
      * @param across how far to the right, in points
      * @param up     how far up, in points
      */
-    static Spot of(MarkSetter.Placed mark, double across, double up, double pageWidthPt, double pageHeightPt) {
-        double left = mark.x() + across;
-        double bottom = mark.y() + up;
-        double right = left + mark.widthPt();
-        double top = bottom + mark.heightPt();
+    static Spot of(Placed mark, double across, double up, double pageWidthPt, double pageHeightPt) {
+        double left = mark.inkPt().left() + across;
+        double bottom = mark.inkPt().bottom() + up;
+        double right = left + mark.inkPt().width();
+        double top = bottom + mark.inkPt().height();
         double middle = (left + right) / 2 / pageWidthPt;
         double height = (bottom + top) / 2 / pageHeightPt;
         Spot.Column column = middle < 1 / 3.0 ? Spot.Column.LEFT : middle > 2 / 3.0 ? Spot.Column.RIGHT : Spot.Column.MIDDLE;

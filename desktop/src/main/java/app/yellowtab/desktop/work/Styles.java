@@ -79,6 +79,13 @@ public final class Styles {
     public static final String NUMBER_SIDE = "number-side";
     public static final String SERIES_LINE = "series-line";
     public static final String PLACES = "small-places";
+    public static final String NUMBER_PART = "number-part";
+    public static final String SEGMENTS = "segments";
+    public static final String LINE_EDITOR = "line-editor";
+    public static final String LINE_WORDS = "line-words";
+    public static final String LINE_BLOCK = "line-block";
+    public static final String HELP_LINE = "help-line";
+    public static final String OLD_NUMBER = "old-number";
     public static final String READER_SIDE = "reader-side";
     public static final String REDACT_BAR = "redact-bar";
     /** What will be redacted, and which of it is chosen; a hit that may be. */
@@ -90,7 +97,7 @@ public final class Styles {
     public static final List<String> ALL = List.of(RAIL, RAIL_BUTTON, STATUS, MAIN_ACTION, QUIET, TITLE, SMALL, TRAY, TRAY_LIST,
             DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, FREE_BAND, REFERENCE, PAGE_NUMBER, OFFER, SHELF, SPINE, SPINE_TAB, SPINE_TITLE, SPINE_PARTIES, EMPTY_SPINE, EDGE_TAB, FRAME, READER, PAGE, CARD, FORM_LABEL,
             NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES, HEADING_TITLE, HEADING_FORM,
-            GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT, LIGHT_TABLE, PAGE_TILE, CUT_TAB, CUT_RULES, CUT_WORK, LARGE_PAGE, RULE, SENTENCE, CHIP, SMALL_PAGE, FOUND_WORDS, LOOKED_WORDS, CHOSEN_WORDS, AREA, AREA_PAGES, PIECES, NUMBER, NUMBER_SIDE, SERIES_LINE, PLACES, READER_SIDE, REDACT_BAR, GLASS, GLASS_CHOSEN, HIT_AREA);
+            GATHER, FILTER, SOURCE_LIST, EMPTY, EMPTY_TITLE, EMPTY_TEXT, GLANCE, GLANCE_WORDS, FACT, LIGHT_TABLE, PAGE_TILE, CUT_TAB, CUT_RULES, CUT_WORK, LARGE_PAGE, RULE, SENTENCE, CHIP, SMALL_PAGE, FOUND_WORDS, LOOKED_WORDS, CHOSEN_WORDS, AREA, AREA_PAGES, PIECES, NUMBER, NUMBER_SIDE, SERIES_LINE, PLACES, NUMBER_PART, SEGMENTS, LINE_EDITOR, LINE_WORDS, LINE_BLOCK, HELP_LINE, OLD_NUMBER, READER_SIDE, REDACT_BAR, GLASS, GLASS_CHOSEN, HIT_AREA);
 
     public static final PseudoClass ODD_PIECE = PseudoClass.getPseudoClass("odd-piece");
     public static final PseudoClass EVEN_PIECE = PseudoClass.getPseudoClass("even-piece");

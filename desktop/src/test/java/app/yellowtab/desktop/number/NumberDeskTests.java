@@ -5,13 +5,18 @@ import static app.yellowtab.testing.Bundles.document;
 import static app.yellowtab.testing.Bundles.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.desktop.number.NumberDesk.State;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.mark.Mark;
+import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.number.LineField;
+import app.yellowtab.model.number.LinePart;
+import app.yellowtab.model.number.MarkedPages;
+import app.yellowtab.model.number.PageKind;
 import app.yellowtab.plan.Marking;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
@@ -47,7 +52,7 @@ class NumberDeskTests {
         folder.close();
     }
 
-    private State state() {
+    private NumberState state() {
         return desk.stateProperty().get();
     }
 
@@ -57,11 +62,11 @@ class NumberDeskTests {
 
     @Test
     void theBundlesNumberIsASentenceAndStandsWhereItIsPut() {
-        assertThat(state().lines()).extracting(NumberDesk.Line::sentence).containsExactly("Bundle number, 1 to 11, bottom right");
+        assertThat(state().lines()).extracting(NumberState.Sentence::words).containsExactly("Bundle number, 1 to 11, bottom right");
         desk.put(new Spot(Spot.Row.HEAD, Spot.Column.MIDDLE, 0, 12));
-        desk.size(18);
-        desk.onCover(false);
-        assertThat(state().lines().getFirst().sentence()).endsWith("top middle");
+        desk.look(look -> look.withSize(18));
+        desk.set(setting -> setting.withPages(setting.pages().without(PageKind.COVER, true)));
+        assertThat(state().lines().getFirst().words()).endsWith("top middle");
         assertThat(marks(0)).isEmpty();
         assertThat(workspace.plan().marksOn(workspace.plan().leaf(4)).getFirst().look().sizePt()).isEqualTo(18);
         workspace.undo();
@@ -74,7 +79,7 @@ class NumberDeskTests {
     void batesNumbersArePutOnSetIssuedAndTakenOff() throws IOException {
         desk.add();
         assertThat(state().isBundle()).isFalse();
-        assertThat(state().first()).isEqualTo("A-000001");
+        assertThat(state().series().orElseThrow().first()).isEqualTo("A-000001");
         assertThat(marks(3)).containsExactly("A-000001", "4");
         desk.first("TH-9");
         assertThat(desk.saidProperty().get()).as("seven pages from 9 on").contains("1 digits have room");
@@ -82,14 +87,14 @@ class NumberDeskTests {
         assertThat(marks(10)).containsExactly("TH-000107", "11");
         desk.first("TH-");
         assertThat(desk.saidProperty().get()).contains("“TH-” is no number");
-        desk.scope(state().scopes().getLast());
+        desk.pages(MarkedPages.of(List.of(new EntryId("B"))));
         assertThat(marks(3)).containsExactly("4");
-        assertThat(state().lines().getLast().sentence()).isEqualTo("TH-000101 to TH-000104, bottom left");
+        assertThat(state().lines().getLast().words()).isEqualTo("TH-000101 to TH-000104, bottom left");
         desk.issue();
         assertThat(state().fixed()).isEqualTo(4);
         desk.first("TH-000900");
         assertThat(desk.saidProperty().get()).contains("issued already");
-        desk.scope(state().scopes().getFirst());
+        desk.pages(MarkedPages.ALL);
         assertThat(marks(3)).as("what comes later goes on from the last").containsExactly("TH-000105", "4");
         Path register = temp.resolve("register.csv");
         desk.writeRegister(register);
@@ -124,10 +129,41 @@ class NumberDeskTests {
         workspace.goTo(0);
         desk.putHere(Optional.of(head));
         assertThat(desk.saidProperty().get()).contains("made anew");
-        desk.choose(Marking.BUNDLE);
-        desk.nextClash();
-        assertThat(desk.saidProperty().get()).as("files that cannot be read are passed over").isEqualTo("No number stands on words of its page.");
-        desk.nextLandscape();
+        PageSteps steps = new PageSteps(workspace, desk::say);
+        steps.nextLandscape();
         assertThat(desk.saidProperty().get()).isEqualTo("No page is landscape.");
+    }
+
+    @Test
+    void aNumberOtherThanThePagesIsSaidQuietly() {
+        desk.start("101");
+        assertThat(state().notice()).contains("The page called 101 is page 1 of the file");
+        desk.start("-4");
+        assertThat(desk.saidProperty().get()).contains("“-4” is no number to begin with; it is from 0 to");
+        desk.number(number -> number.withStart(1).withIndexPages(1));
+        assertThat(state().notice()).isEmpty();
+        desk.number(number -> number.withStyle(NumberStyle.LARGE_ROMAN).withStart(3888));
+        assertThat(state().notice()).contains("long to call out");
+    }
+
+    @Test
+    void pagesAreNamedByTheirNumbers() {
+        desk.pages(new MarkedPages("4-5, 99", List.of(), List.of(), List.of()));
+        assertThat(desk.saidProperty().get()).contains("“99” names no pages");
+        desk.pages(new MarkedPages("4-5", List.of(), List.of(), List.of()));
+        assertThat(marks(3)).containsExactly("4");
+        assertThat(marks(6)).isEmpty();
+    }
+
+    @Test
+    void aLineIsPutOnWordedAndTakenOff() {
+        desk.addLine();
+        desk.parts(List.of(new LinePart.Typed("Page "), LinePart.Field.of(LineField.PAGE)));
+        assertThat(state().lines().getLast().words()).isEqualTo("“Page 1”, top middle");
+        assertThat(marks(3)).containsExactly("Page 4", "4");
+        desk.parts(List.of(new LinePart.Typed("漢")));
+        assertThat(desk.saidProperty().get()).contains("printed as boxes");
+        desk.takeOff();
+        assertThat(workspace.bundle()).isEqualTo(start);
     }
 }

@@ -1,0 +1,95 @@
+package app.yellowtab.clash;
+
+import app.yellowtab.find.BundleWords;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.number.OldNumbers;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Content;
+import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Plan;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Numbers that pages of a bundle carried before, beside those that they bear in it.
+ *
+ * @param numbers   with what was decided about them; "left" where nothing was
+ * @param isDecided whether something was
+ * @param fileName  of the file that they stand in
+ * @param leaves    the pages of the bundle that carry them, by their indexes, in order
+ * @param differing on how many of these they are other numbers than the bundle's
+ */
+public record OldSeries(OldNumbers numbers, boolean isDecided, String fileName, List<Integer> leaves, int differing) {
+    private static final Pattern FIGURES = Pattern.compile("\\d+");
+
+    public OldSeries {
+        leaves = List.copyOf(leaves);
+    }
+
+    /** {@return the first of the numbers that pages of the bundle carry} */
+    public String first() {
+        return numbers.places().getFirst().words();
+    }
+
+    /** {@return the last of them} */
+    public String last() {
+        return numbers.places().getLast().words();
+    }
+
+    /** {@return all that the files of a bundle carry, in its order; files that cannot be read are passed over} */
+    public static List<OldSeries> in(Bundle bundle, Plan plan, BundleWords words, BooleanSupplier stop) {
+        Map<SourceId, Source> sources = bundle.sourcesById();
+        Map<SourceId, Map<Integer, List<Leaf>>> shown = new HashMap<>();
+        List<SourceId> order = new ArrayList<>();
+        for (Leaf leaf : plan.leaves()) {
+            if (!(leaf.content() instanceof Content.SourcePage page)) continue;
+            if (!shown.containsKey(page.source())) order.add(page.source());
+            shown.computeIfAbsent(page.source(), id -> new HashMap<>()).computeIfAbsent(page.page(), n -> new ArrayList<>(1)).add(leaf);
+        }
+        List<OldSeries> all = new ArrayList<>();
+        for (SourceId id : order) {
+            if (stop.getAsBoolean()) break;
+            try {
+                for (OldNumbers found : OldNumberFinder.in(id, words.pagesOf(id, stop))) of(found, bundle, shown.get(id), sources.get(id)).ifPresent(all::add);
+            } catch (IOException | RuntimeException | Error unreadable) {
+                LoggerFactory.getLogger(OldSeries.class).info("not looked through for numbers: {}", id.value(), unreadable);
+            }
+        }
+        return all;
+    }
+
+    private static Optional<OldSeries> of(OldNumbers found, Bundle bundle, Map<Integer, List<Leaf>> shown, Source source) {
+        List<Integer> leaves = new ArrayList<>();
+        int differing = 0;
+        for (OldNumbers.Place place : found.places()) {
+            for (Leaf leaf : shown.getOrDefault(place.page(), List.of())) {
+                leaves.add(leaf.index());
+                if (!isSame(place.words(), leaf.label())) differing++;
+            }
+        }
+        if (leaves.isEmpty()) return Optional.empty();
+        leaves.sort(null);
+        Optional<OldNumbers> decided = bundle.numbering().old().stream().filter(its -> its.source().equals(found.source()) && its.first().equals(found.first())).findFirst();
+        return Optional.of(new OldSeries(decided.orElse(found), decided.isPresent(), source.fileName(), leaves, differing));
+    }
+
+    private static boolean isSame(String old, String ours) {
+        Matcher figures = FIGURES.matcher(old);
+        return figures.find() && figures.group().replaceFirst("^0+(?=\\d)", "").equals(ours);
+    }
+
+    /** {@return the pages of a plan that carry them, by their names} */
+    public List<PageKey> keys(Plan plan) {
+        return leaves.stream().flatMap(index -> plan.leaf(index).key().stream()).toList();
+    }
+}

@@ -1,0 +1,35 @@
+package app.yellowtab.desktop.number;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.model.number.LineField;
+import app.yellowtab.model.number.RunningLine;
+import java.util.List;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.layout.VBox;
+
+/** What a line at head or foot says. */
+final class LinePanel extends VBox {
+    private final LineEditor editor;
+
+    LinePanel(NumberDesk desk) {
+        super(10);
+        editor = new LineEditor(desk::parts);
+        MenuButton put = new MenuButton(Words.of("line.put"));
+        put.setId("line-put");
+        for (LineField field : LineField.values()) {
+            MenuItem item = new MenuItem(NumberWords.field(field));
+            item.setId("line-put-" + field.name());
+            item.setMnemonicParsing(false);
+            item.setOnAction(event -> editor.put(field));
+            put.getItems().add(item);
+        }
+        getChildren().addAll(editor, put, Controls.paragraph(Words.of("line.how"), Styles.SMALL));
+    }
+
+    void show(NumberState state) {
+        editor.show(state.line().map(RunningLine::parts).orElse(List.of()));
+    }
+}

@@ -1,0 +1,133 @@
+package app.yellowtab.desktop.number;
+
+import app.yellowtab.clash.ClashFinder;
+import app.yellowtab.clash.OldSeries;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.number.NumberEdits;
+import app.yellowtab.find.BundleWords;
+import app.yellowtab.mark.Mark;
+import app.yellowtab.mark.Spot;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.number.OldNumbers;
+import app.yellowtab.model.number.OldNumbers.Handling;
+import app.yellowtab.model.page.Area;
+import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Content;
+import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.Marking;
+import app.yellowtab.plan.Plan;
+import java.io.IOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.util.Subscription;
+import org.slf4j.LoggerFactory;
+
+/** The numbers that pages carried before, and what is decided about them. Knows no node. For the JavaFX thread. */
+public final class OldDesk {
+    private final Workspace workspace;
+    private final BundleWords words;
+    private final ClashFinder finder;
+    private final ReadOnlyObjectWrapper<List<OldSeries>> found = new ReadOnlyObjectWrapper<>(this, "found", List.of());
+    private final Subscription subscription;
+    private final Consumer<String> said;
+    private boolean looks;
+    private AtomicBoolean stop = new AtomicBoolean();
+
+    /** @param said takes what is to be said of what was done */
+    public OldDesk(Workspace workspace, BundleWords words, ClashFinder finder, Consumer<String> said) {
+        this.workspace = workspace;
+        this.words = words;
+        this.finder = finder;
+        this.said = said;
+        subscription = workspace.onPlan(plan -> search());
+    }
+
+    public void dispose() {
+        looks = false;
+        stop.set(true);
+        subscription.unsubscribe();
+    }
+
+    public ReadOnlyObjectProperty<List<OldSeries>> foundProperty() {
+        return found.getReadOnlyProperty();
+    }
+
+    /** Looks for them from now on, or no more. */
+    public void look(boolean on) {
+        if (on == looks) return;
+        looks = on;
+        if (on) search();
+        else stop.set(true);
+    }
+
+    private void search() {
+        if (!looks) return;
+        stop.set(true);
+        AtomicBoolean ended = new AtomicBoolean();
+        stop = ended;
+        Bundle bundle = workspace.bundle();
+        Plan plan = workspace.plan();
+        workspace.jobs().quietly(() -> OldSeries.in(bundle, plan, words, ended::get), all -> {
+            if (!ended.get()) found.set(all);
+        });
+    }
+
+    /** {@return where the numbers stand that the page in view carried before, as the page came} Nothing on a page that was turned or cropped. */
+    public List<Area> onPage() {
+        Plan plan = workspace.plan();
+        if (!(plan.leaf(Math.min(workspace.leaf(), plan.pageCount() - 1)).content() instanceof Content.SourcePage page) || !page.look().isPlain()) return List.of();
+        return found.get().stream().filter(series -> series.numbers().source().equals(page.source()) && series.numbers().handling() != Handling.COVERED).flatMap(series -> series.numbers().places().stream())
+                .filter(place -> place.page() == page.page()).map(OldNumbers.Place::area).toList();
+    }
+
+    /** Goes to the first page that carries one of them. */
+    public void goTo(OldSeries series) {
+        workspace.goTo(series.leaves().getFirst());
+    }
+
+    /** Decides about them. */
+    public void decide(OldSeries series, Handling handling) {
+        if (handling == Handling.AVOIDED) avoid(series);
+        else workspace.edit(bundle -> NumberEdits.decided(bundle, series.numbers().withHandling(handling)));
+    }
+
+    /** Puts the bundle's numbers at the other edge of the pages that carry others at the same one. */
+    private void avoid(OldSeries series) {
+        Plan plan = workspace.plan();
+        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
+        workspace.jobs().start((progress, stopped) -> {
+            Map<PageKey, Spot> spots = new HashMap<>();
+            for (int i = 0; i < series.leaves().size() && !stopped.getAsBoolean(); i++) {
+                progress.accept(new Jobs.State(Words.of("old.avoiding", i + 1, series.leaves().size()), (double) i / series.leaves().size()));
+                away(plan, plan.leaf(series.leaves().get(i)), series, sources, spots);
+            }
+            return spots;
+        }, spots -> {
+            workspace.edit(bundle -> NumberEdits.decided(NumberEdits.moved(bundle, spots, Marking.BUNDLE), series.numbers().withHandling(Handling.AVOIDED)));
+            said.accept(Words.of("old.avoided", spots.size()));
+        }, failure -> said.accept(String.valueOf(failure.getMessage())));
+    }
+
+    private void away(Plan plan, Leaf leaf, OldSeries series, Map<SourceId, Source> sources, Map<PageKey, Spot> spots) {
+        if (!(leaf.content() instanceof Content.SourcePage page) || leaf.key().isEmpty()) return;
+        double height = sources.get(page.source()).about().pages().shape(page.page()).map(shape -> shape.seenHeightPt() * 25.4 / 72).orElse(0.0);
+        boolean foot = series.numbers().places().stream().filter(place -> place.page() == page.page()).anyMatch(place -> place.area().topMm() > height / 2);
+        for (Mark mark : plan.marksOn(leaf)) {
+            if (!mark.series().equals(Mark.BUNDLE_NUMBER)) continue;
+            try {
+                finder.away(plan, leaf, mark, foot, sources).ifPresent(spot -> spots.put(leaf.key().get(), spot));
+            } catch (IOException | RuntimeException | Error unreadable) {
+                LoggerFactory.getLogger(OldDesk.class).info("not moved on {}", leaf.index(), unreadable);
+            }
+        }
+    }
+}

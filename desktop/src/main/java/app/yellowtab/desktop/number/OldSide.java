@@ -1,0 +1,78 @@
+package app.yellowtab.desktop.number;
+
+import app.yellowtab.clash.OldSeries;
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.number.OldNumbers.Handling;
+import app.yellowtab.plan.Plan;
+import java.util.List;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import javafx.util.Subscription;
+
+/** The numbers that pages carried before, each series with what can be done about it. */
+final class OldSide extends VBox {
+    private final OldDesk desk;
+    private final Workspace workspace;
+    private final Label how = Controls.paragraph("", Styles.SMALL);
+    private final VBox all = new VBox(14);
+    private final Subscription subscription;
+
+    OldSide(OldDesk desk, Workspace workspace) {
+        super(10);
+        this.desk = desk;
+        this.workspace = workspace;
+        all.setId("old-numbers");
+        ScrollPane scroll = new ScrollPane(all);
+        scroll.setFitToWidth(true);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(how, scroll);
+        subscription = desk.foundProperty().subscribe(this::show);
+    }
+
+    void dispose() {
+        subscription.unsubscribe();
+    }
+
+    private void show(List<OldSeries> found) {
+        how.setText(Words.of("old.how", found.size()));
+        all.getChildren().clear();
+        for (OldSeries series : found) all.getChildren().add(one(series));
+    }
+
+    private VBox one(OldSeries series) {
+        Plan plan = workspace.plan();
+        String from = plan.leaf(series.leaves().getFirst()).label();
+        String to = plan.leaf(series.leaves().getLast()).label();
+        Hyperlink where = new Hyperlink(Words.of("old.pages", from, to, series.fileName()));
+        where.setWrapText(true);
+        where.setOnAction(event -> desk.goTo(series));
+        Label what = Controls.paragraph(Words.of(series.differing() == 0 ? "old.same" : "old.differ", series.first(), series.last()), series.differing() == 0 ? Styles.SMALL : Styles.NOTICE);
+        ChoiceBox<Handling> handling = new ChoiceBox<>();
+        handling.getItems().setAll(Handling.values());
+        handling.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Handling value) {
+                return value == null ? Words.of("old.undecided") : Words.of("old." + value.name());
+            }
+
+            @Override
+            public Handling fromString(String text) {
+                throw new UnsupportedOperationException("nothing is typed here");
+            }
+        });
+        if (series.isDecided()) handling.setValue(series.numbers().handling());
+        handling.setMaxWidth(Double.MAX_VALUE);
+        handling.setOnAction(event -> {
+            if (handling.getValue() != null) desk.decide(series, handling.getValue());
+        });
+        return new VBox(4, where, what, handling);
+    }
+}

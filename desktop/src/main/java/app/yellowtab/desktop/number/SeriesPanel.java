@@ -1,0 +1,46 @@
+package app.yellowtab.desktop.number;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.number.Series;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What a series of Bates numbers has: where it begins, and giving its numbers for ever. */
+final class SeriesPanel extends VBox {
+    private final TextField first = new TextField();
+    private final Label fixed = Controls.paragraph("", Styles.SMALL);
+    private boolean showing;
+
+    SeriesPanel(NumberDesk desk, Workspace workspace, FileDialogs dialogs) {
+        super(10);
+        first.setId("number-first");
+        first.setPrefColumnCount(14);
+        first.setAccessibleText(Words.of("number.firstNumber"));
+        first.setOnAction(event -> desk.first(first.getText()));
+        first.focusedProperty().addListener((value, before, focused) -> {
+            if (!focused && !showing) desk.first(first.getText());
+        });
+        HBox begin = new HBox(8, new Label(Words.of("number.firstNumber")), first);
+        begin.setAlignment(Pos.CENTER_LEFT);
+        fixed.setId("number-fixed");
+        FlowPane acts = new FlowPane(6, 6, Controls.button("number.issue", desk::issue),
+                Controls.button("number.register", () -> dialogs.saveAs(Words.of("number.register"), workspace.folder().path().resolve(Words.of("number.registerFile") + ".csv")).ifPresent(desk::writeRegister)));
+        getChildren().addAll(begin, fixed, acts);
+    }
+
+    void show(NumberState state) {
+        showing = true;
+        if (!first.isFocused()) first.setText(state.series().map(Series::first).orElse(""));
+        first.setDisable(state.fixed() > 0);
+        fixed.setText(Words.of("number.fixed", state.fixed(), state.count()));
+        showing = false;
+    }
+}

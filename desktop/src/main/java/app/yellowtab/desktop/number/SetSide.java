@@ -1,0 +1,113 @@
+package app.yellowtab.desktop.number;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.Segments;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.mark.Spot;
+import app.yellowtab.model.number.SeriesId;
+import app.yellowtab.plan.Marking;
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+
+/** All numbers and lines as sentences, and what belongs to the one that is chosen. */
+final class SetSide extends VBox {
+    /** What of the chosen one is set. */
+    private enum Part { WHAT, WHERE, LOOK, PAGES }
+
+    private final NumberDesk desk;
+    private final VBox lines = new VBox(4);
+    private final ToggleGroup chosen = new ToggleGroup();
+    private final BundlePanel bundle;
+    private final SeriesPanel series;
+    private final LinePanel line;
+    private final WherePanel where;
+    private final LookPanel look;
+    private final PagesPanel pages;
+    private final Segments<Part> parts;
+    private final StackPane part = new StackPane();
+    private final Button takeOff;
+    private final Label said = Controls.paragraph("", Styles.NOTICE);
+    private final Subscription subscription;
+    private Part shown = Part.WHAT;
+    private SeriesId shownOf = Marking.BUNDLE;
+
+    SetSide(NumberDesk desk, Workspace workspace, FileDialogs dialogs) {
+        super(12);
+        this.desk = desk;
+        this.bundle = new BundlePanel(desk);
+        this.series = new SeriesPanel(desk, workspace, dialogs);
+        this.line = new LinePanel(desk);
+        this.where = new WherePanel(desk);
+        this.look = new LookPanel(desk, workspace);
+        this.pages = new PagesPanel(desk, workspace);
+        said.setId("number-said");
+        takeOff = Controls.button("number.takeOff", desk::takeOff);
+        HBox add = new HBox(8, Controls.button("number.add", desk::add), Controls.button("line.add", desk::addLine), Controls.spring(), takeOff);
+        parts = new Segments<>("number-part", List.of(Part.values()), each -> Words.of("number.part." + each.name()), now -> {
+            shown = now;
+            show(desk.stateProperty().get());
+        });
+        part.getStyleClass().add(Styles.NUMBER_PART);
+        VBox below = new VBox(10, parts, part, said);
+        ScrollPane scroll = new ScrollPane(below);
+        scroll.setFitToWidth(true);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(lines, add, scroll);
+        subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), desk.saidProperty().subscribe(words -> {
+            said.setText(words);
+            Controls.show(said, !words.isEmpty());
+        }));
+    }
+
+    void dispose() {
+        subscription.unsubscribe();
+    }
+
+    /** Puts the chosen marks somewhere. */
+    void put(Spot spot) {
+        where.put(spot);
+    }
+
+    private void show(NumberState state) {
+        lines.getChildren().clear();
+        for (NumberState.Sentence one : state.lines()) {
+            ToggleButton button = new ToggleButton(one.words());
+            button.setMnemonicParsing(false);
+            button.setToggleGroup(chosen);
+            button.setMaxWidth(Double.MAX_VALUE);
+            button.setWrapText(true);
+            button.getStyleClass().add(Styles.SERIES_LINE);
+            button.setSelected(one.id().equals(state.chosen()));
+            button.setOnAction(event -> desk.choose(one.id()));
+            lines.getChildren().add(button);
+        }
+        if (!state.chosen().equals(shownOf)) pages.begin();
+        shownOf = state.chosen();
+        Controls.show(takeOff, !state.isBundle());
+        parts.choose(shown);
+        part.getChildren().setAll(switch (shown) {
+            case WHAT -> state.isBundle() ? bundle : state.series().isPresent() ? series : line;
+            case WHERE -> where;
+            case LOOK -> look;
+            case PAGES -> pages;
+        });
+        bundle.show(state);
+        series.show(state);
+        line.show(state);
+        where.show(state);
+        look.show(state);
+        if (shown == Part.PAGES) pages.show(state);
+    }
+}
