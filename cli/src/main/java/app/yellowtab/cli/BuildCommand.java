@@ -27,10 +27,15 @@ final class BuildCommand implements Callable<Integer> {
     private Path output = Path.of("");
     @Option(names = "--password", paramLabel = "WORD", description = "A password to try on locked files; may be given several times. It is not kept.")
     private List<String> passwords = List.of();
+    @Option(names = "--set", paramLabel = "screen|paper|both", description = "Which set is produced: for the screen, to be printed (with a printing order and spine labels beside it), or both, held against each other; otherwise screen.")
+    private Set set = Set.SCREEN;
     @Mixin
     private ProductionOptions options = new ProductionOptions();
     @Spec
     private CommandSpec spec = CommandSpec.create();
+
+    /** Which set is produced. */
+    private enum Set { SCREEN, PAPER, BOTH }
 
     @Override
     public Integer call() throws IOException {
@@ -39,7 +44,9 @@ final class BuildCommand implements Callable<Integer> {
              BundleFolder place = opened.folder()) {
             place.tryPasswords(passwords);
             Bundle bundle = options.numbered(opened.bundle().withFromSources(options.over(opened.bundle().fromSources())));
-            int code = production.produce(bundle, place, output, options.csv(), new ArrayList<>());
+            int code = set == Set.PAPER ? Production.DONE : production.produce(bundle, place, output, options.csv(), new ArrayList<>());
+            if (set != Set.SCREEN && code != Production.NOTHING_PRODUCED) code = Math.max(code, production.producePaper(bundle, place, output, options.csv()));
+            if (set == Set.BOTH && code != Production.NOTHING_PRODUCED) code = Math.max(code, production.compareSets(output));
             List<RedactedWords.Leak> leaks = RedactedWords.in(bundle, Planner.plan(bundle), new BundleWords(place));
             leaks.forEach(leak -> production.say(leak.finding()));
             return code == Production.DONE && !leaks.isEmpty() ? Production.SOME_LEFT_OUT : code;

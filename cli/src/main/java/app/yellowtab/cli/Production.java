@@ -2,15 +2,23 @@ package app.yellowtab.cli;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
+import app.yellowtab.deliver.PaperFiles;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
 import app.yellowtab.ledger.LedgerCsv;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.picture.PageRenderer;
+import app.yellowtab.picture.PictureFiles;
+import app.yellowtab.plan.Output;
+import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
+import app.yellowtab.prove.SetsProof;
 import app.yellowtab.source.SourceFiles;
+import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Locale;
 import picocli.CommandLine;
@@ -18,7 +26,7 @@ import picocli.CommandLine;
 /** One production from the command line: findings to standard error, the summary to standard output. */
 final class Production implements AutoCloseable {
     static final int DONE = 0;
-    private static final int NOTHING_PRODUCED = 1;
+    static final int NOTHING_PRODUCED = 1;
     static final int SOME_LEFT_OUT = 3;
 
     private final Console console;
@@ -43,8 +51,31 @@ final class Production implements AutoCloseable {
     /** Produces the bundle and says what came of it; {@return the exit code} */
     int produce(Bundle bundle, SourceFiles sources, Path output, boolean csv, List<Finding> findings) throws FindingException {
         findings.forEach(this::say);
-        Outcome outcome = Assembler.standard().assemble(Planner.plan(bundle), sources, output,
-                (done, total) -> console.show("Writing page " + done + " of " + total), this::isStopped);
+        Plan plan = Planner.plan(bundle, LocalDateTime.now());
+        return produce(plan, Output.screen(plan), sources, output, csv, findings);
+    }
+
+    /** Produces the set to be printed, with all that goes with it; {@return the exit code} */
+    int producePaper(Bundle bundle, SourceFiles sources, Path screen, boolean csv) throws FindingException {
+        PaperFiles files = PaperFiles.beside(screen);
+        Plan plan = Planner.paper(bundle, LocalDateTime.now());
+        int code = produce(plan, Output.paper(plan), sources, files.file(), csv, List.of());
+        if (code == NOTHING_PRODUCED) return code;
+        try (PageRenderer renderer = new PageRenderer(sources, PictureFiles.NONE)) {
+            files.writeOthers(bundle, plan, renderer, (done, total) -> console.show("Looking for colour: page " + done + " of " + total), this::isStopped);
+        }
+        return code;
+    }
+
+    /** Holds both sets against each other; {@return the exit code} */
+    int compareSets(Path screen) throws IOException {
+        List<Finding> differing = SetsProof.prove(screen, PaperFiles.beside(screen).file());
+        differing.forEach(this::say);
+        return differing.isEmpty() ? DONE : NOTHING_PRODUCED;
+    }
+
+    private int produce(Plan plan, Output set, SourceFiles sources, Path output, boolean csv, List<Finding> findings) throws FindingException {
+        Outcome outcome = Assembler.standard().assemble(plan, set, sources, output, (done, total) -> console.show("Writing page " + done + " of " + total), this::isStopped);
         return switch (outcome) {
             case Outcome.Stopped s -> {
                 console.say("Stopped. Nothing was written.");

@@ -72,6 +72,7 @@ final class LedgerParts {
             case Content.SectionTitle s -> "section";
             case Content.Blank b -> "blank";
             case Content.Divider d -> "divider";
+            case Content.TabSheet t -> "tab_sheet";
             case Content.Slip s -> "slip";
             case Content.FrontSheet f -> "front_sheet";
             case Content.FileSheet f -> "file_sheet";

@@ -68,7 +68,7 @@ public record Template(String called, String about, Layout layout, FromSources f
      */
     public static Template of(Bundle bundle, String called, boolean withDocuments) {
         NumberPreset numbers = NumberPreset.of(bundle);
-        return new Template(called, "", bundle.layout(), bundle.fromSources(), numbers.number(), numbers.series(), numbers.lines(), entries(bundle.contents(), withDocuments), parts(bundle.contents(), withDocuments));
+        return new Template(called, "", bundle.layout().withPaper(bundle.layout().paper().withSingleSided(List.of())), bundle.fromSources(), numbers.number(), numbers.series(), numbers.lines(), entries(bundle.contents(), withDocuments), parts(bundle.contents(), withDocuments));
     }
 
     private static List<Entry> entries(Contents contents, boolean withDocuments) {

@@ -106,7 +106,7 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      * @param position     its place in the file, counted from 1
      * @param number       what is printed on it and called out; empty for one that is not counted
      * @param label        its page label
-     * @param kind         "cover", "index", "section", "blank", "divider", "page", "slip", "front_sheet" or "file_sheet"
+     * @param kind         "cover", "index", "section", "blank", "divider", "page", "slip", "front_sheet", "file_sheet" or "tab_sheet"
      * @param contentPrint of its contents and what they need, without annotations and marks; empty in ledgers of format 1
      * @param pagePrint    of all that it holds and reaches
      * @param look         what was done to its page

@@ -120,6 +120,7 @@ public final class PageRenderer implements Closeable {
             case Content.SectionTitle s -> "";
             case Content.Blank b -> "";
             case Content.Divider d -> "";
+            case Content.TabSheet t -> "";
             case Content.Slip s -> "";
             case Content.FrontSheet f -> "";
             case Content.FileSheet f -> "";

@@ -20,6 +20,9 @@ public sealed interface Content {
     /** A page that names the document after it; {@code tab} is 0 where the index does not list the document. */
     record Divider(EntryId next, int tab, String title) implements Content {}
 
+    /** A tab sheet of the set to be printed; {@code note} is for the person at the printer, and may be empty. */
+    record TabSheet(EntryId entry, String label, String title, String note) implements Content {}
+
     /** A blank page of a document, or before it. */
     record Blank(EntryId document, BlankLook look) implements Content {}
 

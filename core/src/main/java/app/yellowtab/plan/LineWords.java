@@ -92,14 +92,27 @@ final class LineWords {
         };
     }
 
-    private static String value(LineField of, PlannedDocument document, Leaf leaf) {
+    private String value(LineField of, PlannedDocument document, Leaf leaf) {
         return switch (of) {
             case TAB -> document.tab() == 0 ? "" : String.valueOf(document.tab());
             case DOCUMENT -> document.title();
             case DOCUMENT_DATE -> document.document().date().shown();
-            case DOCUMENT_PAGE -> leaf.index() < document.span().first() ? "" : String.valueOf(leaf.index() - document.span().first() + 1);
-            default -> leaf.index() < document.span().first() ? "" : String.valueOf(document.span().count());
+            case DOCUMENT_PAGE -> leaf.index() < document.span().first() || leaf.number().isEmpty() ? "" : String.valueOf(leaf.number().get().value() - first(document) + 1);
+            default -> leaf.index() < document.span().first() || leaf.number().isEmpty() ? "" : String.valueOf(last(document) - first(document) + 1);
         };
+    }
+
+    /** {@return the value of the first number that a document bears; what is not counted is no page of it} */
+    private int first(PlannedDocument document) {
+        int at = document.span().first();
+        while (leaves.get(at).number().isEmpty()) at++;
+        return leaves.get(at).number().get().value();
+    }
+
+    private int last(PlannedDocument document) {
+        int at = document.span().last();
+        while (leaves.get(at).number().isEmpty()) at--;
+        return leaves.get(at).number().get().value();
     }
 
     private Optional<PlannedDocument> document(Leaf leaf) {

@@ -4,6 +4,7 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Contents;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.PaperSet;
 import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
 import app.yellowtab.model.number.Numbering;
@@ -57,7 +58,16 @@ public final class Planner {
      * @throws IllegalArgumentException if a document takes pages from a source that the bundle does not hold
      */
     public static Plan plan(Bundle bundle, LocalDateTime produced) {
-        return new Planning(bundle, produced, Map.of(), null).plan();
+        return new Planning(bundle, produced, Map.of(), null, PaperSet.STANDARD).plan();
+    }
+
+    /**
+     * {@return the same with the leaves that only the set to be printed has} What is counted stands in it with the same numbers.
+     *
+     * @throws IllegalArgumentException if a document takes pages from a source that the bundle does not hold
+     */
+    public static Plan paper(Bundle bundle, LocalDateTime produced) {
+        return new Planning(bundle, produced, Map.of(), null, bundle.layout().paper()).plan();
     }
 
     /**
@@ -70,7 +80,7 @@ public final class Planner {
         for (List<IndexRow> sheet : before.indexSheets()) {
             for (IndexRow row : sheet) if (row.entry() instanceof PlannedDocument planned) set.put(planned.document(), row);
         }
-        return new Planning(bundle, LocalDateTime.now(), set, before).plan();
+        return new Planning(bundle, LocalDateTime.now(), set, before, PaperSet.STANDARD).plan();
     }
 
     /** {@return the letter of the n-th section, counted from 0: A to Z, then AA, AB and so on} */
@@ -108,9 +118,10 @@ public final class Planner {
         /** What front sheets name, found once. */
         private final Map<EntryId, Document> documents = new HashMap<>();
         private final NumberCounter counter;
+        private final PaperLeaves paper;
         private int tabs;
 
-        Planning(Bundle bundle, LocalDateTime produced, Map<Document, IndexRow> set, @Nullable Plan before) {
+        Planning(Bundle bundle, LocalDateTime produced, Map<Document, IndexRow> set, @Nullable Plan before, PaperSet paperSet) {
             if (before != null) {
                 leavesBefore = before.leaves();
                 for (PlannedEntry entry : before.entries()) if (entry instanceof PlannedDocument planned) plannedBefore.put(planned.document(), planned);
@@ -124,6 +135,7 @@ public final class Planner {
             this.headingLines = IndexSetter.headingLines(bundle.heading());
             this.setter = new IndexSetter(headingLines.size());
             this.leaves = new ArrayList<>((int) Math.min(ROOM, sources.values().stream().mapToLong(Source::pageCount).sum()));
+            this.paper = new PaperLeaves(paperSet, leaves);
         }
 
         Plan plan() {
@@ -206,6 +218,7 @@ public final class Planner {
             int slot = entries.size();
             entries.add(null);
             if (depth == 0) counter.begin(label);
+            paper.before(section, label);
             int first = next();
             bookmarks.add(new PlannedBookmark(depth + 1, label + ". " + section.title(), first));
             add(new Content.SectionTitle(section.id(), label, section.title()));
@@ -219,6 +232,7 @@ public final class Planner {
                 entries.add(new PlannedDocument(document, tab, depth, new PlannedEntry.Span(next() - 1, next() - 2, "", "")));
                 return;
             }
+            paper.before(document, tab);
             Separators separators = bundle.layout().separators();
             if (separators == Separators.BLANK && !first) add(new Content.Blank(document.id(), BlankLook.PLAIN));
             if (separators == Separators.TITLED) add(new Content.Divider(document.id(), tab, document.title()));
@@ -233,7 +247,7 @@ public final class Planner {
                 switch (runs.get(i)) {
                     case SourcePages pages -> {
                         // What leads to a sheet leads to the first of its halves.
-                        if (i == 0 || !pages.isOtherHalfOf(runs.get(i - 1))) mark(pages, known ? at : next(), depth + 1);
+                        if (i == 0 || !pages.isOtherHalfOf(runs.get(i - 1))) mark(pages, known ? at : next(), depth + 1, paper.hasSingleSided(document) ? 2 : 1);
                         if (!known) place(document, pages);
                         at += pages.pageCount();
                     }
@@ -249,22 +263,26 @@ public final class Planner {
             entries.add(same ? before : new PlannedDocument(document, tab, depth, span(firstLeaf)));
         }
 
-        /** Adds the bookmarks that a source has of its own, where its pages begin at a leaf. */
-        private void mark(SourcePages run, int leaf, int level) {
+        /**
+         * Adds the bookmarks that a source has of its own, where its pages begin at a leaf.
+         *
+         * @param step from one page to the next: 2 where the back of each is empty
+         */
+        private void mark(SourcePages run, int leaf, int level, int step) {
             Source source = sources.get(run.source());
             if (source == null) throw new IllegalArgumentException("no such source in the bundle: " + run.source().value());
-            int offset = leaf - run.first();
             int previous = level;
             for (SourceBookmark own : source.bookmarks()) {
                 if (own.page() < run.first() || own.page() > run.last() || own.level() > bundle.fromSources().bookmarkLevels()) continue;
                 previous = Math.min(level + own.level(), previous + 1);
-                bookmarks.add(new PlannedBookmark(previous, own.title(), new Target(own.page() + offset, view(own, source, run.look())), own.look()));
+                bookmarks.add(new PlannedBookmark(previous, own.title(), new Target(leaf + (own.page() - run.first()) * step, view(own, source, run.look())), own.look()));
             }
         }
 
         private void place(Document document, SourcePages run) {
             for (int n = 1; n <= run.pageCount(); n++) {
                 add(Optional.of(run.key(n)), new Content.SourcePage(document.id(), run.source(), run.first() + n - 1, run.look()));
+                paper.after(document);
             }
         }
 

@@ -46,6 +46,7 @@ record Reach(Optional<BitSet> leaves) {
             case Content.IndexSheet i -> Optional.of(PageKind.INDEX);
             case Content.SectionTitle s -> Optional.of(PageKind.TITLES);
             case Content.Divider d -> Optional.of(PageKind.TITLES);
+            case Content.TabSheet t -> Optional.of(PageKind.TITLES);
             case Content.FrontSheet f -> Optional.of(PageKind.TITLES);
             case Content.Blank b -> Optional.of(PageKind.BLANKS);
             case Content.Slip s -> Optional.of(PageKind.PLACEHOLDERS);
@@ -61,6 +62,7 @@ record Reach(Optional<BitSet> leaves) {
             case Content.IndexSheet i -> Optional.empty();
             case Content.SectionTitle s -> Optional.of(s.section());
             case Content.Divider d -> Optional.of(d.next());
+            case Content.TabSheet t -> Optional.of(t.entry());
             case Content.Blank b -> Optional.of(b.document());
             case Content.Slip s -> Optional.of(s.document());
             case Content.FrontSheet f -> Optional.of(f.document());

@@ -55,6 +55,7 @@ public final class SheetSetter {
                 case Content.IndexSheet i -> new IndexSheetSetter(plan).draw(i.sheet(), canvas);
                 case Content.SectionTitle s -> title(canvas, s.label(), s.title());
                 case Content.Divider d -> title(canvas, d.tab() == 0 ? "" : String.valueOf(d.tab()), d.title());
+                case Content.TabSheet t -> tab(canvas, t);
                 case Content.Blank b -> blank(canvas, b.look());
                 case Content.Slip s -> slip(canvas, s.lines());
                 case Content.FrontSheet f -> frontSheet(canvas, f);
@@ -110,6 +111,22 @@ public final class SheetSetter {
             if (part.text().isEmpty()) canvas.rule(MIDDLE - MEASURE / 2, MIDDLE + MEASURE / 2, part.y(), 0.7f);
             else if (part.right()) canvas.right(part.text(), part.face(), part.sizePt(), MIDDLE + MEASURE / 2, part.y());
             else canvas.centre(part.text(), part.face(), part.sizePt(), MIDDLE, part.y());
+        }
+    }
+
+    /** What the tab says stands where the tab is, at the right; what is meant for the person at the printer, small at the foot. */
+    private static void tab(Canvas canvas, Content.TabSheet tab) throws IOException {
+        float right = Units.A4_WIDTH_PT - Units.mm(12);
+        canvas.right(tab.label(), Typeface.SERIF_BOLD, 44, right, Units.A4_HEIGHT_PT * 0.8f);
+        float y = Units.A4_HEIGHT_PT * 0.8f - 40;
+        for (String line : Typeface.SERIF.wrap(tab.title(), 16, MEASURE)) {
+            canvas.right(line, Typeface.SERIF, 16, right, y);
+            y -= 21;
+        }
+        float foot = BOTTOM;
+        for (String line : Typeface.SERIF_ITALIC.wrap(tab.note(), 11, MEASURE).reversed()) {
+            canvas.left(line, Typeface.SERIF_ITALIC, 11, Units.mm(22), foot);
+            foot += 15;
         }
     }
 

@@ -160,7 +160,7 @@ public final class Stamper {
     }
 
     /** {@return how many pages a file has; empty, with the reason among the findings, where it cannot be stamped} */
-    private static Optional<Integer> pageCount(Path file, List<String> passwords, List<Finding> findings) {
+    static Optional<Integer> pageCount(Path file, List<String> passwords, List<Finding> findings) {
         try {
             if (!Files.isReadable(file)) {
                 findings.add(Finding.of(Code.NOT_READABLE, file));
@@ -192,7 +192,7 @@ public final class Stamper {
         }
     }
 
-    private static PDDocument open(Path file, List<String> passwords) throws IOException {
+    static PDDocument open(Path file, List<String> passwords) throws IOException {
         InvalidPasswordException locked = null;
         List<String> all = new ArrayList<>(List.of(""));
         all.addAll(passwords);

@@ -3,6 +3,7 @@ package app.yellowtab.store;
 import app.yellowtab.facts.About;
 import app.yellowtab.model.Agreement;
 import app.yellowtab.model.FromSources;
+import app.yellowtab.model.PaperSet;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.RecognitionChoice;
 import app.yellowtab.model.number.Numbering;
@@ -43,7 +44,7 @@ final class OlderFormats {
             fill(pages, "shapes", BundleJson.MAPPER.createArrayNode());
             if (!pages.has("beginnings")) pages.put("beginnings", 0);
         }
-        if (root.get("layout") instanceof ObjectNode layout && !layout.has("agreement")) layout.put("agreement", false);
+        layout(root);
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));
         fill(root, "numbering", BundleJson.MAPPER.valueToTree(Numbering.NONE));
@@ -55,6 +56,13 @@ final class OlderFormats {
             for (JsonNode run : batch.path("runs")) if (run instanceof ObjectNode object) fill(object, "look", BundleJson.plainLook());
             for (JsonNode name : batch.path("names")) if (name instanceof ObjectNode object) fill(object, "date", BundleJson.MAPPER.nullNode());
         }
+    }
+
+    /** Fills in what is left unsaid of the pages that a bundle or a template has beside those of its documents. */
+    static void layout(ObjectNode root) {
+        if (!(root.get("layout") instanceof ObjectNode layout)) return;
+        if (!layout.has("agreement")) layout.put("agreement", false);
+        fill(layout, "paper", BundleJson.MAPPER.valueToTree(PaperSet.STANDARD));
     }
 
     private static void bundle(ObjectNode root) {

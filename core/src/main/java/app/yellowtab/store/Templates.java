@@ -108,6 +108,7 @@ public final class Templates {
         if (node.path("bundleTemplate").asInt(0) != FORMAT) throw new IllegalArgumentException("it is of a version that this program does not know");
         // Templates of the first days said nothing of numbers.
         if (!node.has("series")) node.putArray("series");
+        OlderFormats.layout(node);
         if (!node.has("lines")) node.putArray("lines");
         OlderFormats.fill(node, "number", BundleJson.MAPPER.valueToTree(BundleNumber.STANDARD));
         OlderNumbers.series(node.path("series"));

@@ -230,7 +230,7 @@ class AgreedIndexTests {
     void theIndexPrintsHowEntriesStandIfWanted() {
         Bundle said = Edits.changeDocument(start, id("Note"), document -> document.withAgreement(new Agreement(Standing.DISPUTED, "never seen")));
         Plan plain = Planner.plan(said);
-        Plan printed = Planner.plan(said.withLayout(new Layout(true, Separators.NONE, true)), plain);
+        Plan printed = Planner.plan(said.withLayout(new Layout(true, Separators.NONE).withAgreement(true)), plain);
         assertThat(plain.indexSheets().getFirst().getLast().descriptionLines()).isEmpty();
         assertThat(printed.indexSheets().getFirst().getLast().descriptionLines()).containsExactly("Disputed: never seen");
     }

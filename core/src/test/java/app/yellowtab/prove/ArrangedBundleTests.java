@@ -58,7 +58,7 @@ class ArrangedBundleTests {
             now = Entries.withFrontSheet(now, id(now, "Photographs"), "OF1");
             now = Entries.copy(now, ids("annex"), new Place(Optional.empty(), Integer.MAX_VALUE)).bundle();
             now = Edits.changeDocument(now, new EntryId("annex"), document -> document.withAgreement(new Agreement(Agreement.Standing.DISPUTED, "never seen")));
-            Assembler.standard().assemble(Planner.plan(now.withLayout(new Layout(false, Separators.NONE, true))), place, target, Progress.NONE, () -> false);
+            Assembler.standard().assemble(Planner.plan(now.withLayout(new Layout(false, Separators.NONE).withAgreement(true))), place, target, Progress.NONE, () -> false);
         }
         List<String> pages = Pdfs.pages(target);
         assertThat(pages).hasSize(11);

@@ -62,7 +62,7 @@ class EnclosedFilesTests {
         place = new InPlace(List.of());
         Bundle all = Folder.bundle(place, matter);
         List<String> tray = all.tray().stream().map(InTray::id).toList();
-        bundle = Enclosing.enclose(Edits.putInIndex(all, tray, new Place(Optional.empty(), 1)), id(all, "Sums"), false).withLayout(new Layout(false, Separators.NONE, false));
+        bundle = Enclosing.enclose(Edits.putInIndex(all, tray, new Place(Optional.empty(), 1)), id(all, "Sums"), false).withLayout(new Layout(false, Separators.NONE));
     }
 
     @AfterEach

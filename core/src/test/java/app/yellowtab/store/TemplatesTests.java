@@ -39,7 +39,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class TemplatesTests {
     private final Bundle bundle = Edits.insertDocuments(bundle(document("x", 2), section("Letters", document("a", 3), section("Old"))), List.of(Placeholders.placeholder("Index of letters", 4)),
-            new Place(Optional.of(new EntryId("Letters")), 1)).withLayout(new Layout(false, Separators.TITLED, true));
+            new Place(Optional.of(new EntryId("Letters")), 1)).withLayout(new Layout(false, Separators.TITLED).withAgreement(true));
     @TempDir
     private Path folder;
 

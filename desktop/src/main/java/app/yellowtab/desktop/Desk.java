@@ -1,5 +1,7 @@
 package app.yellowtab.desktop;
 
+import app.yellowtab.desktop.loose.LooseView;
+import app.yellowtab.desktop.number.PresetStore;
 import app.yellowtab.desktop.start.StartView;
 import app.yellowtab.desktop.start.WaitingView;
 import app.yellowtab.desktop.work.Autosave;
@@ -19,6 +21,7 @@ import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.KeptReference;
 import app.yellowtab.store.KeptRules;
+import app.yellowtab.store.NumberPresets;
 import app.yellowtab.store.Recents;
 import app.yellowtab.store.RememberedPasswords;
 import app.yellowtab.store.Templates;
@@ -136,7 +139,23 @@ final class Desk implements StartView.Actions {
     @Override
     public void create(Path folder, String title, Optional<Template> template) {
         Bundle bundle = template.map(its -> its.begun(title)).orElseGet(() -> Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(title)));
-        load(folder, () -> new BundleFolder.Opened(BundleFolder.create(folder, bundle), bundle), workspace -> { });
+        load(folder, () -> {
+            // A template says itself how pages are numbered.
+            Bundle begun = template.isPresent() ? bundle : new NumberPresets(userFolder).ofNewBundles().on(bundle);
+            return new BundleFolder.Opened(BundleFolder.create(folder, begun), begun);
+        }, workspace -> { });
+    }
+
+    /** Shows loose files, to be numbered; the open bundle stays as it is. */
+    @Override
+    public void openLoose() {
+        LooseView[] view = new LooseView[1];
+        view[0] = new LooseView(jobs, new PresetStore(new NumberPresets(userFolder)), dialogs, userFolder, () -> {
+            view[0].dispose();
+            if (open == null) showStart("");
+            else setRoot(open.shell, Words.of("app.titled", nameOf(open.workspace)));
+        });
+        setRoot(view[0], Words.of("loose.title"));
     }
 
     /** Opens a bundle folder; says on the start screen why, if it cannot be opened. */
@@ -193,7 +212,7 @@ final class Desk implements StartView.Actions {
     }
 
     private void show(Workspace workspace, Autosave autosave, ExecutorService saving) {
-        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder), new KeptReference(userFolder), templates, dialogs, opener, engines);
+        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder), new NumberPresets(userFolder), new KeptReference(userFolder), templates, dialogs, opener, engines);
         open = new OpenBundle(workspace, shell, autosave, saving);
         setRoot(shell, Words.of("app.titled", nameOf(workspace)));
         shell.begin();

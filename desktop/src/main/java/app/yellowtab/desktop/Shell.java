@@ -5,6 +5,7 @@ import app.yellowtab.desktop.arrange.ArrangeStage;
 import app.yellowtab.desktop.cut.CutStage;
 import app.yellowtab.desktop.gather.GatherStage;
 import app.yellowtab.desktop.number.NumberStage;
+import app.yellowtab.desktop.number.PresetStore;
 import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.produce.ProduceStage;
@@ -23,6 +24,7 @@ import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.store.KeptReference;
 import app.yellowtab.store.KeptRules;
+import app.yellowtab.store.NumberPresets;
 import app.yellowtab.store.RememberedPasswords;
 import app.yellowtab.store.Templates;
 import java.util.List;
@@ -60,7 +62,7 @@ final class Shell extends StackPane {
     private final Recognising recognising;
     private final Subscription subscription;
 
-    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, KeptReference reference, Templates templates, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
+    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, NumberPresets presets, KeptReference reference, Templates templates, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
         this.workspace = workspace;
         this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater);
         FrameWish framing = new FrameWish();
@@ -69,8 +71,8 @@ final class Shell extends StackPane {
         this.gather = new GatherStage(workspace, intakes, recognising, dialogs, pictures);
         this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
         this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates), framing);
-        this.produce = new ProduceStage(workspace, dialogs, opener);
-        this.number = new NumberStage(workspace, pictures, dialogs);
+        this.produce = new ProduceStage(workspace, pictures.renderer(), dialogs, opener);
+        this.number = new NumberStage(workspace, pictures, dialogs, new PresetStore(presets), desk::openLoose);
         this.reader = new Reader(workspace, pictures, reference, dialogs, framing);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, help::toggle);

@@ -8,6 +8,7 @@ import app.yellowtab.desktop.pages.LightTable;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.KeptMenu;
 import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Styles;
@@ -91,7 +92,7 @@ public final class CutStage extends HBox {
         Controls.show(several, false);
         several.setMinHeight(USE_PREF_SIZE);
         // All of it moves together: many proposals do not leave the rules without room.
-        VBox column = new VBox(10, proposals, Controls.label(Words.of("cut.rules"), Styles.TITLE), new RulesMenu(workspace, desk, kept, dialogs), several, new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names));
+        VBox column = new VBox(10, proposals, Controls.label(Words.of("cut.rules"), Styles.TITLE), new KeptMenu<>(workspace.jobs(), dialogs, workspace.folder().path(), "cut.kept", new RulesStore(kept), () -> desk.shownProperty().get().map(shown -> shown.batch().rules()), desk::useRules), several, new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names));
         column.setPadding(new Insets(0, BAR_PX, 0, 0));
         side = new VBox(scrolled(column));
         side.getStyleClass().add(Styles.CUT_RULES);

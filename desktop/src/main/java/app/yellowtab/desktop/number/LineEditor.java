@@ -17,6 +17,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.CustomMenuItem;
+import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -29,7 +30,7 @@ import javafx.scene.text.Text;
  * A line at head or foot as it is typed: its fields stand in it as small blocks, which are dragged, or moved with Alt and the arrows, and
  * deleted whole. For the JavaFX thread.
  */
-final class LineEditor extends FlowPane {
+public final class LineEditor extends FlowPane {
     private static final List<String> FORMS = List.of(LinePart.Field.STANDARD_FORM, "d MMM yyyy", "dd/MM/yyyy", "yyyy-MM-dd", "EEEE d MMMM yyyy", "d MMMM yyyy, HH:mm", "HH:mm");
     private static final double NARROWEST = 14;
     private static final double LEAST_DRAG = 4;
@@ -41,7 +42,7 @@ final class LineEditor extends FlowPane {
     private int letter;
 
     /** @param changed takes the parts whenever they are others */
-    LineEditor(Consumer<List<LinePart>> changed) {
+    public LineEditor(Consumer<List<LinePart>> changed) {
         super(2, 4);
         this.changed = changed;
         setId("line-editor");
@@ -52,7 +53,7 @@ final class LineEditor extends FlowPane {
     }
 
     /** Shows parts; what has the keyboard keeps it. */
-    void show(List<LinePart> now) {
+    public void show(List<LinePart> now) {
         if (now.equals(parts) && !getChildren().isEmpty()) return;
         parts = List.copyOf(now);
         place = parts.size();
@@ -60,8 +61,21 @@ final class LineEditor extends FlowPane {
         build();
     }
 
-    /** Puts a field in where words were typed last. */
-    void put(LineField field) {
+    /** {@return a menu that puts fields in where words were typed last} */
+    public MenuButton menu(String id, List<LineField> fields) {
+        MenuButton menu = new MenuButton(Words.of("line.put"));
+        menu.setId(id);
+        for (LineField field : fields) {
+            MenuItem item = new MenuItem(NumberWords.field(field));
+            item.setId(id + "-" + field.name());
+            item.setMnemonicParsing(false);
+            item.setOnAction(event -> put(field));
+            menu.getItems().add(item);
+        }
+        return menu;
+    }
+
+    private void put(LineField field) {
         LinePart part = LinePart.Field.of(field);
         boolean within = place < parts.size() && letter > 0 && parts.get(place) instanceof LinePart.Typed;
         int node = place + (within ? 1 : 0);

@@ -6,8 +6,6 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.model.number.LineField;
 import app.yellowtab.model.number.RunningLine;
 import java.util.List;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.layout.VBox;
 
 /** What a line at head or foot says. */
@@ -17,16 +15,7 @@ final class LinePanel extends VBox {
     LinePanel(NumberDesk desk) {
         super(10);
         editor = new LineEditor(desk::parts);
-        MenuButton put = new MenuButton(Words.of("line.put"));
-        put.setId("line-put");
-        for (LineField field : LineField.values()) {
-            MenuItem item = new MenuItem(NumberWords.field(field));
-            item.setId("line-put-" + field.name());
-            item.setMnemonicParsing(false);
-            item.setOnAction(event -> editor.put(field));
-            put.getItems().add(item);
-        }
-        getChildren().addAll(editor, put, Controls.paragraph(Words.of("line.how"), Styles.SMALL));
+        getChildren().addAll(editor, editor.menu("line-put", List.of(LineField.values())), Controls.paragraph(Words.of("line.how"), Styles.SMALL));
     }
 
     void show(NumberState state) {

@@ -4,6 +4,7 @@ import app.yellowtab.agree.NumberRegister;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberEdits;
+import app.yellowtab.edit.number.NumberPreset;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.mark.MarkLook;
 import app.yellowtab.mark.Spot;
@@ -29,6 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -187,10 +189,22 @@ public final class NumberDesk {
         String prefix = bundle.heading().parties().stream().findFirst().map(Party::name).map(NumberDesk::initials).orElse("A");
         String first = prefix + "-000001";
         for (int n = 2; isTaken(bundle, first); n++) first = prefix + n + "-000001";
-        Series series = new Series(SeriesId.fresh(), first, new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES));
+        Series series = new Series(SeriesId.fresh(), first, new MarkSetting(free(bundle), MarkLook.SERIES));
         chosen = series.id();
         said.set("");
         workspace.edit(now -> NumberEdits.with(now, series));
+    }
+
+    /** {@return a corner or edge at which nothing stands yet} */
+    private static Spot free(Bundle bundle) {
+        List<Spot> taken = Stream.of(Stream.of(bundle.numbering().bundle().setting()), bundle.numbering().series().stream().map(Series::setting), bundle.numbering().lines().stream().map(RunningLine::setting))
+                .flatMap(settings -> settings).map(MarkSetting::spot).toList();
+        for (Spot.Row row : List.of(Spot.Row.FOOT, Spot.Row.HEAD)) {
+            for (Spot.Column column : Spot.Column.values()) {
+                if (taken.stream().noneMatch(spot -> spot.row() == row && spot.column() == column)) return new Spot(row, column, Spot.OPPOSITE.across(), Spot.OPPOSITE.down());
+            }
+        }
+        return Spot.OPPOSITE;
     }
 
     private static boolean isTaken(Bundle bundle, String first) {
@@ -222,6 +236,13 @@ public final class NumberDesk {
         boolean missing = parts.stream().anyMatch(part -> part instanceof LinePart.Typed typed && !line.get().setting().look().hasLettersOf(typed.words()));
         workspace.edit(bundle -> NumberEdits.with(bundle, line.get().withParts(parts)));
         if (missing) said.set(Words.of("line.noLetters"));
+    }
+
+    /** Sets numbers and lines as they were kept. */
+    public void use(NumberPreset preset) {
+        chosen = Marking.BUNDLE;
+        said.set("");
+        workspace.edit(preset::on);
     }
 
     /** Takes the chosen series or line off again. */

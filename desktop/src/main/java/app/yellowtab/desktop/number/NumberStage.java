@@ -53,7 +53,8 @@ public final class NumberStage extends HBox {
     private final Subscription subscription;
     private PagePictures.Request request = PagePictures.Request.DONE;
 
-    public NumberStage(Workspace workspace, PagePictures pictures, FileDialogs dialogs) {
+    /** @param loose shows loose files */
+    public NumberStage(Workspace workspace, PagePictures pictures, FileDialogs dialogs, PresetStore presets, Runnable loose) {
         super(20);
         this.workspace = workspace;
         this.pictures = pictures;
@@ -63,7 +64,7 @@ public final class NumberStage extends HBox {
         this.clashes = new ClashDesk(workspace, finder);
         this.old = new OldDesk(workspace, words, finder, desk::say);
         this.steps = new PageSteps(workspace, desk::say);
-        this.set = new SetSide(desk, workspace, dialogs);
+        this.set = new SetSide(desk, workspace, dialogs, presets, loose);
         this.clashSide = new ClashSide(clashes, workspace);
         this.oldSide = new OldSide(old, workspace);
         getStyleClass().add(Styles.NUMBER);

@@ -2,14 +2,17 @@ package app.yellowtab.desktop.number;
 
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.work.KeptMenu;
 import app.yellowtab.desktop.work.Segments;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.number.NumberPreset;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.plan.Marking;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -17,6 +20,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
@@ -43,7 +47,7 @@ final class SetSide extends VBox {
     private Part shown = Part.WHAT;
     private SeriesId shownOf = Marking.BUNDLE;
 
-    SetSide(NumberDesk desk, Workspace workspace, FileDialogs dialogs) {
+    SetSide(NumberDesk desk, Workspace workspace, FileDialogs dialogs, PresetStore presets, Runnable loose) {
         super(12);
         this.desk = desk;
         this.bundle = new BundlePanel(desk);
@@ -64,7 +68,9 @@ final class SetSide extends VBox {
         ScrollPane scroll = new ScrollPane(below);
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(lines, add, scroll);
+        Region foot = Controls.spring();
+        KeptMenu<NumberPreset> kept = new KeptMenu<>(workspace.jobs(), dialogs, workspace.folder().path(), "number.kept", presets, () -> Optional.of(NumberPreset.of(workspace.bundle())), desk::use);
+        getChildren().addAll(lines, add, scroll, new HBox(8, kept, foot, Controls.button("number.loose", loose)));
         subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), desk.saidProperty().subscribe(words -> {
             said.setText(words);
             Controls.show(said, !words.isEmpty());

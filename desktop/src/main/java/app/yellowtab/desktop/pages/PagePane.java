@@ -96,9 +96,16 @@ public final class PagePane extends Region {
 
     /** Shows a page. */
     public void show(PagePictures.Result.Picture page, List<Mark> itsMarks) {
-        clear();
         shown = page;
         picture.setImage(page.image());
+        remark(itsMarks);
+    }
+
+    /** Sets other marks on the page that is shown; nothing where none is. */
+    public void remark(List<Mark> itsMarks) {
+        PagePictures.Result.Picture page = shown;
+        if (page == null) return;
+        forgetMarks();
         for (Placed placed : Placing.of(itsMarks, page.widthPt(), page.heightPt())) {
             ShownMark mark = new ShownMark(placed);
             marks.add(mark);
@@ -112,6 +119,10 @@ public final class PagePane extends Region {
     public void clear() {
         shown = null;
         picture.setImage(null);
+        forgetMarks();
+    }
+
+    private void forgetMarks() {
         for (ShownMark mark : marks) getChildren().removeAll(mark.nodes());
         marks.clear();
     }

@@ -41,7 +41,12 @@ public final class PagePictures implements AutoCloseable {
          * @param widthPt  how wide it is on paper, in points
          * @param missing  how many pictures on it could not be drawn
          */
-        record Picture(Image image, float widthPt, float heightPt, int missing) implements Result {}
+        record Picture(Image image, float widthPt, float heightPt, int missing) implements Result {
+            /** {@return the picture of a page that was drawn} */
+            public static Picture of(DrawnPage drawn) {
+                return new Picture(PagePictures.image(drawn.image()), drawn.widthPt(), drawn.heightPt(), drawn.picturesMissing());
+            }
+        }
 
         /** @param message what can be told to the user; may be empty */
         record Failed(String message) implements Result {}
@@ -181,7 +186,7 @@ public final class PagePictures implements AutoCloseable {
     private Result result(PageRenderer.Order order) {
         try {
             DrawnPage drawn = renderer.draw(order);
-            return new Result.Picture(image(drawn.image()), drawn.widthPt(), drawn.heightPt(), drawn.picturesMissing());
+            return Result.Picture.of(drawn);
         } catch (Exception | Error e) {
             LoggerFactory.getLogger(PagePictures.class).warn("not drawn: {}", order.key(), e);
             return new Result.Failed(e instanceof IOException && e.getMessage() != null ? e.getMessage() : "");

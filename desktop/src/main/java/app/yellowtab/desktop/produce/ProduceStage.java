@@ -15,6 +15,7 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.ledger.Ledger;
+import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.prove.Prover;
@@ -24,6 +25,7 @@ import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -46,6 +48,7 @@ public final class ProduceStage extends StackPane {
     private final Opener opener;
     private final Prover prover = Prover.standard();
     private final Choices choices;
+    private final PaperChoices paper;
     private final TextField target = new TextField();
     private final Label replaces = Controls.label("", Styles.SMALL);
     private final Label summary = Controls.label("", Styles.SMALL);
@@ -59,19 +62,20 @@ public final class ProduceStage extends StackPane {
     private final Subscription subscription;
     private String suggestedBefore = "";
 
-    public ProduceStage(Workspace workspace, FileDialogs dialogs, Opener opener) {
+    public ProduceStage(Workspace workspace, PageRenderer renderer, FileDialogs dialogs, Opener opener) {
         this.workspace = workspace;
-        this.production = new Production(workspace, Assembler.standard());
+        this.production = new Production(workspace, Assembler.standard(), renderer);
         this.dialogs = dialogs;
         this.opener = opener;
         this.choices = new Choices(workspace);
+        this.paper = new PaperChoices(workspace);
         this.produce = Controls.button("produce.start", this::start);
         produce.getStyleClass().add(Styles.MAIN_ACTION);
         produce.setDefaultButton(true);
         result.setId("produce-result");
         this.leaking = new Leaks(workspace, new BundleWords(workspace.folder()));
         this.leaks = new LeakList(leaking);
-        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, file(), leaks, produce, result);
+        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, paper, file(), leaks, produce, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
         StackPane room = new StackPane(card);
@@ -113,6 +117,7 @@ public final class ProduceStage extends StackPane {
         // What nobody sees is shown when it comes into view.
         if (getScene() == null) return;
         choices.show(workspace.bundle());
+        paper.show(workspace.bundle());
         summary.setText(Words.of("produce.summary", plan.pageCount(), plan.documentCount(), plan.indexSheets().size()));
         contents.show(plan);
         String suggested = production.suggested().toString();
@@ -160,7 +165,7 @@ public final class ProduceStage extends StackPane {
     }
 
     private void start() {
-        typed().ifPresent(production::start);
+        typed().ifPresent(file -> production.start(file, paper.sets()));
     }
 
     private void show(Production.State state) {
@@ -187,7 +192,8 @@ public final class ProduceStage extends StackPane {
                 new HBox(8, Controls.button("produce.openFile", () -> opener.open(outcome.file())),
                         Controls.button("produce.openFolder", () -> opener.open(outcome.file().toAbsolutePath().getParent())),
                         offered.button()), offered);
-        outcome.findings().stream().sorted(Comparator.comparing(Finding::severity).reversed()).forEach(finding -> result.getChildren().add(finding(finding)));
+        written.paper().ifPresent(files -> result.getChildren().add(Controls.paragraph(Words.of("produce.paperFiles", files.file().getFileName(), files.order().getFileName(), files.labels().getFileName()), Styles.SMALL)));
+        Stream.concat(written.findings().stream(), outcome.findings().stream()).sorted(Comparator.comparing(Finding::severity).reversed()).forEach(finding -> result.getChildren().add(finding(finding)));
     }
 
     /** {@return what was found, with a way to the page that it is about} */

@@ -345,6 +345,7 @@ public final class Reader extends HBox {
             case Content.SectionTitle s -> Words.of("leaf.section", s.label(), s.title());
             case Content.Blank b -> Words.of(leaf.key().isPresent() ? "leaf.blankIn" : "leaf.blank", title(plan.entry(b.document())));
             case Content.Divider d -> Words.of("leaf.divider", d.title());
+            case Content.TabSheet t -> t.title();
             case Content.Slip s -> inDocument(plan, leaf, s.document());
             case Content.FileSheet f -> inDocument(plan, leaf, f.document());
             case Content.FrontSheet f -> inDocument(plan, leaf, f.document());

@@ -35,6 +35,9 @@ public final class StartView extends StackPane {
 
         void openSample();
 
+        /** Shows loose files, to be numbered. */
+        void openLoose();
+
         /** Keeps a template that was given away as a file. */
         void bringTemplateIn(Path file);
     }
@@ -150,7 +153,7 @@ public final class StartView extends StackPane {
 
     private HBox others() {
         return new HBox(12, Controls.button("start.open", () -> dialogs.folder(Words.of("start.open")).ifPresent(actions::open)),
-                Controls.button("start.sample", actions::openSample));
+                Controls.button("start.sample", actions::openSample), Controls.button("start.loose", actions::openLoose));
     }
 
     /** {@return where the new bundle would be kept; empty while what is typed is no folder's name} */

@@ -11,6 +11,7 @@ import static org.mockito.Mockito.when;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
+import app.yellowtab.desktop.produce.PaperChoices.Sets;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Jobs;
@@ -20,7 +21,11 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Layout;
+import app.yellowtab.model.PaperSet;
 import app.yellowtab.model.Separators;
+import app.yellowtab.picture.PageRenderer;
+import app.yellowtab.picture.PictureFiles;
+import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
@@ -49,7 +54,7 @@ class ProductionTests {
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
         workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(background::add, Runnable::run));
-        production = new Production(workspace, assembler);
+        production = new Production(workspace, assembler, new PageRenderer(folder, PictureFiles.NONE));
     }
 
     @AfterEach
@@ -74,10 +79,10 @@ class ProductionTests {
         Outcome.Written written = new Outcome.Written(target, 1, 5, 900, 0, List.of());
         when(assembler.assemble(any(), any(), any(), any(), any())).thenReturn(written);
         Plan planned = workspace.plan();
-        production.start(target);
+        production.start(target, Sets.SCREEN);
         assertThat(production.stateProperty().get()).isInstanceOf(Production.State.Running.class);
         workspace.edit(bundle -> bundle.withLayout(new Layout(false, Separators.TITLED)));
-        production.start(temp.resolve("second.pdf"));
+        production.start(temp.resolve("second.pdf"), Sets.SCREEN);
         finish();
         verify(assembler).assemble(eq(planned), any(), eq(target), any(), any());
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Written.class,
@@ -90,7 +95,7 @@ class ProductionTests {
             call.<Progress>getArgument(3).report(3, 5);
             return call.<BooleanSupplier>getArgument(4).getAsBoolean() ? new Outcome.Stopped(3) : null;
         });
-        production.start(temp.resolve("out.pdf"));
+        production.start(temp.resolve("out.pdf"), Sets.SCREEN);
         Jobs.Job job = ((Production.State.Running) production.stateProperty().get()).job();
         job.stop();
         finish();
@@ -102,7 +107,7 @@ class ProductionTests {
     void aFailureSaysWhatAndWhy() throws FindingException {
         when(assembler.assemble(any(), any(), any(), any(), any())).thenThrow(
                 new FindingException(Finding.of(Finding.Code.NO_SPACE, temp.resolve("out.pdf")), null));
-        production.start(temp.resolve("out.pdf"));
+        production.start(temp.resolve("out.pdf"), Sets.SCREEN);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Failed.class,
                 failed -> assertThat(failed.message()).contains("out.pdf could not be written: the disk is full"));
@@ -111,9 +116,25 @@ class ProductionTests {
     @Test
     void aSurpriseIsNoStackTrace() throws FindingException {
         when(assembler.assemble(any(), any(), any(), any(), any())).thenThrow(new IllegalStateException("at com.example"));
-        production.start(temp.resolve("out.pdf"));
+        production.start(temp.resolve("out.pdf"), Sets.SCREEN);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Failed.class,
                 failed -> assertThat(failed.message()).contains("nothing was written").doesNotContain("com.example"));
+    }
+
+    @Test
+    void theSetToBePrintedComesWithAllThatThePrinterMustKnow() throws FindingException {
+        when(assembler.assemble(any(), any(), any(), any(), any(), any())).thenAnswer(call -> {
+            Output output = call.getArgument(1);
+            return new Outcome.Written(call.getArgument(3), 1, output.size(), 900, 0, List.of());
+        });
+        workspace.edit(bundle -> bundle.withLayout(bundle.layout().withPaper(bundle.layout().paper().withTabs(PaperSet.Beginning.DOCUMENTS))));
+        production.start(temp.resolve("out.pdf"), Sets.PAPER);
+        finish();
+        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Written.class, written -> {
+            assertThat(written.outcome().file()).isEqualTo(temp.resolve("out (paper).pdf"));
+            assertThat(written.paper().orElseThrow().order()).exists();
+            assertThat(written.paper().orElseThrow().labels()).exists();
+        });
     }
 }

@@ -1,0 +1,206 @@
+package app.yellowtab.desktop.produce;
+
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Segments;
+import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.EntryId;
+import app.yellowtab.model.PaperSet;
+import app.yellowtab.model.PaperSet.Beginning;
+import app.yellowtab.plan.Binder;
+import app.yellowtab.plan.Output;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.PlannedEntry.PlannedDocument;
+import app.yellowtab.plan.PlannedEntry.PlannedSection;
+import app.yellowtab.plan.PlannedEntry;
+import app.yellowtab.plan.Planner;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.function.IntConsumer;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.Spinner;
+import javafx.scene.control.TextField;
+import javafx.scene.control.cell.CheckBoxListCell;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** Which sets are produced, and what only the one has that is printed. */
+final class PaperChoices extends VBox {
+    private static final double LIST_HEIGHT = 130;
+
+    /** Which sets are produced. */
+    enum Sets { SCREEN, PAPER, BOTH }
+
+    /** A document or section whose backs may be empty. */
+    private record Choice(EntryId entry, String words) {}
+
+    private final Workspace workspace;
+    private final Segments<Sets> sets;
+    private final CheckBox twoSided = new CheckBox(Words.of("paper.twoSided"));
+    private final ChoiceBox<Beginning> begins = choice("paper.begins", beginning -> edit(set -> set.withBegins(beginning)));
+    private final ChoiceBox<Beginning> tabs = choice("paper.tabs", beginning -> edit(set -> set.withTabs(beginning)));
+    private final TextField note = new TextField();
+    private final Spinner<Integer> binder = new Spinner<>(0, PaperSet.MOST_BINDER_SHEETS, 0, 50);
+    private final Spinner<Integer> copies = new Spinner<>(1, PaperSet.MOST_COPIES, 1);
+    private final ListView<Choice> list = new ListView<>();
+    private final Map<EntryId, BooleanProperty> ticked = new HashMap<>();
+    private final Label sum = Controls.paragraph("", Styles.SMALL);
+    private final VBox paper;
+    private Sets chosen = Sets.SCREEN;
+    private boolean showing;
+
+    PaperChoices(Workspace workspace) {
+        super(8);
+        this.workspace = workspace;
+        sets = new Segments<>("paper-sets", List.of(Sets.values()), each -> Words.of("paper.sets." + each.name()), this::choose);
+        sets.choose(chosen);
+        twoSided.setId("paper-twoSided");
+        twoSided.setOnAction(event -> edit(set -> set.withTwoSided(twoSided.isSelected())));
+        note.setId("paper-note");
+        note.setPromptText(Words.of("paper.notePrompt"));
+        note.setAccessibleText(Words.of("paper.notePrompt"));
+        note.setPrefColumnCount(20);
+        note.setOnAction(event -> edit(set -> set.withNote(note.getText().strip())));
+        note.focusedProperty().addListener((value, before, focused) -> {
+            if (!focused && !note.getText().strip().equals(workspace.bundle().layout().paper().note())) edit(set -> set.withNote(note.getText().strip()));
+        });
+        spinner(binder, "paper-binder", sheets -> edit(set -> set.withBinderSheets(sheets)));
+        spinner(copies, "paper-copies", count -> edit(set -> set.withCopies(count)));
+        list.setId("paper-singleSided");
+        list.setPrefHeight(LIST_HEIGHT);
+        list.setCellFactory(CheckBoxListCell.forListView(this::isTicked, new StringConverter<>() {
+            @Override
+            public String toString(Choice choice) {
+                return choice.words();
+            }
+
+            @Override
+            public Choice fromString(String text) {
+                throw new UnsupportedOperationException("nothing is typed here");
+            }
+        }));
+        sum.setId("paper-sum");
+        paper = new VBox(8, twoSided, row(new Label(Words.of("paper.begins")), begins), row(new Label(Words.of("paper.tabs")), tabs, note), Controls.label(Words.of("paper.singleSided"), Styles.SMALL), list,
+                row(new Label(Words.of("paper.binder")), binder, new Label(Words.of("paper.copies")), copies), sum);
+        Controls.show(paper, false);
+        getChildren().addAll(Controls.label(Words.of("paper.sets"), Styles.FORM_LABEL), sets, paper);
+    }
+
+    /** {@return which sets are to be produced} */
+    Sets sets() {
+        return chosen;
+    }
+
+    private void choose(Sets wanted) {
+        chosen = wanted;
+        Controls.show(paper, wanted != Sets.SCREEN);
+        show(workspace.bundle());
+    }
+
+    private static HBox row(Node... nodes) {
+        HBox row = new HBox(8, nodes);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private ChoiceBox<Beginning> choice(String key, Consumer<Beginning> take) {
+        ChoiceBox<Beginning> choice = new ChoiceBox<>();
+        choice.setId(key.replace('.', '-'));
+        choice.getItems().setAll(Beginning.values());
+        choice.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(Beginning value) {
+                return value == null ? "" : Words.of(key + "." + value.name());
+            }
+
+            @Override
+            public Beginning fromString(String text) {
+                throw new UnsupportedOperationException("nothing is typed here");
+            }
+        });
+        choice.setOnAction(event -> {
+            if (!showing && choice.getValue() != null) take.accept(choice.getValue());
+        });
+        return choice;
+    }
+
+    private void spinner(Spinner<Integer> spinner, String id, IntConsumer take) {
+        spinner.setId(id);
+        spinner.setEditable(true);
+        spinner.setPrefWidth(90);
+        spinner.valueProperty().addListener((value, before, now) -> {
+            if (!showing && now != null) take.accept(now);
+        });
+    }
+
+    private void edit(UnaryOperator<PaperSet> change) {
+        workspace.edit(bundle -> bundle.withLayout(bundle.layout().withPaper(change.apply(bundle.layout().paper()))));
+    }
+
+    private BooleanProperty isTicked(Choice choice) {
+        return ticked.computeIfAbsent(choice.entry(), entry -> {
+            BooleanProperty property = new SimpleBooleanProperty(workspace.bundle().layout().paper().singleSided().contains(entry));
+            property.addListener((value, before, now) -> {
+                if (showing) return;
+                edit(set -> {
+                    List<EntryId> all = new ArrayList<>(set.singleSided());
+                    all.remove(entry);
+                    if (now) all.add(entry);
+                    return set.withSingleSided(all);
+                });
+            });
+            return property;
+        });
+    }
+
+    /** Shows what the bundle says. */
+    void show(Bundle bundle) {
+        if (chosen == Sets.SCREEN) return;
+        showing = true;
+        PaperSet set = bundle.layout().paper();
+        twoSided.setSelected(set.twoSided());
+        begins.setValue(set.begins());
+        begins.setDisable(!set.twoSided());
+        list.setDisable(!set.twoSided());
+        tabs.setValue(set.tabs());
+        if (!note.isFocused()) note.setText(set.note());
+        Controls.show(note, set.tabs() != Beginning.NOTHING);
+        binder.getValueFactory().setValue(set.binderSheets());
+        copies.getValueFactory().setValue(set.copies());
+        List<Choice> entries = new ArrayList<>();
+        for (PlannedEntry entry : workspace.plan().entries()) {
+            String indent = "   ".repeat(entry.depth());
+            entries.add(new Choice(entry.id(), switch (entry) {
+                case PlannedSection section -> indent + section.label() + ". " + section.title();
+                case PlannedDocument document -> indent + (document.tab() == 0 ? "" : document.tab() + ". ") + document.title();
+            }));
+        }
+        if (!list.getItems().equals(entries)) list.getItems().setAll(entries);
+        ticked.forEach((entry, property) -> property.set(set.singleSided().contains(entry)));
+        showing = false;
+        workspace.jobs().quietly(() -> sheets(bundle), words -> {
+            if (workspace.bundle() == bundle) sum.setText(words);
+        });
+    }
+
+    private static String sheets(Bundle bundle) {
+        Plan plan = Planner.paper(bundle, LocalDateTime.now());
+        List<Binder> binders = Binder.of(plan, Output.paper(plan), bundle.layout().paper().twoSided(), bundle.layout().paper().binderSheets());
+        return Words.of("paper.sum", plan.pageCount(), binders.stream().mapToInt(Binder::sheets).sum(), binders.size());
+    }
+}
