@@ -70,7 +70,7 @@ module app.yellowtab.core {
     exports app.yellowtab.ledger;
     exports app.yellowtab.draw;
     exports app.yellowtab.picture;
-    exports app.yellowtab.clash to app.yellowtab.desktop, app.yellowtab.cli;
+    exports app.yellowtab.clash;
     exports app.yellowtab.compare;
     exports app.yellowtab.prove;
     exports app.yellowtab.deliver;

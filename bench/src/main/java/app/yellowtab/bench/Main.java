@@ -16,7 +16,7 @@ public final class Main {
     private Main() {}
 
     /**
-     * @param arguments {@code plan}, {@code gather} or {@code assemble [--files 400] [--pages 25] [--scans 0.33]} or {@code assemble --pieces 300}, or {@code pictures [--files 20] [--pages 25] [--scans 0]}, or {@code cut [--pages 3000] [--scans 0]}, or {@code recognise [--pages 20]}; the system property
+     * @param arguments {@code plan}, {@code gather} or {@code assemble [--files 400] [--pages 25] [--scans 0.33]} or {@code assemble --pieces 300} or {@code assemble --marks 4}, or {@code pictures [--files 20] [--pages 25] [--scans 0]}, or {@code cut [--pages 3000] [--scans 0]}, or {@code recognise [--pages 20]}; the system property
      *                  {@code bench.dir} names the folder for what is made
      */
     public static void main(String[] arguments) throws RunnerException, IOException {
@@ -32,7 +32,7 @@ public final class Main {
             case "cut" -> new CutBench(corpus(arguments, "1", "3000", "0"), folder()).run();
             case "recognise" -> new RecogniseBench(Integer.parseInt(option(arguments, "--pages", "20")), folder()).run();
             default -> {
-                System.err.println("Usage: yellowtab bench plan\n       yellowtab bench gather [--files 1000] [--pages 10] [--scans 0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]\n       yellowtab bench assemble --pieces 300 [--pages 2000] [--scans 0.85]\n       yellowtab bench pictures [--files 20] [--pages 25] [--scans 0]\n       yellowtab bench window\n       yellowtab bench scroll [--files 40] [--pages 500]\n       yellowtab bench find [--files 2000] [--pages 10]\n       yellowtab bench cut [--pages 3000] [--scans 0]\n       yellowtab bench recognise [--pages 20]");
+                System.err.println("Usage: yellowtab bench plan\n       yellowtab bench gather [--files 1000] [--pages 10] [--scans 0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]\n       yellowtab bench assemble --pieces 300 [--pages 2000] [--scans 0.85]\n       yellowtab bench assemble --marks 4 [--files 400] [--pages 50] [--scans 0]\n       yellowtab bench pictures [--files 20] [--pages 25] [--scans 0]\n       yellowtab bench window\n       yellowtab bench scroll [--files 40] [--pages 500]\n       yellowtab bench find [--files 2000] [--pages 10]\n       yellowtab bench cut [--pages 3000] [--scans 0]\n       yellowtab bench recognise [--pages 20]");
                 System.exit(2);
             }
         }
@@ -40,7 +40,9 @@ public final class Main {
 
     private static void assemble(String[] arguments) throws IOException {
         int pieces = Integer.parseInt(option(arguments, "--pieces", "0"));
-        if (pieces > 0) new PiecesBench(corpus(arguments, "1", "2000", "0.85"), pieces, folder()).run();
+        int marks = Integer.parseInt(option(arguments, "--marks", "0"));
+        if (marks > 0) new MarksBench(corpus(arguments, "400", "50", "0"), marks, folder()).run();
+        else if (pieces > 0) new PiecesBench(corpus(arguments, "1", "2000", "0.85"), pieces, folder()).run();
         else new AssembleBench(corpus(arguments, "400", "25", "0.33"), folder()).run();
     }
 

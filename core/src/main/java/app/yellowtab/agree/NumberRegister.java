@@ -13,6 +13,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Writes which page bears which number of a series, and where it comes from. */
@@ -20,7 +21,13 @@ public final class NumberRegister {
     private static final List<String> HEADS = List.of("Number", "Page", "Document", "File", "Page of the file", "SHA-256 of the file");
     private static final List<Integer> WIDTHS = List.of(16, 8, 40, 40, 10, 66);
 
+    private static final String WITHHELD = " (page withheld)";
+
     private NumberRegister() {}
+
+    private static List<String> row(String number, Leaf leaf, String title, Optional<Source> source, int page) {
+        return List.of(number, leaf.label(), title, source.map(Source::fileName).orElse(""), String.valueOf(page), source.map(Source::sha256).orElse(""));
+    }
 
     /**
      * Writes it as the bundle is numbered now, page by page.
@@ -35,9 +42,13 @@ public final class NumberRegister {
             if (!series.id().equals(id)) continue;
             for (Leaf leaf : plan.leaves()) {
                 String number = series.words(leaf.index());
-                if (number.isEmpty() || !(leaf.content() instanceof Content.SourcePage page)) continue;
-                Source source = sources.get(page.source());
-                rows.add(List.of(number, leaf.label(), plan.entryAt(leaf.index()).map(PlannedEntry::title).orElse(""), source == null ? "" : source.fileName(), String.valueOf(page.page()), source == null ? "" : source.sha256()));
+                if (number.isEmpty()) continue;
+                String title = plan.entryAt(leaf.index()).map(PlannedEntry::title).orElse("");
+                switch (leaf.content()) {
+                    case Content.SourcePage page -> rows.add(row(number, leaf, title, Optional.ofNullable(sources.get(page.source())), page.page()));
+                    case Content.Withheld page -> rows.add(row(number, leaf, title + WITHHELD, Optional.ofNullable(sources.get(page.source())), page.page()));
+                    default -> { }
+                }
             }
         }
         new TableWriter(IndexFile.title(plan.heading(), "Register of numbers"), HEADS, WIDTHS, rows, Set.of()).write(target);

@@ -74,6 +74,7 @@ final class LedgerParts {
             case Content.Divider d -> "divider";
             case Content.TabSheet t -> "tab_sheet";
             case Content.Slip s -> "slip";
+            case Content.Withheld w -> "slip";
             case Content.FrontSheet f -> "front_sheet";
             case Content.FileSheet f -> "file_sheet";
             case Content.SourcePage s -> "page";

@@ -122,6 +122,7 @@ public final class PageRenderer implements Closeable {
             case Content.Divider d -> "";
             case Content.TabSheet t -> "";
             case Content.Slip s -> "";
+            case Content.Withheld w -> "";
             case Content.FrontSheet f -> "";
             case Content.FileSheet f -> "";
             case Content.SourcePage s -> "";

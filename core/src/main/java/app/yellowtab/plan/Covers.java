@@ -12,26 +12,33 @@ import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 
 /**
- * What is covered with white on the pages of files: numbers that they carried before.
+ * Numbers that the pages of files carried before: what is covered with white of them, and those that pages are found by.
  *
- * @param areas by file, then by page, as the page came
+ * @param areas  what is covered, by file, then by page, as the page came
+ * @param theirs numbers of the other side, by their words in lower case, with the file and the page that carries each
  */
-record Covers(Map<SourceId, Map<Integer, List<Area>>> areas, Map<SourceId, Source> sources) {
-    static final Covers NONE = new Covers(Map.of(), Map.of());
+record Covers(Map<SourceId, Map<Integer, List<Area>>> areas, Map<String, Carrier> theirs, Map<SourceId, Source> sources) {
+    static final Covers NONE = new Covers(Map.of(), Map.of(), Map.of());
+
+    /** A page of a file. */
+    record Carrier(SourceId source, int page) {}
 
     static Covers of(List<OldNumbers> old, Map<SourceId, Source> sources) {
         Map<SourceId, Map<Integer, List<Area>>> areas = new HashMap<>();
+        Map<String, Carrier> theirs = new HashMap<>();
         Map<SourceId, Source> own = new HashMap<>();
         for (OldNumbers numbers : old) {
             Source source = sources.get(numbers.source());
+            if (numbers.handling() == Handling.IDENTITY) for (OldNumbers.Place place : numbers.places()) theirs.putIfAbsent(place.words().toLowerCase(Locale.ROOT), new Carrier(numbers.source(), place.page()));
             if (numbers.handling() != Handling.COVERED || source == null) continue;
             own.put(source.id(), source);
             for (OldNumbers.Place place : numbers.places()) areas.computeIfAbsent(source.id(), id -> new HashMap<>()).computeIfAbsent(place.page(), page -> new ArrayList<>()).add(place.area());
         }
-        return areas.isEmpty() ? NONE : new Covers(areas, own);
+        return areas.isEmpty() && theirs.isEmpty() ? NONE : new Covers(areas, theirs, own);
     }
 
     List<Mark> on(Content.SourcePage page) {

@@ -4,6 +4,7 @@ import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.page.ReservedPages;
 import app.yellowtab.model.page.Run;
+import app.yellowtab.model.page.SourcePages;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -63,6 +64,8 @@ final class IndexSetter {
         if (!document.description().isBlank()) lines.addAll(bounded(IndexLook.FACE.wrap(document.description(), IndexLook.SMALL_PT, width), MOST_DESCRIPTION_LINES));
         int reserved = document.runs().stream().filter(ReservedPages.class::isInstance).mapToInt(Run::pageCount).sum();
         if (reserved > 0) lines.addAll(IndexLook.FACE.wrap(SlipWords.toFollow(reserved, reserved == document.pageCount()), IndexLook.SMALL_PT, width));
+        int withheld = document.runs().stream().filter(run -> run instanceof SourcePages pages && pages.look().withheld().isPresent()).mapToInt(Run::pageCount).sum();
+        if (withheld > 0) lines.addAll(IndexLook.FACE.wrap(SlipWords.withheldPages(withheld), IndexLook.SMALL_PT, width));
         for (String file : files) lines.addAll(bounded(IndexLook.FACE.wrap(file, IndexLook.SMALL_PT, width), MOST_FILE_LINES));
         if (agreement && !document.agreement().shown().isEmpty()) lines.addAll(bounded(IndexLook.FACE.wrap(document.agreement().shown(), IndexLook.SMALL_PT, width), MOST_AGREEMENT_LINES));
         return lines;

@@ -10,6 +10,7 @@ import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.pdf.Face;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -47,11 +48,12 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
         return leaves.get(index);
     }
 
-    /** {@return the leaf that bears a number, in these words, whatever the case of its letters} */
+    /** {@return the leaf that bears a number, in these words, whatever the case of its letters: one of ours, or one of the other side} */
     public Optional<Leaf> leafNumbered(String words) {
         for (Leaf leaf : leaves) if (leaf.label().equalsIgnoreCase(words) && leaf.number().isPresent()) return Optional.of(leaf);
         for (Marking.PlannedSeries series : marking.series()) for (Leaf leaf : leaves) if (!words.isEmpty() && series.words(leaf.index()).equalsIgnoreCase(words)) return Optional.of(leaf);
-        return Optional.empty();
+        Covers.Carrier theirs = marking.covers().theirs().get(words.strip().toLowerCase(Locale.ROOT));
+        return theirs == null ? Optional.empty() : leaves.stream().filter(leaf -> leaf.content() instanceof Content.SourcePage page && page.source().equals(theirs.source()) && page.page() == theirs.page()).findFirst();
     }
 
     /** {@return the highest number that is printed, in its words; empty where none is} */

@@ -281,7 +281,9 @@ public final class Planner {
 
         private void place(Document document, SourcePages run) {
             for (int n = 1; n <= run.pageCount(); n++) {
-                add(Optional.of(run.key(n)), new Content.SourcePage(document.id(), run.source(), run.first() + n - 1, run.look()));
+                int page = run.first() + n - 1;
+                add(Optional.of(run.key(n)), run.look().withheld().<Content>map(reason -> new Content.Withheld(document.id(), run.source(), page, run.look(), reason))
+                        .orElseGet(() -> new Content.SourcePage(document.id(), run.source(), page, run.look())));
                 paper.after(document);
             }
         }

@@ -50,6 +50,7 @@ record Reach(Optional<BitSet> leaves) {
             case Content.FrontSheet f -> Optional.of(PageKind.TITLES);
             case Content.Blank b -> Optional.of(PageKind.BLANKS);
             case Content.Slip s -> Optional.of(PageKind.PLACEHOLDERS);
+            case Content.Withheld w -> Optional.empty();
             case Content.FileSheet f -> Optional.of(PageKind.PLACEHOLDERS);
             case Content.SourcePage p -> Optional.empty();
         };
@@ -65,6 +66,7 @@ record Reach(Optional<BitSet> leaves) {
             case Content.TabSheet t -> Optional.of(t.entry());
             case Content.Blank b -> Optional.of(b.document());
             case Content.Slip s -> Optional.of(s.document());
+            case Content.Withheld w -> Optional.of(w.document());
             case Content.FrontSheet f -> Optional.of(f.document());
             case Content.FileSheet f -> Optional.of(f.document());
             case Content.SourcePage s -> Optional.of(s.document());

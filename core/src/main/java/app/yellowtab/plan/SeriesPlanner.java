@@ -55,11 +55,12 @@ final class SeriesPlanner {
         long most = -1;
         String highest = "";
         for (Leaf leaf : leaves) {
-            if (!(leaf.content() instanceof Content.SourcePage page) || !reach.has(leaf.index())) {
+            Optional<Place> found = reach.has(leaf.index()) ? place(leaves, leaf) : Optional.empty();
+            if (found.isEmpty()) {
                 words.add("");
                 continue;
             }
-            Place place = new Place(page.source(), page.page(), half(leaves, leaf.index(), page));
+            Place place = found.get();
             String number = known.get(place);
             if (number == null) {
                 number = next.shown();
@@ -84,12 +85,22 @@ final class SeriesPlanner {
             if (!series.id().equals(id)) continue;
             for (Leaf leaf : plan.leaves()) {
                 String words = series.words(leaf.index());
-                if (words.isEmpty() || !(leaf.content() instanceof Content.SourcePage page)) continue;
-                Place place = new Place(page.source(), page.page(), half(plan.leaves(), leaf.index(), page));
+                Optional<Place> found = words.isEmpty() ? Optional.empty() : place(plan.leaves(), leaf);
+                if (found.isEmpty()) continue;
+                Place place = found.get();
                 numbers.putIfAbsent(place, new GivenNumber(id, place.source(), place.page(), place.half(), words));
             }
         }
         return List.copyOf(numbers.values());
+    }
+
+    /** {@return the page of a source that a leaf shows, or that it stands for because it is withheld} */
+    private static Optional<Place> place(List<Leaf> leaves, Leaf leaf) {
+        return switch (leaf.content()) {
+            case Content.SourcePage page -> Optional.of(new Place(page.source(), page.page(), half(leaves, leaf.index(), page)));
+            case Content.Withheld page -> Optional.of(new Place(page.source(), page.page(), Half.WHOLE));
+            default -> Optional.empty();
+        };
     }
 
     /** {@return which half of its sheet a page is: two crops of one page stand beside each other} */

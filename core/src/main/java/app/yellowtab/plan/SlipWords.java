@@ -34,6 +34,16 @@ public final class SlipWords {
         return List.of("This page could not be read", "Page " + page + " of " + fileName + " is damaged.");
     }
 
+    /** {@return what stands in place of a page that is withheld; the reason may be empty} */
+    public static List<String> withheld(String reason) {
+        return reason.isBlank() ? List.of("This page is withheld") : List.of("This page is withheld", reason);
+    }
+
+    /** {@return what the index says below the title of a document of which pages are withheld} */
+    static String withheldPages(int pages) {
+        return pages == 1 ? "1 page is withheld" : pages + " pages are withheld";
+    }
+
     /**
      * {@return what a page says that is kept free}
      *

@@ -17,8 +17,12 @@ import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
 import app.yellowtab.model.InTray;
 import app.yellowtab.model.Section;
+import app.yellowtab.model.number.LineField;
+import app.yellowtab.model.number.LinePart;
 import app.yellowtab.model.number.MarkSetting;
 import app.yellowtab.model.number.MarkedPages;
+import app.yellowtab.model.number.PageKind;
+import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.Area;
@@ -77,9 +81,11 @@ final class SampleArranging {
         return looked(turned, section, "Statement of account", look -> look.withRedactions(PRIVATE));
     }
 
-    /** What the defendant disclosed bears its numbers. */
+    /** What the defendant disclosed bears its numbers, and every page says what bundle it is of. */
     private static Bundle withNumbers(Bundle bundle, Section section) {
-        return NumberEdits.with(bundle, new Series(new SeriesId("disclosure"), "BC-000101", new MarkSetting(Spot.OPPOSITE, false, MarkLook.SERIES, MarkedPages.of(List.of(section.id())))));
+        RunningLine line = new RunningLine(new SeriesId("case"), new MarkSetting(new Spot(Spot.Row.HEAD, Spot.Column.RIGHT, 10, 8), false, MarkLook.LINE.withSize(8), MarkedPages.ALL.without(PageKind.COVER, true)),
+                List.of(LinePart.Field.of(LineField.CASE_NUMBER), new LinePart.Typed(" · "), LinePart.Field.of(LineField.BUNDLE_TITLE)));
+        return NumberEdits.with(NumberEdits.with(bundle, line), new Series(new SeriesId("disclosure"), "BC-000101", new MarkSetting(Spot.OPPOSITE, false, MarkLook.SERIES, MarkedPages.of(List.of(section.id())))));
     }
 
     private static Bundle looked(Bundle bundle, Section section, String title, UnaryOperator<PageLook> change) {

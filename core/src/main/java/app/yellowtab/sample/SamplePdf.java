@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
@@ -211,7 +212,16 @@ final class SamplePdf {
             fresh.rule(margin, page.getMediaBox().getWidth() - margin, y - 8, 1.2f);
             y -= 50;
         }
+        carried(fresh, page.getMediaBox().getWidth());
         return fresh;
+    }
+
+    /** What stands at the foot already: numbers that count otherwise than those of any bundle, and a note where numbers are put. */
+    private void carried(Canvas fresh, float wide) throws IOException {
+        if (file.has("numbered")) fresh.centre("- " + pages.size() + " -", Typeface.SERIF, 10, wide / 2, Units.mm(12));
+        int filed = file.number("filed", -1);
+        if (filed >= 0) fresh.left(String.format(Locale.ROOT, "SC-%04d", filed + pages.size() - 1), Typeface.SANS, 9, Units.mm(12), Units.mm(11));
+        if (file.has("footnote") && pages.size() == 1) fresh.right("Copy to the insurer, ref. 88/2031", Typeface.SERIF_ITALIC, 9, wide - Units.mm(8), Units.mm(11));
     }
 
     private PDPage page() {

@@ -58,6 +58,7 @@ public final class SheetSetter {
                 case Content.TabSheet t -> tab(canvas, t);
                 case Content.Blank b -> blank(canvas, b.look());
                 case Content.Slip s -> slip(canvas, s.lines());
+                case Content.Withheld w -> slip(canvas, SlipWords.withheld(w.reason()));
                 case Content.FrontSheet f -> frontSheet(canvas, f);
                 case Content.FileSheet f -> slip(canvas, Stream.concat(Stream.of(f.title()), f.lines().stream()).toList());
                 case Content.SourcePage s -> throw new IllegalArgumentException("a source's page is copied, not drawn");

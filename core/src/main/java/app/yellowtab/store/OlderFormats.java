@@ -53,7 +53,10 @@ final class OlderFormats {
         fill(root, "batches", BundleJson.MAPPER.createArrayNode());
         for (JsonNode batch : root.path("batches")) {
             documents(batch.path("made"));
-            for (JsonNode run : batch.path("runs")) if (run instanceof ObjectNode object) fill(object, "look", BundleJson.plainLook());
+            for (JsonNode run : batch.path("runs")) if (run instanceof ObjectNode object) {
+                fill(object, "look", BundleJson.plainLook());
+                shown(object.path("look"));
+            }
             for (JsonNode name : batch.path("names")) if (name instanceof ObjectNode object) fill(object, "date", BundleJson.MAPPER.nullNode());
         }
     }
@@ -137,9 +140,15 @@ final class OlderFormats {
             for (JsonNode run : document.path("runs")) {
                 if (!(run instanceof ObjectNode object) || !object.path("kind").asString("").equals("source")) continue;
                 fill(object, "look", BundleJson.plainLook());
+                shown(object.path("look"));
                 for (JsonNode redaction : object.path("look").path("redactions")) if (redaction instanceof ObjectNode one && !one.has("printed")) one.put("printed", false);
             }
         }
+    }
+
+    /** Pages were not withheld. */
+    private static void shown(JsonNode look) {
+        if (look instanceof ObjectNode object) fill(object, "withheld", BundleJson.MAPPER.nullNode());
     }
 
     static void fill(ObjectNode node, String name, JsonNode otherwise) {

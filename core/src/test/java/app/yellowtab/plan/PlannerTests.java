@@ -30,6 +30,7 @@ class PlannerTests {
             case Content.Cover c -> "cover";
             case Content.IndexSheet i -> "index " + i.sheet();
             case Content.SectionTitle s -> s.label() + " " + s.title();
+            case Content.Withheld w -> "withheld " + w.page();
             case Content.TabSheet t -> "tab " + t.label();
             case Content.Blank b -> "blank";
             case Content.Divider d -> "divider " + d.tab() + " " + d.title();

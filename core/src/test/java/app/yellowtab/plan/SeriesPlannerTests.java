@@ -162,4 +162,18 @@ class SeriesPlannerTests {
         }
         return pages;
     }
+
+    @Test
+    void aPageThatIsWithheldKeepsItsNumbersOnASlip() {
+        Bundle put = NumberEdits.with(START, series("TH-000101"));
+        PageKey second = put.contents().allDocuments().getFirst().runs().getFirst().key(2);
+        Bundle withheld = PageEdits.withheld(put, Set.of(second), Optional.of("Privileged"));
+        Plan plan = Planner.plan(withheld);
+        assertThat(numbers(withheld)).isEqualTo(numbers(put));
+        Leaf slip = plan.leafNumbered("TH-000102").orElseThrow();
+        assertThat(slip.content()).isInstanceOfSatisfying(Content.Withheld.class, page -> assertThat(page.reason()).isEqualTo("Privileged"));
+        assertThat(slip.label()).isEqualTo(Planner.plan(put).leafNumbered("TH-000102").orElseThrow().label());
+        assertThat(plan.indexSheets().getFirst().stream().flatMap(row -> row.descriptionLines().stream())).contains("1 page is withheld");
+        assertThat(PageEdits.withheld(withheld, Set.of(second), Optional.empty())).isEqualTo(put);
+    }
 }

@@ -37,7 +37,12 @@ public final class PageEdits {
 
     /** {@return the bundle with nothing done to pages: neither turned, nor straightened, cropped or put on another sheet} What was redacted stays so. */
     public static Bundle asTheyCame(Bundle bundle, Set<PageKey> pages) {
-        return looked(bundle, pages, look -> look.redactions().isEmpty() ? PageLook.PLAIN : new PageLook(0, 0, Optional.empty(), Optional.empty(), 1, look.redactions()));
+        return looked(bundle, pages, look -> new PageLook(0, 0, Optional.empty(), Optional.empty(), 1, look.redactions(), look.withheld()));
+    }
+
+    /** {@return the bundle with pages of sources withheld for a reason, which may be empty; shown again for none} A slip stands in the place of each, with its numbers. */
+    public static Bundle withheld(Bundle bundle, Set<PageKey> pages, Optional<String> reason) {
+        return looked(bundle, pages, look -> look.withWithheld(reason));
     }
 
     /** {@return the bundle with pages of sources in another look} */

@@ -13,15 +13,22 @@ import java.util.Optional;
  * @param sheet             the sheet that it is put on, in its middle; empty for a sheet of the page's own size
  * @param scale             how large it stands on that sheet: 1 for its own size
  * @param redactions        areas that are taken out
+ * @param withheld          why the page is withheld, and a slip stands in its place; the reason may be empty; no reason where it is shown
  */
-public record PageLook(int turns, double straightenDegrees, Optional<Area> crop, Optional<Sheet> sheet, double scale, List<Redaction> redactions) {
+public record PageLook(int turns, double straightenDegrees, Optional<Area> crop, Optional<Sheet> sheet, double scale, List<Redaction> redactions, Optional<String> withheld) {
     /** As it came. */
     public static final PageLook PLAIN = new PageLook(0, 0, Optional.empty(), Optional.empty(), 1, List.of());
     private static final double MOST_DEGREES = 45;
     private static final double LEAST_SCALE = 0.01;
     private static final double MOST_SCALE = 100;
 
+    /** A page that is shown. */
+    public PageLook(int turns, double straightenDegrees, Optional<Area> crop, Optional<Sheet> sheet, double scale, List<Redaction> redactions) {
+        this(turns, straightenDegrees, crop, sheet, scale, redactions, Optional.empty());
+    }
+
     public PageLook {
+        Objects.requireNonNull(withheld, "withheld");
         Objects.requireNonNull(crop, "crop");
         Objects.requireNonNull(sheet, "sheet");
         if (turns < 0 || turns > 3) throw new IllegalArgumentException("\"turns\" must be 0 to 3, got " + turns);
@@ -35,24 +42,28 @@ public record PageLook(int turns, double straightenDegrees, Optional<Area> crop,
     }
 
     public PageLook withTurns(int newTurns) {
-        return new PageLook(newTurns, straightenDegrees, crop, sheet, scale, redactions);
+        return new PageLook(newTurns, straightenDegrees, crop, sheet, scale, redactions, withheld);
     }
 
     /** @param degrees clockwise about the middle */
     public PageLook withStraightening(double degrees) {
-        return new PageLook(turns, degrees, crop, sheet, scale, redactions);
+        return new PageLook(turns, degrees, crop, sheet, scale, redactions, withheld);
     }
 
     public PageLook withRedactions(List<Redaction> newRedactions) {
-        return new PageLook(turns, straightenDegrees, crop, sheet, scale, newRedactions);
+        return new PageLook(turns, straightenDegrees, crop, sheet, scale, newRedactions, withheld);
+    }
+
+    public PageLook withWithheld(Optional<String> reason) {
+        return new PageLook(turns, straightenDegrees, crop, sheet, scale, redactions, reason);
     }
 
     /** {@return the same on a sheet, in another size} */
     public PageLook onSheet(Optional<Sheet> newSheet, double newScale) {
-        return new PageLook(turns, straightenDegrees, crop, newSheet, newScale, redactions);
+        return new PageLook(turns, straightenDegrees, crop, newSheet, newScale, redactions, withheld);
     }
 
     public PageLook withCrop(Optional<Area> newCrop) {
-        return new PageLook(turns, straightenDegrees, newCrop, sheet, scale, redactions);
+        return new PageLook(turns, straightenDegrees, newCrop, sheet, scale, redactions, withheld);
     }
 }

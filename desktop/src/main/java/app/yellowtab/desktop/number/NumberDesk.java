@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.number;
 
+import app.yellowtab.agree.MatterRegister;
 import app.yellowtab.agree.NumberRegister;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -11,6 +12,7 @@ import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.number.BundleNumber;
+import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.LineField;
 import app.yellowtab.model.number.LinePart;
 import app.yellowtab.model.number.MarkSetting;
@@ -26,6 +28,8 @@ import app.yellowtab.plan.Marking;
 import app.yellowtab.plan.NumberRanges;
 import app.yellowtab.plan.Plan;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -252,12 +256,49 @@ public final class NumberDesk {
         workspace.edit(bundle -> NumberEdits.without(bundle, id));
     }
 
-    /** Gives the pages the numbers that they bear at present for ever. */
+    /** Gives the pages the numbers that they bear at present for ever, and enters them in the matter's register where there is one. */
     public void issue() {
         SeriesId id = chosen;
         int count = state.get().count();
         Plan plan = workspace.plan();
-        workspace.editSoon(bundle -> NumberEdits.issued(bundle, id, plan.numbersOf(bundle, id)), () -> said.set(Words.of("number.issued", count)));
+        Bundle bundle = workspace.bundle();
+        String register = bundle.numbering().register();
+        if (register.isEmpty()) {
+            workspace.editSoon(now -> NumberEdits.issued(now, id, plan.numbersOf(now, id)), () -> said.set(Words.of("number.issued", count)));
+            return;
+        }
+        workspace.jobs().start((progress, stop) -> {
+            List<GivenNumber> numbers = plan.numbersOf(bundle, id);
+            Optional<MatterRegister.Span> span = span(bundle, id, numbers);
+            if (span.isPresent()) MatterRegister.enter(Path.of(register), span.get());
+            return numbers;
+        }, numbers -> workspace.editSoon(now -> NumberEdits.issued(now, id, numbers), () -> said.set(Words.of("number.issued", count))), this::failed);
+    }
+
+    /** {@return the numbers of a series from the first to the last} */
+    private static Optional<MatterRegister.Span> span(Bundle bundle, SeriesId id, List<GivenNumber> numbers) {
+        List<SerialNumber> all = numbers.stream().flatMap(number -> SerialNumber.read(number.number()).stream()).sorted(Comparator.comparingLong(SerialNumber::value)).toList();
+        String title = bundle.heading().title().isBlank() ? Words.of("produce.defaultName") : bundle.heading().title();
+        return all.isEmpty() ? Optional.empty() : Optional.of(new MatterRegister.Span(all.getFirst(), all.getLast(), title, LocalDate.now(), id.value()));
+    }
+
+    private void failed(Throwable failure) {
+        said.set(failure instanceof FindingException ? String.valueOf(failure.getMessage()) : Words.of("cut.unexpected"));
+    }
+
+    /** Names the file in which all bundles of the matter keep which numbers they gave; none for an empty one. */
+    public void register(Optional<Path> file) {
+        said.set("");
+        workspace.edit(bundle -> bundle.withNumbering(bundle.numbering().withRegister(file.map(Path::toString).orElse(""))));
+    }
+
+    /** Begins the chosen series behind the last number that any bundle of the matter gave. */
+    public void goOn() {
+        String register = workspace.bundle().numbering().register();
+        Optional<SerialNumber> like = state.get().series().flatMap(series -> SerialNumber.read(series.first()));
+        if (register.isEmpty() || like.isEmpty()) return;
+        workspace.jobs().start((progress, stop) -> MatterRegister.next(MatterRegister.read(Path.of(register)), like.get()),
+                next -> next.ifPresentOrElse(number -> first(number.shown()), () -> said.set(Words.of("number.noneGiven", like.get().prefix() + "…" + like.get().suffix()))), this::failed);
     }
 
     /** Writes which page bears which number, in the background. */

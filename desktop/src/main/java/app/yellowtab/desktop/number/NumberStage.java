@@ -66,7 +66,7 @@ public final class NumberStage extends HBox {
         this.steps = new PageSteps(workspace, desk::say);
         this.set = new SetSide(desk, workspace, dialogs, presets, loose);
         this.clashSide = new ClashSide(clashes, workspace);
-        this.oldSide = new OldSide(old, workspace);
+        this.oldSide = new OldSide(old, workspace, dialogs, desk.saidProperty());
         getStyleClass().add(Styles.NUMBER);
         page.onMarks(new PagePane.MarkHand() {
             @Override

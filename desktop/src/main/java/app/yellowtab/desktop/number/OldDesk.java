@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.number;
 
+import app.yellowtab.agree.TheirNumbers;
 import app.yellowtab.clash.ClashFinder;
 import app.yellowtab.clash.OldSeries;
 import app.yellowtab.desktop.work.Jobs;
@@ -21,6 +22,7 @@ import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Marking;
 import app.yellowtab.plan.Plan;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -98,6 +100,14 @@ public final class OldDesk {
     public void decide(OldSeries series, Handling handling) {
         if (handling == Handling.AVOIDED) avoid(series);
         else workspace.edit(bundle -> NumberEdits.decided(bundle, series.numbers().withHandling(handling)));
+    }
+
+    /** Writes the table from the numbers of the other side to the bundle's pages, in the background. */
+    public void writeTable(Path target) {
+        Bundle bundle = workspace.bundle();
+        Plan plan = workspace.plan();
+        workspace.jobs().start((progress, stopped) -> TheirNumbers.write(bundle, plan, target), count -> said.accept(Words.of("number.registered", count, String.valueOf(target.getFileName()))),
+                failure -> said.accept(String.valueOf(failure.getMessage())));
     }
 
     /** Puts the bundle's numbers at the other edge of the pages that carry others at the same one. */

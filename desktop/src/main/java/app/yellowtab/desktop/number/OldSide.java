@@ -2,12 +2,15 @@ package app.yellowtab.desktop.number;
 
 import app.yellowtab.clash.OldSeries;
 import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.model.number.OldNumbers.Handling;
 import app.yellowtab.plan.Plan;
 import java.util.List;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.scene.control.Button;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
@@ -23,9 +26,10 @@ final class OldSide extends VBox {
     private final Workspace workspace;
     private final Label how = Controls.paragraph("", Styles.SMALL);
     private final VBox all = new VBox(14);
+    private final Button table;
     private final Subscription subscription;
 
-    OldSide(OldDesk desk, Workspace workspace) {
+    OldSide(OldDesk desk, Workspace workspace, FileDialogs dialogs, ReadOnlyStringProperty words) {
         super(10);
         this.desk = desk;
         this.workspace = workspace;
@@ -33,8 +37,13 @@ final class OldSide extends VBox {
         ScrollPane scroll = new ScrollPane(all);
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(how, scroll);
-        subscription = desk.foundProperty().subscribe(this::show);
+        Label said = Controls.paragraph("", Styles.NOTICE);
+        table = Controls.button("old.table", () -> dialogs.saveAs(Words.of("old.table"), workspace.folder().path().resolve(Words.of("old.tableFile") + ".docx")).ifPresent(desk::writeTable));
+        getChildren().addAll(how, scroll, table, said);
+        subscription = Subscription.combine(desk.foundProperty().subscribe(this::show), words.subscribe(text -> {
+            said.setText(text);
+            Controls.show(said, !text.isEmpty());
+        }));
     }
 
     void dispose() {
@@ -44,6 +53,7 @@ final class OldSide extends VBox {
     private void show(List<OldSeries> found) {
         how.setText(Words.of("old.how", found.size()));
         all.getChildren().clear();
+        Controls.show(table, found.stream().anyMatch(series -> series.isDecided() && series.numbers().handling() == Handling.IDENTITY));
         for (OldSeries series : found) all.getChildren().add(one(series));
     }
 

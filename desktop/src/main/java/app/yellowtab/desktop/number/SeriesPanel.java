@@ -6,21 +6,30 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.model.number.Series;
+import java.nio.file.Path;
+import java.util.Optional;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** What a series of Bates numbers has: where it begins, and giving its numbers for ever. */
 final class SeriesPanel extends VBox {
     private final TextField first = new TextField();
     private final Label fixed = Controls.paragraph("", Styles.SMALL);
+    private final Label register = Controls.label("", Styles.SMALL);
+    private final Button forget = Controls.button("number.forgetMatter", () -> { });
+    private final Button goOn;
     private boolean showing;
 
     SeriesPanel(NumberDesk desk, Workspace workspace, FileDialogs dialogs) {
         super(10);
+        goOn = Controls.button("number.goOn", desk::goOn);
         first.setId("number-first");
         first.setPrefColumnCount(14);
         first.setAccessibleText(Words.of("number.firstNumber"));
@@ -33,11 +42,21 @@ final class SeriesPanel extends VBox {
         fixed.setId("number-fixed");
         FlowPane acts = new FlowPane(6, 6, Controls.button("number.issue", desk::issue),
                 Controls.button("number.register", () -> dialogs.saveAs(Words.of("number.register"), workspace.folder().path().resolve(Words.of("number.registerFile") + ".csv")).ifPresent(desk::writeRegister)));
-        getChildren().addAll(begin, fixed, acts);
+        register.setId("number-matter");
+        register.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(register, Priority.ALWAYS);
+        HBox named = new HBox(8, register, Controls.button("number.chooseMatter", () -> dialogs.saveAs(Words.of("number.chooseMatter"), workspace.folder().path().toAbsolutePath().resolveSibling(Words.of("number.matterFile") + ".csv")).ifPresent(file -> desk.register(Optional.of(file)))), forget);
+        named.setAlignment(Pos.CENTER_LEFT);
+        forget.setOnAction(event -> desk.register(Optional.empty()));
+        getChildren().addAll(begin, goOn, fixed, acts, Controls.label(Words.of("number.matter"), Styles.FORM_LABEL), named);
     }
 
-    void show(NumberState state) {
+    void show(NumberState state, String matter) {
         showing = true;
+        register.setText(matter.isEmpty() ? Words.of("number.noMatter") : String.valueOf(Path.of(matter).getFileName()));
+        register.setTooltip(matter.isEmpty() ? null : new Tooltip(matter));
+        Controls.show(forget, !matter.isEmpty());
+        Controls.show(goOn, !matter.isEmpty() && state.fixed() == 0);
         if (!first.isFocused()) first.setText(state.series().map(Series::first).orElse(""));
         first.setDisable(state.fixed() > 0);
         fixed.setText(Words.of("number.fixed", state.fixed(), state.count()));

@@ -31,6 +31,7 @@ final class SetSide extends VBox {
     private enum Part { WHAT, WHERE, LOOK, PAGES }
 
     private final NumberDesk desk;
+    private final Workspace workspace;
     private final VBox lines = new VBox(4);
     private final ToggleGroup chosen = new ToggleGroup();
     private final BundlePanel bundle;
@@ -50,6 +51,7 @@ final class SetSide extends VBox {
     SetSide(NumberDesk desk, Workspace workspace, FileDialogs dialogs, PresetStore presets, Runnable loose) {
         super(12);
         this.desk = desk;
+        this.workspace = workspace;
         this.bundle = new BundlePanel(desk);
         this.series = new SeriesPanel(desk, workspace, dialogs);
         this.line = new LinePanel(desk);
@@ -110,7 +112,7 @@ final class SetSide extends VBox {
             case PAGES -> pages;
         });
         bundle.show(state);
-        series.show(state);
+        series.show(state, workspace.bundle().numbering().register());
         line.show(state);
         where.show(state);
         look.show(state);

@@ -347,6 +347,7 @@ public final class Reader extends HBox {
             case Content.Divider d -> Words.of("leaf.divider", d.title());
             case Content.TabSheet t -> t.title();
             case Content.Slip s -> inDocument(plan, leaf, s.document());
+            case Content.Withheld w -> inDocument(plan, leaf, w.document());
             case Content.FileSheet f -> inDocument(plan, leaf, f.document());
             case Content.FrontSheet f -> inDocument(plan, leaf, f.document());
             case Content.SourcePage s -> inDocument(plan, leaf, s.document());

@@ -283,6 +283,12 @@ public final class PagesDesk {
         edit(bundle -> PageEdits.reversed(bundle, pages));
     }
 
+    /** Withholds the chosen pages for a reason, which may be empty; shows them again for none. */
+    public void withhold(Optional<String> reason) {
+        Set<PageKey> pages = chosen;
+        edit(bundle -> PageEdits.withheld(bundle, pages, reason));
+    }
+
     /** Undoes all that was done to the looks of what is chosen. */
     public void asTheyCame() {
         Set<PageKey> pages = chosen;

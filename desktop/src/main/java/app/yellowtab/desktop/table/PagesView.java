@@ -60,7 +60,7 @@ public final class PagesView extends VBox {
         this.desk = desk;
         this.pictures = pictures;
         this.work = work;
-        this.bars = Map.of("crop", new CropBar(desk, work, frame), "blank", new BlankBar(work), "insert", new InsertBar(work, dialogs), "paper", new PaperBar(work), "save", new SaveBar(work, dialogs));
+        this.bars = Map.of("crop", new CropBar(desk, work, frame), "blank", new BlankBar(work), "insert", new InsertBar(work, dialogs), "paper", new PaperBar(work), "save", new SaveBar(work, dialogs), "withhold", new WithholdBar(desk));
         setId("pages-view");
         getStyleClass().add(Styles.CUT_WORK);
         table = new LightTable(pictures);
@@ -78,7 +78,7 @@ public final class PagesView extends VBox {
         Button right = Controls.iconButton(Feather.ROTATE_CW, "pages.right", () -> desk.turn(1));
         MenuButton more = new MenuButton(Words.of("pages.more"));
         more.setId("pages-more");
-        more.getItems().setAll(Controls.menuItem("pages.about", () -> desk.turn(HALF)), Controls.menuItem("pages.divide", () -> work.divide(whole -> said.setText(whole == 0 ? "" : Words.of("pages.divided", whole)))), Controls.menuItem("pages.reverse", desk::reverse), Controls.menuItem("pages.copy", desk::copy), Controls.menuItem("pages.keepOnly", desk::keepOnly), Controls.menuItem("pages.asTheyCame", desk::asTheyCame));
+        more.getItems().setAll(Controls.menuItem("pages.about", () -> desk.turn(HALF)), Controls.menuItem("pages.divide", () -> work.divide(whole -> said.setText(whole == 0 ? "" : Words.of("pages.divided", whole)))), Controls.menuItem("pages.reverse", desk::reverse), Controls.menuItem("pages.copy", desk::copy), Controls.menuItem("pages.keepOnly", desk::keepOnly), Controls.menuItem("pages.withhold", () -> open("withhold")), Controls.menuItem("pages.asTheyCame", desk::asTheyCame));
         tools.getChildren().addAll(kinds(), left, right, Controls.button("pages.takeOut", desk::takeOut), opener("blank"), opener("insert"), opener("crop"), opener("paper"), opener("save"), more);
         said.setId("pages-said");
         getChildren().addAll(head, tools);
@@ -99,11 +99,14 @@ public final class PagesView extends VBox {
     }
 
     private Button opener(String bar) {
-        return Controls.button("pages." + bar, () -> {
-            boolean shows = !bars.get(bar).isVisible();
-            bars.values().forEach(each -> each.open(false));
-            bars.get(bar).open(shows);
-        });
+        return Controls.button("pages." + bar, () -> open(bar));
+    }
+
+    /** Opens a bar alone, or closes it where it is open. */
+    private void open(String bar) {
+        boolean shows = !bars.get(bar).isVisible();
+        bars.values().forEach(each -> each.open(false));
+        bars.get(bar).open(shows);
     }
 
     /** Opens what saves pages, with all of them chosen. */

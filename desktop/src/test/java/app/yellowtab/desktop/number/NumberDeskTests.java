@@ -5,6 +5,7 @@ import static app.yellowtab.testing.Bundles.document;
 import static app.yellowtab.testing.Bundles.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.agree.MatterRegister;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
@@ -17,12 +18,14 @@ import app.yellowtab.model.number.LineField;
 import app.yellowtab.model.number.LinePart;
 import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.PageKind;
+import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.plan.Marking;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
@@ -165,5 +168,22 @@ class NumberDeskTests {
         assertThat(desk.saidProperty().get()).contains("printed as boxes");
         desk.takeOff();
         assertThat(workspace.bundle()).isEqualTo(start);
+    }
+
+    @Test
+    void numbersAreEnteredInTheRegisterOfTheMatterAndNoneIsGivenTwice() throws IOException {
+        Path register = temp.resolve("matter.csv");
+        MatterRegister.enter(register, new MatterRegister.Span(SerialNumber.read("TH-000101").orElseThrow(), SerialNumber.read("TH-000180").orElseThrow(), "Other bundle", LocalDate.of(2031, 3, 4), "other"));
+        desk.add();
+        desk.first("TH-000170");
+        desk.register(Optional.of(register));
+        desk.issue();
+        assertThat(desk.saidProperty().get()).contains("TH-000101 to TH-000180").contains("Other bundle");
+        assertThat(state().fixed()).isZero();
+        desk.goOn();
+        assertThat(state().series().orElseThrow().first()).isEqualTo("TH-000181");
+        desk.issue();
+        assertThat(state().fixed()).isEqualTo(7);
+        assertThat(Files.readString(register)).contains("TH-000181,TH-000187");
     }
 }
