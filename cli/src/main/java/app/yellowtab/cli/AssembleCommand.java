@@ -79,7 +79,9 @@ final class AssembleCommand implements Callable<Integer> {
             place.know(taken.sources());
             findings.addAll(taken.findings());
             Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD), intake.over(Reading.STANDARD), taken.sources(), taken.contents(), List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD);
-            return production.produce(options.numbered(bundle), place, output, options.csv(), findings);
+            Bundle numbered = options.numbered(bundle);
+            if (options.checksNumbers()) production.checkNumbers(numbered, place);
+            return production.produce(numbered, place, output, options.csv(), findings);
         }
     }
 

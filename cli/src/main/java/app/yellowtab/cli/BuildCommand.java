@@ -44,6 +44,7 @@ final class BuildCommand implements Callable<Integer> {
              BundleFolder place = opened.folder()) {
             place.tryPasswords(passwords);
             Bundle bundle = options.numbered(opened.bundle().withFromSources(options.over(opened.bundle().fromSources())));
+            if (options.checksNumbers()) production.checkNumbers(bundle, place);
             int code = set == Set.PAPER ? Production.DONE : production.produce(bundle, place, output, options.csv(), new ArrayList<>());
             if (set != Set.SCREEN && code != Production.NOTHING_PRODUCED) code = Math.max(code, production.producePaper(bundle, place, output, options.csv()));
             if (set == Set.BOTH && code != Production.NOTHING_PRODUCED) code = Math.max(code, production.compareSets(output));

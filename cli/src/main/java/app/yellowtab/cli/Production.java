@@ -2,10 +2,16 @@ package app.yellowtab.cli;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
+import app.yellowtab.clash.Clash;
+import app.yellowtab.clash.ClashFinder;
+import app.yellowtab.clash.OldSeries;
 import app.yellowtab.deliver.PaperFiles;
+import app.yellowtab.find.BundleWords;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.ledger.LedgerCsv;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.picture.PageRenderer;
@@ -53,6 +59,28 @@ final class Production implements AutoCloseable {
         findings.forEach(this::say);
         Plan plan = Planner.plan(bundle, LocalDateTime.now());
         return produce(plan, Output.screen(plan), sources, output, csv, findings);
+    }
+
+    /** Names the marks that stand on something, and the numbers that pages carried before. */
+    void checkNumbers(Bundle bundle, SourceFiles sources) {
+        Plan plan = Planner.plan(bundle);
+        BundleWords words = new BundleWords(sources);
+        try (PageRenderer renderer = new PageRenderer(sources, PictureFiles.NONE)) {
+            new ClashFinder(words, renderer).all(plan, bundle.sourcesById(), found -> found.forEach(clash -> say(finding(plan, clash))), (done, total) -> console.show("Looking at page " + done + " of " + total), this::isStopped);
+        }
+        for (OldSeries series : OldSeries.in(bundle, plan, words, this::isStopped)) {
+            if (series.differing() > 0 && !series.isDecided()) say(new Finding(Code.OLD_NUMBERS, new Subject.OfThing(series.fileName()), series.first() + " to " + series.last() + " on pages " + plan.leaf(series.leaves().getFirst()).label() + " to " + plan.leaf(series.leaves().getLast()).label()));
+        }
+    }
+
+    private static Finding finding(Plan plan, Clash clash) {
+        String on = switch (clash.kind()) {
+            case WORDS -> "stands on the words \"" + clash.words() + "\"";
+            case DRAWN -> "stands on a line or a dark part of a picture";
+            case MARK -> "stands on \"" + clash.words() + "\"";
+            case CUT -> "is a line that is too long, and was cut";
+        };
+        return new Finding(Code.NUMBER_ON_SOMETHING, new Subject.OfThing(plan.leaf(clash.leaf()).label()), "\"" + clash.mark().words() + "\" " + on);
     }
 
     /** Produces the set to be printed, with all that goes with it; {@return the exit code} */

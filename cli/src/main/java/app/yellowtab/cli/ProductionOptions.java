@@ -21,10 +21,16 @@ final class ProductionOptions {
     private @Nullable Integer bookmarkLevels;
     @Option(names = "--csv", description = "Writes the ledger as CSV, too, beside the PDF.")
     private boolean csv;
+    @Option(names = "--check-numbers", description = "Names numbers and lines that stand on something, and numbers that pages carried before; takes a few seconds for a thousand pages.")
+    private boolean check;
     @Mixin
     private NumberOptions numbers = new NumberOptions();
     @Spec(Target.MIXEE)
     private CommandSpec spec = CommandSpec.create();
+
+    boolean checksNumbers() {
+        return check;
+    }
 
     boolean csv() {
         return csv;

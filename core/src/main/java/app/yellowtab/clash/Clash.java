@@ -17,6 +17,8 @@ public record Clash(int leaf, Mark mark, Kind kind, String words) {
         /** A line, or a dark part of a picture. */
         DRAWN,
         /** Another mark. */
-        MARK
+        MARK,
+        /** Nothing, but it is a line that was cut because it is too long. */
+        CUT
     }
 }

@@ -98,6 +98,7 @@ public final class ClashFinder {
             if (!under.isEmpty()) clashes.add(new Clash(leaf.index(), mark, Clash.Kind.WORDS, String.join(" ", under)));
             else if (other.isPresent()) clashes.add(new Clash(leaf.index(), mark, Clash.Kind.MARK, other.get().words()));
             else if (!mark.look().hasGround() && beneath.drawn().isIn(box)) clashes.add(new Clash(leaf.index(), mark, Clash.Kind.DRAWN, ""));
+            else if (placed.get(i).cut()) clashes.add(new Clash(leaf.index(), mark, Clash.Kind.CUT, ""));
         }
         return clashes;
     }

@@ -1,10 +1,14 @@
 package app.yellowtab.desktop;
 
+import app.yellowtab.clash.ClashFinder;
 import app.yellowtab.desktop.agree.AgreeMenu;
 import app.yellowtab.desktop.arrange.ArrangeStage;
 import app.yellowtab.desktop.cut.CutStage;
 import app.yellowtab.desktop.gather.GatherStage;
+import app.yellowtab.desktop.number.ClashDesk;
+import app.yellowtab.desktop.number.NumberNotes;
 import app.yellowtab.desktop.number.NumberStage;
+import app.yellowtab.desktop.number.OldDesk;
 import app.yellowtab.desktop.number.PresetStore;
 import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.PagePictures;
@@ -20,6 +24,7 @@ import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.find.BundleWords;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.store.KeptReference;
@@ -51,6 +56,9 @@ final class Shell extends StackPane {
     private final CutStage cut;
     private final ArrangeStage arrange;
     private final NumberStage number;
+    private final ClashDesk clashes;
+    private final OldDesk old;
+    private final NumberNotes notes;
     private final ProduceStage produce;
     private final PagePictures pictures;
     private final Reader reader;
@@ -71,8 +79,13 @@ final class Shell extends StackPane {
         this.gather = new GatherStage(workspace, intakes, recognising, dialogs, pictures);
         this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
         this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates), framing);
-        this.produce = new ProduceStage(workspace, pictures.renderer(), dialogs, opener);
-        this.number = new NumberStage(workspace, pictures, dialogs, new PresetStore(presets), desk::openLoose);
+        BundleWords words = new BundleWords(workspace.folder());
+        ClashFinder finder = new ClashFinder(words, pictures.renderer());
+        this.clashes = new ClashDesk(workspace, finder);
+        this.old = new OldDesk(workspace, words, finder);
+        this.notes = new NumberNotes(clashes, old, workspace);
+        this.produce = new ProduceStage(workspace, pictures.renderer(), notes, dialogs, opener);
+        this.number = new NumberStage(workspace, pictures, dialogs, clashes, old, new PresetStore(presets), desk::openLoose);
         this.reader = new Reader(workspace, pictures, reference, dialogs, framing);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, help::toggle);
@@ -113,6 +126,9 @@ final class Shell extends StackPane {
         arrange.dispose();
         number.dispose();
         produce.dispose();
+        notes.dispose();
+        clashes.dispose();
+        old.dispose();
         reader.dispose();
         pictures.close();
         foreEdge.dispose();

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.text.Text;
@@ -72,5 +73,38 @@ class NumberWindowTests extends AtTheWindow {
         Path target = temp.resolve("bundle/Trial bundle.pdf");
         until(() -> Files.exists(target) && jobs.running().isEmpty());
         assertThat(Pdfs.pages(target).get(4)).contains("5").contains("TH-000103").contains("P-3");
+    }
+
+    @Test
+    void aLineIsTypedWithBlocksInItWhichAreDeletedWhole(FxRobot robot) {
+        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        until(() -> desk.workspace().isPresent());
+        robot.clickOn("#stage-number").clickOn("#line-add");
+        until(() -> page(robot).marksShown().contains("Trial bundle"));
+        robot.clickOn("#line-editor .line-words:last-child").write(", page ");
+        robot.clickOn("#line-put").clickOn("#line-put-PAGE");
+        until(() -> page(robot).marksShown().contains("Trial bundle, page 1"));
+        robot.write(" in all");
+        until(() -> page(robot).marksShown().contains("Trial bundle, page 1 in all"));
+        for (int i = 0; i < " in all".length() + 1; i++) robot.push(KeyCode.BACK_SPACE);
+        until(() -> page(robot).marksShown().contains("Trial bundle, page"));
+        assertThat(workspace().bundle().numbering().lines().getFirst().parts()).hasSize(2);
+    }
+
+    @Test
+    void looseFilesAreNumberedInAViewOfTheirOwn(FxRobot robot) throws IOException {
+        Path file = Pdfs.write(temp, "L", 2);
+        robot.clickOn("#start-loose");
+        when(dialogs.files(any())).thenReturn(List.of(file));
+        robot.clickOn("#loose-addFiles");
+        until(() -> robot.lookup("#loose-files .list-cell").queryAll().stream().anyMatch(cell -> cell.lookup(".small") instanceof Label more && more.getText().contains("2 pages")));
+        robot.clickOn("#loose-first").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("TH-000101").push(KeyCode.ENTER);
+        until(() -> robot.lookup(".loose .page").queryAs(PagePane.class).marksShown().contains("TH-000101"));
+        robot.clickOn("#loose-stamp");
+        Path copy = temp.resolve("Numbered/L numbered.pdf");
+        until(() -> Files.exists(copy));
+        assertThat(Pdfs.pages(copy).get(1)).contains("TH-000102");
+        robot.clickOn("#loose-back");
+        until(() -> robot.lookup("#start-loose").tryQuery().isPresent());
     }
 }

@@ -18,6 +18,7 @@ import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,7 +39,7 @@ public final class ClashDesk {
     private final ClashFinder finder;
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.NONE);
     private final Subscription subscription;
-    private boolean looks;
+    private final Set<Object> viewers = new HashSet<>();
     private AtomicBoolean stop = new AtomicBoolean();
 
     public ClashDesk(Workspace workspace, ClashFinder finder) {
@@ -76,7 +77,7 @@ public final class ClashDesk {
     public record Help(String words, UnaryOperator<Bundle> change) {}
 
     public void dispose() {
-        looks = false;
+        viewers.clear();
         stop.set(true);
         subscription.unsubscribe();
     }
@@ -85,16 +86,17 @@ public final class ClashDesk {
         return state.getReadOnlyProperty();
     }
 
-    /** Looks for them from now on, or no more. */
-    public void look(boolean on) {
-        if (on == looks) return;
-        looks = on;
-        if (on) search();
-        else stop.set(true);
+    /** Looks for them as long as somebody looks on. */
+    public void look(Object viewer, boolean on) {
+        boolean before = !viewers.isEmpty();
+        if (on) viewers.add(viewer);
+        else viewers.remove(viewer);
+        if (!before && on) search();
+        if (viewers.isEmpty()) stop.set(true);
     }
 
     private void search() {
-        if (!looks) return;
+        if (viewers.isEmpty()) return;
         stop.set(true);
         AtomicBoolean ended = new AtomicBoolean();
         stop = ended;
@@ -142,6 +144,7 @@ public final class ClashDesk {
         List<Help> helps = new ArrayList<>();
         SeriesId series = new SeriesId(clash.mark().series());
         try {
+            if (clash.kind() == Clash.Kind.CUT) return List.of();
             Optional<Spot> free = finder.free(plan, leaf, clash.mark(), sources);
             Optional<PageKey> key = leaf.key();
             if (free.isPresent() && key.isPresent()) helps.add(new Help(Words.of("clash.here", where(free.get())), bundle -> NumberEdits.moved(bundle, key.get(), series, free)));

@@ -20,6 +20,9 @@ import javafx.util.Subscription;
 
 /** The marks that stand on something, each with what helps. */
 final class ClashSide extends VBox {
+    private static final double ROW = 52;
+    private static final int MOST_ROWS = 100;
+
     private final ClashDesk desk;
     private final Workspace workspace;
     private final Label how = Controls.paragraph("", Styles.SMALL);
@@ -55,6 +58,7 @@ final class ClashSide extends VBox {
         Optional<Clash> before = Optional.ofNullable(list.getSelectionModel().getSelectedItem());
         if (!list.getItems().equals(state.clashes())) list.getItems().setAll(state.clashes());
         Controls.show(list, !state.clashes().isEmpty());
+        list.setMaxHeight(Math.min(MOST_ROWS, state.clashes().size()) * ROW + 2);
         before.flatMap(one -> state.clashes().stream().filter(its -> its.leaf() >= one.leaf()).findFirst()).ifPresentOrElse(list.getSelectionModel()::select, helps.getChildren()::clear);
     }
 
@@ -88,6 +92,7 @@ final class ClashSide extends VBox {
             setText(empty || clash == null ? "" : sentence(clash));
             setWrapText(true);
             setPrefWidth(0);
+            setPrefHeight(ROW);
         }
 
         private String sentence(Clash clash) {

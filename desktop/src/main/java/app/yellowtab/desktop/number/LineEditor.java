@@ -136,15 +136,17 @@ public final class LineEditor extends FlowPane {
                 rebuild(at);
                 typing(nodeOf(at), Math.max(1, caret));
             }
-            place = at;
-            letter = field.getCaretPosition();
         });
-        field.caretPositionProperty().addListener((value, before, now) -> {
-            place = at;
-            letter = now.intValue();
-        });
+        // A field that gets the keyboard back from a menu has all of its words chosen, and its caret is not where one typed.
+        field.addEventHandler(KeyEvent.KEY_RELEASED, event -> remember(at, field));
+        field.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> remember(at, field));
         field.addEventFilter(KeyEvent.KEY_PRESSED, event -> onKey(event, field));
         return field;
+    }
+
+    private void remember(int at, TextField field) {
+        place = at;
+        letter = field.getCaretPosition();
     }
 
     private static void fit(TextField field) {
@@ -196,6 +198,8 @@ public final class LineEditor extends FlowPane {
 
     private void typing(int node, int caret) {
         if (node < 0 || !(getChildren().get(node) instanceof TextField field)) return;
+        // With its skin it chooses all of its words when it gets the keyboard: that must be over before the caret is put.
+        field.applyCss();
         field.requestFocus();
         field.positionCaret(Math.min(caret, field.getLength()));
     }

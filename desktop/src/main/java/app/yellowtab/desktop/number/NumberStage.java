@@ -1,6 +1,6 @@
 package app.yellowtab.desktop.number;
 
-import app.yellowtab.clash.ClashFinder;
+import app.yellowtab.clash.Clash;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.pages.PagePictures;
@@ -11,12 +11,12 @@ import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.find.BundleWords;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.plan.Leaf;
 import java.util.List;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -54,19 +54,17 @@ public final class NumberStage extends HBox {
     private PagePictures.Request request = PagePictures.Request.DONE;
 
     /** @param loose shows loose files */
-    public NumberStage(Workspace workspace, PagePictures pictures, FileDialogs dialogs, PresetStore presets, Runnable loose) {
+    public NumberStage(Workspace workspace, PagePictures pictures, FileDialogs dialogs, ClashDesk clashes, OldDesk old, PresetStore presets, Runnable loose) {
         super(20);
         this.workspace = workspace;
         this.pictures = pictures;
         this.desk = new NumberDesk(workspace);
-        BundleWords words = new BundleWords(workspace.folder());
-        ClashFinder finder = new ClashFinder(words, pictures.renderer());
-        this.clashes = new ClashDesk(workspace, finder);
-        this.old = new OldDesk(workspace, words, finder, desk::say);
+        this.clashes = clashes;
+        this.old = old;
         this.steps = new PageSteps(workspace, desk::say);
         this.set = new SetSide(desk, workspace, dialogs, presets, loose);
         this.clashSide = new ClashSide(clashes, workspace);
-        this.oldSide = new OldSide(old, workspace, dialogs, desk.saidProperty());
+        this.oldSide = new OldSide(old, workspace, dialogs, old.saidProperty());
         getStyleClass().add(Styles.NUMBER);
         page.onMarks(new PagePane.MarkHand() {
             @Override
@@ -95,10 +93,13 @@ public final class NumberStage extends HBox {
         getChildren().addAll(middle, beside);
         show(Side.SET);
         subscription = Subscription.combine(workspace.onPlan(plan -> showPage()), workspace.onLeaf(leaf -> showPage()), sceneProperty().subscribe(scene -> {
-            clashes.look(scene != null);
-            old.look(scene != null);
+            clashes.look(this, scene != null);
+            old.look(this, scene != null);
             showPage();
-        }), clashes.stateProperty().subscribe(state -> sides.say(Side.CLASHES, Words.of("number.sideClashes", state.clashes().size()))), old.foundProperty().subscribe(found -> {
+        }), clashes.stateProperty().subscribe(state -> {
+            sides.say(Side.CLASHES, Words.of("number.sideClashes", state.clashes().size()));
+            showClashes();
+        }), old.foundProperty().subscribe(found -> {
             sides.say(Side.OLD, Words.of("number.sideOld", found.size()));
             showOld();
         }));
@@ -151,8 +152,6 @@ public final class NumberStage extends HBox {
         clashSide.dispose();
         oldSide.dispose();
         set.dispose();
-        clashes.dispose();
-        old.dispose();
         desk.dispose();
     }
 
@@ -165,8 +164,14 @@ public final class NumberStage extends HBox {
         request = pictures.request(pictures.renderer().leaf(workspace.plan(), leaf, WIDTH_PX), Urgency.IN_VIEW, result -> {
             if (result instanceof PagePictures.Result.Picture drawn) page.show(drawn, workspace.plan().marksOn(leaf));
             else page.clear();
+            showClashes();
         });
         showOld();
+    }
+
+    /** Frames the marks of the page in view that stand on something. */
+    private void showClashes() {
+        page.alarm(clashes.stateProperty().get().clashes().stream().filter(clash -> clash.leaf() == workspace.leaf()).map(Clash::mark).map(Mark::series).collect(Collectors.toSet()));
     }
 
     private void showOld() {

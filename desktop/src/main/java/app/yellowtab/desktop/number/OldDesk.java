@@ -24,12 +24,15 @@ import app.yellowtab.plan.Plan;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.util.Subscription;
 import org.slf4j.LoggerFactory;
 
@@ -40,21 +43,19 @@ public final class OldDesk {
     private final ClashFinder finder;
     private final ReadOnlyObjectWrapper<List<OldSeries>> found = new ReadOnlyObjectWrapper<>(this, "found", List.of());
     private final Subscription subscription;
-    private final Consumer<String> said;
-    private boolean looks;
+    private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
+    private final Set<Object> viewers = new HashSet<>();
     private AtomicBoolean stop = new AtomicBoolean();
 
-    /** @param said takes what is to be said of what was done */
-    public OldDesk(Workspace workspace, BundleWords words, ClashFinder finder, Consumer<String> said) {
+    public OldDesk(Workspace workspace, BundleWords words, ClashFinder finder) {
         this.workspace = workspace;
         this.words = words;
         this.finder = finder;
-        this.said = said;
         subscription = workspace.onPlan(plan -> search());
     }
 
     public void dispose() {
-        looks = false;
+        viewers.clear();
         stop.set(true);
         subscription.unsubscribe();
     }
@@ -63,16 +64,22 @@ public final class OldDesk {
         return found.getReadOnlyProperty();
     }
 
-    /** Looks for them from now on, or no more. */
-    public void look(boolean on) {
-        if (on == looks) return;
-        looks = on;
-        if (on) search();
-        else stop.set(true);
+    /** {@return what came of what was asked for} */
+    public ReadOnlyStringProperty saidProperty() {
+        return said.getReadOnlyProperty();
+    }
+
+    /** Looks for them as long as somebody looks on. */
+    public void look(Object viewer, boolean on) {
+        boolean before = !viewers.isEmpty();
+        if (on) viewers.add(viewer);
+        else viewers.remove(viewer);
+        if (!before && on) search();
+        if (viewers.isEmpty()) stop.set(true);
     }
 
     private void search() {
-        if (!looks) return;
+        if (viewers.isEmpty()) return;
         stop.set(true);
         AtomicBoolean ended = new AtomicBoolean();
         stop = ended;
@@ -106,8 +113,8 @@ public final class OldDesk {
     public void writeTable(Path target) {
         Bundle bundle = workspace.bundle();
         Plan plan = workspace.plan();
-        workspace.jobs().start((progress, stopped) -> TheirNumbers.write(bundle, plan, target), count -> said.accept(Words.of("number.registered", count, String.valueOf(target.getFileName()))),
-                failure -> said.accept(String.valueOf(failure.getMessage())));
+        workspace.jobs().start((progress, stopped) -> TheirNumbers.write(bundle, plan, target), count -> said.set(Words.of("number.registered", count, String.valueOf(target.getFileName()))),
+                failure -> said.set(String.valueOf(failure.getMessage())));
     }
 
     /** Puts the bundle's numbers at the other edge of the pages that carry others at the same one. */
@@ -123,8 +130,8 @@ public final class OldDesk {
             return spots;
         }, spots -> {
             workspace.edit(bundle -> NumberEdits.decided(NumberEdits.moved(bundle, spots, Marking.BUNDLE), series.numbers().withHandling(Handling.AVOIDED)));
-            said.accept(Words.of("old.avoided", spots.size()));
-        }, failure -> said.accept(String.valueOf(failure.getMessage())));
+            said.set(Words.of("old.avoided", spots.size()));
+        }, failure -> said.set(String.valueOf(failure.getMessage())));
     }
 
     private void away(Plan plan, Leaf leaf, OldSeries series, Map<SourceId, Source> sources, Map<PageKey, Spot> spots) {

@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import javafx.geometry.Point2D;
@@ -113,6 +114,11 @@ public final class PagePane extends Region {
             getChildren().addAll(mark.nodes());
         }
         requestLayout();
+    }
+
+    /** Frames the marks of some series, because something is the matter with them. */
+    public void alarm(Set<String> series) {
+        for (ShownMark mark : marks) mark.alarm(series.contains(mark.placed().mark().series()));
     }
 
     /** Shows nothing. */

@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.pages;
 
+import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.mark.Box;
 import app.yellowtab.mark.Ground;
 import app.yellowtab.mark.MarkLook;
@@ -18,10 +19,13 @@ import javafx.scene.transform.Rotate;
 /** A mark over the picture of its page: its words, and what they stand on. For the JavaFX thread. */
 final class ShownMark {
     private static final double FRAME_PT = 0.5;
+    /** How far the frame of a mark is from it, in pixels. */
+    private static final double ALARM = 4;
 
     private final Placed placed;
     private final Text text = new Text();
     private final Optional<Rectangle> ground;
+    private final Rectangle alarm = new Rectangle();
     private final Rotate turn = new Rotate();
 
     ShownMark(Placed placed) {
@@ -34,6 +38,10 @@ final class ShownMark {
         text.setManaged(false);
         text.setOpacity(look.opacity());
         text.setMouseTransparent(covers);
+        alarm.getStyleClass().add(Styles.OLD_NUMBER);
+        alarm.setManaged(false);
+        alarm.setMouseTransparent(true);
+        alarm.setVisible(false);
         ground = look.hasGround() || covers ? Optional.of(ground(look)) : Optional.empty();
         turn.setAngle(look.turn());
         if (look.turn() == 0) return;
@@ -59,10 +67,16 @@ final class ShownMark {
         return text;
     }
 
+    /** Frames it, or not. */
+    void alarm(boolean on) {
+        alarm.setVisible(on);
+    }
+
     /** {@return what it is made of, from below} */
     List<Node> nodes() {
         List<Node> nodes = new ArrayList<>(ground.stream().toList());
         nodes.add(text);
+        nodes.add(alarm);
         return nodes;
     }
 
@@ -85,6 +99,11 @@ final class ShownMark {
             its.setHeight(whole.height() * scale);
             its.setStrokeWidth(FRAME_PT * scale);
         });
+        Box ink = placed.wholePt();
+        alarm.setX(left + ink.left() * scale - ALARM);
+        alarm.setY(bottom - ink.top() * scale - ALARM);
+        alarm.setWidth(ink.width() * scale + 2 * ALARM);
+        alarm.setHeight(ink.height() * scale + 2 * ALARM);
         if (placed.mark().covers().isPresent()) return;
         Font font = MarkFonts.font(placed.mark().look().face(), placed.sizePt() * scale);
         text.setFont(font);

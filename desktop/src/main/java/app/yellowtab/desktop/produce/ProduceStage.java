@@ -55,6 +55,7 @@ public final class ProduceStage extends StackPane {
     private final ContentsTable contents = new ContentsTable();
     private final Leaks leaking;
     private final LeakList leaks;
+    private final Region notes;
     private final Button produce;
     private final VBox result = new VBox(8);
     private final ScrollPane scroll = new ScrollPane();
@@ -62,10 +63,12 @@ public final class ProduceStage extends StackPane {
     private final Subscription subscription;
     private String suggestedBefore = "";
 
-    public ProduceStage(Workspace workspace, PageRenderer renderer, FileDialogs dialogs, Opener opener) {
+    /** @param notes what else must be known before it is produced */
+    public ProduceStage(Workspace workspace, PageRenderer renderer, Region notes, FileDialogs dialogs, Opener opener) {
         this.workspace = workspace;
         this.production = new Production(workspace, Assembler.standard(), renderer);
         this.dialogs = dialogs;
+        this.notes = notes;
         this.opener = opener;
         this.choices = new Choices(workspace);
         this.paper = new PaperChoices(workspace);
@@ -75,7 +78,7 @@ public final class ProduceStage extends StackPane {
         result.setId("produce-result");
         this.leaking = new Leaks(workspace, new BundleWords(workspace.folder()));
         this.leaks = new LeakList(leaking);
-        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, paper, file(), leaks, produce, result);
+        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, paper, file(), leaks, notes, produce, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
         StackPane room = new StackPane(card);
