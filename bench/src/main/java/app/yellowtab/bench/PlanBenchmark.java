@@ -93,11 +93,16 @@ public class PlanBenchmark {
     }
 
     static Bundle bundle() {
+        return bundle(DOCUMENTS);
+    }
+
+    /** @param count of documents, in twenty sections */
+    static Bundle bundle(int count) {
         List<Source> sources = new ArrayList<>();
         List<Section> sections = new ArrayList<>();
         for (int s = 0; s < 20; s++) {
             List<Document> documents = new ArrayList<>();
-            for (int d = 0; d < DOCUMENTS / 20; d++) {
+            for (int d = 0; d < count / 20; d++) {
                 String name = "Letter of the claimant to the defendant about chamber " + s + ", bin " + d * 61 % 100;
                 Source source = new Source(SourceId.fresh(), name, name, SourceKind.PDF, 1, "", "", PAGES_EACH, List.of(), name, DocumentDate.UNDATED, About.UNKNOWN, Optional.empty());
                 sources.add(source);
