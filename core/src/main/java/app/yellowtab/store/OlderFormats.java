@@ -11,6 +11,7 @@ import app.yellowtab.model.page.RunId;
 import app.yellowtab.model.source.BookmarkLook;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -41,23 +42,23 @@ final class OlderFormats {
             if (!about.has("lengthSeconds")) about.put("lengthSeconds", 0);
             if (!about.has("pages")) about.set("pages", facts.apply(source.path("facts").asString("")));
             if (!(about.get("pages") instanceof ObjectNode pages)) continue;
-            fill(pages, "shapes", BundleJson.MAPPER.createArrayNode());
+            fill(pages, "shapes", () -> BundleJson.MAPPER.createArrayNode());
             if (!pages.has("beginnings")) pages.put("beginnings", 0);
         }
         layout(root);
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);
         documents(root.path("setAside"));
-        fill(root, "numbering", BundleJson.MAPPER.valueToTree(Numbering.NONE));
+        fill(root, "numbering", () -> BundleJson.MAPPER.valueToTree(Numbering.NONE));
         if (root.get("numbering") instanceof ObjectNode numbering) OlderNumbers.fillIn(numbering);
-        fill(root, "recognition", BundleJson.MAPPER.valueToTree(RecognitionChoice.STANDARD));
-        fill(root, "batches", BundleJson.MAPPER.createArrayNode());
+        fill(root, "recognition", () -> BundleJson.MAPPER.valueToTree(RecognitionChoice.STANDARD));
+        fill(root, "batches", () -> BundleJson.MAPPER.createArrayNode());
         for (JsonNode batch : root.path("batches")) {
             documents(batch.path("made"));
             for (JsonNode run : batch.path("runs")) if (run instanceof ObjectNode object) {
-                fill(object, "look", BundleJson.plainLook());
+                fill(object, "look", () -> BundleJson.plainLook());
                 shown(object.path("look"));
             }
-            for (JsonNode name : batch.path("names")) if (name instanceof ObjectNode object) fill(object, "date", BundleJson.MAPPER.nullNode());
+            for (JsonNode name : batch.path("names")) if (name instanceof ObjectNode object) fill(object, "date", () -> BundleJson.MAPPER.nullNode());
         }
     }
 
@@ -65,16 +66,16 @@ final class OlderFormats {
     static void layout(ObjectNode root) {
         if (!(root.get("layout") instanceof ObjectNode layout)) return;
         if (!layout.has("agreement")) layout.put("agreement", false);
-        fill(layout, "paper", BundleJson.MAPPER.valueToTree(PaperSet.STANDARD));
+        fill(layout, "paper", () -> BundleJson.MAPPER.valueToTree(PaperSet.STANDARD));
     }
 
     private static void bundle(ObjectNode root) {
         if (root.path("heading") instanceof ObjectNode heading && heading.path("hearing").asString("x").isEmpty()) heading.putNull("hearing");
-        fill(root, "fromSources", BundleJson.MAPPER.valueToTree(FromSources.STANDARD));
-        fill(root, "reading", BundleJson.MAPPER.valueToTree(Reading.STANDARD));
-        if (root.get("reading") instanceof ObjectNode reading) fill(reading, "zone", BundleJson.MAPPER.nullNode());
-        fill(root, "needs", BundleJson.MAPPER.createArrayNode());
-        fill(root, "setAside", BundleJson.MAPPER.createArrayNode());
+        fill(root, "fromSources", () -> BundleJson.MAPPER.valueToTree(FromSources.STANDARD));
+        fill(root, "reading", () -> BundleJson.MAPPER.valueToTree(Reading.STANDARD));
+        if (root.get("reading") instanceof ObjectNode reading) fill(reading, "zone", () -> BundleJson.MAPPER.nullNode());
+        fill(root, "needs", () -> BundleJson.MAPPER.createArrayNode());
+        fill(root, "setAside", () -> BundleJson.MAPPER.createArrayNode());
         ObjectNode contents = BundleJson.MAPPER.createObjectNode();
         move(root, contents);
         root.set("contents", contents);
@@ -82,9 +83,9 @@ final class OlderFormats {
     }
 
     private static void source(ObjectNode source) {
-        fill(source, "checksum", BundleJson.MAPPER.getNodeFactory().stringNode(""));
-        fill(source, "about", BundleJson.MAPPER.valueToTree(About.UNKNOWN));
-        if (source.get("about") instanceof ObjectNode about) fill(about, "made", BundleJson.MAPPER.nullNode());
+        fill(source, "checksum", () -> BundleJson.MAPPER.getNodeFactory().stringNode(""));
+        fill(source, "about", () -> BundleJson.MAPPER.valueToTree(About.UNKNOWN));
+        if (source.get("about") instanceof ObjectNode about) fill(about, "made", () -> BundleJson.MAPPER.nullNode());
         // Conversions lay under the name of what they were made of.
         boolean converted = !source.path("kind").asString("").equalsIgnoreCase("pdf") || !source.path("about").path("trouble").isNull();
         if (converted) source.put("conversion", source.path("storedName").asString(""));
@@ -136,10 +137,10 @@ final class OlderFormats {
 
     private static void documents(JsonNode documents) {
         for (JsonNode document : documents) {
-            if (document instanceof ObjectNode object) fill(object, "agreement", BundleJson.MAPPER.valueToTree(Agreement.OPEN));
+            if (document instanceof ObjectNode object) fill(object, "agreement", () -> BundleJson.MAPPER.valueToTree(Agreement.OPEN));
             for (JsonNode run : document.path("runs")) {
                 if (!(run instanceof ObjectNode object) || !object.path("kind").asString("").equals("source")) continue;
-                fill(object, "look", BundleJson.plainLook());
+                fill(object, "look", () -> BundleJson.plainLook());
                 shown(object.path("look"));
                 for (JsonNode redaction : object.path("look").path("redactions")) if (redaction instanceof ObjectNode one && !one.has("printed")) one.put("printed", false);
             }
@@ -148,10 +149,11 @@ final class OlderFormats {
 
     /** Pages were not withheld. */
     private static void shown(JsonNode look) {
-        if (look instanceof ObjectNode object) fill(object, "withheld", BundleJson.MAPPER.nullNode());
+        if (look instanceof ObjectNode object) fill(object, "withheld", () -> BundleJson.MAPPER.nullNode());
     }
 
-    static void fill(ObjectNode node, String name, JsonNode otherwise) {
-        if (!node.has(name)) node.set(name, otherwise);
+    /** @param otherwise is made only where something is missing: most bundles say it all, and two thousand documents are read at once */
+    static void fill(ObjectNode node, String name, Supplier<JsonNode> otherwise) {
+        if (!node.has(name)) node.set(name, otherwise.get());
     }
 }

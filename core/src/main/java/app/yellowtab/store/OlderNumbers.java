@@ -6,6 +6,7 @@ import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.number.PageKind;
+import java.lang.reflect.RecordComponent;
 import java.util.Locale;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -20,8 +21,7 @@ final class OlderNumbers {
 
     /** Fills in what is left unsaid. */
     static void fillIn(ObjectNode numbering) {
-        ObjectNode none = BundleJson.MAPPER.valueToTree(Numbering.NONE);
-        for (String field : none.propertyNames()) OlderFormats.fill(numbering, field, none.get(field));
+        fillIn(numbering, Numbering.NONE);
         bundle(numbering.path("bundle"));
         series(numbering.path("series"));
     }
@@ -32,8 +32,14 @@ final class OlderNumbers {
         setting(bundle);
         JsonNode onCover = bundle.remove("onCover");
         if (onCover != null && !onCover.asBoolean(true)) ((ArrayNode) bundle.path("setting").path("pages").path("not")).add(PageKind.COVER.name().toLowerCase(Locale.ROOT));
-        ObjectNode standard = BundleJson.MAPPER.valueToTree(BundleNumber.STANDARD);
-        for (String field : standard.propertyNames()) OlderFormats.fill(bundle, field, standard.get(field));
+        fillIn(bundle, BundleNumber.STANDARD);
+    }
+
+    /** Fills in all fields of a record that are missing, as another has them. */
+    private static void fillIn(ObjectNode node, Record standard) {
+        for (RecordComponent field : standard.getClass().getRecordComponents()) {
+            if (!node.has(field.getName())) node.set(field.getName(), BundleJson.MAPPER.<ObjectNode>valueToTree(standard).get(field.getName()));
+        }
     }
 
     /** Fills in what is said of series. */

@@ -110,7 +110,7 @@ public final class Templates {
         if (!node.has("series")) node.putArray("series");
         OlderFormats.layout(node);
         if (!node.has("lines")) node.putArray("lines");
-        OlderFormats.fill(node, "number", BundleJson.MAPPER.valueToTree(BundleNumber.STANDARD));
+        OlderFormats.fill(node, "number", () -> BundleJson.MAPPER.valueToTree(BundleNumber.STANDARD));
         OlderNumbers.series(node.path("series"));
         return BundleJson.MAPPER.treeToValue(node, Template.class);
     }

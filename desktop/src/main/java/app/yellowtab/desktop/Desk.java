@@ -102,7 +102,10 @@ final class Desk implements StartView.Actions {
             if (!busy) close(true, window::hide);
         });
         window.setOnHidden(event -> closeAtOnce());
-        showStart("");
+        // Where a bundle is opened at once, nobody waits for the shelf.
+        Platform.runLater(() -> {
+            if (open == null && !busy) showStart("");
+        });
     }
 
     /** {@return the open bundle, if there is one} */
