@@ -37,10 +37,13 @@ public final class ClashFinder {
     /** Of spots that are tried along an edge; in millimetres. */
     private static final double STEP_MM = 10;
     private static final int MOST_STEPS = 5;
+    private static final int MOST_RESULTS = 60_000;
     private static final double[] SCALES = {0.97, 0.95, 0.93, 0.9, 0.87, 0.85, 0.8};
 
     private final BundleWords words;
     private final PageRenderer renderer;
+    /** What was found, by what is on the page and which marks are set on it. */
+    private final Cache<Object, List<Clash>> results = Caffeine.newBuilder().executor(Runnable::run).maximumSize(MOST_RESULTS).build();
     private final Cache<Object, PageInk> ink = Caffeine.newBuilder().executor(Runnable::run).maximumWeight(MOST_BYTES).weigher((Object key, PageInk its) -> its.bytes()).build();
 
     public ClashFinder(BundleWords words, PageRenderer renderer) {
@@ -63,7 +66,12 @@ public final class ClashFinder {
         List<Mark> marks = plan.marksOn(leaf);
         Optional<Sheet> sheet = LeafSheet.of(leaf, sources);
         if (marks.isEmpty() || sheet.isEmpty()) return List.of();
-        return on(leaf, marks, beneath(plan, leaf, sheet.get()));
+        // The words of a scan come when it has been read.
+        String read = leaf.content() instanceof Content.SourcePage page && sources.get(page.source()) != null ? sources.get(page.source()).about().recognised() : "";
+        List<Object> key = List.of(renderer.sketch(plan, leaf).key(), marks, read);
+        List<Clash> known = results.getIfPresent(key);
+        if (known == null) results.put(key, known = on(leaf, marks, beneath(plan, leaf, sheet.get())));
+        return known.stream().map(clash -> new Clash(leaf.index(), clash.mark(), clash.kind(), clash.words())).toList();
     }
 
     /**

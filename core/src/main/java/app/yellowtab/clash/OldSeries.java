@@ -48,6 +48,15 @@ public record OldSeries(OldNumbers numbers, boolean isDecided, String fileName, 
 
     /** {@return all that the files of a bundle carry, in its order; files that cannot be read are passed over} */
     public static List<OldSeries> in(Bundle bundle, Plan plan, BundleWords words, BooleanSupplier stop) {
+        return in(bundle, plan, words, new HashMap<>(), stop);
+    }
+
+    /**
+     * {@return the same}
+     *
+     * @param known what was found in files before, by what tells their words from all others; what is found now is put in
+     */
+    public static List<OldSeries> in(Bundle bundle, Plan plan, BundleWords words, Map<String, List<OldNumbers>> known, BooleanSupplier stop) {
         Map<SourceId, Source> sources = bundle.sourcesById();
         Map<SourceId, Map<Integer, List<Leaf>>> shown = new HashMap<>();
         List<SourceId> order = new ArrayList<>();
@@ -60,7 +69,12 @@ public record OldSeries(OldNumbers numbers, boolean isDecided, String fileName, 
         for (SourceId id : order) {
             if (stop.getAsBoolean()) break;
             try {
-                for (OldNumbers found : OldNumberFinder.in(id, words.pagesOf(id, stop))) of(found, bundle, shown.get(id), sources.get(id)).ifPresent(all::add);
+                String key = id.value() + sources.get(id).pagesKey() + sources.get(id).about().recognised();
+                List<OldNumbers> its = known.get(key);
+                if (its == null) its = OldNumberFinder.in(id, words.pagesOf(id, stop));
+                // What was stopped has pages that nobody has read.
+                if (!stop.getAsBoolean()) known.put(key, its);
+                for (OldNumbers found : its) of(found, bundle, shown.get(id), sources.get(id)).ifPresent(all::add);
             } catch (IOException | RuntimeException | Error unreadable) {
                 LoggerFactory.getLogger(OldSeries.class).info("not looked through for numbers: {}", id.value(), unreadable);
             }

@@ -18,7 +18,6 @@ import app.yellowtab.desktop.reader.Reader;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
-import app.yellowtab.desktop.work.Lazily;
 import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Shortcut;
@@ -53,14 +52,14 @@ import org.jspecify.annotations.Nullable;
 /** The frame of an open bundle: rail, the stage in the middle, fore-edge, reader, status bar. */
 final class Shell extends StackPane {
     private final Workspace workspace;
-    private final Lazily<GatherStage> gather;
-    private final Lazily<CutStage> cut;
-    private final Lazily<ArrangeStage> arrange;
-    private final Lazily<NumberStage> number;
+    private final GatherStage gather;
+    private final CutStage cut;
+    private final ArrangeStage arrange;
+    private final NumberStage number;
     private final ClashDesk clashes;
     private final OldDesk old;
-    private final Lazily<NumberNotes> notes;
-    private final Lazily<ProduceStage> produce;
+    private final NumberNotes notes;
+    private final ProduceStage produce;
     private final PagePictures pictures;
     private final Reader reader;
     private final ForeEdge foreEdge;
@@ -77,16 +76,16 @@ final class Shell extends StackPane {
         FrameWish framing = new FrameWish();
         Intakes intakes = new Intakes(workspace, passwords);
         this.recognising = new Recognising(workspace, engines);
-        this.gather = new Lazily<>(() -> new GatherStage(workspace, intakes, recognising, dialogs, pictures));
-        this.cut = new Lazily<>(() -> new CutStage(workspace, pictures, dialogs, opener, kept));
-        this.arrange = new Lazily<>(() -> new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates), framing));
+        this.gather = new GatherStage(workspace, intakes, recognising, dialogs, pictures);
+        this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
+        this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates), framing);
         BundleWords words = new BundleWords(workspace.folder());
         ClashFinder finder = new ClashFinder(words, pictures.renderer());
         this.clashes = new ClashDesk(workspace, finder);
         this.old = new OldDesk(workspace, words, finder);
-        this.notes = new Lazily<>(() -> new NumberNotes(clashes, old, workspace));
-        this.produce = new Lazily<>(() -> new ProduceStage(workspace, pictures.renderer(), notes.get(), dialogs, opener));
-        this.number = new Lazily<>(() -> new NumberStage(workspace, pictures, dialogs, clashes, old, new PresetStore(presets), desk::openLoose));
+        this.notes = new NumberNotes(clashes, old, workspace);
+        this.produce = new ProduceStage(workspace, pictures.renderer(), notes, dialogs, opener);
+        this.number = new NumberStage(workspace, pictures, dialogs, clashes, old, new PresetStore(presets), desk::openLoose);
         this.reader = new Reader(workspace, pictures, reference, dialogs, framing);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, help::toggle);
@@ -111,23 +110,23 @@ final class Shell extends StackPane {
     /** Puts the keyboard where work begins. */
     void begin() {
         switch (workspace.stageProperty().get()) {
-            case GATHER -> gather.get().begin();
-            case CUT -> cut.get().begin();
-            case ARRANGE -> arrange.get().begin();
-            case NUMBER -> number.get().begin();
-            case PRODUCE -> produce.get().begin();
+            case GATHER -> gather.begin();
+            case CUT -> cut.begin();
+            case ARRANGE -> arrange.begin();
+            case NUMBER -> number.begin();
+            case PRODUCE -> produce.begin();
         }
     }
 
     void dispose() {
         subscription.unsubscribe();
         recognising.dispose();
-        gather.ifMade(GatherStage::dispose);
-        cut.ifMade(CutStage::dispose);
-        arrange.ifMade(ArrangeStage::dispose);
-        number.ifMade(NumberStage::dispose);
-        produce.ifMade(ProduceStage::dispose);
-        notes.ifMade(NumberNotes::dispose);
+        gather.dispose();
+        cut.dispose();
+        arrange.dispose();
+        number.dispose();
+        produce.dispose();
+        notes.dispose();
         clashes.dispose();
         old.dispose();
         reader.dispose();
@@ -149,11 +148,11 @@ final class Shell extends StackPane {
 
     private void showStage(Stage stage) {
         Node shown = switch (stage) {
-            case GATHER -> gather.get();
-            case CUT -> cut.get();
-            case ARRANGE -> arrange.get();
-            case NUMBER -> number.get();
-            case PRODUCE -> produce.get();
+            case GATHER -> gather;
+            case CUT -> cut;
+            case ARRANGE -> arrange;
+            case NUMBER -> number;
+            case PRODUCE -> produce;
         };
         reader.endRedacting();
         middle.getChildren().setAll(shown);
@@ -184,7 +183,7 @@ final class Shell extends StackPane {
             case STAGE_NUMBER -> workspace.stageProperty().set(Stage.NUMBER);
             case STAGE_PRODUCE -> workspace.stageProperty().set(Stage.PRODUCE);
             case GO_TO -> {
-                if (workspace.stageProperty().get() == Stage.NUMBER) return number.get().run(shortcut);
+                if (workspace.stageProperty().get() == Stage.NUMBER) return number.run(shortcut);
                 if (!reader.isVisible()) return false;
                 reader.askForNumber();
             }
@@ -222,9 +221,9 @@ final class Shell extends StackPane {
                 // On the page it takes back what was redacted, and never an entry out of the index.
                 if (shortcut == Shortcut.TAKE_OUT && reader.hasPage()) return false;
                 return switch (workspace.stageProperty().get()) {
-                    case GATHER -> gather.get().run(shortcut, typing);
-                    case CUT -> cut.get().run(shortcut, typing);
-                    case ARRANGE -> arrange.get().run(shortcut, typing);
+                    case GATHER -> gather.run(shortcut, typing);
+                    case CUT -> cut.run(shortcut, typing);
+                    case ARRANGE -> arrange.run(shortcut, typing);
                     case NUMBER, PRODUCE -> false;
                 };
             }

@@ -28,6 +28,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -44,6 +45,8 @@ public final class OldDesk {
     private final ReadOnlyObjectWrapper<List<OldSeries>> found = new ReadOnlyObjectWrapper<>(this, "found", List.of());
     private final Subscription subscription;
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
+    /** What files carry, found once. */
+    private final Map<String, List<OldNumbers>> known = new ConcurrentHashMap<>();
     private final Set<Object> viewers = new HashSet<>();
     private AtomicBoolean stop = new AtomicBoolean();
 
@@ -85,7 +88,7 @@ public final class OldDesk {
         stop = ended;
         Bundle bundle = workspace.bundle();
         Plan plan = workspace.plan();
-        workspace.jobs().quietly(() -> OldSeries.in(bundle, plan, words, ended::get), all -> {
+        workspace.jobs().quietly(() -> OldSeries.in(bundle, plan, words, known, ended::get), all -> {
             if (!ended.get()) found.set(all);
         });
     }
