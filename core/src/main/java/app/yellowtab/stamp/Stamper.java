@@ -278,6 +278,7 @@ public final class Stamper {
         @Nullable Path draft = null;
         try {
             if (!Files.isReadable(file)) throw new FindingException(Finding.of(Code.NOT_READABLE, file), null);
+            if (!isPdf(file)) throw new FindingException(Finding.of(Code.STAMP_NO_PDF, file), null);
             try (PDDocument document = open(file, passwords)) {
                 if (StampedFile.of(document).isEmpty()) return false;
             }
@@ -290,8 +291,10 @@ public final class Stamper {
             throw new FindingException(Finding.of(Code.PASSWORD_NEEDED, file), locked);
         } catch (FindingException known) {
             throw known;
-        } catch (IOException e) {
-            throw draft == null ? new FindingException(Finding.of(Code.STAMP_DAMAGED, file), e) : failure(target, e);
+        } catch (IOException | RuntimeException | Error e) {
+            if (e instanceof IOException io && draft != null) throw failure(target, io);
+            LoggerFactory.getLogger(Stamper.class).warn("not taken off: {}", file, e);
+            throw new FindingException(Finding.of(Code.STAMP_DAMAGED, file), e);
         } finally {
             forget(draft);
         }

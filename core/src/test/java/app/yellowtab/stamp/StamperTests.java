@@ -181,4 +181,14 @@ class StamperTests {
             assertThat(new String(Files.readAllBytes(outcome.files().getFirst().target()), StandardCharsets.ISO_8859_1)).contains("PieceInfo");
         }
     }
+
+    @Test
+    void whatNothingCanBeTakenOffIsNamed() throws IOException {
+        Path word = Files.writeString(files.resolve("W.pdf"), "PK no pdf");
+        assertThatThrownBy(() -> Stamper.takenOff(word, out.resolve("W.pdf"), List.of())).hasMessageContaining("W.pdf").hasMessageContaining("no PDF");
+        assertThatThrownBy(() -> Stamper.takenOff(files.resolve("gone.pdf"), out.resolve("W.pdf"), List.of())).hasMessageContaining("gone.pdf");
+        Path a = Pdfs.write(files, "A", 1);
+        assertThatThrownBy(() -> Stamper.takenOff(a, a, List.of())).hasMessageContaining("A.pdf");
+        assertThat(out.resolve("W.pdf")).doesNotExist();
+    }
 }

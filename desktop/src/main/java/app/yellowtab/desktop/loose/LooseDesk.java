@@ -253,12 +253,17 @@ public final class LooseDesk {
         List<Path> files = now.good().stream().map(Loose::file).toList();
         jobs.start((progress, stop) -> {
             int count = 0;
+            StringBuilder refused = new StringBuilder();
             for (Path file : files) {
                 if (stop.getAsBoolean()) break;
-                if (Stamper.takenOff(file, folder.resolve(file.getFileName()), List.of())) count++;
+                try {
+                    if (Stamper.takenOff(file, folder.resolve(file.getFileName()), List.of())) count++;
+                } catch (FindingException one) {
+                    refused.append("\n").append(one.getMessage());
+                }
             }
-            return count;
-        }, count -> said.set(Words.of("loose.takenOff", count, folder)), this::failed);
+            return Words.of("loose.takenOff", count, folder) + refused;
+        }, said::set, this::failed);
     }
 
     private void failed(Throwable failure) {

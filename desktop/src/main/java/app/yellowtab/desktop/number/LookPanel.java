@@ -1,5 +1,7 @@
 package app.yellowtab.desktop.number;
 
+import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.mark.Ground;
@@ -40,6 +42,7 @@ final class LookPanel extends GridPane {
     private final ChoiceBox<Ground> ground = new ChoiceBox<>();
     private final Spinner<Integer> opacity = new Spinner<>(LEAST_OPACITY, 100, 100, OPACITY_STEP);
     private final Spinner<Integer> turn = new Spinner<>(-MOST_DEGREES, MOST_DEGREES, 0, TURN_STEP);
+    private final Label notice = Controls.paragraph("", Styles.NOTICE);
     private boolean searched;
     private boolean showing;
 
@@ -74,7 +77,9 @@ final class LookPanel extends GridPane {
         addRow(row++, new Label(Words.of("number.ink")), colour);
         addRow(row++, new Label(Words.of("number.ground")), ground);
         addRow(row++, new Label(Words.of("number.opacity")), with(opacity, "number.percent"));
-        addRow(row, new Label(Words.of("number.turn")), with(turn, "number.degrees"));
+        addRow(row++, new Label(Words.of("number.turn")), with(turn, "number.degrees"));
+        notice.setId("number-faceNotice");
+        add(notice, 0, row, 2, 1);
         getChildren().stream().filter(Label.class::isInstance).forEach(label -> ((Region) label).setMinWidth(Region.USE_PREF_SIZE));
     }
 
@@ -140,6 +145,8 @@ final class LookPanel extends GridPane {
         ground.setValue(look.ground());
         opacity.getValueFactory().setValue((int) Math.round(look.opacity() * 100));
         turn.getValueFactory().setValue(look.turn());
+        notice.setText(state.notice());
+        Controls.show(notice, !look.face().isPresent());
         showing = false;
     }
 }

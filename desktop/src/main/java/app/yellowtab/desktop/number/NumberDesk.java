@@ -24,6 +24,8 @@ import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.pdf.Face;
+import app.yellowtab.pdf.SystemFace;
 import app.yellowtab.plan.Marking;
 import app.yellowtab.plan.NumberRanges;
 import app.yellowtab.plan.Plan;
@@ -92,6 +94,8 @@ public final class NumberDesk {
         Optional<Marking.PlannedSeries> planned = plan.marking().series().stream().filter(one -> one.id().equals(chosen)).findFirst();
         MarkSetting setting = series.map(Series::setting).or(() -> line.map(RunningLine::setting)).orElse(number.setting());
         String notice = series.isEmpty() && line.isEmpty() ? NumberWords.notice(number, plan) : "";
+        Face face = setting.look().face();
+        if (!face.isPresent()) notice = Words.of("number.noFace", face instanceof SystemFace system ? system.name() : face.key());
         return new NumberState(NumberWords.sentences(bundle, plan, leaf), chosen, setting, number, series, line, moved, planned.map(Marking.PlannedSeries::fixed).orElse(0), planned.map(Marking.PlannedSeries::count).orElse(0),
                 NumberWords.indexUsed(plan), notice);
     }

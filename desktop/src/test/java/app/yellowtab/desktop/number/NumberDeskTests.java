@@ -19,6 +19,7 @@ import app.yellowtab.model.number.LinePart;
 import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.PageKind;
 import app.yellowtab.model.number.SerialNumber;
+import app.yellowtab.pdf.SystemFace;
 import app.yellowtab.plan.Marking;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
@@ -185,5 +186,12 @@ class NumberDeskTests {
         desk.issue();
         assertThat(state().fixed()).isEqualTo(7);
         assertThat(Files.readString(register)).contains("TH-000181,TH-000187");
+    }
+
+    @Test
+    void aTypefaceThatThisMachineLacksIsSaid() {
+        desk.look(look -> look.withFace(new SystemFace("No Such Face")));
+        assertThat(state().notice()).contains("does not have “No Such Face”").contains("ours is printed instead");
+        assertThat(marks(3)).containsExactly("4");
     }
 }
