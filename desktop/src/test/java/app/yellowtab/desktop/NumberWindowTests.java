@@ -94,6 +94,8 @@ class NumberWindowTests extends AtTheWindow {
     @Test
     void looseFilesAreNumberedInAViewOfTheirOwn(FxRobot robot) throws IOException {
         Path file = Pdfs.write(temp, "L", 2);
+        // The shelf is read in the background.
+        until(() -> robot.lookup("#start-loose").tryQuery().isPresent());
         robot.clickOn("#start-loose");
         when(dialogs.files(any())).thenReturn(List.of(file));
         robot.clickOn("#loose-addFiles");
