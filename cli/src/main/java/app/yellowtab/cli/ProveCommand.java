@@ -3,12 +3,15 @@ package app.yellowtab.cli;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.prove.Proof;
 import app.yellowtab.prove.Prover;
+import app.yellowtab.prove.SetsProof;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
@@ -17,25 +20,40 @@ import picocli.CommandLine.Spec;
         description = {"Opens a produced bundle anew and proves it against the ledger that lies beside it.",
             "Looked at are: the number of pages, every stamped number and page label, every row of the index with its number and link, every bookmark "
                 + "and link, every page as a whole, our fonts, and that nothing in it runs by itself."},
-        footer = {"", "Exit codes: 0 all is as it was produced, 1 something is wrong or cannot be proved, 2 bad arguments."})
+        footer = {"", "With --paper the set to be printed is proved as well, and both are held against each other: the same number on the same page.", "", "Exit codes: 0 all is as it was produced, 1 something is wrong or cannot be proved, 2 bad arguments."})
 final class ProveCommand implements Callable<Integer> {
     @Parameters(paramLabel = "BUNDLE", description = "The produced PDF; its ledger (.ledger.json) is beside it.")
     private Path bundle = Path.of("");
+    @Option(names = "--paper", paramLabel = "FILE", description = "The set to be printed of the same bundle.")
+    private Optional<Path> paper = Optional.empty();
     @Spec
     private CommandSpec spec = CommandSpec.create();
 
     @Override
     public Integer call() throws IOException {
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr())) {
-            Optional<Proof> proof = Prover.standard().prove(bundle, (done, total) -> console.show("Proving page " + done + " of " + total), console::isStopped);
-            console.show("");
-            if (proof.isEmpty()) {
-                console.say("Stopped. Nothing was proved.");
-                return 1;
-            }
-            for (Finding finding : proof.get().findings()) console.say(finding.message());
-            console.end(bundle + ": " + proof.get().summary());
-            return proof.get().holds() ? 0 : 1;
+            boolean holds = holds(bundle, console);
+            if (paper.isPresent()) holds = holds(paper.get(), console) & holds && agree(paper.get(), console);
+            return holds ? 0 : 1;
         }
+    }
+
+    private static boolean holds(Path produced, Console console) throws IOException {
+        Optional<Proof> proof = Prover.standard().prove(produced, (done, total) -> console.show("Proving page " + done + " of " + total), console::isStopped);
+        console.show("");
+        if (proof.isEmpty()) {
+            console.say("Stopped. Nothing was proved.");
+            return false;
+        }
+        for (Finding finding : proof.get().findings()) console.say(finding.message());
+        console.end(produced + ": " + proof.get().summary());
+        return proof.get().holds();
+    }
+
+    private boolean agree(Path printed, Console console) throws IOException {
+        List<Finding> differing = SetsProof.prove(bundle, printed);
+        for (Finding finding : differing) console.say(finding.message());
+        if (differing.isEmpty()) console.end("Both sets have the same numbers on the same pages.");
+        return differing.isEmpty();
     }
 }

@@ -10,6 +10,7 @@ import app.yellowtab.ledger.LedgerWriter;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.DraftFile;
+import app.yellowtab.pdf.SystemFaces;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
@@ -102,6 +103,7 @@ final class AssemblyRun implements Closeable {
         byte[] id = Arrays.copyOf(identity.digest(), IDENTITY_BYTES);
         bundle.finish(plan.heading(), version, id);
         ledger.end(fonts, List.of(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT), HexFormat.of().formatHex(id), output.size())), LedgerParts.enclosed(plan));
+        SystemFaces.missing(plan.markLetters().keySet()).forEach(report::add);
         // A piece has no page of ours that its title would stand on.
         if (!plan.indexSheets().isEmpty()) reportMissingLetters();
         return Optional.empty();
@@ -137,6 +139,7 @@ final class AssemblyRun implements Closeable {
     private void add(Leaf leaf, CarriedPage page, String kind) throws IOException {
         int position = output.position(leaf.index());
         bundle.add(position, page);
+        report.add(leaf.label(), page.marks());
         identity.update(page.pagePrint().getBytes(StandardCharsets.US_ASCII));
         ledger.add(LedgerParts.leaf(leaf, position, page, kind, sourcePlaces));
         progress.report(position, output.size());

@@ -4,6 +4,7 @@ import app.yellowtab.carry.part.Changes;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Subject;
+import app.yellowtab.mark.Placed;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -22,6 +23,11 @@ final class Report {
     private final List<Finding> single = new ArrayList<>();
     private final Map<Subject.OfSource, Map<Code, TreeMap<Integer, Integer>>> counted = new LinkedHashMap<>();
     private final Map<Subject.OfSource, Map<Code, Set<String>>> named = new LinkedHashMap<>();
+    /** By the line's series. */
+    private final Map<String, CutLine> cut = new LinkedHashMap<>();
+
+    /** A line that was cut, in the words that were left of it on the first of the pages. */
+    private record CutLine(String words, List<String> pages) {}
 
     synchronized void add(Finding finding) {
         single.add(finding);
@@ -38,6 +44,11 @@ final class Report {
         notes.counts().forEach((code, count) -> pages(source, code).merge(page, count, Integer::sum));
     }
 
+    /** Takes the marks of a page, and says of each line once on which pages it was cut. */
+    synchronized void add(String label, List<Placed> marks) {
+        for (Placed placed : marks) if (placed.cut()) cut.computeIfAbsent(placed.mark().series(), series -> new CutLine(placed.mark().words(), new ArrayList<>())).pages().add(label);
+    }
+
     private TreeMap<Integer, Integer> pages(Subject.OfSource source, Code code) {
         return counted.computeIfAbsent(source, s -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new TreeMap<>());
     }
@@ -46,6 +57,7 @@ final class Report {
         List<Finding> all = new ArrayList<>(single);
         counted.forEach((source, codes) -> codes.forEach((code, pages) -> all.add(new Finding(code, source.onPage(pages.firstKey()), words(pages)))));
         named.forEach((source, codes) -> codes.forEach((code, names) -> all.add(new Finding(code, source, listed(List.copyOf(names))))));
+        cut.values().forEach(line -> all.add(new Finding(Code.LINES_CUT, new Subject.OfThing(listed(line.pages())), line.words())));
         return all;
     }
 

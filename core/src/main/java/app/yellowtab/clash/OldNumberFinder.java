@@ -8,14 +8,18 @@ import app.yellowtab.model.page.Area;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** Finds the numbers that pages carried before they came in: at the head or the foot, running on over at least three pages. Stateless. */
 public final class OldNumberFinder {
@@ -47,11 +51,7 @@ public final class OldNumberFinder {
         for (int page = 1; page <= pages.size(); page++) {
             Set<Key> onPage = new HashSet<>();
             BatchPage read = pages.get(page - 1);
-            for (List<Word> words : pieces(read)) {
-                double middle = words.getFirst().topMm() + words.getFirst().heightMm() / 2;
-                boolean foot = middle > read.heightMm() * (1 - EDGE);
-                if (foot || middle < read.heightMm() * EDGE) seen(page, words, foot, found, onPage);
-            }
+            for (List<Word> words : atEdges(read)) seen(page, words, middle(words) > read.heightMm() / 2, found, onPage);
         }
         List<OldNumbers> series = new ArrayList<>();
         for (List<Seen> seen : found.values()) for (List<Seen> run : runs(seen)) series.add(new OldNumbers(source, run.getFirst().place().words(), Handling.LEFT, run.stream().map(Seen::place).toList()));
@@ -59,8 +59,50 @@ public final class OldNumberFinder {
         return series;
     }
 
+    /**
+     * {@return what was decided about the numbers of a file, for those of the same words that a newer version of it carries}
+     *
+     * @param newer   the newer version, of which {@code pages} are
+     * @param decided about the older one
+     */
+    public static List<OldNumbers> again(SourceId newer, List<BatchPage> pages, List<OldNumbers> decided) {
+        if (decided.isEmpty()) return List.of();
+        List<OldNumbers> left = new ArrayList<>(in(newer, pages));
+        List<OldNumbers> again = new ArrayList<>();
+        for (OldNumbers older : decided) {
+            Set<String> known = words(older);
+            List<OldNumbers> theirs = left.stream().filter(found -> found.places().stream().anyMatch(place -> known.contains(place.words()))).toList();
+            left.removeAll(theirs);
+            for (OldNumbers found : theirs) again.add(found.withHandling(older.handling()));
+            if (older.handling() != Handling.IDENTITY) continue;
+            // Identities need not run on: a page of them may be gone, or stand alone.
+            Set<Integer> has = theirs.stream().flatMap(found -> found.places().stream()).map(OldNumbers.Place::page).collect(Collectors.toSet());
+            List<OldNumbers.Place> alone = IntStream.rangeClosed(1, pages.size()).filter(page -> !has.contains(page)).boxed().flatMap(page -> carried(page, pages.get(page - 1), known).stream()).toList();
+            if (!alone.isEmpty()) again.add(new OldNumbers(newer, alone.getFirst().words(), Handling.IDENTITY, alone));
+        }
+        return again;
+    }
+
+    /** {@return the numbers of the other side that pages carry, by the page, counted from 1} */
+    public static Map<Integer, String> identities(List<BatchPage> pages, List<OldNumbers> decided) {
+        Set<String> known = new HashSet<>();
+        for (OldNumbers each : decided) if (each.handling() == Handling.IDENTITY) known.addAll(words(each));
+        Map<Integer, String> numbers = new HashMap<>();
+        if (known.isEmpty()) return numbers;
+        for (int page = 1; page <= pages.size(); page++) carried(page, pages.get(page - 1), known).ifPresent(place -> numbers.put(place.page(), place.words()));
+        return numbers;
+    }
+
+    private static Set<String> words(OldNumbers numbers) {
+        return numbers.places().stream().map(OldNumbers.Place::words).collect(Collectors.toSet());
+    }
+
+    private static Optional<OldNumbers.Place> carried(int page, BatchPage read, Set<String> known) {
+        return atEdges(read).stream().filter(words -> known.contains(text(words))).findFirst().map(words -> new OldNumbers.Place(page, text(words), around(words)));
+    }
+
     private static void seen(int page, List<Word> words, boolean foot, Map<Key, List<Seen>> found, Set<Key> onPage) {
-        String text = String.join(" ", words.stream().map(Word::text).toList());
+        String text = text(words);
         if (text.length() > LONGEST) return;
         Matcher number = NUMBER.matcher(text);
         if (!number.matches()) return;
@@ -84,6 +126,19 @@ public final class OldNumberFinder {
         }
         if (run.size() >= FEWEST) runs.add(run);
         return runs;
+    }
+
+    private static String text(List<Word> words) {
+        return String.join(" ", words.stream().map(Word::text).toList());
+    }
+
+    private static double middle(List<Word> words) {
+        return words.getFirst().topMm() + words.getFirst().heightMm() / 2;
+    }
+
+    /** {@return the pieces at the head and the foot of a page} */
+    private static List<List<Word>> atEdges(BatchPage page) {
+        return pieces(page).stream().filter(words -> middle(words) > page.heightMm() * (1 - EDGE) || middle(words) < page.heightMm() * EDGE).toList();
     }
 
     /** {@return the words of a page in the pieces that stand for themselves} */

@@ -74,10 +74,19 @@ public record OldSeries(OldNumbers numbers, boolean isDecided, String fileName, 
                 if (its == null) its = OldNumberFinder.in(id, words.pagesOf(id, stop));
                 // What was stopped has pages that nobody has read.
                 if (!stop.getAsBoolean()) known.put(key, its);
-                for (OldNumbers found : its) of(found, bundle, shown.get(id), sources.get(id)).ifPresent(all::add);
+                for (OldNumbers found : with(its, bundle, id)) of(found, bundle, shown.get(id), sources.get(id)).ifPresent(all::add);
             } catch (IOException | RuntimeException | Error unreadable) {
                 LoggerFactory.getLogger(OldSeries.class).info("not looked through for numbers: {}", id.value(), unreadable);
             }
+        }
+        return all;
+    }
+
+    /** {@return what was found in a file, and behind it what was decided about numbers that are not found by themselves} */
+    private static List<OldNumbers> with(List<OldNumbers> found, Bundle bundle, SourceId file) {
+        List<OldNumbers> all = new ArrayList<>(found);
+        for (OldNumbers decided : bundle.numbering().old()) {
+            if (decided.source().equals(file) && found.stream().noneMatch(its -> its.first().equals(decided.first()))) all.add(decided);
         }
         return all;
     }

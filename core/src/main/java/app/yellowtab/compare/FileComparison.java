@@ -1,9 +1,11 @@
 package app.yellowtab.compare;
 
+import app.yellowtab.clash.OldNumberFinder;
 import app.yellowtab.cut.BatchPage;
 import app.yellowtab.edit.PagePairs;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Comments;
+import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.picture.PageRenderer;
@@ -22,9 +24,9 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Finds which pages of two versions of a file are the same, by what a reader sees: their words, and where these are the same, their
- * pictures. For one thread.
+ * pictures; and by the numbers of the other side, which no other page bears. For one thread.
  */
-public final class FileComparison {
+public final class FileComparison implements PagePairs.Likeness {
     private final PageRenderer renderer;
     private final Version before;
     private final Version after;
@@ -32,12 +34,24 @@ public final class FileComparison {
     private final Progress progress;
     private int drawn;
 
-    /** One of the two, with what is known of its pages by now. */
-    private record Version(Source source, List<String> words, List<Set<String>> sets, Map<Integer, Optional<PageSight>> sights) {
-        static Version of(SourceFiles files, Source source, BooleanSupplier stop) throws IOException {
-            List<BatchPage> pages = BatchPages.read(files, source.id(), false, Progress.NONE, stop);
+    /**
+     * What was found.
+     *
+     * @param pairs   which pages stand for each other
+     * @param numbers what was decided about the numbers that pages of the older version carried, for those of the newer one
+     */
+    public record Compared(PagePairs pairs, List<OldNumbers> numbers) {
+        public Compared {
+            numbers = List.copyOf(numbers);
+        }
+    }
+
+    /** One of the two, with what is known of its pages by now; the numbers are those of the other side, by the page. */
+    private record Version(Source source, List<String> words, List<Set<String>> sets, Map<Integer, String> numbers, Map<Integer, Optional<PageSight>> sights) {
+        static Version of(Source source, List<BatchPage> pages, List<OldNumbers> decided) {
             List<String> words = pages.stream().map(page -> page.text().text().replaceAll("\\s+", " ").strip()).toList();
-            return new Version(source, words, words.stream().map(text -> (Set<String>) new HashSet<>(Arrays.asList(text.split(" ")))).toList(), new HashMap<>());
+            return new Version(source, words, words.stream().map(text -> (Set<String>) new HashSet<>(Arrays.asList(text.split(" ")))).toList(),
+                    OldNumberFinder.identities(pages, decided), new HashMap<>());
         }
     }
 
@@ -52,17 +66,33 @@ public final class FileComparison {
     /**
      * Compares two versions of a file.
      *
+     * @param decided  about the numbers that pages of the older version carry
      * @param progress is told of every page whose picture was needed
      * @param stop     asked at every page; what is found then is of no use
-     * @return which pages stand for each other
      * @throws IOException if one of them is gone, is locked or cannot be made out
      */
-    public static PagePairs compare(PageRenderer renderer, SourceFiles files, Source before, Source after, Progress progress, BooleanSupplier stop) throws IOException {
-        FileComparison comparison = new FileComparison(renderer, Version.of(files, before, stop), Version.of(files, after, stop), progress, stop);
-        return PagePairs.find(before.pageCount(), after.pageCount(), comparison::alike);
+    public static Compared compare(PageRenderer renderer, SourceFiles files, Source before, Source after, List<OldNumbers> decided, Progress progress, BooleanSupplier stop) throws IOException {
+        List<BatchPage> older = BatchPages.read(files, before.id(), false, Progress.NONE, stop);
+        List<BatchPage> newer = BatchPages.read(files, after.id(), false, Progress.NONE, stop);
+        FileComparison comparison = new FileComparison(renderer, Version.of(before, older, decided), Version.of(after, newer, decided), progress, stop);
+        return new Compared(PagePairs.find(before.pageCount(), after.pageCount(), comparison), OldNumberFinder.again(after.id(), newer, decided));
     }
 
-    private double alike(int older, int newer) {
+    @Override
+    public double of(int older, int newer) {
+        if (!canBe(older, newer)) return 0;
+        double alike = seen(older, newer);
+        return before.numbers.containsKey(older) && after.numbers.containsKey(newer) ? Math.max(alike, 0.99) : alike;
+    }
+
+    /** No where both bear numbers of the other side that differ. */
+    @Override
+    public boolean canBe(int older, int newer) {
+        String number = before.numbers.get(older);
+        return number == null || number.equals(after.numbers.getOrDefault(newer, number));
+    }
+
+    private double seen(int older, int newer) {
         String words = before.words.get(older - 1);
         boolean sameWords = words.equals(after.words.get(newer - 1));
         if (!sameWords) return words.isEmpty() ? 0 : Math.min(shared(before.sets.get(older - 1), after.sets.get(newer - 1)), 0.99);

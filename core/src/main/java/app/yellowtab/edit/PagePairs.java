@@ -3,6 +3,7 @@ package app.yellowtab.edit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * Which pages of two versions of a file stand for each other, in the order of the newer one.
@@ -44,6 +45,11 @@ public record PagePairs(List<Pair> pairs) {
         default boolean isSame(int before, int after) {
             return of(before, after) >= 1;
         }
+
+        /** {@return whether they may be the same page, changed; not where it is known that they are different ones} */
+        default boolean canBe(int before, int after) {
+            return true;
+        }
     }
 
     /**
@@ -66,7 +72,7 @@ public record PagePairs(List<Pair> pairs) {
 
     /** Pairs what stands between the pages that are the same at both ends. */
     private static List<Pair> middle(int head, int before, int after, Likeness likeness) {
-        if ((long) before * after > MOST) return gap(head, before, head, after);
+        if ((long) before * after > MOST) return gap(head, before, head, after, likeness);
         boolean looks = (long) before * after <= MOST_LOOKED_AT;
         float[][] best = new float[before + 1][after + 1];
         float[][] gain = new float[before + 1][after + 1];
@@ -85,7 +91,7 @@ public record PagePairs(List<Pair> pairs) {
         int openJ = 0;
         while (i < before && j < after) {
             if (gain[i][j] > 0 && best[i][j] == gain[i][j] + best[i + 1][j + 1]) {
-                pairs.addAll(gap(head + openI, i - openI, head + openJ, j - openJ));
+                pairs.addAll(gap(head + openI, i - openI, head + openJ, j - openJ, likeness));
                 pairs.add(new Pair(head + i + 1, head + j + 1, gain[i][j] >= 1));
                 openI = ++i;
                 openJ = ++j;
@@ -95,14 +101,14 @@ public record PagePairs(List<Pair> pairs) {
                 j++;
             }
         }
-        pairs.addAll(gap(head + openI, before - openI, head + openJ, after - openJ));
+        pairs.addAll(gap(head + openI, before - openI, head + openJ, after - openJ, likeness));
         return pairs;
     }
 
     /** Pages between others that stand for each other: as many on both sides have changed one by one, otherwise they are gone and new. */
-    private static List<Pair> gap(int fromBefore, int before, int fromAfter, int after) {
+    private static List<Pair> gap(int fromBefore, int before, int fromAfter, int after, Likeness likeness) {
         List<Pair> pairs = new ArrayList<>();
-        if (before == after) {
+        if (before == after && IntStream.rangeClosed(1, before).allMatch(n -> likeness.canBe(fromBefore + n, fromAfter + n))) {
             for (int n = 1; n <= before; n++) pairs.add(new Pair(fromBefore + n, fromAfter + n, false));
             return pairs;
         }

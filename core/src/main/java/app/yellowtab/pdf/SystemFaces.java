@@ -1,11 +1,14 @@
 package app.yellowtab.pdf;
 
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import java.io.ByteArrayInputStream;
 import java.io.File;
 import java.io.IOException;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -25,6 +28,11 @@ public final class SystemFaces {
     private static final int MEASURED = 0x2600;
 
     private SystemFaces() {}
+
+    /** {@return one finding for each of some typefaces that this machine lacks, or that may not be embedded} */
+    public static List<Finding> missing(Collection<Face> faces) {
+        return faces.stream().filter(face -> !face.isPresent()).map(face -> Finding.about(Code.FACE_MISSING, face instanceof SystemFace system ? system.name() : face.key(), "")).toList();
+    }
 
     /** Looked for once. */
     private static final class All {

@@ -4,11 +4,16 @@ import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.model.number.Series;
+import app.yellowtab.pdf.Face;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What is to be put on loose files.
@@ -33,6 +38,12 @@ public record StampOrder(List<Path> files, Path folder, String before, String af
         Objects.requireNonNull(number, "number");
         Objects.requireNonNull(produced, "produced");
         if (series.isPresent() && SerialNumber.read(series.get().first()).isEmpty()) throw new IllegalArgumentException("\"first\" must be a number to begin with, got " + series.get().first());
+    }
+
+    /** {@return the typefaces that it asks for} */
+    Set<Face> faces() {
+        return Stream.of(number.stream().map(BundleNumber::setting), series.stream().map(Series::setting), lines.stream().map(RunningLine::setting)).flatMap(all -> all)
+                .map(setting -> setting.look().face()).collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     /** {@return whether anything is put on} */

@@ -13,6 +13,7 @@ import app.yellowtab.inspect.FileEnd;
 import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.mark.Placed;
 import app.yellowtab.pdf.FontSet;
+import app.yellowtab.pdf.SystemFaces;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -106,7 +107,7 @@ public final class Stamper {
         } catch (IOException e) {
             throw failure(order.folder(), e);
         }
-        List<Finding> findings = new ArrayList<>();
+        List<Finding> findings = new ArrayList<>(SystemFaces.missing(order.faces()));
         Map<Path, Integer> pages = new HashMap<>();
         for (Path file : order.files()) pageCount(file, order.passwords(), findings).ifPresent(count -> pages.put(file, count));
         int all = order.files().stream().mapToInt(file -> pages.getOrDefault(file, 0)).sum();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.yellowtab.edit.number.LineEdits;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.page.PageEdits;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.mark.Ground;
 import app.yellowtab.mark.Ink;
@@ -114,6 +115,8 @@ class MarkPicturesTests extends OneSource {
             for (var font : resources.getFontNames()) assertThat(resources.getFont(font).isEmbedded()).isTrue();
         }
         assertThat(Pdfs.pages(target).get(2)).contains("3");
+        choices = bundle -> NumberEdits.set(bundle, Marking.BUNDLE, setting -> setting.withLook(setting.look().withFace(Face.of("system:Orchard Grotesque"))));
+        assertThat(codes(produce())).containsExactly(Finding.Code.FACE_MISSING);
     }
 
     @Test
@@ -125,6 +128,16 @@ class MarkPicturesTests extends OneSource {
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
             assertThat(document.getDocumentCatalog().getPageLabels().getLabelsByPageIndices()).containsExactly("i", "ii", "1");
         }
+    }
+
+    @Test
+    void aLineThatIsTooLongIsCutAndSaidWithItsPages() throws IOException {
+        String longest = "The night desk, the cellars and all other rooms of Mill House, with what was said of them afterwards. ".repeat(3);
+        RunningLine line = new RunningLine(new SeriesId("line"), new MarkSetting(Spot.LINE, MarkLook.LINE.withSize(20)), LineEdits.read(longest));
+        choices = bundle -> NumberEdits.with(bundle, line);
+        Outcome.Written written = produce(3, document -> { });
+        assertThat(written.findings()).filteredOn(finding -> finding.code() == Finding.Code.LINES_CUT).singleElement()
+                .satisfies(finding -> assertThat(finding.message()).contains("on page 1, 2, 3, 4 and 5: “The night desk").contains("…”"));
     }
 
     @Test

@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.edit.PagePairs;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.model.number.OldNumbers;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.source.InPlace;
@@ -17,10 +20,15 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.font.PDType1Font;
+import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -28,11 +36,25 @@ class FileComparisonTests {
     @TempDir
     private Path folder;
 
+    private Function<SourceId, List<OldNumbers>> decided = older -> List.of();
+    private List<OldNumbers> numbers = List.of();
+
+    private static void foot(PDDocument document, PDPage page, String number) throws IOException {
+        try (PDPageContentStream content = new PDPageContentStream(document, page, PDPageContentStream.AppendMode.APPEND, true)) {
+            content.beginText();
+            content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 10);
+            content.newLineAtOffset(280, 30);
+            content.showText(number);
+            content.endText();
+        }
+    }
+
     private void write(String name, String... pages) throws IOException {
         try (PDDocument document = new PDDocument()) {
             for (String words : pages) {
                 PDPage page = Pdfs.addPage(document, PDRectangle.A4);
-                Pdfs.say(document, page, words.replace("#", ""));
+                Pdfs.say(document, page, words.replaceFirst("[#|].*", ""));
+                if (words.contains("|")) foot(document, page, words.substring(words.indexOf('|') + 1));
                 if (words.endsWith("#")) Pdfs.picture(document, page, 90);
             }
             document.save(folder.resolve(name).toFile());
@@ -42,8 +64,9 @@ class FileComparisonTests {
     private String compared() throws IOException {
         try (InPlace place = new InPlace(List.of()); PageRenderer renderer = new PageRenderer(place, new PictureFiles(folder.resolve("pictures"), 1 << 20))) {
             List<Source> sources = Folder.bundle(place, folder).sources();
-            PagePairs pairs = FileComparison.compare(renderer, place, sources.get(0), sources.get(1), Progress.NONE, () -> false);
-            return pairs.pairs().stream().map(pair -> pair.before() + (pair.same() ? "=" : "~") + pair.after()).collect(Collectors.joining(" "));
+            FileComparison.Compared found = FileComparison.compare(renderer, place, sources.get(0), sources.get(1), decided.apply(sources.get(0).id()), Progress.NONE, () -> false);
+            numbers = found.numbers();
+            return found.pairs().pairs().stream().map(pair -> pair.before() + (pair.same() ? "=" : "~") + pair.after()).collect(Collectors.joining(" "));
         }
     }
 
@@ -59,6 +82,34 @@ class FileComparisonTests {
         write("a.pdf", "One #", "Two");
         write("b.pdf", "One #", "Two", "Three");
         assertThat(compared()).isEqualTo("1=1 2=2 0~3");
+    }
+
+    @Test
+    void pagesStandForEachOtherByTheNumbersOfTheOtherSide() throws IOException {
+        write("a.pdf", "The bins|D-01", "The log of the night|D-02", "Mill House|D-03", "The end|D-04");
+        write("b.pdf", "The bins|D-01", "What was unsaid before|D-03", "A new one|D-09", "The end|D-04");
+        assertThat(compared()).isEqualTo("1=1 2~2 3~3 4=4");
+        Area foot = new Area(100, 280, 20, 5);
+        List<OldNumbers.Place> places = IntStream.rangeClosed(1, 4).mapToObj(page -> new OldNumbers.Place(page, "D-0" + page, foot)).toList();
+        decided = older -> List.of(new OldNumbers(older, "D-01", OldNumbers.Handling.IDENTITY, places));
+        assertThat(compared()).isEqualTo("1=1 2~0 3~2 0~3 4=4");
+        assertThat(numbers).singleElement().satisfies(its -> {
+            assertThat(its.handling()).isEqualTo(OldNumbers.Handling.IDENTITY);
+            assertThat(its.places()).extracting(OldNumbers.Place::page).containsExactly(1, 2, 4);
+            assertThat(its.places()).extracting(OldNumbers.Place::words).containsExactly("D-01", "D-03", "D-04");
+        });
+    }
+
+    @Test
+    void whatWasDecidedAboutOldNumbersHoldsForTheNewerFile() throws IOException {
+        write("a.pdf", "The bins|1", "The log of the night|2", "Mill House|3");
+        write("b.pdf", "A page before|", "The bins|1", "The log of the night|2", "Mill House|3", "One more|4");
+        decided = older -> List.of(new OldNumbers(older, "1", OldNumbers.Handling.AVOIDED, List.of(new OldNumbers.Place(1, "1", new Area(100, 280, 5, 5)))));
+        assertThat(compared()).isEqualTo("0~1 1=2 2=3 3=4 0~5");
+        assertThat(numbers).singleElement().satisfies(its -> {
+            assertThat(its.handling()).isEqualTo(OldNumbers.Handling.AVOIDED);
+            assertThat(its.places()).extracting(OldNumbers.Place::page).containsExactly(2, 3, 4, 5);
+        });
     }
 
     @Test

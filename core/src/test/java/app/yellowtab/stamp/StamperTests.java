@@ -15,6 +15,7 @@ import app.yellowtab.model.number.MarkSetting;
 import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
+import app.yellowtab.pdf.Face;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.RawPdf;
 import java.io.IOException;
@@ -80,6 +81,14 @@ class StamperTests {
         Path register = temp.resolve("register.csv");
         StampRegister.write(outcome.files(), register);
         assertThat(Files.readAllLines(register)).hasSize(6).anyMatch(line -> line.contains("TH-000104") && line.contains("B.pdf") && line.contains("B stamped.pdf"));
+    }
+
+    @Test
+    void aTypefaceThatIsNotHereIsSaid() throws IOException {
+        BundleNumber number = BundleNumber.STANDARD.withSetting(new MarkSetting(Spot.STANDARD, MarkLook.NUMBER.withFace(Face.of("system:Orchard Grotesque"))));
+        Stamper.Outcome outcome = stamp(order(Optional.of(number), "", "", false, Pdfs.write(files, "A", 1)));
+        assertThat(outcome.findings()).singleElement().satisfies(finding -> assertThat(finding.message()).contains("typeface Orchard Grotesque"));
+        assertThat(Pdfs.pages(out.resolve("A stamped.pdf")).getFirst()).contains("1");
     }
 
     @Test

@@ -8,8 +8,12 @@ import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.plan.Plan;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -28,6 +32,8 @@ final class ClashSide extends VBox {
     private final Label how = Controls.paragraph("", Styles.SMALL);
     private final ListView<Clash> list = new ListView<>();
     private final VBox helps = new VBox(6);
+    /** On how many pages a line was cut, by its series. */
+    private final Map<String, Integer> cut = new HashMap<>();
     private final Subscription subscription;
 
     ClashSide(ClashDesk desk, Workspace workspace) {
@@ -54,12 +60,21 @@ final class ClashSide extends VBox {
     }
 
     private void show(State state) {
-        how.setText(!state.isDone() ? Words.of("clash.looking", state.looked(), state.pages(), state.clashes().size()) : state.pages() == 0 ? Words.of("clash.begins") : Words.of("clash.found", state.clashes().size()));
+        List<Clash> listed = listed(state.clashes());
+        how.setText(!state.isDone() ? Words.of("clash.looking", state.looked(), state.pages(), listed.size()) : state.pages() == 0 ? Words.of("clash.begins") : Words.of("clash.found", listed.size()));
         Optional<Clash> before = Optional.ofNullable(list.getSelectionModel().getSelectedItem());
-        if (!list.getItems().equals(state.clashes())) list.getItems().setAll(state.clashes());
-        Controls.show(list, !state.clashes().isEmpty());
-        list.setMaxHeight(Math.min(MOST_ROWS, state.clashes().size()) * ROW + 2);
-        before.flatMap(one -> state.clashes().stream().filter(its -> its.leaf() >= one.leaf()).findFirst()).ifPresentOrElse(list.getSelectionModel()::select, helps.getChildren()::clear);
+        if (!list.getItems().equals(listed)) list.getItems().setAll(listed);
+        Controls.show(list, !listed.isEmpty());
+        list.setMaxHeight(Math.min(MOST_ROWS, listed.size()) * ROW + 2);
+        before.flatMap(one -> listed.stream().filter(its -> its.leaf() >= one.leaf()).findFirst()).ifPresentOrElse(list.getSelectionModel()::select, helps.getChildren()::clear);
+    }
+
+    /** {@return what is listed: a line that is cut stands once, with its first page} */
+    private List<Clash> listed(List<Clash> clashes) {
+        cut.clear();
+        for (Clash clash : clashes) if (clash.kind() == Clash.Kind.CUT) cut.merge(clash.mark().series(), 1, Integer::sum);
+        Set<String> first = new HashSet<>();
+        return clashes.stream().filter(clash -> clash.kind() != Clash.Kind.CUT || first.add(clash.mark().series())).toList();
     }
 
     private void chosen(Optional<Clash> clash) {
@@ -98,6 +113,7 @@ final class ClashSide extends VBox {
         private String sentence(Clash clash) {
             Plan plan = workspace.plan();
             String page = clash.leaf() < plan.pageCount() ? plan.leaf(clash.leaf()).label() : "";
+            if (clash.kind() == Clash.Kind.CUT) return Words.of("clash.CUT", page, clash.mark().words(), cut.getOrDefault(clash.mark().series(), 1) - 1);
             return Words.of("clash." + clash.kind().name(), page, clash.mark().words(), clash.words());
         }
     }

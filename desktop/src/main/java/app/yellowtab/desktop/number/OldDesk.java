@@ -7,6 +7,7 @@ import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberEdits;
+import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.Spot;
@@ -15,10 +16,12 @@ import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.number.OldNumbers.Handling;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Leaf;
+import app.yellowtab.plan.LeafSheet;
 import app.yellowtab.plan.Marking;
 import app.yellowtab.plan.Plan;
 import java.io.IOException;
@@ -27,6 +30,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -93,12 +97,16 @@ public final class OldDesk {
         });
     }
 
-    /** {@return where the numbers stand that the page in view carried before, as the page came} Nothing on a page that was turned or cropped. */
+    /** {@return where the numbers are seen that the page in view carried before; in millimetres from the upper left} */
     public List<Area> onPage() {
         Plan plan = workspace.plan();
-        if (!(plan.leaf(Math.min(workspace.leaf(), plan.pageCount() - 1)).content() instanceof Content.SourcePage page) || !page.look().isPlain()) return List.of();
+        if (!(plan.leaf(Math.min(workspace.leaf(), plan.pageCount() - 1)).content() instanceof Content.SourcePage page)) return List.of();
         return found.get().stream().filter(series -> series.numbers().source().equals(page.source()) && series.numbers().handling() != Handling.COVERED).flatMap(series -> series.numbers().places().stream())
-                .filter(place -> place.page() == page.page()).map(OldNumbers.Place::area).toList();
+                .filter(place -> place.page() == page.page()).flatMap(place -> seen(page, place.area(), workspace.bundle().sourcesById()).stream()).toList();
+    }
+
+    private static Optional<Area> seen(Content.SourcePage page, Area came, Map<SourceId, Source> sources) {
+        return sources.get(page.source()).about().pages().shape(page.page()).flatMap(shape -> Redacting.seen(shape, page.look(), came));
     }
 
     /** Goes to the first page that carries one of them. */
@@ -139,8 +147,8 @@ public final class OldDesk {
 
     private void away(Plan plan, Leaf leaf, OldSeries series, Map<SourceId, Source> sources, Map<PageKey, Spot> spots) {
         if (!(leaf.content() instanceof Content.SourcePage page) || leaf.key().isEmpty()) return;
-        double height = sources.get(page.source()).about().pages().shape(page.page()).map(shape -> shape.seenHeightPt() * 25.4 / 72).orElse(0.0);
-        boolean foot = series.numbers().places().stream().filter(place -> place.page() == page.page()).anyMatch(place -> place.area().topMm() > height / 2);
+        double height = LeafSheet.of(leaf, sources).map(Sheet::heightMm).orElse(0.0);
+        boolean foot = series.numbers().places().stream().filter(place -> place.page() == page.page()).flatMap(place -> seen(page, place.area(), sources).stream()).anyMatch(area -> area.topMm() > height / 2);
         for (Mark mark : plan.marksOn(leaf)) {
             if (!mark.series().equals(Mark.BUNDLE_NUMBER)) continue;
             try {

@@ -10,11 +10,14 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.PagePairs;
 import app.yellowtab.edit.PagePick;
 import app.yellowtab.edit.Replacing;
+import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Document;
 import app.yellowtab.model.EntryId;
+import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.picture.PageRenderer;
@@ -35,8 +38,8 @@ public final class Replacement {
         /** The two files are being compared. */
         record Comparing(String newer) implements State {}
 
-        /** They were compared, and it waits for a decision. */
-        record Ready(EntryId document, Source older, Source newer, PagePairs pairs) implements State {}
+        /** They were compared, and it waits for a decision; the numbers are those that pages of the newer one carried before. */
+        record Ready(EntryId document, Source older, Source newer, PagePairs pairs, List<OldNumbers> numbers) implements State {}
 
         /** It did not come about. */
         record Failed(String words) implements State {}
@@ -91,13 +94,14 @@ public final class Replacement {
         }
         int mine = ++asked;
         state.set(new State.Comparing(newer.get().fileName()));
+        List<OldNumbers> decided = workspace.bundle().numbering().old().stream().filter(its -> its.source().equals(older.get().id())).toList();
         job = workspace.jobs().start((progress, stop) -> {
-            PagePairs pairs = FileComparison.compare(renderer, workspace.folder(), older.get(), newer.get(),
+            FileComparison.Compared compared = FileComparison.compare(renderer, workspace.folder(), older.get(), newer.get(), decided,
                     (done, total) -> progress.accept(new Jobs.State(Words.of("replace.comparing", newer.get().fileName(), done), (double) done / total)), stop);
             // What was stopped takes pages for changed ones that nobody has looked at.
-            return stop.getAsBoolean() ? Optional.<PagePairs>empty() : Optional.of(pairs);
-        }, pairs -> {
-            if (mine == asked) pairs.ifPresentOrElse(found -> state.set(new State.Ready(document, older.get(), newer.get(), found)), this::cancel);
+            return stop.getAsBoolean() ? Optional.<FileComparison.Compared>empty() : Optional.of(compared);
+        }, compared -> {
+            if (mine == asked) compared.ifPresentOrElse(found -> state.set(new State.Ready(document, older.get(), newer.get(), found.pairs(), found.numbers())), this::cancel);
         }, failure -> {
             if (mine == asked) state.set(new State.Failed(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("replace.failed", newer.get().fileName())));
         });
@@ -111,7 +115,11 @@ public final class Replacement {
     void accept() {
         if (!(state.get() instanceof State.Ready ready)) return;
         cancel();
-        workspace.edit(bundle -> Replacing.replaced(bundle, ready.document(), ready.older().id(), ready.newer().id(), ready.pairs()));
+        workspace.edit(bundle -> {
+            Bundle replaced = Replacing.replaced(bundle, ready.document(), ready.older().id(), ready.newer().id(), ready.pairs());
+            for (OldNumbers numbers : ready.numbers()) replaced = NumberEdits.decided(replaced, numbers);
+            return replaced;
+        });
         if (Redacting.isRedacted(workspace.bundle(), ready.newer().id())) workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, ready.newer().fileName(), ""));
     }
 
