@@ -1,5 +1,6 @@
 package app.yellowtab.bench;
 
+import app.yellowtab.desktop.NumberProbe;
 import app.yellowtab.desktop.ScrollProbe;
 import app.yellowtab.desktop.WindowProbe;
 import java.io.IOException;
@@ -28,12 +29,13 @@ public final class Main {
             case "pictures" -> new PicturesBench(corpus(arguments, "20", "25", "0"), folder()).run();
             case "start" -> new StartBench(folder().resolve("../.."), folder().resolve("start")).run();
             case "window" -> WindowProbe.run(PlanBenchmark.bundle());
+            case "numbers" -> NumberProbe.run(corpus(arguments, "40", "500", "0").write());
             case "scroll" -> ScrollProbe.run(corpus(arguments, "40", "500", "0").write());
             case "find" -> new FindBench(corpus(arguments, "2000", "10", "0"), folder()).run();
             case "cut" -> new CutBench(corpus(arguments, "1", "3000", "0"), folder()).run();
             case "recognise" -> new RecogniseBench(Integer.parseInt(option(arguments, "--pages", "20")), folder()).run();
             default -> {
-                System.err.println("Usage: yellowtab bench plan\n       yellowtab bench gather [--files 1000] [--pages 10] [--scans 0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]\n       yellowtab bench assemble --pieces 300 [--pages 2000] [--scans 0.85]\n       yellowtab bench assemble --marks 4 [--files 400] [--pages 50] [--scans 0]\n       yellowtab bench pictures [--files 20] [--pages 25] [--scans 0]\n       yellowtab bench start\n       yellowtab bench window\n       yellowtab bench scroll [--files 40] [--pages 500]\n       yellowtab bench find [--files 2000] [--pages 10]\n       yellowtab bench cut [--pages 3000] [--scans 0]\n       yellowtab bench recognise [--pages 20]");
+                System.err.println("Usage: yellowtab bench plan\n       yellowtab bench gather [--files 1000] [--pages 10] [--scans 0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]\n       yellowtab bench assemble --pieces 300 [--pages 2000] [--scans 0.85]\n       yellowtab bench assemble --marks 4 [--files 400] [--pages 50] [--scans 0]\n       yellowtab bench pictures [--files 20] [--pages 25] [--scans 0]\n       yellowtab bench start\n       yellowtab bench window\n       yellowtab bench scroll [--files 40] [--pages 500]\n       yellowtab bench numbers [--files 40] [--pages 500]\n       yellowtab bench find [--files 2000] [--pages 10]\n       yellowtab bench cut [--pages 3000] [--scans 0]\n       yellowtab bench recognise [--pages 20]");
                 System.exit(2);
             }
         }

@@ -1,43 +1,29 @@
 package app.yellowtab.desktop;
 
-import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.edit.Edits;
-import app.yellowtab.files.Folders;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
-import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.Intake;
 import app.yellowtab.store.BundleFolder;
-import app.yellowtab.store.Recents;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.Executors;
 import javafx.animation.AnimationTimer;
-import javafx.application.Application;
-import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.skin.VirtualFlow;
-import javafx.stage.Stage;
-import org.slf4j.LoggerFactory;
 
 /** The pages of a large bundle scrolling in the real window: how long a frame takes, beside one in which nothing moves. */
-public final class ScrollProbe extends Application {
+public final class ScrollProbe extends Probe {
     private static final int FRAMES = 400;
     private static final int A_FRAME_PX = 24;
     private static final int PERCENT_95 = 95;
-    private static final double MILLI = 1e6;
     private static List<Path> files = List.of();
-
-    private Stage window;
-    private Desk desk;
-    private Path folder;
 
     /** Made by JavaFX. */
     public ScrollProbe() {
@@ -55,55 +41,43 @@ public final class ScrollProbe extends Application {
     }
 
     @Override
-    public void start(Stage stage) throws IOException {
-        window = stage;
-        YellowTab.dress();
-        folder = Files.createTempDirectory("scroll-probe");
-        try (BundleFolder place = BundleFolder.create(folder.resolve("bundle"), Bundle.EMPTY)) {
+    void fill(Path folder) throws IOException {
+        takeIn(folder, files);
+    }
+
+    /** Makes the folder of a bundle of files. */
+    static void takeIn(Path folder, List<Path> files) throws IOException {
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
             Intake.Taken taken = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.know(taken.sources());
             place.save(Edits.append(Edits.addSources(Bundle.EMPTY, taken.sources()), taken.contents()));
         }
-        Jobs jobs = new Jobs(Executors.newCachedThreadPool(Thread.ofPlatform().daemon().factory()), Platform::runLater);
-        Path user = folder.resolve("user");
-        desk = new Desk(stage, new Recents(user), user, new PictureFiles(folder.resolve("pictures"), 1 << 28), jobs, new WindowProbe.NoDialogs(), path -> { }, languages -> {
-            throw new IOException("nothing is recognised here");
-        });
-        stage.show();
-        Thread.ofPlatform().name("probe").start(this::measure);
     }
 
-    private void measure() {
-        try {
-            WindowProbe.onFxThread(() -> desk.open(folder.resolve("bundle")));
-            while (desk.workspace().isEmpty()) Thread.sleep(10);
-            Thread.sleep(4000);
-            WindowProbe.onFxThread(() -> desk.workspace().orElseThrow().stageProperty().set(app.yellowtab.desktop.work.Stage.ARRANGE));
-            Thread.sleep(2000);
-            WindowProbe.onFxThread(() -> ((Button) window.getScene().lookup("#sheet-pages")).fire());
-            Thread.sleep(5000);
-            System.out.printf(Locale.ROOT, "%n%,d pages on the table%n", desk.workspace().orElseThrow().plan().pageCount());
-            List<Double> still = frames(0);
-            List<Double> first = frames(A_FRAME_PX);
-            Thread.sleep(8000);
-            List<Double> again = frames(-A_FRAME_PX);
-            print("nothing moves", still, still);
-            print("scrolling, pictures drawn meanwhile", first, still);
-            print("scrolling back, pictures there", again, still);
-            Folders.delete(folder);
-            System.exit(0);
-        } catch (InterruptedException | IOException | RuntimeException | Error failure) {
-            LoggerFactory.getLogger(ScrollProbe.class).error("not measured", failure);
-            System.exit(1);
-        }
+    @Override
+    void measure() throws InterruptedException {
+        open();
+        Thread.sleep(4000);
+        onFxThread(() -> desk().workspace().orElseThrow().stageProperty().set(Stage.ARRANGE));
+        Thread.sleep(2000);
+        onFxThread(() -> ((Button) window().getScene().lookup("#sheet-pages")).fire());
+        Thread.sleep(5000);
+        System.out.printf(Locale.ROOT, "%n%,d pages on the table%n", desk().workspace().orElseThrow().plan().pageCount());
+        List<Double> still = frames(0);
+        List<Double> first = frames(A_FRAME_PX);
+        Thread.sleep(8000);
+        List<Double> again = frames(-A_FRAME_PX);
+        print("nothing moves", still, still);
+        print("scrolling, pictures drawn meanwhile", first, still);
+        print("scrolling back, pictures there", again, still);
     }
 
     /** {@return how long after the one before each frame came, in milliseconds} */
     private List<Double> frames(int pixels) throws InterruptedException {
         List<Double> times = new ArrayList<>();
         CountDownLatch done = new CountDownLatch(1);
-        WindowProbe.onFxThread(() -> {
-            VirtualFlow<?> flow = (VirtualFlow<?>) window.getScene().lookup("#pages-view #light-table .virtual-flow");
+        onFxThread(() -> {
+            VirtualFlow<?> flow = (VirtualFlow<?>) window().getScene().lookup("#pages-view #light-table .virtual-flow");
             new AnimationTimer() {
                 private long before;
 
@@ -125,11 +99,5 @@ public final class ScrollProbe extends Application {
 
     private static void print(String name, List<Double> times, List<Double> still) {
         System.out.printf(Locale.ROOT, "%-36s median %5.1f ms, 95 of 100 within %5.1f, longest %5.1f (median %.1f times of nothing moving); %d frames%n", name, at(times, 50), at(times, PERCENT_95), Collections.max(times), at(times, 50) / at(still, 50), times.size());
-    }
-
-    private static double at(List<Double> times, int percent) {
-        List<Double> sorted = new ArrayList<>(times);
-        Collections.sort(sorted);
-        return sorted.get(Math.min(sorted.size() - 1, sorted.size() * percent / 100));
     }
 }

@@ -130,11 +130,17 @@ public record Marking(BundleNumber number, Reach numbered, Map<String, String> t
      * @param fixed   how many numbers are given for ever
      * @param count   how many numbers there are on leaves; a copy of a page bears the same; 0 for a line
      * @param highest of these; empty where there is none
+     * @param basis   what its numbers follow from; empty for a line
      */
-    public record PlannedSeries(SeriesId id, MarkSetting setting, List<String> words, int fixed, int count, String highest) {
+    public record PlannedSeries(SeriesId id, MarkSetting setting, List<String> words, int fixed, int count, String highest, Optional<SeriesPlanner.Basis> basis) {
         /** {@return a line} */
         static PlannedSeries line(SeriesId id, MarkSetting setting, List<String> words) {
-            return new PlannedSeries(id, setting, words, 0, 0, "");
+            return new PlannedSeries(id, setting, words, 0, 0, "", Optional.empty());
+        }
+
+        /** {@return the same, set in another way} */
+        PlannedSeries with(MarkSetting newSetting) {
+            return new PlannedSeries(id, newSetting, words, fixed, count, highest, basis);
         }
 
         /** {@return what a leaf bears; empty for nothing} */
@@ -148,7 +154,7 @@ public record Marking(BundleNumber number, Reach numbered, Map<String, String> t
         }
 
         private PlannedSeries of(List<Leaf> leaves) {
-            return new PlannedSeries(id, setting, leaves.stream().map(leaf -> words(leaf.index())).toList(), fixed, count, highest);
+            return new PlannedSeries(id, setting, leaves.stream().map(leaf -> words(leaf.index())).toList(), fixed, count, highest, Optional.empty());
         }
     }
 }

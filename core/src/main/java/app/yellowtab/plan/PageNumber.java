@@ -27,7 +27,7 @@ public record PageNumber(int place, String prefix, int value, NumberStyle style,
     }
 
     /** {@return whether it is of figures alone} */
-    boolean isPlain() {
+    public boolean isPlain() {
         return style == NumberStyle.FIGURES && prefix.isEmpty() && suffix.isEmpty();
     }
 

@@ -105,7 +105,8 @@ public final class Planner {
         private final Map<SourceId, Source> sources;
         /** The rows of documents that were set before. */
         private final Map<Document, IndexRow> set;
-        private List<Leaf> leavesBefore = List.of();
+        private final Optional<Plan> before;
+        private final List<Leaf> leavesBefore;
         /** Where documents stood before: what their leaves show is taken over, which is quicker than making it. */
         private final Map<Document, PlannedDocument> plannedBefore = new IdentityHashMap<>();
         private final Enclosures enclosures;
@@ -122,10 +123,9 @@ public final class Planner {
         private int tabs;
 
         Planning(Bundle bundle, LocalDateTime produced, Map<Document, IndexRow> set, @Nullable Plan before, PaperSet paperSet) {
-            if (before != null) {
-                leavesBefore = before.leaves();
-                for (PlannedEntry entry : before.entries()) if (entry instanceof PlannedDocument planned) plannedBefore.put(planned.document(), planned);
-            }
+            this.before = Optional.ofNullable(before);
+            this.leavesBefore = before == null ? List.of() : before.leaves();
+            if (before != null) for (PlannedEntry entry : before.entries()) if (entry instanceof PlannedDocument planned) plannedBefore.put(planned.document(), planned);
             this.bundle = bundle;
             this.produced = produced;
             this.counter = new NumberCounter(bundle.numbering().bundle());
@@ -161,7 +161,7 @@ public final class Planner {
                 LineWords words = new LineWords(bundle.heading(), List.copyOf(leaves), placed, sources, produced);
                 for (RunningLine line : numbering.lines()) running.add(PlannedSeries.line(line.id(), line.setting(), words.of(line.parts(), Reach.of(line.setting().pages(), leaves, placed))));
             }
-            return new Marking(numbering.bundle(), Reach.of(numbering.bundle().setting().pages(), leaves, placed), Marking.totals(numbering.bundle(), leaves), SeriesPlanner.plan(bundle, leaves, placed), running,
+            return new Marking(numbering.bundle(), Reach.of(numbering.bundle().setting().pages(), leaves, placed), Marking.totals(numbering.bundle(), leaves), SeriesPlanner.plan(bundle, leaves, placed, before), running,
                     Marking.Moved.of(numbering.moves()), Covers.of(numbering.old(), sources));
         }
 

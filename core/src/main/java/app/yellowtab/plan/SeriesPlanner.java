@@ -3,6 +3,7 @@ package app.yellowtab.plan;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.number.GivenNumber.Half;
 import app.yellowtab.model.number.GivenNumber;
+import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
@@ -28,22 +29,45 @@ final class SeriesPlanner {
     /** A page of a source, or a half of it. */
     private record Place(SourceId source, int page, Half half) {}
 
-    /** {@return the series of a bundle, worded for the leaves of its plan} */
-    static List<PlannedSeries> plan(Bundle bundle, List<Leaf> leaves, List<PlannedEntry> entries) {
+    /**
+     * {@return the series of a bundle, worded for the leaves of its plan}
+     *
+     * @param before an earlier plan, of which numbers are taken over that cannot have changed, which is quicker
+     */
+    static List<PlannedSeries> plan(Bundle bundle, List<Leaf> leaves, List<PlannedEntry> entries, Optional<Plan> before) {
         if (bundle.numbering().series().isEmpty()) return List.of();
         List<PlannedSeries> planned = new ArrayList<>();
-        for (Series series : bundle.numbering().series()) planned.add(plan(series, bundle, leaves, entries));
+        boolean sameLeaves = before.filter(plan -> showTheSame(plan.leaves(), leaves)).isPresent();
+        for (Series series : bundle.numbering().series()) {
+            Basis basis = new Basis(series.first(), series.setting().pages(), bundle.numbering().given());
+            Optional<PlannedSeries> known = sameLeaves ? before.flatMap(plan -> plan.marking().series().stream().filter(one -> one.id().equals(series.id()) && one.basis().filter(basis::holdsLike).isPresent()).findFirst()) : Optional.empty();
+            planned.add(known.map(one -> one.with(series.setting())).orElseGet(() -> plan(series, basis, leaves, entries)));
+        }
         return planned;
     }
 
-    private static PlannedSeries plan(Series series, Bundle bundle, List<Leaf> leaves, List<PlannedEntry> entries) {
+    private static boolean showTheSame(List<Leaf> some, List<Leaf> others) {
+        if (some.size() != others.size()) return false;
+        for (int i = 0; i < some.size(); i++) if (some.get(i) != others.get(i) && !some.get(i).content().equals(others.get(i).content())) return false;
+        return true;
+    }
+
+    /** What the numbers of a series follow from, beside the leaves. */
+    record Basis(String first, MarkedPages pages, List<GivenNumber> given) {
+        /** {@return whether the same numbers follow from another} Typed ranges and sections look at more than what leaves show. */
+        boolean holdsLike(Basis other) {
+            return given == other.given && first.equals(other.first) && pages.equals(other.pages) && pages.entries().isEmpty() && pages.numbers().isBlank();
+        }
+    }
+
+    private static PlannedSeries plan(Series series, Basis basis, List<Leaf> leaves, List<PlannedEntry> entries) {
         Optional<SerialNumber> first = SerialNumber.read(series.first());
-        if (first.isEmpty()) return new PlannedSeries(series.id(), series.setting(), List.of(), 0, 0, "");
+        if (first.isEmpty()) return new PlannedSeries(series.id(), series.setting(), List.of(), 0, 0, "", Optional.empty());
         Reach reach = Reach.of(series.setting().pages(), leaves, entries);
         Map<Place, String> known = new HashMap<>();
         SerialNumber next = first.get();
         long last = -1;
-        for (GivenNumber given : bundle.numbering().given()) {
+        for (GivenNumber given : basis.given()) {
             if (!given.series().equals(series.id())) continue;
             known.put(new Place(given.source(), given.page(), given.half()), given.number());
             last = Math.max(last, next.figuresOf(given.number()));
@@ -74,7 +98,7 @@ final class SeriesPlanner {
             most = figures;
             highest = number;
         }
-        return new PlannedSeries(series.id(), series.setting(), List.copyOf(words), fixed, seen.size(), highest);
+        return new PlannedSeries(series.id(), series.setting(), List.copyOf(words), fixed, seen.size(), highest, Optional.of(basis));
     }
 
     /** {@return the numbers of a series as the pages bear them at present, and those that pages bear for ever which are no more in the bundle} */

@@ -136,13 +136,17 @@ class SeriesPlannerTests {
         for (int n = 0; n < 15; n++) {
             List<EntryId> ids = now.contents().allDocuments().stream().map(document -> document.id()).toList();
             Set<EntryId> one = Set.of(ids.get(random.nextInt(ids.size())));
-            now = switch (random.nextInt(5)) {
+            Plan before = Planner.plan(now);
+            now = switch (random.nextInt(7)) {
                 case 0 -> Moves.up(now, one);
                 case 1 -> Moves.down(now, one);
                 case 2 -> Entries.copy(now, one, new Place(Optional.empty(), 0)).bundle();
                 case 3 -> Entries.moveTo(now, one, now.contents().sections().stream().findFirst().map(section -> section.id()));
+                case 4 -> NumberEdits.set(now, ID, setting -> setting.withSpot(new Spot(Spot.Row.HEAD, Spot.Column.LEFT, random.nextInt(20), 10)));
+                case 5 -> NumberEdits.withNumber(now, BundleNumber.STANDARD.withStart(random.nextInt(90)));
                 default -> issued(now);
             };
+            assertThat(Planner.plan(now, before).marking().series()).as("what is taken over of the plan before").isEqualTo(Planner.plan(now).marking().series());
             Map<String, String> pages = pages(now);
             assertThat(new HashSet<>(pages.values())).as("no number stands on two pages of files").hasSize(pages.size());
             fixed.forEach((page, number) -> assertThat(pages.getOrDefault(page, number)).isEqualTo(number));

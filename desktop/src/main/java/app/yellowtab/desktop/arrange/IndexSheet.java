@@ -85,7 +85,7 @@ final class IndexSheet extends VBox {
         getChildren().addAll(tools(agree), offers, paper);
         getStyleClass().add(Styles.INDEX_SHEET);
         bringing.setOnFinished(event -> bringIntoSight());
-        subscription = Subscription.combine(workspace.onPlan(this::show), workspace.stateProperty().subscribe(state -> showInView()),
+        subscription = Subscription.combine(workspace.onPlan(this::show), workspace.stateProperty().subscribe(state -> showInView()), sceneProperty().subscribe(scene -> showInView()),
                 arrangement.selectedProperty().subscribe(this::showSelected),
                 arrangement.editingProperty().subscribe(editing -> {
                     if (editing.isEmpty()) focusRows();
@@ -161,6 +161,7 @@ final class IndexSheet extends VBox {
 
     /** Marks the row whose page is in view, and brings it into sight when another is. */
     private void showInView() {
+        if (getScene() == null) return;
         Optional<EntryId> entry = workspace.plan().entryAt(workspace.leaf()).map(PlannedEntry::id);
         boolean moved = !entry.equals(inView);
         inView = entry;

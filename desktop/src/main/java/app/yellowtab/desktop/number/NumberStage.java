@@ -66,6 +66,7 @@ public final class NumberStage extends HBox {
         this.clashSide = new ClashSide(clashes, workspace);
         this.oldSide = new OldSide(old, workspace, dialogs, old.saidProperty());
         getStyleClass().add(Styles.NUMBER);
+        page.setId("number-page");
         page.onMarks(new PagePane.MarkHand() {
             @Override
             public void chosen(Mark mark) {

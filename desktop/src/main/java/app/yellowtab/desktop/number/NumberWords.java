@@ -68,7 +68,9 @@ final class NumberWords {
     /** {@return what a hearing will make of numbers that are not those of the file's pages; empty where they are} */
     static String notice(BundleNumber number, Plan plan) {
         if (number.indexPages() > 0 && number.indexPages() < indexUsed(plan)) return Words.of("number.indexLonger", number.indexPages(), indexUsed(plan));
-        Optional<Leaf> longest = plan.leaves().stream().filter(leaf -> leaf.label().length() > LONG).findFirst();
+        // Figures alone, one with every page: nothing is to be said, and twenty thousand numbers need not be written.
+        if (plan.leaves().stream().allMatch(leaf -> leaf.number().filter(its -> its.isPlain() && its.value() == leaf.index() + 1).isPresent())) return "";
+        Optional<Leaf> longest = plan.leaves().stream().filter(leaf -> leaf.number().filter(its -> !its.isPlain()).isPresent() && leaf.label().length() > LONG).findFirst();
         if (longest.isPresent()) return Words.of("number.long", longest.get().label());
         if (number.bySection()) return Words.of("number.bySectionNotice");
         for (Leaf leaf : plan.leaves()) {

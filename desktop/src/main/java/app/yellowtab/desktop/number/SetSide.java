@@ -13,6 +13,7 @@ import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.plan.Marking;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -88,29 +89,40 @@ final class SetSide extends VBox {
         where.put(spot);
     }
 
-    private void show(NumberState state) {
-        lines.getChildren().clear();
-        for (NumberState.Sentence one : state.lines()) {
-            ToggleButton button = new ToggleButton(one.words());
+    /** Shows the sentences; buttons that are there get other words, which is quicker than making them anew while one types. */
+    private void showLines(List<NumberState.Sentence> sentences, SeriesId which) {
+        while (lines.getChildren().size() > sentences.size()) lines.getChildren().removeLast();
+        while (lines.getChildren().size() < sentences.size()) {
+            ToggleButton button = new ToggleButton();
             button.setMnemonicParsing(false);
             button.setToggleGroup(chosen);
             button.setMaxWidth(Double.MAX_VALUE);
             button.setWrapText(true);
             button.getStyleClass().add(Styles.SERIES_LINE);
-            button.setSelected(one.id().equals(state.chosen()));
-            button.setOnAction(event -> desk.choose(one.id()));
             lines.getChildren().add(button);
         }
+        for (int i = 0; i < sentences.size(); i++) {
+            NumberState.Sentence one = sentences.get(i);
+            ToggleButton button = (ToggleButton) lines.getChildren().get(i);
+            button.setText(one.words());
+            button.setSelected(one.id().equals(which));
+            button.setOnAction(event -> desk.choose(one.id()));
+        }
+    }
+
+    private void show(NumberState state) {
+        showLines(state.lines(), state.chosen());
         if (!state.chosen().equals(shownOf)) pages.begin();
         shownOf = state.chosen();
         Controls.show(takeOff, !state.isBundle());
         parts.choose(shown);
-        part.getChildren().setAll(switch (shown) {
+        Node now = switch (shown) {
             case WHAT -> state.isBundle() ? bundle : state.series().isPresent() ? series : line;
             case WHERE -> where;
             case LOOK -> look;
             case PAGES -> pages;
-        });
+        };
+        if (!part.getChildren().equals(List.of(now))) part.getChildren().setAll(now);
         bundle.show(state);
         series.show(state, workspace.bundle().numbering().register());
         line.show(state);

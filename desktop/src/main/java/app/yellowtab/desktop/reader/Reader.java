@@ -153,7 +153,7 @@ public final class Reader extends HBox {
             page.mark(List.of());
             selection.enable(!wanted && !redacting.stateProperty().get().isOn());
         }), workspace.onPlan(plan -> show()),
-                workspace.onLeaf(leaf -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> hitMarks.mark(read())),
+                workspace.onLeaf(leaf -> show()), visibleProperty().subscribe(visible -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> hitMarks.mark(read())),
                 redacting.stateProperty().map(RedactDesk.State::isOn).subscribe(this::showGlass));
     }
 
@@ -290,6 +290,8 @@ public final class Reader extends HBox {
     }
 
     private void show() {
+        // What nobody sees is shown when somebody does.
+        if (!isVisible()) return;
         Plan plan = workspace.plan();
         Leaf leaf = redacting.seen(read());
         showNumber();
