@@ -66,7 +66,7 @@ final class Production implements AutoCloseable {
         Plan plan = Planner.plan(bundle);
         BundleWords words = new BundleWords(sources);
         try (PageRenderer renderer = new PageRenderer(sources, PictureFiles.NONE)) {
-            new ClashFinder(words, renderer).all(plan, bundle.sourcesById(), found -> found.forEach(clash -> say(finding(plan, clash))), (done, total) -> console.show("Looking at page " + done + " of " + total), this::isStopped);
+            new ClashFinder(words, renderer).all(plan, bundle.sourcesById(), found -> found.stream().filter(clash -> clash.kind() != Clash.Kind.CUT).forEach(clash -> say(finding(plan, clash))), (done, total) -> console.show("Looking at page " + done + " of " + total), this::isStopped);
         }
         for (OldSeries series : OldSeries.in(bundle, plan, words, this::isStopped)) {
             if (series.differing() > 0 && !series.isDecided()) say(new Finding(Code.OLD_NUMBERS, new Subject.OfThing(series.fileName()), series.first() + " to " + series.last() + " on pages " + plan.leaf(series.leaves().getFirst()).label() + " to " + plan.leaf(series.leaves().getLast()).label()));
@@ -78,7 +78,7 @@ final class Production implements AutoCloseable {
             case WORDS -> "stands on the words \"" + clash.words() + "\"";
             case DRAWN -> "stands on a line or a dark part of a picture";
             case MARK -> "stands on \"" + clash.words() + "\"";
-            case CUT -> "is a line that is too long, and was cut";
+            case CUT -> throw new IllegalArgumentException("said of all pages at once, when they are written");
         };
         return new Finding(Code.NUMBER_ON_SOMETHING, new Subject.OfThing(plan.leaf(clash.leaf()).label()), "\"" + clash.mark().words() + "\" " + on);
     }

@@ -65,6 +65,7 @@ public final class ReplaceView extends VBox {
         keep = Controls.button("replace.keep", () -> dialogs.saveAs(Words.of("replace.keep"), workspace.folder().path().resolve(Words.of("replace.file") + ".csv")).ifPresent(replacement::keepList));
         HBox actions = new HBox(8, accept, Controls.button("replace.cancel", replacement::cancel), Controls.spring(), said, keep);
         actions.setAlignment(Pos.CENTER_LEFT);
+        title.setMinHeight(USE_PREF_SIZE);
         getChildren().addAll(title, summary, sides, actions);
         getStyleClass().add(Styles.STAGE);
         addEventFilter(KeyEvent.KEY_PRESSED, event -> {
