@@ -1,6 +1,6 @@
 package app.yellowtab.cli;
 
-import app.yellowtab.convert.Converter;
+import app.yellowtab.convert.OfficeSuites;
 import app.yellowtab.files.WorkFolder;
 import java.io.IOException;
 import picocli.CommandLine;
@@ -23,7 +23,7 @@ public final class Main {
         } catch (IOException e) {
             System.err.println("There is no folder for work that is not finished: " + e.getMessage() + ". The system's own is used.");
         }
-        Converter.useOfficeSuite();
+        OfficeSuites.use();
         CommandLine line = commandLine();
         int code;
         try {

@@ -61,14 +61,7 @@ public final class Converter {
 
     private static final Logger LOG = LoggerFactory.getLogger(Converter.class);
 
-    private static volatile Optional<OfficeSuite> suite = Optional.empty();
-
     private Converter() {}
-
-    /** Lets conversions use an office suite from now on, if one is installed. */
-    public static void useOfficeSuite() {
-        suite = OfficeSuite.installed();
-    }
 
     /**
      * Converts a file; the target appears whole or not at all.
@@ -98,7 +91,7 @@ public final class Converter {
             throws IOException {
         try (Unlocked unlocked = Unlocked.open(file, kind, passwords)) {
             Path open = unlocked.file();
-            Optional<OfficeSuite> office = suite;
+            Optional<OfficeSuite> office = OfficeSuites.used();
             Notes said = new Notes(named);
             if (kind.isOffice() && office.isPresent() && office.get().convert(open, kind, target, reading, said)) {
                 notes.addAll(said.findings());
@@ -121,7 +114,7 @@ public final class Converter {
      * @param way    how it was done
      */
     public static ConversionKey key(String sha256, SourceKind kind, Way way, Reading reading) {
-        String by = way == Way.OFFICE_SUITE ? suite.map(OfficeSuite::version).orElse("gone") : "built-in " + VERSION;
+        String by = way == Way.OFFICE_SUITE ? OfficeSuites.used().map(OfficeSuite::version).orElse("gone") : "built-in " + VERSION;
         boolean isTable = kind == SourceKind.XLSX || kind == SourceKind.XLS;
         return key(String.join("|", sha256, kind.name(), by, kind.isOffice() ? reading.showChanges() + " " + reading.showComments() : "", isTable ? String.valueOf(reading.monthFirst()) : "",
                 kind == SourceKind.MSG ? reading.zoneInUse().getId() : ""));

@@ -10,9 +10,11 @@ import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.HexFormat;
 import java.util.IdentityHashMap;
 import java.util.Map;
+import java.util.Set;
 import org.slf4j.LoggerFactory;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -27,9 +29,16 @@ final class FactsFiles {
 
     private final Path folder;
     private Map<PageFacts, String> keys = new IdentityHashMap<>();
+    /** The keys of the files that were read. */
+    private final Set<String> read = new HashSet<>();
 
     FactsFiles(Path folder) {
         this.folder = folder;
+    }
+
+    /** Takes what was read under a key for what is known of a source, so that it is not written again. */
+    void know(Source source, String key) {
+        if (read.contains(key)) keys.put(source.about().pages(), key);
     }
 
     /** Writes what is not there yet of what is known of sources; {@return the key of each} */
@@ -63,7 +72,10 @@ final class FactsFiles {
     /** {@return the facts under a key, or those that say that nothing is known where they are gone or damaged} */
     JsonNode read(String key) {
         try {
-            if (!key.isEmpty() && BundleBounds.isPlain(key) && BundleJson.MAPPER.readTree(place(key)) instanceof ObjectNode facts) return facts;
+            if (!key.isEmpty() && BundleBounds.isPlain(key) && BundleJson.MAPPER.readTree(place(key)) instanceof ObjectNode facts) {
+                read.add(key);
+                return facts;
+            }
         } catch (JacksonException gone) {
             LoggerFactory.getLogger(FactsFiles.class).warn("what is known of pages cannot be read: {}", key, gone);
         }

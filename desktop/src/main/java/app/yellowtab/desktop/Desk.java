@@ -16,8 +16,6 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.picture.PictureFiles;
-import app.yellowtab.plan.Plan;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.KeptReference;
 import app.yellowtab.store.KeptRules;
@@ -73,9 +71,6 @@ final class Desk implements StartView.Actions {
     /** A bundle on the desk, with what must be ended when it goes. */
     private record OpenBundle(Workspace workspace, Shell shell, Autosave autosave, ExecutorService saving) {}
 
-    /** A bundle that was opened, and what is remembered of it. */
-    private record Loaded(BundleFolder folder, Bundle bundle, Plan plan, List<String> passwords, Optional<Recents.Recent> recent) {}
-
     Desk(Stage window, Recents recents, Path userFolder, PictureFiles pictures, Jobs jobs, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
         this.window = window;
         this.recents = recents;
@@ -127,10 +122,18 @@ final class Desk implements StartView.Actions {
         });
     }
 
-    /** Goes on where one was when the program was closed, or shows the start screen. */
-    void resume() {
-        with(() -> recents.list().stream().filter(Recents.Recent::open).findFirst(),
-                last -> last.ifPresentOrElse(recent -> open(recent.folder()), () -> showStart("")), this::showStart);
+    /** Shows the bundle that the program begins with, or the start screen. */
+    void begin(FirstBundle first) {
+        busy = loading = true;
+        with(first::await, loaded -> {
+            busy = loading = false;
+            loaded.ifPresentOrElse(its -> first.goOn(show(its)), () -> showStart(""));
+        }, this::notLoaded);
+    }
+
+    private void notLoaded(String message) {
+        busy = loading = false;
+        showStart(message);
     }
 
     /** Makes a new bundle without anything in it, and opens it. */
@@ -170,9 +173,8 @@ final class Desk implements StartView.Actions {
     /** Opens the sample matter; where it is not there yet, its files are made and come in while one looks. */
     @Override
     public void openSample() {
-        Path folder = userFolder.resolve("sample-matter");
-        SampleMaking making = new SampleMaking(folder);
-        close(false, () -> load(folder, making::open, making::goOn));
+        SampleMaking making = SampleMaking.under(userFolder);
+        close(false, () -> load(making.folder(), making::open, making::goOn));
     }
 
     /** Closes the bundle and shows the start screen. */
@@ -183,20 +185,13 @@ final class Desk implements StartView.Actions {
     private void load(Path folder, Callable<BundleFolder.Opened> opening, Consumer<Workspace> then) {
         busy = loading = true;
         setRoot(WaitingView.of("start.opening", String.valueOf(folder.getFileName())), Words.of("app.name"));
-        with(() -> {
-            BundleFolder.Opened opened = opening.call();
-            Optional<Recents.Recent> recent = recents.list().stream().filter(known -> known.folder().equals(opened.folder().path())).findFirst();
-            return new Loaded(opened.folder(), opened.bundle(), Planner.plan(opened.bundle()), new RememberedPasswords(userFolder).list(), recent);
-        }, loaded -> {
+        with(() -> LoadedBundle.of(opening.call(), userFolder), loaded -> {
             busy = loading = false;
             then.accept(show(loaded));
-        }, message -> {
-            busy = loading = false;
-            showStart(message);
-        });
+        }, this::notLoaded);
     }
 
-    private Workspace show(Loaded loaded) {
+    private Workspace show(LoadedBundle loaded) {
         BundleFolder folder = loaded.folder();
         ExecutorService saving = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("save").factory());
         Autosave autosave = new Autosave(folder::save, saving, Platform::runLater);
@@ -209,7 +204,10 @@ final class Desk implements StartView.Actions {
             }
         });
         Recents.Recent now = recent(workspace, true);
-        files.execute(() -> recents.remember(now));
+        files.execute(() -> {
+            recents.remember(now);
+            folder.settle();
+        });
         show(workspace, autosave, saving);
         return workspace;
     }

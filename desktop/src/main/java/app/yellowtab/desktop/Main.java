@@ -1,6 +1,6 @@
 package app.yellowtab.desktop;
 
-import app.yellowtab.convert.Converter;
+import app.yellowtab.convert.OfficeSuites;
 import app.yellowtab.files.UserFolder;
 import app.yellowtab.files.WorkFolder;
 import java.io.IOException;
@@ -21,7 +21,8 @@ public final class Main {
         } catch (IOException e) {
             System.err.println("There is no folder for work that is not finished: " + e.getMessage() + ". The system's own is used.");
         }
-        Converter.useOfficeSuite();
+        OfficeSuites.use();
+        YellowTab.begin(FirstBundle.of(user, arguments));
         Application.launch(YellowTab.class, arguments);
     }
 }

@@ -34,6 +34,15 @@ final class SampleMaking {
         this.unfinished = folder.resolveSibling(folder.getFileName() + ".unfinished");
     }
 
+    /** {@return that of a user, who keeps it among what the program remembers} */
+    static SampleMaking under(Path user) {
+        return new SampleMaking(user.resolve("sample-matter"));
+    }
+
+    Path folder() {
+        return folder;
+    }
+
     /** Opens it, as far as it is there; for a thread that may wait for files. */
     BundleFolder.Opened open() throws IOException {
         isWhole = !Files.exists(unfinished);

@@ -5,6 +5,7 @@ import app.yellowtab.desktop.agree.AgreeMenu;
 import app.yellowtab.desktop.arrange.ArrangeStage;
 import app.yellowtab.desktop.cut.CutStage;
 import app.yellowtab.desktop.gather.GatherStage;
+import app.yellowtab.desktop.gather.Gathering;
 import app.yellowtab.desktop.number.ClashDesk;
 import app.yellowtab.desktop.number.NumberNotes;
 import app.yellowtab.desktop.number.NumberStage;
@@ -52,14 +53,15 @@ import org.jspecify.annotations.Nullable;
 /** The frame of an open bundle: rail, the stage in the middle, fore-edge, reader, status bar. */
 final class Shell extends StackPane {
     private final Workspace workspace;
-    private final GatherStage gather;
-    private final CutStage cut;
+    private final Gathering gathering;
+    private final Late<GatherStage> gather;
+    private final Late<CutStage> cut;
     private final ArrangeStage arrange;
-    private final NumberStage number;
+    private final Late<NumberStage> number;
     private final ClashDesk clashes;
     private final OldDesk old;
     private final NumberNotes notes;
-    private final ProduceStage produce;
+    private final Late<ProduceStage> produce;
     private final PagePictures pictures;
     private final Reader reader;
     private final ForeEdge foreEdge;
@@ -76,16 +78,18 @@ final class Shell extends StackPane {
         FrameWish framing = new FrameWish();
         Intakes intakes = new Intakes(workspace, passwords);
         this.recognising = new Recognising(workspace, engines);
-        this.gather = new GatherStage(workspace, intakes, recognising, dialogs, pictures);
-        this.cut = new CutStage(workspace, pictures, dialogs, opener, kept);
+        this.gathering = new Gathering(workspace, intakes, recognising);
+        // A program shows one stage when it starts; the others are made when one goes there.
+        this.gather = new Late<>(() -> new GatherStage(workspace, intakes, gathering, dialogs, pictures));
+        this.cut = new Late<>(() -> new CutStage(workspace, pictures, dialogs, opener, kept));
         this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates), framing);
         BundleWords words = new BundleWords(workspace.folder());
         ClashFinder finder = new ClashFinder(words, pictures.renderer());
         this.clashes = new ClashDesk(workspace, finder);
         this.old = new OldDesk(workspace, words, finder);
         this.notes = new NumberNotes(clashes, old, workspace);
-        this.produce = new ProduceStage(workspace, pictures.renderer(), notes, dialogs, opener);
-        this.number = new NumberStage(workspace, pictures, dialogs, clashes, old, new PresetStore(presets), desk::openLoose);
+        this.produce = new Late<>(() -> new ProduceStage(workspace, pictures.renderer(), notes, dialogs, opener));
+        this.number = new Late<>(() -> new NumberStage(workspace, pictures, dialogs, clashes, old, new PresetStore(presets), desk::openLoose));
         this.reader = new Reader(workspace, pictures, reference, dialogs, framing);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, help::toggle);
@@ -99,6 +103,7 @@ final class Shell extends StackPane {
         frame.setLeft(rail);
         frame.setBottom(status);
         getChildren().addAll(frame, help);
+        Controls.attachWhenShown(this, help);
         getStyleClass().add(Styles.DESK);
         subscription = Subscription.combine(workspace.stageProperty().subscribe(this::showStage), reader.largeProperty().subscribe(large -> {
             Controls.show(middle, !large);
@@ -110,22 +115,23 @@ final class Shell extends StackPane {
     /** Puts the keyboard where work begins. */
     void begin() {
         switch (workspace.stageProperty().get()) {
-            case GATHER -> gather.begin();
-            case CUT -> cut.begin();
+            case GATHER -> gather.get().begin();
+            case CUT -> cut.get().begin();
             case ARRANGE -> arrange.begin();
-            case NUMBER -> number.begin();
-            case PRODUCE -> produce.begin();
+            case NUMBER -> number.get().begin();
+            case PRODUCE -> produce.get().begin();
         }
     }
 
     void dispose() {
         subscription.unsubscribe();
         recognising.dispose();
-        gather.dispose();
-        cut.dispose();
+        gather.ifMade(GatherStage::dispose);
+        gathering.dispose();
+        cut.ifMade(CutStage::dispose);
         arrange.dispose();
-        number.dispose();
-        produce.dispose();
+        number.ifMade(NumberStage::dispose);
+        produce.ifMade(ProduceStage::dispose);
         notes.dispose();
         clashes.dispose();
         old.dispose();
@@ -148,11 +154,11 @@ final class Shell extends StackPane {
 
     private void showStage(Stage stage) {
         Node shown = switch (stage) {
-            case GATHER -> gather;
-            case CUT -> cut;
+            case GATHER -> gather.get();
+            case CUT -> cut.get();
             case ARRANGE -> arrange;
-            case NUMBER -> number;
-            case PRODUCE -> produce;
+            case NUMBER -> number.get();
+            case PRODUCE -> produce.get();
         };
         reader.endRedacting();
         middle.getChildren().setAll(shown);
@@ -183,7 +189,7 @@ final class Shell extends StackPane {
             case STAGE_NUMBER -> workspace.stageProperty().set(Stage.NUMBER);
             case STAGE_PRODUCE -> workspace.stageProperty().set(Stage.PRODUCE);
             case GO_TO -> {
-                if (workspace.stageProperty().get() == Stage.NUMBER) return number.run(shortcut);
+                if (workspace.stageProperty().get() == Stage.NUMBER) return number.get().run(shortcut);
                 if (!reader.isVisible()) return false;
                 reader.askForNumber();
             }
@@ -221,8 +227,8 @@ final class Shell extends StackPane {
                 // On the page it takes back what was redacted, and never an entry out of the index.
                 if (shortcut == Shortcut.TAKE_OUT && reader.hasPage()) return false;
                 return switch (workspace.stageProperty().get()) {
-                    case GATHER -> gather.run(shortcut, typing);
-                    case CUT -> cut.run(shortcut, typing);
+                    case GATHER -> gather.get().run(shortcut, typing);
+                    case CUT -> cut.get().run(shortcut, typing);
                     case ARRANGE -> arrange.run(shortcut, typing);
                     case NUMBER, PRODUCE -> false;
                 };

@@ -13,18 +13,26 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.text.Font;
 import javafx.stage.Stage;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 
 /** The program with a window. */
 public final class YellowTab extends Application {
+    /** JavaFX makes the program itself and can be given nothing but words for it. */
+    private static @Nullable FirstBundle first;
+
     private final ExecutorService background = Executors.newThreadPerTaskExecutor(Thread.ofPlatform().daemon().name("job-", 1).factory());
+
+    /** Takes the bundle to begin with. */
+    static void begin(FirstBundle bundle) {
+        first = bundle;
+    }
 
     @Override
     public void start(Stage window) throws IOException {
@@ -43,10 +51,7 @@ public final class YellowTab extends Application {
         });
         Desk desk = new Desk(window, new Recents(user), user, pictures, jobs, dialogs,
                 path -> getHostServices().showDocument(path.toUri().toString()), languages -> new ProcessRecogniser(Languages.ofUser(), languages));
-        List<String> arguments = getParameters().getRaw();
-        if (arguments.isEmpty()) desk.resume();
-        else if (arguments.getFirst().equals("demo")) desk.openSample();
-        else desk.open(Path.of(arguments.getLast()));
+        if (first != null) desk.begin(first);
         window.show();
     }
 

@@ -246,7 +246,7 @@ class WindowTests extends AtTheWindow {
         robot.interact(() -> {
             window.hide();
             desk = newDesk();
-            desk.resume();
+            desk.begin(FirstBundle.of(temp.resolve("user")));
             window.show();
         });
         until(() -> desk.workspace().isPresent());

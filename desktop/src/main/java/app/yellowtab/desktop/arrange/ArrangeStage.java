@@ -62,6 +62,7 @@ public final class ArrangeStage extends HBox {
             pages.beginSaving();
         });
         subscription = Subscription.combine(desk.shownProperty().subscribe(shown -> showPart()), replacement.stateProperty().subscribe(state -> showPart()), agreeing.stateProperty().subscribe(state -> showPart()));
+        Controls.attachWhenShown(this, compared, agreed, pages);
     }
 
     /** Waits until nobody types any more; in the background. */

@@ -52,6 +52,7 @@ final class HeadingView extends StackPane {
         form = form();
         Controls.show(form, false);
         getChildren().addAll(shown, form);
+        Controls.attachWhenShown(this, form);
         subscription = workspace.onBundle(bundle -> show(bundle.heading()));
     }
 

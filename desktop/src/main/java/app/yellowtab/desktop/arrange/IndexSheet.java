@@ -78,6 +78,7 @@ final class IndexSheet extends VBox {
         editor = new InPlaceEditor(workspace, arrangement, rows);
         StackPane typable = new StackPane(rows, editor, chooser);
         VBox.setVgrow(typable, Priority.ALWAYS);
+        Controls.attachWhenShown(typable, chooser);
         VBox paper = new VBox(heading, columns(), typable);
         paper.getStyleClass().add(Styles.SHEET);
         VBox.setVgrow(paper, Priority.ALWAYS);

@@ -102,8 +102,8 @@ public final class CutStage extends HBox {
         getChildren().addAll(batches, middle, side);
         emptyView.setAlignment(Pos.CENTER);
         emptyView.getChildren().addAll(Controls.label(Words.of("cut.empty.title"), Styles.EMPTY_TITLE), Controls.paragraph(Words.of("cut.empty.text"), Styles.EMPTY_TEXT));
-        subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), desk.shownProperty().subscribe(proposals::show), desk.openProperty().subscribe(this::showSeveral));
         pieces.setVisible(false);
+        subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), desk.shownProperty().subscribe(proposals::show), desk.openProperty().subscribe(this::showSeveral));
     }
 
     private static ScrollPane scrolled(VBox content) {

@@ -5,7 +5,6 @@ import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
@@ -61,11 +60,11 @@ public final class GatherStage extends HBox {
     private final Subscription subscription;
     private Subscription confirming = Subscription.EMPTY;
 
-    public GatherStage(Workspace workspace, Intakes intakes, Recognising recognising, FileDialogs dialogs, PagePictures pictures) {
+    public GatherStage(Workspace workspace, Intakes intakes, Gathering gathering, FileDialogs dialogs, PagePictures pictures) {
         this.workspace = workspace;
         this.intakes = intakes;
         this.dialogs = dialogs;
-        this.gathering = new Gathering(workspace, intakes, recognising);
+        this.gathering = gathering;
         this.watching = new Watching(workspace, gathering::bringIn);
         this.list = new SourceList(gathering);
         this.glance = new Glance(gathering, list, pictures);
@@ -292,7 +291,6 @@ public final class GatherStage extends HBox {
         watching.stop();
         glance.dispose();
         list.dispose();
-        gathering.dispose();
     }
 
     /** {@return whether the keys meant something here} */

@@ -51,7 +51,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 
 /** What has been gathered, in the order and choice that the user looks at it. Knows no node. */
-final class Gathering {
+public final class Gathering {
     /** Which of the sources are shown. */
     enum Filter { ALL, LOOK, UNPLACED, SCANNED, ALIKE, UNREAD }
 
@@ -91,7 +91,7 @@ final class Gathering {
     private List<Source> compared = List.of();
     private Map<SourceId, List<Likeness.Like>> alike = Map.of();
 
-    Gathering(Workspace workspace, Intakes intakes, Recognising recognising) {
+    public Gathering(Workspace workspace, Intakes intakes, Recognising recognising) {
         this.workspace = workspace;
         this.intakes = intakes;
         this.recognising = recognising;
@@ -99,7 +99,7 @@ final class Gathering {
                 order.subscribe(now -> refreshSoon()), search.subscribe(now -> refreshSoon()), intakes.comingProperty().subscribe(now -> refreshSoon()), workspace.unlockingsProperty().subscribe(count -> lookForClosed()));
     }
 
-    void dispose() {
+    public void dispose() {
         subscription.unsubscribe();
     }
 

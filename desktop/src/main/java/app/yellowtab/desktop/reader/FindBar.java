@@ -72,6 +72,7 @@ final class FindBar extends VBox {
         });
         getChildren().addAll(row, said, results, redact);
         subscription = desk.stateProperty().subscribe(this::show);
+        Controls.attachWhenShown(this, results);
     }
 
     void dispose() {

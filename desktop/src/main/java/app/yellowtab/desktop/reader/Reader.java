@@ -155,6 +155,7 @@ public final class Reader extends HBox {
         }), workspace.onPlan(plan -> show()),
                 workspace.onLeaf(leaf -> show()), visibleProperty().subscribe(visible -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> hitMarks.mark(read())),
                 redacting.stateProperty().map(RedactDesk.State::isOn).subscribe(this::showGlass));
+        Controls.attachWhenShown(side, redactBar);
     }
 
     /** Puts the keyboard in the number field. */

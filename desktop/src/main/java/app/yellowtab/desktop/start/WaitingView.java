@@ -3,6 +3,7 @@ package app.yellowtab.desktop.start;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -10,6 +11,7 @@ import javafx.scene.control.ProgressIndicator;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 
 /** What is shown while a bundle is opened or closed: what is being done, and a sign that moves. */
 public final class WaitingView extends StackPane {
@@ -19,18 +21,26 @@ public final class WaitingView extends StackPane {
 
     /** @param words what is being done */
     public WaitingView(String words) {
-        ProgressIndicator sign = new ProgressIndicator();
-        sign.setMaxSize(SIGN, SIGN);
-        sign.setPrefSize(SIGN, SIGN);
         Label label = Controls.paragraph(words, Styles.FORM_LABEL);
         label.setId("waiting");
-        HBox row = new HBox(12, sign, label);
+        HBox row = new HBox(12, label);
         row.setAlignment(Pos.CENTER_LEFT);
+        // What moves takes time from what is waited for, and short waits need no sign.
+        PauseTransition soon = new PauseTransition(Duration.seconds(1));
+        soon.setOnFinished(event -> row.getChildren().addFirst(sign()));
+        soon.play();
         lines.getChildren().add(row);
         lines.getStyleClass().add(Styles.CARD);
         lines.setMaxSize(520, USE_PREF_SIZE);
         getStyleClass().add(Styles.DESK);
         getChildren().add(lines);
+    }
+
+    private static ProgressIndicator sign() {
+        ProgressIndicator sign = new ProgressIndicator();
+        sign.setMaxSize(SIGN, SIGN);
+        sign.setPrefSize(SIGN, SIGN);
+        return sign;
     }
 
     /** Offers not to wait any longer. */

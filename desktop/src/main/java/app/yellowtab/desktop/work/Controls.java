@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.work;
 
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Control;
@@ -7,8 +8,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.util.Subscription;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
 
@@ -67,6 +70,24 @@ public final class Controls {
         Region spring = new Region();
         HBox.setHgrow(spring, Priority.ALWAYS);
         return spring;
+    }
+
+    /**
+     * Takes hidden parts out of a pane, each to be put in at its place when it is shown for the first time: what nobody has asked for
+     * yet need not be styled and laid out before the first picture of a screen.
+     */
+    public static void attachWhenShown(Pane pane, Node... parts) {
+        List<Node> all = List.copyOf(pane.getChildren());
+        for (Node part : parts) {
+            if (part.isVisible()) continue;
+            pane.getChildren().remove(part);
+            Subscription[] waiting = new Subscription[1];
+            waiting[0] = part.visibleProperty().subscribe((before, shown) -> {
+                waiting[0].unsubscribe();
+                int at = (int) all.subList(0, all.indexOf(part)).stream().filter(pane.getChildren()::contains).count();
+                pane.getChildren().add(at, part);
+            });
+        }
     }
 
     /** Shows a node, or takes it away together with its room. */
