@@ -29,16 +29,21 @@ final class StartBench {
     private static final int WAIT_SECONDS = 60;
     /** So much of the screen is the window's when it is there. */
     private static final double PAINTED = 0.3;
-    /** Of our tabs and of the empty window: seen when what matters is there. */
+    /** Of our main button and of the empty window: seen when what matters is there. */
     private static final int YELLOW = 0xF3C41B;
     private static final int FEWEST_YELLOW = 40;
     private static final int STEP = 8;
     private static final long REST_MILLIS = 40;
+    private static final long LEARNING_MILLIS = 10_000;
 
     private final Path home;
     private final Path work;
     private final Robot robot;
-    private final Rectangle screen = new Rectangle(0, 0, 1280, 800);
+    // Small parts of the screen: who looks at all of it takes the processor away from what is looked at.
+    private final Rectangle someOfIt = new Rectangle(540, 340, 120, 80);
+    /** Where the empty window is yellow, and ours has the button that produces, in all stages. */
+    private final Rectangle sign = new Rectangle(1170, 746, 90, 44);
+    private final Rectangle changing = new Rectangle(300, 200, 160, 160);
 
     /** @param home of the program, with what was built */
     StartBench(Path home, Path work) throws IOException {
@@ -70,7 +75,7 @@ final class StartBench {
         }
         for (Program program : programs) {
             List<Seen> all = new ArrayList<>();
-            for (int round = 0; round < ROUNDS; round++) all.add(see(program));
+            for (int round = 0; round < ROUNDS; round++) all.add(see(program, 0));
             System.out.printf(Locale.ROOT, "%-30s painted %5.2f s, whole %5.2f s, answers a click %5.2f s (slowest %5.2f)%n", program.name(), median(all.stream().map(Seen::painted).toList()),
                     median(all.stream().map(Seen::whole).toList()), median(all.stream().map(Seen::answers).toList()), all.stream().mapToDouble(Seen::answers).max().orElse(0));
         }
@@ -126,28 +131,29 @@ final class StartBench {
         Files.deleteIfExists(file);
         List<String> learning = new ArrayList<>(command);
         learning.add(1, "-XX:AOTCacheOutput=" + file);
-        see(new Program(name, learning, user("user-learning"), name.equals("empty") ? 640 : 39, name.equals("empty") ? 400 : 320));
+        // Somebody works with it for a while before it is closed.
+        see(new Program(name, learning, user("user-learning"), name.equals("empty") ? 640 : 39, name.equals("empty") ? 400 : 320), LEARNING_MILLIS);
         if (!Files.exists(file)) throw new IOException("nothing was learned of " + name);
         return "-XX:AOTCache=" + file;
     }
 
-    private Seen see(Program program) throws IOException {
+    private Seen see(Program program, long stay) throws IOException {
         ProcessBuilder builder = new ProcessBuilder(program.command()).redirectErrorStream(true).redirectOutput(work.resolve("output.txt").toFile());
         builder.environment().put("YELLOWTAB_HOME", program.user().toString());
         robot.mouseMove(1279, 799);
         long begun = System.nanoTime();
         Process process = builder.start();
         try {
-            double painted = until(begun, process, () -> share(picture(screen)) > PAINTED);
-            double whole = until(begun, process, () -> yellow(picture(screen)) > FEWEST_YELLOW);
-            Rectangle middle = new Rectangle(250, 150, 400, 400);
-            BufferedImage before = picture(middle);
+            double painted = until(begun, process, () -> share(picture(someOfIt)) > PAINTED);
+            double whole = until(begun, process, () -> yellow(picture(sign)) > FEWEST_YELLOW);
+            BufferedImage before = picture(changing);
             robot.mouseMove(program.clickX(), program.clickY());
             double answers = until(begun, process, () -> {
                 robot.mousePress(InputEvent.BUTTON1_DOWN_MASK);
                 robot.mouseRelease(InputEvent.BUTTON1_DOWN_MASK);
-                return differ(before, picture(middle));
+                return differ(before, picture(changing));
             });
+            rest(stay);
             return new Seen(painted, whole, answers);
         } finally {
             process.destroy();
@@ -174,7 +180,6 @@ final class StartBench {
         while (!sight.isSeen()) {
             if (!process.isAlive()) throw new IOException("it ended before it was seen");
             if (System.nanoTime() - begun > WAIT_SECONDS * 1_000_000_000L) throw new IOException("it was not seen within a minute");
-            // Who looks without a pause takes the processor away from what is looked at.
             rest(REST_MILLIS);
         }
         return (System.nanoTime() - begun) / 1e9;
