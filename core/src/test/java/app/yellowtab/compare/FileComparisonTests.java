@@ -25,10 +25,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDType1Font;
-import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -39,22 +36,12 @@ class FileComparisonTests {
     private Function<SourceId, List<OldNumbers>> decided = older -> List.of();
     private List<OldNumbers> numbers = List.of();
 
-    private static void foot(PDDocument document, PDPage page, String number) throws IOException {
-        try (PDPageContentStream content = new PDPageContentStream(document, page, PDPageContentStream.AppendMode.APPEND, true)) {
-            content.beginText();
-            content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 10);
-            content.newLineAtOffset(280, 30);
-            content.showText(number);
-            content.endText();
-        }
-    }
-
     private void write(String name, String... pages) throws IOException {
         try (PDDocument document = new PDDocument()) {
             for (String words : pages) {
                 PDPage page = Pdfs.addPage(document, PDRectangle.A4);
                 Pdfs.say(document, page, words.replaceFirst("[#|].*", ""));
-                if (words.contains("|")) foot(document, page, words.substring(words.indexOf('|') + 1));
+                if (words.contains("|")) Pdfs.say(document, page, words.substring(words.indexOf('|') + 1), 10, 280, 30);
                 if (words.endsWith("#")) Pdfs.picture(document, page, 90);
             }
             document.save(folder.resolve(name).toFile());

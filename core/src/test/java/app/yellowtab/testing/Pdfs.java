@@ -53,10 +53,15 @@ public final class Pdfs {
     }
 
     public static void say(PDDocument document, PDPage page, String words) throws IOException {
+        say(document, page, words, 18, 100, 400);
+    }
+
+    /** Sets words of a size somewhere on a page; in points from its lower left corner. */
+    public static void say(PDDocument document, PDPage page, String words, float size, float x, float y) throws IOException {
         try (var content = new PDPageContentStream(document, page, PDPageContentStream.AppendMode.APPEND, true)) {
             content.beginText();
-            content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 18);
-            content.newLineAtOffset(100, 400);
+            content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), size);
+            content.newLineAtOffset(x, y);
             content.showText(words);
             content.endText();
         }
