@@ -12,13 +12,10 @@ import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
@@ -30,15 +27,12 @@ import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlin
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
 
-class CommandTests {
+class CommandTests extends AtTheCommandLine {
     @TempDir
     private Path temp;
     private Path matter;
     private Path target;
-    private final StringWriter out = new StringWriter();
-    private final StringWriter err = new StringWriter();
 
     @BeforeEach
     void gather() throws IOException {
@@ -49,13 +43,6 @@ class CommandTests {
         Pdfs.write(statements, "10 Wrenfield", 1);
         Pdfs.write(statements, "2 Fennick 9 June 2031", 2);
         Files.writeString(Files.createDirectories(matter.resolve("C - Letters")).resolve("note.txt"), "hello\n");
-    }
-
-    private int run(Object... arguments) {
-        CommandLine line = Main.commandLine();
-        line.setOut(new PrintWriter(out, true));
-        line.setErr(new PrintWriter(err, true));
-        return line.execute(Stream.of(arguments).map(Object::toString).toArray(String[]::new));
     }
 
     @Test

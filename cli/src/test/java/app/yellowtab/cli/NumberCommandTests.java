@@ -14,22 +14,16 @@ import app.yellowtab.store.BundleFolder;
 import app.yellowtab.store.NumberPresets;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
 
 /** Numbers and lines from the command line, on bundles and on loose files. */
-class NumberCommandTests {
-    private final StringWriter out = new StringWriter();
-    private final StringWriter err = new StringWriter();
+class NumberCommandTests extends AtTheCommandLine {
     @TempDir
     private Path temp;
     private Path matter;
@@ -41,13 +35,6 @@ class NumberCommandTests {
         target = temp.resolve("out.pdf");
         Pdfs.write(matter, "A", 2);
         Pdfs.write(matter, "B", 3);
-    }
-
-    private int run(Object... arguments) {
-        CommandLine line = Main.commandLine();
-        line.setOut(new PrintWriter(out, true));
-        line.setErr(new PrintWriter(err, true));
-        return line.execute(Stream.of(arguments).map(Object::toString).toArray(String[]::new));
     }
 
     @Test

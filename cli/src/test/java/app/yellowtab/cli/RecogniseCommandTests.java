@@ -5,33 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.yellowtab.sample.RehearsalScanner;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import picocli.CommandLine;
 
 /** Loose scans are made searchable at the command line. */
-class RecogniseCommandTests {
+class RecogniseCommandTests extends AtTheCommandLine {
     @TempDir
     private Path temp;
-    private final StringWriter out = new StringWriter();
-    private final StringWriter err = new StringWriter();
     private Path scan;
 
     @BeforeEach
     void deliver() throws IOException {
         scan = RehearsalScanner.deliver(temp, 1, RehearsalScanner.Form.TIFF);
-    }
-
-    private int run(String... arguments) {
-        CommandLine line = Main.commandLine();
-        line.setOut(new PrintWriter(out, true));
-        line.setErr(new PrintWriter(err, true));
-        return line.execute(arguments);
     }
 
     @Test

@@ -10,6 +10,7 @@ import app.yellowtab.ledger.LedgerWriter;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.DraftFile;
+import app.yellowtab.pdf.Face;
 import app.yellowtab.pdf.SystemFaces;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.plan.Content;
@@ -34,6 +35,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 
 /**
@@ -56,6 +58,8 @@ final class AssemblyRun implements Closeable {
     private final Report report;
     private final MessageDigest identity;
     private final String fileName;
+    /** Of the marks. */
+    private final Set<Face> faces;
     private String version = "1.7";
 
     /**
@@ -75,7 +79,9 @@ final class AssemblyRun implements Closeable {
         this.progress = progress;
         this.stop = stop;
         this.identity = begunWith(plan.heading(), output.bookmarks());
-        this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), output.bookmarks(), output::position, plan.markLetters());
+        Map<Face, Set<Integer>> letters = plan.markLetters();
+        this.faces = letters.keySet();
+        this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), output.bookmarks(), output::position, letters);
         this.own = new OwnLeaves(plan, plan::marksOn, output::position, bundle);
         this.ahead = new ReadAhead(plan, output, sessions, bundle.markSetter(), stop, limit);
         this.sourcePlaces = LedgerParts.sourcePlaces(output);
@@ -103,7 +109,7 @@ final class AssemblyRun implements Closeable {
         byte[] id = Arrays.copyOf(identity.digest(), IDENTITY_BYTES);
         bundle.finish(plan.heading(), version, id);
         ledger.end(fonts, List.of(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT), HexFormat.of().formatHex(id), output.size())), LedgerParts.enclosed(plan));
-        SystemFaces.missing(plan.markLetters().keySet()).forEach(report::add);
+        SystemFaces.missing(faces).forEach(report::add);
         // A piece has no page of ours that its title would stand on.
         if (!plan.indexSheets().isEmpty()) reportMissingLetters();
         return Optional.empty();

@@ -60,7 +60,6 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     private final Map<SourceId, Source> sources = new ConcurrentHashMap<>();
     private final Object saving = new Object();
     private @Nullable UnknownFields unknown;
-    private @Nullable AsOpened asOpened;
     private volatile List<String> passwords = List.of();
     private volatile Reading reading = Reading.STANDARD;
 
@@ -153,7 +152,6 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         reading = bundle.reading();
         Path file = folder.resolve(FILE);
         synchronized (saving) {
-            settle();
             Path draft = folder.resolve(".bundle.json.part");
             try {
                 ObjectNode root = BundleJson.write(bundle, facts.write(bundle.sources()));
@@ -173,15 +171,10 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         }
     }
 
-    /** What was opened, kept until it was looked at for fields that this program does not know. */
-    private record AsOpened(JsonNode root, Bundle bundle, Map<PageFacts, String> facts) {}
-
     /** Does what nobody who opens a bundle needs to wait for; the first saving does it, if nobody has before. */
     public void settle() {
         synchronized (saving) {
-            AsOpened opened = asOpened;
-            if (opened != null) unknown = new UnknownFields(opened.root(), BundleJson.write(opened.bundle(), opened.facts()));
-            asOpened = null;
+            if (unknown != null) unknown.settle();
         }
     }
 
@@ -347,7 +340,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         }
         for (int i = 0; i < bundle.sources().size(); i++) facts.know(bundle.sources().get(i), root.path("sources").path(i).path("facts").asString(""));
         Map<PageFacts, String> known = facts.write(bundle.sources());
-        asOpened = new AsOpened(root, bundle, known);
+        unknown = new UnknownFields(root, () -> BundleJson.write(bundle, known));
         know(bundle.sources());
         reading = bundle.reading();
         Leftovers.sweep(folder, bundle, known.values(), folder.resolve(PREVIOUS));

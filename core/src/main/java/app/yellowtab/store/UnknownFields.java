@@ -3,6 +3,8 @@ package app.yellowtab.store;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.function.BiConsumer;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -13,19 +15,31 @@ import tools.jackson.databind.node.ObjectNode;
  */
 final class UnknownFields {
     private final Map<String, ObjectNode> byPlace = new HashMap<>();
+    private @Nullable JsonNode asRead;
+    private final Supplier<JsonNode> asKnown;
 
     /**
-     * Notes what is unknown.
+     * Keeps a bundle that was read until it is looked at: writing it takes as long as reading it, and nobody who opens it needs to wait.
      *
      * @param asRead  the file
-     * @param asKnown the same bundle written by this program
+     * @param asKnown gives the same bundle written by this program
      */
-    UnknownFields(JsonNode asRead, JsonNode asKnown) {
-        note("", asRead, asKnown);
+    UnknownFields(JsonNode asRead, Supplier<JsonNode> asKnown) {
+        this.asRead = asRead;
+        this.asKnown = asKnown;
+    }
+
+    /** Notes what is unknown, if that was not done yet. */
+    void settle() {
+        JsonNode read = asRead;
+        if (read == null) return;
+        note("", read, asKnown.get());
+        asRead = null;
     }
 
     /** Puts the unknown fields back into a bundle that is about to be written. */
     void putBack(ObjectNode root) {
+        settle();
         putBack("", root);
     }
 

@@ -59,8 +59,11 @@ final class FirstBundle {
         try {
             return loading.get();
         } catch (ExecutionException failed) {
-            if (failed.getCause() instanceof Exception why) throw why;
-            throw failed;
+            switch (failed.getCause()) {
+                case Exception why -> throw why;
+                case Error why -> throw why;
+                case null, default -> throw failed;
+            }
         }
     }
 

@@ -101,8 +101,9 @@ public final class OldDesk {
     public List<Area> onPage() {
         Plan plan = workspace.plan();
         if (!(plan.leaf(Math.min(workspace.leaf(), plan.pageCount() - 1)).content() instanceof Content.SourcePage page)) return List.of();
+        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
         return found.get().stream().filter(series -> series.numbers().source().equals(page.source()) && series.numbers().handling() != Handling.COVERED).flatMap(series -> series.numbers().places().stream())
-                .filter(place -> place.page() == page.page()).flatMap(place -> seen(page, place.area(), workspace.bundle().sourcesById()).stream()).toList();
+                .filter(place -> place.page() == page.page()).flatMap(place -> seen(page, place.area(), sources).stream()).toList();
     }
 
     private static Optional<Area> seen(Content.SourcePage page, Area came, Map<SourceId, Source> sources) {
