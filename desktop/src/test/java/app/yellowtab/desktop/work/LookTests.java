@@ -4,17 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.URL;
 import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javafx.css.CssParser;
+import javafx.css.Declaration;
+import javafx.css.Stylesheet;
 import javafx.scene.input.KeyCodeCombination;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class LookTests {
     private static String sheet(String name) throws IOException {
@@ -27,6 +33,18 @@ class LookTests {
     void everyStyleNameHasItsRule() throws IOException {
         String css = sheet("app.css");
         assertThat(Styles.ALL).isNotEmpty().allSatisfy(name -> assertThat(css).contains("." + name));
+    }
+
+    /** The build writes each sheet down as JavaFX keeps it; that is what the window reads. */
+    @ParameterizedTest
+    @ValueSource(strings = {"app", "tokens"})
+    void theSheetThatIsReadAtTheStartIsTheOneThatWasWritten(String name) throws IOException {
+        URL kept = Objects.requireNonNull(LookTests.class.getResource("/app/yellowtab/desktop/" + name + ".bss"), "the build makes it");
+        assertThat(rules(Stylesheet.loadBinary(kept))).isNotEmpty().isEqualTo(rules(new CssParser().parse(sheet(name + ".css"))));
+    }
+
+    private static List<String> rules(Stylesheet sheet) {
+        return sheet.getRules().stream().map(rule -> rule.getSelectors() + " " + rule.getDeclarations().stream().map(Declaration::getProperty).toList()).toList();
     }
 
     @Test
