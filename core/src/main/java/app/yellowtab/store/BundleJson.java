@@ -151,7 +151,13 @@ final class BundleJson {
     }
 
     private static SimpleModule words() {
-        SimpleModule module = new SimpleModule();
+        SimpleModule module = new SimpleModule() {
+            @Override
+            public void setupModule(SetupContext context) {
+                super.setupModule(context);
+                context.addValueInstantiators(new RecordMaking());
+            }
+        };
         add(module, EntryId.class, EntryId::value, EntryId::new);
         add(module, SourceId.class, SourceId::value, SourceId::new);
         add(module, ConversionKey.class, ConversionKey::value, ConversionKey::new);
