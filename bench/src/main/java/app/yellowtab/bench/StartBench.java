@@ -20,8 +20,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
 /**
- * From the start of a process to its painted window and to the first frame that answers a click, as somebody at the screen sees it: the
- * picture of the screen is looked at, and the mouse is pressed. In turn with an empty JavaFX window, each with a cache of what Java has
+ * From the start of a process to its painted window, to the first frame that answers a click in the index and to that in which another
+ * stage is shown, as somebody at the screen sees it: the picture of the screen is looked at, and the mouse is pressed. In turn with an empty JavaFX window, each with a cache of what Java has
  * learned of its classes and without; and the command line beside an empty program.
  */
 final class StartBench {
@@ -34,6 +34,9 @@ final class StartBench {
     private static final int FEWEST_YELLOW = 40;
     private static final int STEP = 8;
     private static final long REST_MILLIS = 40;
+    /** In the rail: a stage that is made when one goes there. */
+    private static final int NUMBER_X = 39;
+    private static final int NUMBER_Y = 320;
     private static final long LEARNING_MILLIS = 10_000;
 
     private final Path home;
@@ -56,11 +59,11 @@ final class StartBench {
         }
     }
 
-    /** Something that is started, and how; {@code clickX} and {@code clickY} are where it is pressed. */
-    private record Program(String name, List<String> command, Path user, int clickX, int clickY) {}
+    /** Something that is started, and how; the empty window has no stages. */
+    private record Program(String name, List<String> command, Path user, boolean hasStages) {}
 
     /** When it was seen, in seconds from the start of the process. */
-    private record Seen(double painted, double whole, double answers) {}
+    private record Seen(double painted, double whole, double answers, double stage) {}
 
     void run() throws IOException {
         Path small = bundle("small", 40);
@@ -68,16 +71,17 @@ final class StartBench {
         List<Program> programs = new ArrayList<>();
         for (boolean warm : new boolean[] {true, false}) {
             String how = warm ? "warm" : "cold";
-            programs.add(new Program("empty window, " + how, emptyWindow(warm ? List.of(cache("empty", emptyWindow(List.of()))) : List.of()), work, 640, 400));
+            programs.add(new Program("empty window, " + how, emptyWindow(warm ? List.of(cache("empty", emptyWindow(List.of()))) : List.of()), work, false));
             List<String> with = warm ? List.of(cache("window", window(List.of(), small))) : List.of();
-            programs.add(new Program("ours with 40 documents, " + how, window(with, small), user("user-" + how), 39, 320));
-            programs.add(new Program("ours with 2,000, " + how, window(with, large), user("user-large-" + how), 39, 320));
+            programs.add(new Program("ours with 40 documents, " + how, window(with, small), user("user-" + how), true));
+            programs.add(new Program("ours with 2,000, " + how, window(with, large), user("user-large-" + how), true));
         }
         for (Program program : programs) {
             List<Seen> all = new ArrayList<>();
             for (int round = 0; round < ROUNDS; round++) all.add(see(program, 0));
-            System.out.printf(Locale.ROOT, "%-30s painted %5.2f s, whole %5.2f s, answers a click %5.2f s (slowest %5.2f)%n", program.name(), median(all.stream().map(Seen::painted).toList()),
-                    median(all.stream().map(Seen::whole).toList()), median(all.stream().map(Seen::answers).toList()), all.stream().mapToDouble(Seen::answers).max().orElse(0));
+            System.out.printf(Locale.ROOT, "%-30s painted %5.2f s, whole %5.2f s, answers a click %5.2f s (slowest %5.2f)%s%n", program.name(), median(all.stream().map(Seen::painted).toList()),
+                    median(all.stream().map(Seen::whole).toList()), median(all.stream().map(Seen::answers).toList()), all.stream().mapToDouble(Seen::answers).max().orElse(0),
+                    program.hasStages() ? String.format(Locale.ROOT, ", another stage %5.2f s", median(all.stream().map(Seen::stage).toList())) : "");
         }
         commandLine();
     }
@@ -110,10 +114,16 @@ final class StartBench {
     }
 
     private List<String> window(List<String> more, Path folder) throws IOException {
-        List<String> command = new ArrayList<>(List.of(java(), "--enable-native-access=ALL-UNNAMED", "--sun-misc-unsafe-memory-access=allow", "-Xlog:aot=off", "-Xlog:cds=off"));
+        List<String> command = ours("window");
         command.addAll(more);
-        command.addAll(List.of("--enable-native-access=javafx.graphics", "-Djava.awt.headless=true", "-XX:+UseParallelGC", "-XX:MetaspaceSize=160m", "-Xmx1g",
-                "-p", jar("desktop") + File.pathSeparator + home.resolve("desktop/target/lib"), "--add-modules", "ALL-MODULE-PATH", "-m", "app.yellowtab.desktop/app.yellowtab.desktop.Main", "open", folder.toString()));
+        command.addAll(List.of("-p", jar("desktop") + File.pathSeparator + home.resolve("desktop/target/lib"), "--add-modules", "ALL-MODULE-PATH", "-m", "app.yellowtab.desktop/app.yellowtab.desktop.Main", "open", folder.toString()));
+        return command;
+    }
+
+    /** {@return Java with the options with which the launcher starts one of our programs; it names them itself} */
+    private List<String> ours(String program) {
+        List<String> command = new ArrayList<>(List.of(java(), "-Xlog:aot=off", "-Xlog:cds=off"));
+        command.addAll(List.of(System.getProperty("bench.java." + program, "").split(" ")));
         return command;
     }
 
@@ -132,7 +142,7 @@ final class StartBench {
         List<String> learning = new ArrayList<>(command);
         learning.add(1, "-XX:AOTCacheOutput=" + file);
         // Somebody works with it for a while before it is closed.
-        see(new Program(name, learning, user("user-learning"), name.equals("empty") ? 640 : 39, name.equals("empty") ? 400 : 320), LEARNING_MILLIS);
+        see(new Program(name, learning, user("user-learning"), !name.equals("empty")), LEARNING_MILLIS);
         if (!Files.exists(file)) throw new IOException("nothing was learned of " + name);
         return "-XX:AOTCache=" + file;
     }
@@ -140,25 +150,35 @@ final class StartBench {
     private Seen see(Program program, long stay) throws IOException {
         ProcessBuilder builder = new ProcessBuilder(program.command()).redirectErrorStream(true).redirectOutput(work.resolve("output.txt").toFile());
         builder.environment().put("YELLOWTAB_HOME", program.user().toString());
-        robot.mouseMove(1279, 799);
+        // Where it will be pressed, so that no row is lit because the mouse has come.
+        robot.mouseMove(changing.x + changing.width / 2, changing.y + changing.height / 2);
         long begun = System.nanoTime();
         Process process = builder.start();
         try {
             double painted = until(begun, process, () -> share(picture(someOfIt)) > PAINTED);
             double whole = until(begun, process, () -> yellow(picture(sign)) > FEWEST_YELLOW);
-            BufferedImage before = picture(changing);
-            robot.mouseMove(program.clickX(), program.clickY());
-            double answers = until(begun, process, () -> {
-                robot.mousePress(InputEvent.BUTTON1_DOWN_MASK);
-                robot.mouseRelease(InputEvent.BUTTON1_DOWN_MASK);
-                return differ(before, picture(changing));
-            });
+            double answers = pressed(begun, process);
+            double stage = answers;
+            if (program.hasStages()) {
+                robot.mouseMove(NUMBER_X, NUMBER_Y);
+                stage = pressed(begun, process);
+            }
             rest(stay);
-            return new Seen(painted, whole, answers);
+            return new Seen(painted, whole, answers, stage);
         } finally {
             process.destroy();
             end(process);
         }
+    }
+
+    /** {@return when pressing the mouse where it is has changed the picture} */
+    private double pressed(long begun, Process process) throws IOException {
+        BufferedImage before = picture(changing);
+        return until(begun, process, () -> {
+            robot.mousePress(InputEvent.BUTTON1_DOWN_MASK);
+            robot.mouseRelease(InputEvent.BUTTON1_DOWN_MASK);
+            return differ(before, picture(changing));
+        });
     }
 
     private static void end(Process process) throws IOException {
@@ -225,8 +245,8 @@ final class StartBench {
 
     private void commandLine() throws IOException {
         List<String> empty = List.of(java(), "-cp", jar("bench").toString(), "app.yellowtab.bench.EmptyProgram");
-        List<String> ours = new ArrayList<>(List.of(java(), "--enable-native-access=ALL-UNNAMED", "--sun-misc-unsafe-memory-access=allow", "-Djava.awt.headless=true", "-XX:+UseParallelGC", "-Xmx768m", "-Xlog:aot=off", "-Xlog:cds=off",
-                "-p", jar("cli") + File.pathSeparator + home.resolve("cli/target/lib"), "--add-modules", "ALL-MODULE-PATH", "-m", "app.yellowtab.cli/app.yellowtab.cli.Main", "--version"));
+        List<String> ours = ours("cli");
+        ours.addAll(List.of("-p", jar("cli") + File.pathSeparator + home.resolve("cli/target/lib"), "--add-modules", "ALL-MODULE-PATH", "-m", "app.yellowtab.cli/app.yellowtab.cli.Main", "--version"));
         System.out.printf(Locale.ROOT, "%-30s %5.2f s%n", "empty program", took(empty));
         System.out.printf(Locale.ROOT, "%-30s %5.2f s%n", "command line, cold", took(ours));
         Path learned = work.resolve("cli.aot");
