@@ -9,6 +9,7 @@ import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Recognising;
+import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Template;
@@ -34,6 +35,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import javafx.animation.AnimationTimer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Rectangle2D;
@@ -42,6 +44,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Alert;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
+import javafx.scene.layout.StackPane;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
 import javafx.util.Duration;
@@ -52,6 +55,9 @@ import org.slf4j.LoggerFactory;
 final class Desk implements StartView.Actions {
     /** So long work may take to come to its next page or file before one is offered not to wait for it. */
     private static final Duration PATIENCE = Duration.seconds(8);
+
+    /** What is there sooner after the start need not be announced. */
+    private static final Duration SOON = Duration.millis(400);
 
     private final Stage window;
     private final Recents recents;
@@ -81,8 +87,11 @@ final class Desk implements StartView.Actions {
         this.dialogs = dialogs;
         this.opener = opener;
         this.engines = engines;
+        jobs.hold();
         Rectangle2D screen = Screen.getPrimary().getVisualBounds();
-        this.scene = new Scene(WaitingView.of("start.looking"), Math.min(1280, screen.getWidth()), Math.min(800, screen.getHeight()));
+        StackPane empty = new StackPane();
+        empty.getStyleClass().add(Styles.DESK);
+        this.scene = new Scene(empty, Math.min(1280, screen.getWidth()), Math.min(800, screen.getHeight()));
         for (String sheet : new String[] {"tokens.css", "app.css"}) {
             scene.getStylesheets().add(Objects.requireNonNull(Desk.class.getResource(sheet)).toExternalForm());
         }
@@ -97,6 +106,11 @@ final class Desk implements StartView.Actions {
             if (!busy) close(true, window::hide);
         });
         window.setOnHidden(event -> closeAtOnce());
+        PauseTransition soon = new PauseTransition(SOON);
+        soon.setOnFinished(event -> {
+            if (scene.getRoot() == empty) setRoot(WaitingView.of("start.looking"), Words.of("app.name"));
+        });
+        soon.play();
         // Where a bundle is opened at once, nobody waits for the shelf.
         Platform.runLater(() -> {
             if (open == null && !busy) showStart("");
@@ -203,20 +217,28 @@ final class Desk implements StartView.Actions {
                 if (stage.name().equals(recent.stage())) workspace.stageProperty().set(stage);
             }
         });
-        Recents.Recent now = recent(workspace, true);
-        files.execute(() -> {
-            recents.remember(now);
-            folder.settle();
-        });
         show(workspace, autosave, saving);
+        whenSeen(() -> {
+            if (open == null || open.workspace != workspace) return;
+            Recents.Recent now = recent(workspace, true);
+            files.execute(() -> {
+                recents.remember(now);
+                folder.settle();
+            });
+        });
         return workspace;
     }
 
     private void show(Workspace workspace, Autosave autosave, ExecutorService saving) {
+        jobs.hold();
         Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder), new NumberPresets(userFolder), new KeptReference(userFolder), templates, dialogs, opener, engines);
         open = new OpenBundle(workspace, shell, autosave, saving);
         setRoot(shell, Words.of("app.titled", nameOf(workspace)));
         shell.begin();
+        whenSeen(() -> {
+            shell.fill();
+            whenSeen(jobs::begin);
+        });
     }
 
     private void showStart(String message) {
@@ -229,12 +251,28 @@ final class Desk implements StartView.Actions {
         StartView start = new StartView(this, shelf, dialogs, message);
         setRoot(start, Words.of("app.name"));
         start.begin();
+        whenSeen(jobs::begin);
     }
 
     /** Keeps a template that was given away as a file, and shows it among the others. */
     @Override
     public void bringTemplateIn(Path file) {
         with(() -> templates.bringIn(file), kept -> showStart(Words.of("start.templateKept", kept.called())), this::showStart);
+    }
+
+    /** Does something once the screen that was put up now is seen. */
+    private static void whenSeen(Runnable then) {
+        new AnimationTimer() {
+            private int frames;
+
+            @Override
+            public void handle(long now) {
+                // The first is laid out and painted after it was announced here.
+                if (++frames <= 1) return;
+                stop();
+                then.run();
+            }
+        }.start();
     }
 
     private void setRoot(Parent root, String title) {

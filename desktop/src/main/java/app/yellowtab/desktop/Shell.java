@@ -74,7 +74,7 @@ final class Shell extends StackPane {
 
     Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, NumberPresets presets, KeptReference reference, Templates templates, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
         this.workspace = workspace;
-        this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater);
+        this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater, workspace.jobs()::beside);
         FrameWish framing = new FrameWish();
         Intakes intakes = new Intakes(workspace, passwords);
         this.recognising = new Recognising(workspace, engines);
@@ -121,6 +121,12 @@ final class Shell extends StackPane {
             case NUMBER -> number.get().begin();
             case PRODUCE -> produce.get().begin();
         }
+    }
+
+    /** Puts in what may come after the first picture: what is looked at is the stage in the middle. */
+    void fill() {
+        foreEdge.fill();
+        reader.fill();
     }
 
     void dispose() {

@@ -44,13 +44,13 @@ public final class YellowTab extends Application {
         FileDialogs dialogs = new SystemDialogs(window);
         Jobs jobs = new Jobs(background, Platform::runLater);
         PictureFiles pictures = new PictureFiles(UserFolder.cache().resolve("pictures"), PictureFiles.MOST_BYTES);
-        background.execute(pictures::sweep);
-        // Measuring our letters takes a while the first time, and every bundle that is opened waits for it.
-        background.execute(() -> {
-            for (Typeface face : Typeface.values()) face.width("0", 1);
-        });
         Desk desk = new Desk(window, new Recents(user), user, pictures, jobs, dialogs,
                 path -> getHostServices().showDocument(path.toUri().toString()), languages -> new ProcessRecogniser(Languages.ofUser(), languages));
+        jobs.beside(pictures::sweep);
+        // Measuring our letters takes a while the first time, and every bundle that is opened waits for it.
+        jobs.beside(() -> {
+            for (Typeface face : Typeface.values()) face.width("0", 1);
+        });
         if (first != null) desk.begin(first);
         window.show();
     }

@@ -7,6 +7,7 @@ import static org.mockito.Mockito.when;
 
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.work.Autosave;
+import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
@@ -29,12 +30,14 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.ScrollEvent;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.junit.jupiter.api.Test;
@@ -206,6 +209,8 @@ class WindowTests extends AtTheWindow {
         until(() -> robot.lookup("#leaf-what").queryAs(Label.class).getText().equals("Cover"));
         robot.push(KeyCode.DOWN);
         until(() -> workspace().leaf() == 1);
+        robot.moveTo("#sheet-pages").moveBy(1, 0);
+        until(() -> Window.getWindows().stream().anyMatch(shown -> shown instanceof Tooltip tip && tip.isShowing() && tip.getText().contains(Shortcut.PAGES.shown())));
     }
 
     @Test

@@ -16,7 +16,6 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.TransferMode;
@@ -36,9 +35,7 @@ final class SheetCell extends ListCell<PlannedEntry> {
     private static final double INDENT = 20;
     private static final double LEAST_HEIGHT = 32;
     private static final double SCROLL_BAR = 12;
-    private static final Tooltip OUT_OF_ORDER = new Tooltip(Words.of("sheet.outOfOrderTip"));
     private final Arrangement arrangement;
-    private final FontIcon outOfOrder = new FontIcon(Feather.SHUFFLE);
     private final Supplier<Optional<EntryId>> inView;
     private final Label tab = new Label();
     private final Label title = new Label();
@@ -98,8 +95,8 @@ final class SheetCell extends ListCell<PlannedEntry> {
         Controls.show(description, !description.getText().isEmpty());
         date.setText(document == null ? "" : document.document().date().shown());
         boolean unordered = document != null && arrangement.isOutOfOrder(document.document());
-        date.setGraphic(unordered ? outOfOrder : null);
-        date.setTooltip(unordered ? OUT_OF_ORDER : null);
+        date.setGraphic(unordered ? new FontIcon(Feather.SHUFFLE) : null);
+        Controls.tip(date, unordered ? Words.of("sheet.outOfOrderTip") : "");
         boolean tied = document != null && arrangement.isTied(document.document());
         page.setText(blank ? "" : section != null ? section.span().shown() : entry.span().isEmpty() ? Words.of("sheet.file") : entry.span().from());
         // A range such as "1012–1145" takes the room that it needs.

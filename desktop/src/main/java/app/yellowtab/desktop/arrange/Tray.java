@@ -24,7 +24,6 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SelectionMode;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.Dragboard;
 import javafx.scene.input.MouseEvent;
@@ -164,7 +163,6 @@ final class Tray extends VBox {
     private final class TrayCell extends ListCell<InTray> {
         private final FontIcon icon = new FontIcon();
         private final Label name = new Label();
-        private final Tooltip fullName = new Tooltip();
         private final Label facts = Controls.label("", Styles.SMALL);
         private final HBox row = new HBox(8, icon, new VBox(name, facts));
 
@@ -185,8 +183,7 @@ final class Tray extends VBox {
             icon.setIconCode(!blank && item instanceof InTray.File file ? KindIcon.of(file.source().kind()) : Feather.CORNER_UP_LEFT);
             name.setText(blank ? "" : nameOf(item));
             facts.setText(blank ? "" : Arrangement.describe(item));
-            fullName.setText(name.getText());
-            setTooltip(blank ? null : fullName);
+            Controls.tip(this, name.getText());
             setAccessibleText(blank ? null : name.getText() + ", " + facts.getText());
         }
 

@@ -66,6 +66,7 @@ public final class PagePictures implements AutoCloseable {
 
     private final PageRenderer renderer;
     private final Executor fxThread;
+    private final Executor background;
     private final Cache<PictureKey, Result.Picture> kept = Caffeine.newBuilder().executor(Runnable::run).maximumWeight(MOST_BYTES)
             .weigher((PictureKey key, Result.Picture picture) -> (int) (4 * picture.image().getWidth() * picture.image().getHeight())).build();
     /** What nobody has begun with, in order. */
@@ -92,10 +93,14 @@ public final class PagePictures implements AutoCloseable {
         }
     }
 
-    /** @param renderer closed with this */
-    public PagePictures(PageRenderer renderer, Executor fxThread) {
+    /**
+     * @param renderer   closed with this
+     * @param background runs what draws, each on a thread of its own, until this is closed
+     */
+    public PagePictures(PageRenderer renderer, Executor fxThread, Executor background) {
         this.renderer = renderer;
         this.fxThread = fxThread;
+        this.background = background;
     }
 
     /** {@return what draws; it makes the orders} */
@@ -130,7 +135,7 @@ public final class PagePictures implements AutoCloseable {
 
     private void begin() {
         threads++;
-        Thread.ofPlatform().daemon().name("picture-" + threads).start(this::drawAll);
+        background.execute(this::drawAll);
     }
 
     private void drawAll() {

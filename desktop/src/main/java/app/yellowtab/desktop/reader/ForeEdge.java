@@ -16,11 +16,12 @@ import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.Skin;
 import javafx.scene.control.SkinBase;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
-import javafx.scene.shape.Line;
+import javafx.scene.shape.LineTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
 import javafx.util.Subscription;
 import org.jspecify.annotations.Nullable;
 
@@ -28,6 +29,7 @@ import org.jspecify.annotations.Nullable;
 public final class ForeEdge extends Control {
     private final Workspace workspace;
     private final Subscription subscription;
+    private boolean filled;
 
     public ForeEdge(Workspace workspace) {
         this.workspace = workspace;
@@ -35,7 +37,7 @@ public final class ForeEdge extends Control {
         setFocusTraversable(true);
         setAccessibleRole(AccessibleRole.SLIDER);
         getStyleClass().add(Styles.FORE_EDGE);
-        setTooltip(new Tooltip(Words.of("edge.tip")));
+        Controls.tip(this, Words.of("edge.tip"));
         addEventHandler(MouseEvent.MOUSE_PRESSED, event -> goTo(event.getY()));
         addEventHandler(MouseEvent.MOUSE_DRAGGED, event -> goTo(event.getY()));
         addEventHandler(KeyEvent.KEY_PRESSED, this::onKey);
@@ -44,6 +46,12 @@ public final class ForeEdge extends Control {
                     setAccessibleText(Words.of("edge.at", workspace.plan().leaf(leaf).label()));
                     requestLayout();
                 }));
+    }
+
+    /** Draws the file from now on; until then the edge only takes its room, so that what is beside it is there sooner. */
+    public void fill() {
+        filled = true;
+        requestLayout();
     }
 
     public void dispose() {
@@ -110,6 +118,7 @@ public final class ForeEdge extends Control {
         @Override
         protected void layoutChildren(double x, double y, double width, double height) {
             ForeEdge edge = getSkinnable();
+            if (!edge.filled) return;
             Plan plan = edge.workspace.plan();
             Scale scale = edge.scale();
             if (plan != drawn || scale.perLeaf != drawnPerLeaf) draw(plan, scale, x, y + height);
@@ -125,6 +134,7 @@ public final class ForeEdge extends Control {
             getChildren().clear();
             band(x, scale.y(0), plan.pageCount() * scale.perLeaf);
             boolean roomForLines = plan.documentCount() * 4 < bottom - scale.top;
+            Path lines = new Path();
             List<PlannedSection> tabbed = new ArrayList<>();
             List<PlannedDocument> free = new ArrayList<>();
             for (PlannedEntry entry : plan.entries()) {
@@ -133,13 +143,16 @@ public final class ForeEdge extends Control {
                         band(x, scale.y(section.span().first()), section.span().count() * scale.perLeaf);
                         tabbed.add(section);
                     }
-                    case PlannedSection inner -> line(x, scale.y(inner.span().first()));
+                    case PlannedSection inner -> line(lines, x, scale.y(inner.span().first()));
                     case PlannedDocument document -> {
                         if (document.document().isPlaceholder()) free.add(document);
-                        if (roomForLines) line(x, scale.y(document.span().first()));
+                        if (roomForLines) line(lines, x, scale.y(document.span().first()));
                     }
                 }
             }
+            lines.getStyleClass().add(Styles.DOCUMENT_LINE);
+            lines.setMouseTransparent(true);
+            getChildren().add(lines);
             for (PlannedDocument document : free) hatch(plan, document, x, scale);
             tabs(tabbed, x, scale, bottom);
             getChildren().add(frame);
@@ -166,11 +179,8 @@ public final class ForeEdge extends Control {
             hatched.resizeRelocate(x + 1, snapPositionY(scale.y(from)), PAPER - 2, Math.max(2, (to - from + 1) * scale.perLeaf));
         }
 
-        private void line(double x, double y) {
-            Line line = new Line(x + 1, snapPositionY(y) + 0.5, x + PAPER - 1, snapPositionY(y) + 0.5);
-            line.getStyleClass().add(Styles.DOCUMENT_LINE);
-            line.setMouseTransparent(true);
-            getChildren().add(line);
+        private void line(Path lines, double x, double y) {
+            lines.getElements().addAll(new MoveTo(x + 1, snapPositionY(y) + 0.5), new LineTo(x + PAPER - 1, snapPositionY(y) + 0.5));
         }
 
         /** Tabs stand at their sections; where those are thinner than a tab, each is moved below the one before. */
@@ -183,7 +193,7 @@ public final class ForeEdge extends Control {
                 double top = Math.max(free, Math.min(scale.y(section.span().first()), latest));
                 Label tab = tab(i);
                 tab.setText(section.label());
-                tab.getTooltip().setText(section.label() + "  " + section.title());
+                Controls.tip(tab, section.label() + "  " + section.title());
                 tab.setOnMousePressed(event -> {
                     getSkinnable().workspace.goTo(section.span().first());
                     event.consume();
@@ -194,13 +204,9 @@ public final class ForeEdge extends Control {
             }
         }
 
-        /** {@return the n-th tab; tabs are kept, since making their tooltips would be felt at every edit} */
+        /** {@return the n-th tab; tabs are kept, with what the mouse has made of them} */
         private Label tab(int n) {
-            while (madeTabs.size() <= n) {
-                Label tab = Controls.label("", Styles.EDGE_TAB);
-                tab.setTooltip(new Tooltip());
-                madeTabs.add(tab);
-            }
+            while (madeTabs.size() <= n) madeTabs.add(Controls.label("", Styles.EDGE_TAB));
             return madeTabs.get(n);
         }
     }

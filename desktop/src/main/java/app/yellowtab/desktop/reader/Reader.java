@@ -147,7 +147,6 @@ public final class Reader extends HBox {
         side.getStyleClass().add(Styles.READER_SIDE);
         HBox.setHgrow(side, Priority.ALWAYS);
         HBox.setHgrow(paper, Priority.ALWAYS);
-        getChildren().add(side);
         getStyleClass().add(Styles.READER);
         subscription = Subscription.combine(frame.wantedProperty().subscribe(wanted -> {
             page.mark(List.of());
@@ -156,6 +155,11 @@ public final class Reader extends HBox {
                 workspace.onLeaf(leaf -> show()), visibleProperty().subscribe(visible -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> hitMarks.mark(read())),
                 redacting.stateProperty().map(RedactDesk.State::isOn).subscribe(this::showGlass));
         Controls.attachWhenShown(side, redactBar);
+    }
+
+    /** Puts in what it shows; until then it only takes its room, so that what is beside it is there sooner. */
+    public void fill() {
+        if (!getChildren().contains(side)) getChildren().add(side);
     }
 
     /** Puts the keyboard in the number field. */

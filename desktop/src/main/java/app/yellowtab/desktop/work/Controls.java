@@ -48,8 +48,26 @@ public final class Controls {
 
     /** Gives a control its words for the tooltip and for screen readers. */
     public static void describe(Control control, String words) {
-        control.setTooltip(new Tooltip(words));
+        tip(control, words);
         control.setAccessibleText(words);
+    }
+
+    /**
+     * Gives a control words that are shown where the mouse rests on it. What shows them is a window of its own, and is made when the mouse
+     * first comes; no words, no tooltip.
+     */
+    public static void tip(Control control, String words) {
+        if (words.isEmpty()) {
+            control.setOnMouseEntered(null);
+            control.setTooltip(null);
+        } else if (control.getTooltip() != null) {
+            control.getTooltip().setText(words);
+        } else {
+            control.setOnMouseEntered(event -> {
+                control.setTooltip(new Tooltip(words));
+                control.setOnMouseEntered(null);
+            });
+        }
     }
 
     public static Label label(String text, String style) {

@@ -1,5 +1,7 @@
 package app.yellowtab.desktop.work;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicReference;
@@ -18,6 +20,8 @@ public final class Jobs {
     private final Executor background;
     private final Executor fxThread;
     private final ObservableList<Job> running = FXCollections.observableArrayList();
+    /** What waits to be begun, in order; null where nothing need wait. */
+    private @Nullable List<Runnable> held;
 
     /**
      * @param background runs the work
@@ -28,6 +32,24 @@ public final class Jobs {
         this.fxThread = fxThread;
     }
 
+    /** Keeps back what is to run in the background until {@link #begin}: where processors are few, it would hold up what is to be seen first. */
+    public synchronized void hold() {
+        if (held == null) held = new ArrayList<>();
+    }
+
+    /** Begins with what was kept back. */
+    public synchronized void begin() {
+        List<Runnable> waiting = held;
+        held = null;
+        if (waiting != null) waiting.forEach(background::execute);
+    }
+
+    /** Runs something in the background that takes as long as it likes and looks after itself. */
+    public synchronized void beside(Runnable work) {
+        if (held == null) background.execute(work);
+        else held.add(work);
+    }
+
     /** Runs something on the JavaFX thread. */
     public void later(Runnable task) {
         fxThread.execute(task);
@@ -35,7 +57,7 @@ public final class Jobs {
 
     /** Works something out in the background that is soon done and needs no showing, and gives it to the JavaFX thread. */
     public <T> void quietly(Supplier<T> work, Consumer<T> done) {
-        background.execute(() -> {
+        beside(() -> {
             try {
                 T result = work.get();
                 fxThread.execute(() -> done.accept(result));
@@ -60,7 +82,7 @@ public final class Jobs {
     public <T> Job start(Work<T> work, Consumer<T> done, Consumer<Throwable> failed) {
         Job job = new Job(fxThread);
         running.add(job);
-        background.execute(() -> {
+        beside(() -> {
             try {
                 T result = work.run(job::report, job::isStopped);
                 fxThread.execute(() -> {

@@ -27,7 +27,7 @@ import org.junit.jupiter.api.Test;
 
 /** What is drawn, and in which order. The first page holds the threads up until all has been asked for. */
 class PagePicturesTests {
-    private final PagePictures pictures = new PagePictures(new PageRenderer(mock(SourceFiles.class), PictureFiles.NONE), Runnable::run);
+    private final PagePictures pictures = new PagePictures(new PageRenderer(mock(SourceFiles.class), PictureFiles.NONE), Runnable::run, work -> Thread.ofPlatform().daemon().start(work));
     private final BlockingQueue<String> drawn = new LinkedBlockingQueue<>();
     private final BlockingQueue<String> shown = new LinkedBlockingQueue<>();
     private final CountDownLatch held = new CountDownLatch(1);

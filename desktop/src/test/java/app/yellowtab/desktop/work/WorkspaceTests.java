@@ -159,6 +159,21 @@ class WorkspaceTests {
     }
 
     @Test
+    void whatIsKeptBackIsBegunInOrder() {
+        List<String> done = new ArrayList<>();
+        Jobs jobs = new Jobs(Runnable::run, Runnable::run);
+        jobs.hold();
+        jobs.beside(() -> done.add("picture"));
+        Jobs.Job job = jobs.start((progress, stop) -> "job", done::add, failure -> { });
+        jobs.quietly(() -> "words", done::add);
+        assertThat(done).isEmpty();
+        assertThat(jobs.running()).as("can be seen and stopped").containsExactly(job);
+        jobs.begin();
+        jobs.beside(() -> done.add("at once"));
+        assertThat(done).containsExactly("picture", "job", "words", "at once");
+    }
+
+    @Test
     void errorsOfAnyKindEndAJobAndASave() {
         List<Throwable> failures = new ArrayList<>();
         Jobs jobs = new Jobs(Runnable::run, Runnable::run);
