@@ -19,6 +19,7 @@ import app.yellowtab.desktop.reader.Reader;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
+import app.yellowtab.desktop.work.Late;
 import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Shortcut;
@@ -65,7 +66,7 @@ final class Shell extends StackPane {
     private final PagePictures pictures;
     private final Reader reader;
     private final ForeEdge foreEdge;
-    private final HelpOverlay help = new HelpOverlay();
+    private final Late<HelpOverlay> help = Late.in(this, HelpOverlay::new);
     private final StackPane middle = new StackPane();
     private final Rail rail;
     private final StatusBar status;
@@ -92,7 +93,7 @@ final class Shell extends StackPane {
         this.number = new Late<>(() -> new NumberStage(workspace, pictures, dialogs, clashes, old, new PresetStore(presets), desk::openLoose));
         this.reader = new Reader(workspace, pictures, reference, dialogs, framing);
         this.foreEdge = new ForeEdge(workspace);
-        this.rail = new Rail(workspace, desk::leave, help::toggle);
+        this.rail = new Rail(workspace, desk::leave, () -> help.get().toggle());
         this.status = new StatusBar(workspace, recognising);
         HBox.setHgrow(middle, Priority.ALWAYS);
         HBox work = new HBox(middle, foreEdge, reader);
@@ -102,8 +103,7 @@ final class Shell extends StackPane {
         for (Region region : List.of(frame, work, middle)) region.setMinSize(0, 0);
         frame.setLeft(rail);
         frame.setBottom(status);
-        getChildren().addAll(frame, help);
-        Controls.attachWhenShown(this, help);
+        getChildren().add(frame);
         getStyleClass().add(Styles.DESK);
         subscription = Subscription.combine(workspace.stageProperty().subscribe(this::showStage), reader.largeProperty().subscribe(large -> {
             Controls.show(middle, !large);
@@ -214,7 +214,7 @@ final class Shell extends StackPane {
                 if (typing || !reader.isVisible()) return false;
                 reader.redact();
             }
-            case HELP -> help.toggle();
+            case HELP -> help.get().toggle();
             case NEXT_LEAF, PREVIOUS_LEAF -> {
                 // A list that can be paged through keeps these keys for itself.
                 if (!foreEdge.isVisible() || isPaged(getScene().getFocusOwner())) return false;

@@ -13,6 +13,7 @@ import app.yellowtab.desktop.table.PagesWork;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
+import app.yellowtab.desktop.work.Late;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -32,11 +33,11 @@ public final class ArrangeStage extends HBox {
     private final Tray tray;
     private final IndexSheet sheet;
     private final Replacement replacement;
-    private final ReplaceView compared;
+    private final Late<ReplaceView> compared;
     private final Agreeing agreeing;
-    private final AgreeView agreed;
+    private final Late<AgreeView> agreed;
     private final PagesDesk desk;
-    private final PagesView pages;
+    private final Late<PagesView> pages;
     private final Subscription subscription;
 
     public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures, AgreeMenu.Kept kept, FrameWish frame) {
@@ -44,25 +45,27 @@ public final class ArrangeStage extends HBox {
         this.dialogs = dialogs;
         this.tray = new Tray(workspace, arrangement, this::addFiles, this::addFolder);
         this.replacement = new Replacement(workspace, intakes, pictures.renderer());
-        this.compared = new ReplaceView(workspace, replacement, pictures, dialogs);
+        // Three that take the place of the sheet, each when it is asked for.
+        this.compared = Late.in(this, () -> wide(new ReplaceView(workspace, replacement, pictures, dialogs)));
         this.agreeing = new Agreeing(workspace, kept.reference()::form, ArrangeStage::rest);
-        this.agreed = new AgreeView(workspace, agreeing);
+        this.agreed = Late.in(this, () -> wide(new AgreeView(workspace, agreeing)));
         this.sheet = new IndexSheet(workspace, arrangement, replacement, new AgreeMenu(workspace, agreeing, dialogs, kept), () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
-        for (Region part : List.of(sheet, compared, agreed)) HBox.setHgrow(part, Priority.ALWAYS);
-        getChildren().addAll(tray, sheet, compared, agreed);
+        getChildren().addAll(tray, wide(sheet));
         this.desk = new PagesDesk(workspace);
         PagesWork work = new PagesWork(workspace, intakes, desk);
-        this.pages = new PagesView(workspace, desk, work, pictures, dialogs, frame);
+        this.pages = Late.in(this, () -> wide(new PagesView(workspace, desk, work, pictures, dialogs, frame)));
         tray.onSave(item -> dialogs.saveAs(Words.of("tray.save"), work.suggested(item)).ifPresent(target -> work.save(item, target, tray::say)));
-        HBox.setHgrow(pages, Priority.ALWAYS);
-        getChildren().add(pages);
         sheet.onPages(this::openPages);
         sheet.onSavePages(() -> {
             openPages();
-            pages.beginSaving();
+            pages.get().beginSaving();
         });
         subscription = Subscription.combine(desk.shownProperty().subscribe(shown -> showPart()), replacement.stateProperty().subscribe(state -> showPart()), agreeing.stateProperty().subscribe(state -> showPart()));
-        Controls.attachWhenShown(this, compared, agreed, pages);
+    }
+
+    private static <R extends Region> R wide(R part) {
+        HBox.setHgrow(part, Priority.ALWAYS);
+        return part;
     }
 
     /** Waits until nobody types any more; in the background. */
@@ -89,26 +92,26 @@ public final class ArrangeStage extends HBox {
         boolean replaces = !(replacement.stateProperty().get() instanceof Replacement.State.None);
         boolean agrees = !replaces && !(agreeing.stateProperty().get() instanceof Agreeing.State.None);
         boolean lies = !replaces && !agrees && desk.shownProperty().get().open();
-        boolean changed = agrees != agreed.isVisible() || replaces != compared.isVisible() || lies != pages.isVisible();
-        Controls.show(pages, lies);
-        Controls.show(compared, replaces);
-        Controls.show(agreed, agrees);
+        boolean changed = agrees != Late.isShown(agreed) || replaces != Late.isShown(compared) || lies != Late.isShown(pages);
+        Late.show(pages, lies);
+        Late.show(compared, replaces);
+        Late.show(agreed, agrees);
         Controls.show(tray, !replaces && !agrees && !lies);
         Controls.show(sheet, !replaces && !agrees && !lies);
         if (!changed) return;
-        if (agrees) agreed.begin();
-        else if (lies) pages.begin();
+        if (agrees) agreed.get().begin();
+        else if (lies) pages.get().begin();
         else if (!replaces) sheet.focusRows();
     }
 
     public void dispose() {
         subscription.unsubscribe();
         replacement.cancel();
-        compared.dispose();
-        pages.dispose();
+        compared.ifMade(ReplaceView::dispose);
+        pages.ifMade(PagesView::dispose);
         desk.dispose();
         agreeing.dispose();
-        agreed.dispose();
+        agreed.ifMade(AgreeView::dispose);
         tray.dispose();
         arrangement.dispose();
         sheet.dispose();
@@ -116,13 +119,13 @@ public final class ArrangeStage extends HBox {
 
     /** {@return whether the keys meant something here} */
     public boolean run(Shortcut shortcut, boolean typing) {
-        if (typing || compared.isVisible() || agreed.isVisible()) return false;
+        if (typing || Late.isShown(compared) || Late.isShown(agreed)) return false;
         if (shortcut == Shortcut.PAGES) {
-            if (pages.isVisible()) desk.close();
+            if (Late.isShown(pages)) desk.close();
             else openPages();
             return true;
         }
-        if (pages.isVisible()) return false;
+        if (Late.isShown(pages)) return false;
         boolean inTray = tray.hasKeyboard();
         switch (shortcut) {
             case ADD_FILES -> addFiles();

@@ -159,7 +159,8 @@ public final class Reader extends HBox {
 
     /** Puts in what it shows; until then it only takes its room, so that what is beside it is there sooner. */
     public void fill() {
-        if (!getChildren().contains(side)) getChildren().add(side);
+        getChildren().setAll(side);
+        show();
     }
 
     /** Puts the keyboard in the number field. */
@@ -296,7 +297,7 @@ public final class Reader extends HBox {
 
     private void show() {
         // What nobody sees is shown when somebody does.
-        if (!isVisible()) return;
+        if (!isVisible() || !getChildren().contains(side)) return;
         Plan plan = workspace.plan();
         Leaf leaf = redacting.seen(read());
         showNumber();
