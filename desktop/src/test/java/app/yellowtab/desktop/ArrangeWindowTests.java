@@ -163,6 +163,6 @@ class ArrangeWindowTests extends AtTheWindow {
         robot.clickOn("#agree-main");
         until(() -> document("Letter before claim").agreement().standing() == Agreement.Standing.AGREED);
         robot.clickOn("#agree-close");
-        until(() -> row(robot, "Letter before claim").lookupAll(".small").stream().anyMatch(node -> node instanceof Label label && label.getText().equals("Agreed")));
+        until(() -> texts(row(robot, "Letter before claim")).contains("Agreed"));
     }
 }

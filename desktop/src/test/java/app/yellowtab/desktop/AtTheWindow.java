@@ -17,10 +17,11 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.condition.DisabledIf;
@@ -84,6 +85,7 @@ abstract class AtTheWindow {
 
     /** {@return the words that are seen in a row} */
     static List<String> texts(Node row) {
-        return row.lookupAll(".label").stream().map(Label.class::cast).filter(Node::isVisible).map(Labeled::getText).toList();
+        return Stream.of("Text", ".label").flatMap(kind -> row.lookupAll(kind).stream()).filter(Node::isVisible)
+                .map(node -> node instanceof Text text ? text.getText() : ((Labeled) node).getText()).toList();
     }
 }

@@ -11,9 +11,9 @@ import java.util.Optional;
 import java.util.Set;
 import javafx.animation.AnimationTimer;
 import javafx.geometry.Bounds;
+import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.Pane;
-import javafx.scene.layout.Region;
 import javafx.util.Subscription;
 import org.jspecify.annotations.Nullable;
 
@@ -73,7 +73,7 @@ final class InPlaceEditor extends Pane {
         field.setOpacity(cell.isPresent() ? 1 : 0);
         if (cell.isEmpty()) return;
         Field what = arrangement.editingProperty().get().orElseThrow().field();
-        Region part = cell.get().part(what);
+        Node part = cell.get().part(what);
         Bounds text = sceneToLocal(part.localToScene(part.getLayoutBounds()));
         Bounds row = sceneToLocal(cell.get().localToScene(cell.get().getLayoutBounds()));
         double height = Math.min(28, row.getHeight() - 2);

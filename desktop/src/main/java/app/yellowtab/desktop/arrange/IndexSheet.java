@@ -23,6 +23,7 @@ import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.SelectionMode;
@@ -152,12 +153,21 @@ final class IndexSheet extends VBox {
         var title = Controls.label(Words.of("sheet.document"), Styles.SMALL);
         var date = Controls.label(Words.of("sheet.date"), Styles.SMALL);
         var page = Controls.label(Words.of("sheet.page"), Styles.SMALL);
-        SheetCell.setWidths(tab, date, page);
+        fix(tab, SheetLine.TAB_WIDTH);
+        fix(date, SheetLine.DATE_WIDTH);
+        fix(page, SheetLine.PAGE_WIDTH);
+        page.setAlignment(Pos.CENTER_RIGHT);
         HBox.setHgrow(title, Priority.ALWAYS);
         title.setMaxWidth(Double.MAX_VALUE);
         HBox columns = new HBox(8, tab, title, date, page);
         columns.getStyleClass().add(Styles.SHEET_COLUMNS);
         return columns;
+    }
+
+    /** Gives the head of a narrow column the width that the rows have there. */
+    private static void fix(Label head, double width) {
+        head.setMinWidth(width);
+        head.setMaxWidth(width);
     }
 
     /** Marks the row whose page is in view, and brings it into sight when another is. */

@@ -13,55 +13,29 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.TransferMode;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
 /** One row of the index sheet. */
 final class SheetCell extends ListCell<PlannedEntry> {
-    /** Room for "12 May 2031"; a range takes two lines. */
-    static final double DATE_WIDTH = 92;
-    private static final double PAGE_WIDTH = 56;
     private static final double INDENT = 20;
     private static final double LEAST_HEIGHT = 32;
     private static final double SCROLL_BAR = 12;
     private final Arrangement arrangement;
     private final Supplier<Optional<EntryId>> inView;
-    private final Label tab = new Label();
-    private final Label title = new Label();
-    private final Label description = Controls.label("", Styles.SMALL);
-    private final Label date = new Label();
-    private final Label page = Controls.label("", Styles.PAGE_NUMBER);
-    private final VBox middle = new VBox(title, description);
-    private final HBox row = new HBox(8, tab, middle, date, page);
+    private final SheetLine line = new SheetLine();
 
     /** @param inView gives the entry whose page is in view */
     SheetCell(Arrangement arrangement, Supplier<Optional<EntryId>> inView) {
         this.arrangement = arrangement;
         this.inView = inView;
-        setWidths(tab, date, page);
-        title.setMinWidth(0);
-        title.setMaxWidth(Double.MAX_VALUE);
-        title.setWrapText(true);
-        description.setMinWidth(0);
-        description.setMaxWidth(Double.MAX_VALUE);
-        description.setWrapText(true);
-        date.setWrapText(true);
-        middle.setMinWidth(0);
-        middle.setAlignment(Pos.CENTER_LEFT);
-        HBox.setHgrow(middle, Priority.ALWAYS);
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.setPrefWidth(1);
         getStyleClass().add(Styles.ROW);
         addEventHandler(MouseEvent.MOUSE_CLICKED, this::onClick);
         setOnDragDetected(this::onDragDetected);
@@ -70,65 +44,47 @@ final class SheetCell extends ListCell<PlannedEntry> {
         setOnDragDropped(this::onDragDropped);
     }
 
-    /** Gives the narrow columns their widths; the head above the rows has the same. */
-    static void setWidths(Label tab, Label date, Label page) {
-        fix(tab, 32);
-        fix(date, DATE_WIDTH);
-        fix(page, PAGE_WIDTH);
-        page.setAlignment(Pos.CENTER_RIGHT);
-    }
-
-    private static void fix(Label label, double width) {
-        label.setMinWidth(width);
-        label.setMaxWidth(width);
-    }
-
     @Override
     protected void updateItem(@Nullable PlannedEntry entry, boolean empty) {
         super.updateItem(entry, empty);
         boolean blank = empty || entry == null;
         PlannedDocument document = !blank && entry instanceof PlannedDocument d ? d : null;
         PlannedSection section = !blank && entry instanceof PlannedSection s ? s : null;
-        tab.setText(section != null ? section.label() : document == null || document.tab() == 0 ? "–" : String.valueOf(document.tab()));
-        title.setText(blank ? "" : entry.title());
-        description.setText(document == null ? "" : arrangement.note(document));
-        Controls.show(description, !description.getText().isEmpty());
-        date.setText(document == null ? "" : document.document().date().shown());
         boolean unordered = document != null && arrangement.isOutOfOrder(document.document());
-        date.setGraphic(unordered ? new FontIcon(Feather.SHUFFLE) : null);
-        Controls.tip(date, unordered ? Words.of("sheet.outOfOrderTip") : "");
+        line.show(section != null ? section.label() : document == null || document.tab() == 0 ? "–" : String.valueOf(document.tab()),
+                blank ? "" : entry.title(), document == null ? "" : arrangement.note(document),
+                document == null ? "" : document.document().date().shown(), unordered ? outOfOrder() : null,
+                blank ? "" : section != null ? section.span().shown() : entry.span().isEmpty() ? Words.of("sheet.file") : entry.span().from(), section != null);
         boolean tied = document != null && arrangement.isTied(document.document());
-        page.setText(blank ? "" : section != null ? section.span().shown() : entry.span().isEmpty() ? Words.of("sheet.file") : entry.span().from());
-        // A range such as "1012–1145" takes the room that it needs.
-        page.setMinWidth(section == null ? PAGE_WIDTH : USE_PREF_SIZE);
-        page.setMaxWidth(section == null ? PAGE_WIDTH : USE_PREF_SIZE);
-        row.setPadding(new Insets(0, 0, 0, (tied ? INDENT : 0) + (blank ? 0 : INDENT * Math.max(0, section != null ? section.depth() : entry.depth() - 1))));
+        line.setPadding(new Insets(0, 0, 0, (tied ? INDENT : 0) + (blank ? 0 : INDENT * Math.max(0, section != null ? section.depth() : entry.depth() - 1))));
         pseudoClassStateChanged(Styles.TIED, tied);
         pseudoClassStateChanged(Styles.PLACEHOLDER, document != null && document.document().isPlaceholder());
         showInView(inView.get());
         pseudoClassStateChanged(Styles.SECTION, section != null);
         pseudoClassStateChanged(Styles.HIDDEN, document != null && document.tab() == 0);
-        String spoken = unordered ? date.getText() + ", " + Words.of("sheet.outOfOrder") : date.getText();
-        setAccessibleText(blank ? null : Words.of("sheet.row", tab.getText(), title.getText(), spoken, page.getText()));
-        setGraphic(blank ? null : row);
+        String spoken = unordered ? line.date() + ", " + Words.of("sheet.outOfOrder") : line.date();
+        setAccessibleText(blank ? null : Words.of("sheet.row", line.tab(), line.title(), spoken, line.page()));
+        setGraphic(blank ? null : line);
+    }
+
+    /** {@return the sign before a date that is earlier than the one above it} */
+    private static Label outOfOrder() {
+        Label sign = new Label("", new FontIcon(Feather.SHUFFLE));
+        Controls.tip(sign, Words.of("sheet.outOfOrderTip"));
+        return sign;
     }
 
     /** A long title takes as many lines as it needs at the width of the sheet. */
     @Override
     protected double computePrefHeight(double width) {
         double inner = getListView() == null ? 0 : getListView().getWidth() - snappedLeftInset() - snappedRightInset() - SCROLL_BAR;
-        double needed = snappedTopInset() + row.prefHeight(inner) + snappedBottomInset();
+        double needed = snappedTopInset() + line.prefHeight(inner) + snappedBottomInset();
         return isEmpty() || inner <= 0 ? super.computePrefHeight(width) : Math.max(LEAST_HEIGHT, needed);
     }
 
     /** {@return the part of the row over which a field is typed} */
-    Region part(Field field) {
-        return switch (field) {
-            case DATE -> date;
-            case TITLE -> title;
-            case MARK -> title;
-            case DESCRIPTION, PAGES, SUPPLIED -> description.isVisible() ? description : title;
-        };
+    Node part(Field field) {
+        return line.part(field);
     }
 
     /** Marks the row if the page in view is one of its pages. */
@@ -138,12 +94,12 @@ final class SheetCell extends ListCell<PlannedEntry> {
 
     /** {@return how wide a field may be that is typed over the row, in pixels} */
     double columnWidth(Field field) {
-        return field == Field.DATE ? date.getWidth() : middle.getWidth();
+        return line.columnWidth(field);
     }
 
     private void onClick(MouseEvent event) {
         if (event.getClickCount() != 2 || getItem() == null) return;
-        boolean onDate = getItem() instanceof PlannedDocument && event.getX() > date.getBoundsInParent().getMinX();
+        boolean onDate = getItem() instanceof PlannedDocument && event.getX() > line.getLayoutX() + line.dateX();
         arrangement.beginEditing(onDate ? Field.DATE : Field.TITLE);
     }
 
