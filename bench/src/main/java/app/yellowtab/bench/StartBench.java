@@ -21,8 +21,9 @@ import java.util.stream.Stream;
 
 /**
  * From the start of a process to its painted window, to the first frame that answers a click in the index and to that in which another
- * stage is shown, as somebody at the screen sees it: the picture of the screen is looked at, and the mouse is pressed. In turn with an empty JavaFX window, each with a cache of what Java has
- * learned of its classes and without; and the command line beside an empty program.
+ * stage is shown, as somebody at the screen sees it: the picture of the screen is looked at, and the mouse is pressed. In turn with an
+ * empty JavaFX window, each with a cache of what Java has learned of its classes and without; and the command line beside an empty
+ * program.
  */
 final class StartBench {
     private static final int ROUNDS = 5;
