@@ -131,6 +131,7 @@ public final class Reader extends HBox {
                 Controls.iconButton(Feather.CHEVRON_RIGHT, "reader.next", () -> step(1)), redact, reference);
         Controls.describe(redact, Words.of("reader.redact", Shortcut.REDACT.shown()));
         head.setAlignment(Pos.CENTER);
+        Controls.show(trouble, false);
         paper.setMinSize(0, 0);
         paper.setAlignment(Pos.TOP_CENTER);
         paper.addEventHandler(ScrollEvent.SCROLL, event -> {
