@@ -28,7 +28,6 @@ final class HelpOverlay extends StackPane {
         card.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         getChildren().add(card);
         getStyleClass().add(Styles.OVERLAY);
-        Controls.show(this, false);
     }
 
     void toggle() {
