@@ -31,6 +31,8 @@ final class RecordMaking extends ValueInstantiators.Base {
             try {
                 return constructor.newInstance(components);
             } catch (InvocationTargetException refused) {
+                // What is wrong with the machine is no matter of the file.
+                if (refused.getCause() instanceof Error error) throw error;
                 return context.handleInstantiationProblem(_valueClass, components, rewrapCtorProblem(context, refused.getCause()));
             } catch (ReflectiveOperationException | IllegalArgumentException wrong) {
                 return context.handleInstantiationProblem(_valueClass, components, rewrapCtorProblem(context, wrong));

@@ -81,7 +81,7 @@ final class SheetLine extends Region {
     /** {@return the part over which a field is typed} */
     Node part(Field field) {
         return switch (field) {
-            case DATE -> date;
+            case DATE -> beforeDate != null ? beforeDate : date;
             case TITLE, MARK -> title;
             case DESCRIPTION, PAGES, SUPPLIED -> description.isVisible() ? description : title;
         };
@@ -147,8 +147,9 @@ final class SheetLine extends Region {
         place(description, left + TAB_WIDTH + GAP, middle + height(title));
         place(date, dateX() + iconWidth(), top - height(date) / 2);
         if (beforeDate != null) {
-            double height = beforeDate.prefHeight(-1);
-            beforeDate.resizeRelocate(snapPositionX(dateX()), snapPositionY(top - height / 2), beforeDate.prefWidth(-1), height);
+            // As wide as the column, so that what it says is told over the date, too.
+            double height = height(date);
+            beforeDate.resizeRelocate(snapPositionX(dateX()), snapPositionY(top - height / 2), DATE_WIDTH, height);
         }
         double height = page.prefHeight(-1);
         page.resizeRelocate(snapPositionX(getWidth() - snappedRightInset() - pageWidth()), snapPositionY(top - height / 2), pageWidth(), height);

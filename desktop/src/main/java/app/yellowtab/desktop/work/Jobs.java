@@ -41,7 +41,14 @@ public final class Jobs {
     public synchronized void begin() {
         List<Runnable> waiting = held;
         held = null;
-        if (waiting != null) waiting.forEach(background::execute);
+        if (waiting == null) return;
+        for (Runnable work : waiting) {
+            try {
+                background.execute(work);
+            } catch (RuntimeException | Error e) {
+                LoggerFactory.getLogger(Jobs.class).warn("not begun", e);
+            }
+        }
     }
 
     /** Runs something in the background that takes as long as it likes and looks after itself. */

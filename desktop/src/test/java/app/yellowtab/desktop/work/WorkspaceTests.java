@@ -163,6 +163,9 @@ class WorkspaceTests {
         List<String> done = new ArrayList<>();
         Jobs jobs = new Jobs(Runnable::run, Runnable::run);
         jobs.hold();
+        jobs.beside(() -> {
+            throw new IllegalStateException("what cannot be begun keeps nothing else back");
+        });
         jobs.beside(() -> done.add("picture"));
         Jobs.Job job = jobs.start((progress, stop) -> "job", done::add, failure -> { });
         jobs.quietly(() -> "words", done::add);
