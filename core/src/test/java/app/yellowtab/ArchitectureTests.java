@@ -11,8 +11,10 @@ import org.junit.jupiter.api.Test;
 
 class ArchitectureTests {
     /** From the ground up, as architecture.md lists them; a package may use those before it. */
-    private static final List<String> PACKAGES = List.of("finding", "files", "facts", "pdf", "mark", "input", "content", "output", "model", "ledger", "convert", "carry", "edit", "plan", "agree", "sheet",
-            "cut", "draw", "inspect", "recognise", "source", "redact", "find", "sample", "store", "assemble", "picture", "clash", "compare", "prove", "deliver", "stamp");
+    private static final List<String> PACKAGES = List.of("finding", "files", "facts", "pdf", "mark", "input", "content", "output",
+            "model", "ledger", "convert", "carry", "edit", "plan", "agree", "sheet",
+            "cut", "draw", "inspect", "recognise", "source", "redact", "find", "sample", "store", "assemble", "picture", "clash",
+            "compare", "prove", "deliver", "stamp");
     private static final JavaClasses CLASSES = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
             .importPackages("app.yellowtab");
 
@@ -20,7 +22,8 @@ class ArchitectureTests {
     void lowerPackagesKnowNothingOfHigherOnes() {
         for (int i = 0; i < PACKAGES.size() - 1; i++) {
             assertThat(classesIn(PACKAGES.get(i))).as("no class looked at in " + PACKAGES.get(i)).isPositive();
-            String[] higher = PACKAGES.subList(i + 1, PACKAGES.size()).stream().map(ArchitectureTests::inside).toArray(String[]::new);
+            String[] higher =
+                    PACKAGES.subList(i + 1, PACKAGES.size()).stream().map(ArchitectureTests::inside).toArray(String[]::new);
             noClasses().that().resideInAPackage(inside(PACKAGES.get(i))).should().dependOnClassesThat().resideInAnyPackage(higher)
                     .check(CLASSES);
         }
@@ -28,12 +31,14 @@ class ArchitectureTests {
 
     @Test
     void everyPackageHasItsPlaceInTheOrder() {
-        assertThat(CLASSES.stream().map(c -> c.getPackageName().split("\\.")[2]).distinct()).containsExactlyInAnyOrderElementsOf(PACKAGES);
+        assertThat(CLASSES.stream().map(c -> c.getPackageName().split("\\.")[2]).distinct())
+                .containsExactlyInAnyOrderElementsOf(PACKAGES);
     }
 
     @Test
     void coreKnowsNoWindow() {
-        noClasses().should().dependOnClassesThat().resideInAnyPackage("javafx..", "javax.swing..", "java.awt.event..").check(CLASSES);
+        noClasses().should().dependOnClassesThat().resideInAnyPackage("javafx..", "javax.swing..", "java.awt.event..")
+                .check(CLASSES);
     }
 
     @Test

@@ -24,7 +24,10 @@ import java.util.Locale;
 /** The complete bundle beside the bare copying of its bytes, and beside a naive merge, all in one run and in turn. */
 final class AssembleBench {
     private static final int ROUNDS = 3;
-    /** So often all is assembled before it is measured, so that it is not the compiler that is measured; the first time is told apart. */
+    /**
+     * So often all is assembled before it is measured, so that it is not the compiler that is measured; the first time is told
+     * apart.
+     */
     private static final int WARM_UPS = 4;
     private final List<Path> files;
     private final Path folder;
@@ -62,14 +65,17 @@ final class AssembleBench {
                 double[] merged = naive.merge();
                 merges.add(new Measure(merged[0], merged[1], merged[1]));
             }
-            System.out.printf(Locale.ROOT, "%n%,d pages in %,d files, %,d MB; heap of the bundle at most %,d MB%n", plan.pageCount(), files.size(),
+            System.out.printf(Locale.ROOT, "%n%,d pages in %,d files, %,d MB; heap of the bundle at most %,d MB%n",
+                    plan.pageCount(), files.size(),
                     size() / 1_000_000, Runtime.getRuntime().maxMemory() / 1_000_000);
             print("byte copy", copies);
             print("the same, on disk", safeCopies);
             print("complete bundle", bundles);
             print("naive merge", merges);
             System.out.printf(Locale.ROOT, "complete bundle, the first time in a new program: %.2f s%n", cold.seconds());
-            System.out.printf(Locale.ROOT, "complete bundle to naive merge: %.2f; %.0f microseconds a page; most of the heap in use after a collection: %,.0f MB%n",
+            System.out.printf(Locale.ROOT,
+                    "complete bundle to naive merge: %.2f; %.0f microseconds a page; most of the heap in use after a "
+                            + "collection: %,.0f MB%n",
                     median(bundles) / median(merges), median(bundles) * 1e6 / plan.pageCount(),
                     bundles.stream().mapToDouble(Measure::liveBytes).max().orElse(0) / 1e6);
         } finally {
@@ -78,7 +84,8 @@ final class AssembleBench {
     }
 
     private static Plan plan(List<Path> files, InPlace place) {
-        Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
+        Intake.Taken taken =
+                new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
         place.know(taken.sources());
         return Planner.plan(Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents()));
     }
@@ -90,7 +97,8 @@ final class AssembleBench {
     /** Deletes what was written, so that no work pays for the disk's catching up with the one before. */
     private void settle() throws IOException {
         Path bundle = folder.resolve("bundle.pdf");
-        for (Path file : List.of(bundle, Ledger.beside(bundle), folder.resolve("copy"), folder.resolve("naive.pdf"))) Files.deleteIfExists(file);
+        for (Path file : List.of(bundle, Ledger.beside(bundle), folder.resolve("copy"), folder.resolve("naive.pdf")))
+            Files.deleteIfExists(file);
     }
 
     private long size() throws IOException {
@@ -101,7 +109,8 @@ final class AssembleBench {
 
     /** @param onDisk whether it lasts until the disk has it, as a bundle does, or leaves that to the system for later */
     private void copy(boolean onDisk) throws IOException {
-        try (FileChannel channel = FileChannel.open(folder.resolve("copy"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+        try (FileChannel channel =
+                FileChannel.open(folder.resolve("copy"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
             OutputStream out = Channels.newOutputStream(channel);
             for (Path file : files) Files.copy(file, out);
             if (onDisk) channel.force(false);
@@ -113,7 +122,9 @@ final class AssembleBench {
     }
 
     private void print(String name, List<Measure> measures) {
-        System.out.printf(Locale.ROOT, "%-18s %6.2f s   %5.2f times the byte copy, %5.2f on disk   peak heap %,.0f MB%n", name, median(measures),
-                median(measures) / median(copies), median(measures) / median(safeCopies), measures.stream().mapToDouble(Measure::peakBytes).max().orElse(0) / 1e6);
+        System.out.printf(Locale.ROOT, "%-18s %6.2f s   %5.2f times the byte copy, %5.2f on disk   peak heap %,.0f MB%n", name,
+                median(measures),
+                median(measures) / median(copies), median(measures) / median(safeCopies),
+                measures.stream().mapToDouble(Measure::peakBytes).max().orElse(0) / 1e6);
     }
 }

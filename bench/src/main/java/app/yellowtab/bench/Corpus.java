@@ -59,7 +59,8 @@ record Corpus(Path folder, int files, int pages, double scans) {
                 try (var content = new PDPageContentStream(document, page)) {
                     if (random.nextDouble() < scans) {
                         byte[] jpeg = marked(pictures.get(random.nextInt(PICTURES)), number + "/" + p);
-                        content.drawImage(JPEGFactory.createFromByteArray(document, jpeg), 0, 0, page.getMediaBox().getWidth(), page.getMediaBox().getHeight());
+                        content.drawImage(JPEGFactory.createFromByteArray(document, jpeg), 0, 0, page.getMediaBox().getWidth(),
+                                page.getMediaBox().getHeight());
                     } else {
                         text(content, font, number, p);
                     }
@@ -75,7 +76,8 @@ record Corpus(Path folder, int files, int pages, double scans) {
         content.setFont(font, 11);
         content.newLineAtOffset(72, 760);
         for (int line = 1; line <= 44; line++) {
-            content.showText("File " + number + ", page " + page + ", line " + line + ": the apples in the middle rows were the worst.");
+            content.showText(
+                    "File " + number + ", page " + page + ", line " + line + ": the apples in the middle rows were the worst.");
             content.newLineAtOffset(0, -15);
         }
         content.endText();

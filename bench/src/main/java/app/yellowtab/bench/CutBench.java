@@ -38,7 +38,10 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.multipdf.Splitter;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
-/** A long batch: its words read, rules changed, its pieces written, beside a copy of the same bytes and the PDF library's own splitter, in one run and in turn. */
+/**
+ * A long batch: its words read, rules changed, its pieces written, beside a copy of the same bytes and the PDF library's own
+ * splitter, in one run and in turn.
+ */
 final class CutBench {
     private static final int ROUNDS = 3;
     private static final int PAGES_EACH = 5;
@@ -55,12 +58,15 @@ final class CutBench {
     void run() throws IOException {
         Folders.delete(folder);
         try (BundleFolder place = BundleFolder.create(folder.resolve("bundle"), Bundle.EMPTY)) {
-            Source batch = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
+            Source batch = new Intake(place, List.of(), Reading.STANDARD)
+                    .bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
             place.know(List.of(batch));
             List<BatchPage> pages = new ArrayList<>();
             Measure first = Measure.of(() -> pages.addAll(read(place, batch)));
             Measure again = Measure.of(() -> read(place, batch));
-            System.out.printf(Locale.ROOT, "%n%,d pages in one file of %,d MB%nwords, the first time %6.2f s%nwords, kept           %6.2f s%n", batch.pageCount(), batch.bytes() / 1_000_000, first.seconds(), again.seconds());
+            System.out.printf(Locale.ROOT,
+                    "%n%,d pages in one file of %,d MB%nwords, the first time %6.2f s%nwords, kept           %6.2f s%n",
+                    batch.pageCount(), batch.bytes() / 1_000_000, first.seconds(), again.seconds());
             rules(pages, batch);
             pieces(pages, batch, place);
         }
@@ -72,8 +78,12 @@ final class CutBench {
     }
 
     private static void rules(List<BatchPage> pages, Source batch) {
-        List<CutRule> all = List.of(new CutRule.EveryPages(PAGES_EACH, 1), new CutRule.WordsFound("page 1", false, false, true, Optional.empty(), false), new CutRule.WordsFound("page \\d+0,", true, false, true, Optional.of(new Area(10, 10, 150, 40)), false),
-                new CutRule.ValueChanges(new ValuePlace.AfterWords("page", ",")), new CutRule.ValueChanges(new ValuePlace.InArea(new Area(10, 10, 150, 30))), new CutRule.NumberingRestarts(), new CutRule.SizeChanges(), new CutRule.BlankSheets(true));
+        List<CutRule> all = List.of(new CutRule.EveryPages(PAGES_EACH, 1),
+                new CutRule.WordsFound("page 1", false, false, true, Optional.empty(), false),
+                new CutRule.WordsFound("page \\d+0,", true, false, true, Optional.of(new Area(10, 10, 150, 40)), false),
+                new CutRule.ValueChanges(new ValuePlace.AfterWords("page", ",")),
+                new CutRule.ValueChanges(new ValuePlace.InArea(new Area(10, 10, 150, 30))), new CutRule.NumberingRestarts(),
+                new CutRule.SizeChanges(), new CutRule.BlankSheets(true));
         for (CutRule rule : all) {
             CutRules rules = new CutRules(List.of(rule), 1, List.of());
             double most = 0;
@@ -83,23 +93,31 @@ final class CutBench {
                 PieceNames.of(pages, cutting, rules, batch.fileName(), false);
                 most = Math.max(most, (System.nanoTime() - begun) / 1e6);
             }
-            System.out.printf(Locale.ROOT, "rule changed, longest of %d: %6.1f ms  %s%n", ROUNDS, most, rule.getClass().getSimpleName());
+            System.out.printf(Locale.ROOT, "rule changed, longest of %d: %6.1f ms  %s%n", ROUNDS, most,
+                    rule.getClass().getSimpleName());
         }
     }
 
     private void pieces(List<BatchPage> pages, Source batch, BundleFolder place) throws IOException {
         CutRules rules = new CutRules(List.of(new CutRule.EveryPages(PAGES_EACH, 1)), 1, List.of());
         Cutting cutting = Cutter.cut(pages, rules, ByHand.NONE);
-        CutReport report = new CutReport(List.of(batch), Batch.of(batch), cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of());
+        CutReport report = new CutReport(List.of(batch), Batch.of(batch), cutting,
+                PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of());
         for (int round = 0; round < ROUNDS; round++) {
             Path ours = folder.resolve("ours-" + round);
-            Measure written = Measure.of(() -> new PieceFiles(place, report, pages, Comments.KEPT, Wanted.FILES).write(ours, Progress.NONE, () -> false));
+            Measure written = Measure.of(() -> new PieceFiles(place, report, pages, Comments.KEPT, Wanted.FILES).write(ours,
+                    Progress.NONE, () -> false));
             Path copied = Files.createDirectories(folder.resolve("copied-" + round));
             Measure copy = Measure.of(() -> copy(ours, copied));
             Path split = Files.createDirectories(folder.resolve("split-" + round));
             Measure splitter = Measure.of(() -> split(place.original(batch.id()), split));
-            System.out.printf(Locale.ROOT, "%d pieces, %,.1f MB: %6.2f s; a copy of the bytes %6.2f s (%.2f times); the library's splitter %6.2f s, %,.1f MB (%.2f times); most of the heap in use after a collection %,.0f MB, with the splitter %,.0f MB%n", cutting.pieces().size(), bytes(ours) / 1e6,
-                    written.seconds(), copy.seconds(), written.seconds() / copy.seconds(), splitter.seconds(), bytes(split) / 1e6, written.seconds() / splitter.seconds(), written.liveBytes() / 1e6, splitter.liveBytes() / 1e6);
+            System.out.printf(Locale.ROOT,
+                    "%d pieces, %,.1f MB: %6.2f s; a copy of the bytes %6.2f s (%.2f times); the library's splitter %6.2f s, "
+                            + "%,.1f MB (%.2f times); most of the heap in use after a collection %,.0f MB, with the splitter "
+                            + "%,.0f MB%n",
+                    cutting.pieces().size(), bytes(ours) / 1e6,
+                    written.seconds(), copy.seconds(), written.seconds() / copy.seconds(), splitter.seconds(), bytes(split) / 1e6,
+                    written.seconds() / splitter.seconds(), written.liveBytes() / 1e6, splitter.liveBytes() / 1e6);
             for (Path done : List.of(ours, copied, split)) Folders.delete(done);
         }
     }
@@ -117,7 +135,8 @@ final class CutBench {
             all = listed.toList();
         }
         for (Path file : all) {
-            try (FileChannel out = FileChannel.open(to.resolve(file.getFileName()), StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
+            try (FileChannel out =
+                    FileChannel.open(to.resolve(file.getFileName()), StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
                 out.write(ByteBuffer.wrap(Files.readAllBytes(file)));
                 out.force(false);
             }

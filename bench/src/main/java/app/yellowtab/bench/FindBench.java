@@ -20,7 +20,9 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 
-/** Words found in a bundle, once they have been made ready, beside looking for letters in as much text that lies in the memory. */
+/**
+ * Words found in a bundle, once they have been made ready, beside looking for letters in as much text that lies in the memory.
+ */
 final class FindBench {
     private static final int ROUNDS = 9;
     /** The window stops when so many hits were found. */
@@ -38,15 +40,19 @@ final class FindBench {
     void run() throws IOException {
         Folders.delete(folder);
         try (BundleFolder place = BundleFolder.create(folder.resolve("bundle"), Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            Intake.Taken taken = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(files, new ArrayList<>()),
+                    Intake.Listener.NONE, () -> false);
             place.know(taken.sources());
             Plan plan = Planner.plan(Edits.append(Edits.addSources(Bundle.EMPTY, taken.sources()), taken.contents()));
             Measure first = Measure.of(() -> learn(new BundleWords(place), taken.sources()));
             BundleWords words = new BundleWords(place);
             Measure again = Measure.of(() -> learn(words, taken.sources()));
-            System.out.printf(Locale.ROOT, "%n%,d pages in %,d files: made ready for the first time in %.1f s, from what is kept in %.2f s%n", plan.pageCount(), files.size(), first.seconds(), again.seconds());
+            System.out.printf(Locale.ROOT,
+                    "%n%,d pages in %,d files: made ready for the first time in %.1f s, from what is kept in %.2f s%n",
+                    plan.pageCount(), files.size(), first.seconds(), again.seconds());
             double letters = letters(plan.pageCount());
-            for (String sought : List.of("elephant", "line 44 the apples", "File 17,", "apples", "e")) search(words, plan, sought, letters);
+            for (String sought : List.of("elephant", "line 44 the apples", "File 17,", "apples", "e"))
+                search(words, plan, sought, letters);
         }
         Folders.delete(folder);
     }
@@ -71,7 +77,10 @@ final class FindBench {
             whole.add((System.nanoTime() - begun) / 1e6);
             firstHit.add(pages[0] == 0 ? Double.NaN : (first[0] - begun) / 1e6);
         }
-        System.out.printf(Locale.ROOT, "%-20s on %,6d pages: done after %7.1f ms (%.1f times looking for letters), the first after %5.1f ms; medians of %d%n", sought, pages[0], median(whole), median(whole) / letters, median(firstHit), ROUNDS);
+        System.out.printf(Locale.ROOT,
+                "%-20s on %,6d pages: done after %7.1f ms (%.1f times looking for letters), the first after %5.1f ms; medians "
+                        + "of %d%n",
+                sought, pages[0], median(whole), median(whole) / letters, median(firstHit), ROUNDS);
     }
 
     /** {@return how long it takes to look for letters that do not stand in as much text, in milliseconds} */

@@ -35,22 +35,31 @@ final class GatherBench {
             for (Path file : files) Fingerprint.of(file);
         });
         Measure gathered = Measure.of(() -> gather(files));
-        System.out.printf(Locale.ROOT, "%n%d PDFs of %d pages (a third of the pages scanned): brought in, with all that is known of them, in %.2f s, %.0f files a second;%n"
-                + "reading their bytes and hashing them on one thread takes %.2f s (ratio %.2f). Heap in use after a collection, at most: %.0f MB.%n",
-                files.size(), corpus.pages(), gathered.seconds(), files.size() / gathered.seconds(), hashed.seconds(), gathered.seconds() / hashed.seconds(), gathered.liveBytes() / 1e6);
+        System.out.printf(Locale.ROOT,
+                "%n%d PDFs of %d pages (a third of the pages scanned): brought in, with all that is known of them, in %.2f s, "
+                        + "%.0f files a second;%n"
+                        + "reading their bytes and hashing them on one thread takes %.2f s (ratio %.2f). Heap in use after a "
+                        + "collection, at most: %.0f MB.%n",
+                files.size(), corpus.pages(), gathered.seconds(), files.size() / gathered.seconds(), hashed.seconds(),
+                gathered.seconds() / hashed.seconds(), gathered.liveBytes() / 1e6);
         gather(letters);
         Measure read = Measure.of(() -> {
             for (Path letter : letters) Fingerprint.of(letter);
         });
         Measure converted = Measure.of(() -> gather(letters));
-        System.out.printf(Locale.ROOT, "%d one-page letters (.docx), converted here: %.2f s, %.0f a second; reading and hashing them takes %.3f s (ratio %.0f).%n",
-                LETTERS, converted.seconds(), LETTERS / converted.seconds(), read.seconds(), converted.seconds() / read.seconds());
+        System.out.printf(Locale.ROOT,
+                "%d one-page letters (.docx), converted here: %.2f s, %.0f a second; reading and hashing them takes %.3f s "
+                        + "(ratio %.0f).%n",
+                LETTERS, converted.seconds(), LETTERS / converted.seconds(), read.seconds(),
+                converted.seconds() / read.seconds());
     }
 
     private static void gather(List<Path> files) throws IOException {
         try (InPlace place = new InPlace()) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
-            if (taken.contents().allDocuments().size() != files.size()) throw new IllegalStateException("not all files were read: " + taken.findings());
+            Intake.Taken taken =
+                    new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            if (taken.contents().allDocuments().size() != files.size())
+                throw new IllegalStateException("not all files were read: " + taken.findings());
         }
     }
 
@@ -59,11 +68,13 @@ final class GatherBench {
         List<Path> all = new ArrayList<>();
         for (int n = 1; n <= LETTERS; n++) {
             StringBuilder body = new StringBuilder();
-            for (int p = 1; p <= 18; p++) body.append("<w:p><w:r><w:t>Letter ").append(n).append(", paragraph ").append(p).append(": the apples in the middle rows were the worst.</w:t></w:r></w:p>");
+            for (int p = 1; p <= 18; p++) body.append("<w:p><w:r><w:t>Letter ").append(n).append(", paragraph ").append(p)
+                    .append(": the apples in the middle rows were the worst.</w:t></w:r></w:p>");
             Path letter = place.resolve(String.format(Locale.ROOT, "letter %03d.docx", n));
             try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(letter))) {
                 zip.putNextEntry(new ZipEntry("word/document.xml"));
-                zip.write(("<w:document xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\"><w:body>" + body + "</w:body></w:document>").getBytes(StandardCharsets.UTF_8));
+                zip.write(("<w:document xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\"><w:body>" + body
+                        + "</w:body></w:document>").getBytes(StandardCharsets.UTF_8));
             }
             all.add(letter);
         }

@@ -26,7 +26,8 @@ final class LiveHeap implements NotificationListener {
         if (!notification.getType().equals(GarbageCollectionNotificationInfo.GARBAGE_COLLECTION_NOTIFICATION)) return;
         GcInfo info = GarbageCollectionNotificationInfo.from((CompositeData) notification.getUserData()).getGcInfo();
         long used = info.getMemoryUsageAfterGc().entrySet().stream()
-                .filter(pool -> !pool.getKey().contains("Metaspace") && !pool.getKey().contains("Code") && !pool.getKey().contains("Class"))
+                .filter(pool -> !pool.getKey().contains("Metaspace") && !pool.getKey().contains("Code")
+                        && !pool.getKey().contains("Class"))
                 .mapToLong(pool -> pool.getValue().getUsed()).sum();
         most.accumulateAndGet(used, Math::max);
     }

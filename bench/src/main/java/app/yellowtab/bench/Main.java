@@ -17,8 +17,10 @@ public final class Main {
     private Main() {}
 
     /**
-     * @param arguments {@code plan}, {@code gather} or {@code assemble [--files 400] [--pages 25] [--scans 0.33]} or {@code assemble --pieces 300} or {@code assemble --marks 4}, or {@code start} or {@code pictures [--files 20] [--pages 25] [--scans 0]}, or {@code cut [--pages 3000] [--scans 0]}, or {@code recognise [--pages 20]}; the system property
-     *                  {@code bench.dir} names the folder for what is made
+     * @param arguments {@code plan}, {@code gather} or {@code assemble [--files 400] [--pages 25] [--scans 0.33]} or {@code
+     *         assemble --pieces 300} or {@code assemble --marks 4}, or {@code start} or {@code pictures [--files 20] [--pages 25]
+     *         [--scans 0]}, or {@code cut [--pages 3000] [--scans 0]}, or {@code recognise [--pages 20]}; the system property
+     *         {@code bench.dir} names the folder for what is made
      */
     public static void main(String[] arguments) throws RunnerException, IOException {
         String name = arguments.length == 0 ? "" : arguments[0];
@@ -35,7 +37,16 @@ public final class Main {
             case "cut" -> new CutBench(corpus(arguments, "1", "3000", "0"), folder()).run();
             case "recognise" -> new RecogniseBench(Integer.parseInt(option(arguments, "--pages", "20")), folder()).run();
             default -> {
-                System.err.println("Usage: yellowtab bench plan\n       yellowtab bench gather [--files 1000] [--pages 10] [--scans 0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]\n       yellowtab bench assemble --pieces 300 [--pages 2000] [--scans 0.85]\n       yellowtab bench assemble --marks 4 [--files 400] [--pages 50] [--scans 0]\n       yellowtab bench pictures [--files 20] [--pages 25] [--scans 0]\n       yellowtab bench start\n       yellowtab bench window\n       yellowtab bench scroll [--files 40] [--pages 500]\n       yellowtab bench numbers [--files 40] [--pages 500]\n       yellowtab bench find [--files 2000] [--pages 10]\n       yellowtab bench cut [--pages 3000] [--scans 0]\n       yellowtab bench recognise [--pages 20]");
+                System.err.println(
+                        "Usage: yellowtab bench plan\n       yellowtab bench gather [--files 1000] [--pages 10] [--scans "
+                                + "0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]\n       "
+                                + "yellowtab bench assemble --pieces 300 [--pages 2000] [--scans 0.85]\n       yellowtab bench "
+                                + "assemble --marks 4 [--files 400] [--pages 50] [--scans 0]\n       yellowtab bench pictures "
+                                + "[--files 20] [--pages 25] [--scans 0]\n       yellowtab bench start\n       yellowtab bench "
+                                + "window\n       yellowtab bench scroll [--files 40] [--pages 500]\n       yellowtab bench "
+                                + "numbers [--files 40] [--pages 500]\n       yellowtab bench find [--files 2000] [--pages "
+                                + "10]\n       yellowtab bench cut [--pages 3000] [--scans 0]\n       yellowtab bench "
+                                + "recognise [--pages 20]");
                 System.exit(2);
             }
         }
@@ -75,7 +86,9 @@ public final class Main {
                 result -> result.getPrimaryResult().getLabel(), result -> result.getPrimaryResult().getScore()));
         double plan = scores.getOrDefault("plan", Double.NaN);
         double baseline = scores.getOrDefault("baseline", Double.NaN);
-        System.out.printf(Locale.ROOT, "%n20,000 pages in 2,000 documents are planned in %.2f ms; listing the leaves alone takes %.3f ms (ratio %.1f).%n",
+        System.out.printf(Locale.ROOT,
+                "%n20,000 pages in 2,000 documents are planned in %.2f ms; listing the leaves alone takes %.3f ms (ratio "
+                        + "%.1f).%n",
                 plan, baseline, plan / baseline);
     }
 }

@@ -31,11 +31,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.atomic.AtomicInteger;
 
-/** A bundle with several marks on every page beside the same with its numbers alone, in turn in one run; and how fast clashes and old numbers are looked for. */
+/**
+ * A bundle with several marks on every page beside the same with its numbers alone, in turn in one run; and how fast clashes and
+ * old numbers are looked for.
+ */
 final class MarksBench {
     private static final int ROUNDS = 3;
     private static final int WARM_UPS = 2;
-    private static final List<String> LINES = List.of("{file}, page {document page} of {document pages}", "{document} · {page} of {pages}", "{section}", "{date}");
+    private static final List<String> LINES =
+            List.of("{file}, page {document page} of {document pages}", "{document} · {page} of {pages}", "{section}", "{date}");
     private static final Spot.Column[] COLUMNS = Spot.Column.values();
 
     private final List<Path> files;
@@ -50,12 +54,14 @@ final class MarksBench {
 
     void run() throws IOException {
         try (InPlace place = new InPlace(); PageRenderer renderer = new PageRenderer(place, PictureFiles.NONE)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            Intake.Taken taken =
+                    new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.know(taken.sources());
             Bundle plain = Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents());
             Bundle marked = marked(plain);
             for (int i = 0; i < 20; i++) Planner.plan(marked);
-            System.out.printf(Locale.ROOT, "%n%,d pages; planning with numbers alone %.1f ms, with %d marks %.1f ms%n", Planner.plan(plain).pageCount(), planning(plain), marks, planning(marked));
+            System.out.printf(Locale.ROOT, "%n%,d pages; planning with numbers alone %.1f ms, with %d marks %.1f ms%n",
+                    Planner.plan(plain).pageCount(), planning(plain), marks, planning(marked));
             List<Double> alone = new ArrayList<>();
             List<Double> all = new ArrayList<>();
             for (int round = -WARM_UPS; round < ROUNDS; round++) {
@@ -65,7 +71,8 @@ final class MarksBench {
                 alone.add(one);
                 all.add(other);
             }
-            System.out.printf(Locale.ROOT, "produced with numbers alone %.2f s, with %d marks %.2f s: %.2f times%n", median(alone), marks, median(all), median(all) / median(alone));
+            System.out.printf(Locale.ROOT, "produced with numbers alone %.2f s, with %d marks %.2f s: %.2f times%n",
+                    median(alone), marks, median(all), median(all) / median(alone));
             search(marked, place, renderer);
         } finally {
             settle();
@@ -74,10 +81,12 @@ final class MarksBench {
 
     private Bundle marked(Bundle plain) {
         Bundle now = plain;
-        if (marks > 1) now = NumberEdits.with(now, new Series(new SeriesId("bates"), "TH-000001", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES)));
+        if (marks > 1) now = NumberEdits.with(now,
+                new Series(new SeriesId("bates"), "TH-000001", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES)));
         for (int n = 0; n < marks - 2; n++) {
             Spot spot = new Spot(Spot.Row.HEAD, COLUMNS[n % COLUMNS.length], 10, 10 + 6.0 * (n / COLUMNS.length));
-            now = NumberEdits.with(now, new RunningLine(new SeriesId("line " + n), new MarkSetting(spot, MarkLook.LINE), LineEdits.read(LINES.get(n % LINES.size()))));
+            now = NumberEdits.with(now, new RunningLine(new SeriesId("line " + n), new MarkSetting(spot, MarkLook.LINE),
+                    LineEdits.read(LINES.get(n % LINES.size()))));
         }
         return now;
     }
@@ -111,9 +120,11 @@ final class MarksBench {
         finder.all(plan, bundle.sourcesById(), found -> clashes.addAndGet(found.size()), Progress.NONE, () -> false);
         double search = (System.nanoTime() - begun) / 1e9;
         begun = System.nanoTime();
-        finder.all(plan, bundle.sourcesById(), found -> { }, Progress.NONE, () -> false);
+        finder.all(plan, bundle.sourcesById(), found -> {}, Progress.NONE, () -> false);
         double again = (System.nanoTime() - begun) / 1e9;
-        System.out.printf(Locale.ROOT, "old numbers: %d series, %.0f pages a second (their words are read for it); clashes: %d, %.0f pages a second, %.0f once the pages are known%n",
+        System.out.printf(Locale.ROOT,
+                "old numbers: %d series, %.0f pages a second (their words are read for it); clashes: %d, %.0f pages a second, "
+                        + "%.0f once the pages are known%n",
                 old, plan.pageCount() / first, clashes.get(), plan.pageCount() / search, plan.pageCount() / again);
     }
 

@@ -19,7 +19,8 @@ record Measure(double seconds, double peakBytes, double liveBytes) {
     }
 
     static Measure of(Work work) throws IOException {
-        List<MemoryPoolMXBean> heap = ManagementFactory.getMemoryPoolMXBeans().stream().filter(pool -> pool.getType() == MemoryType.HEAP).toList();
+        List<MemoryPoolMXBean> heap =
+                ManagementFactory.getMemoryPoolMXBeans().stream().filter(pool -> pool.getType() == MemoryType.HEAP).toList();
         heap.forEach(MemoryPoolMXBean::resetPeakUsage);
         LiveHeap live = new LiveHeap();
         long begun = System.nanoTime();

@@ -18,8 +18,9 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 
 /**
- * Every page into one document in memory, saved, and brought to the disk as a bundle is: what a first program would do. It needs a heap of gigabytes, so it works
- * in a program of its own, which is started once and told to merge by a line on its standard input.
+ * Every page into one document in memory, saved, and brought to the disk as a bundle is: what a first program would do. It needs
+ * a heap of gigabytes, so it works in a program of its own, which is started once and told to merge by a line on its standard
+ * input.
  */
 final class NaiveMerge implements Closeable {
     private final Process process;

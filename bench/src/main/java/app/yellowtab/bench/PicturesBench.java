@@ -45,7 +45,8 @@ final class PicturesBench {
         List<Path> files = corpus.write();
         Path cache = folder.resolve("pictures");
         try (InPlace place = new InPlace()) {
-            List<Source> sources = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();
+            List<Source> sources = new Intake(place)
+                    .bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();
             place.know(sources);
             List<Double> plain = new ArrayList<>();
             List<Double> cold = new ArrayList<>();
@@ -62,7 +63,8 @@ final class PicturesBench {
                 kept.add(keptSeconds);
             }
             int all = files.size() * corpus.pages();
-            System.out.printf(Locale.ROOT, "%n%,d pages in %d files, at %d dpi on %d threads:%n", all, files.size(), STAMP_DPI, THREADS);
+            System.out.printf(Locale.ROOT, "%n%,d pages in %d files, at %d dpi on %d threads:%n", all, files.size(), STAMP_DPI,
+                    THREADS);
             print("drawn by the PDF library alone", all, plain, plain);
             print("drawn for the first time", all, cold, plain);
             print("from the disk", all, kept, plain);
@@ -73,7 +75,8 @@ final class PicturesBench {
     }
 
     private static void print(String what, int pages, List<Double> seconds, List<Double> plain) {
-        System.out.printf(Locale.ROOT, "%-32s %7.1f pages a second   %.2f times the library's time%n", what, pages / median(seconds), median(seconds) / median(plain));
+        System.out.printf(Locale.ROOT, "%-32s %7.1f pages a second   %.2f times the library's time%n", what,
+                pages / median(seconds), median(seconds) / median(plain));
     }
 
     private static double median(List<Double> values) {
@@ -92,7 +95,8 @@ final class PicturesBench {
     private double stamps(List<Source> sources, InPlace place, Path cache) throws IOException {
         try (PageRenderer renderer = new PageRenderer(place, new PictureFiles(cache, PictureFiles.MOST_BYTES))) {
             return eachOf(sources.size(), file -> {
-                for (int page = 1; page <= corpus.pages(); page++) renderer.draw(order(renderer, sources.get(file), page, STAMP_DPI));
+                for (int page = 1; page <= corpus.pages(); page++)
+                    renderer.draw(order(renderer, sources.get(file), page, STAMP_DPI));
             });
         }
     }
@@ -146,7 +150,11 @@ final class PicturesBench {
                 }
             }
         }
-        System.out.printf(Locale.ROOT, "A page at %d dpi: %.0f ms (the longest of %d: %.0f), the first of a file %.0f; by the PDF library alone %.0f (ratio %.2f).%n", PAGE_DPI, median(ours),
-                ours.size(), ours.stream().mapToDouble(Double::doubleValue).max().orElse(0), median(first), median(plain), median(ours) / median(plain));
+        System.out.printf(Locale.ROOT,
+                "A page at %d dpi: %.0f ms (the longest of %d: %.0f), the first of a file %.0f; by the PDF library alone %.0f "
+                        + "(ratio %.2f).%n",
+                PAGE_DPI, median(ours),
+                ours.size(), ours.stream().mapToDouble(Double::doubleValue).max().orElse(0), median(first), median(plain),
+                median(ours) / median(plain));
     }
 }

@@ -39,7 +39,8 @@ final class PiecesBench {
     /** Measures, and prints medians and their ratio. */
     void run() throws IOException {
         try (InPlace place = new InPlace()) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            Intake.Taken taken =
+                    new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.know(taken.sources());
             Source batch = taken.sources().getFirst();
             Plan whole = plan(batch, 1);
@@ -53,8 +54,11 @@ final class PiecesBench {
                 wholes.add(first);
                 cuts.add(second);
             }
-            System.out.printf(Locale.ROOT, "%n%,d pages in one file of %,d MB%nwhole        %6.2f s%n%d pieces   %6.2f s   %.2f times%nmost of the heap in use after a collection: %,.0f MB and %,.0f MB%n",
-                    batch.pageCount(), batch.bytes() / 1_000_000, median(wholes), pieces, median(cuts), median(cuts) / median(wholes), live(wholes), live(cuts));
+            System.out.printf(Locale.ROOT,
+                    "%n%,d pages in one file of %,d MB%nwhole        %6.2f s%n%d pieces   %6.2f s   %.2f times%nmost of the "
+                            + "heap in use after a collection: %,.0f MB and %,.0f MB%n",
+                    batch.pageCount(), batch.bytes() / 1_000_000, median(wholes), pieces, median(cuts),
+                    median(cuts) / median(wholes), live(wholes), live(cuts));
         }
     }
 
@@ -63,7 +67,8 @@ final class PiecesBench {
         for (int i = 0; i < pieces; i++) {
             int first = (int) ((long) batch.pageCount() * i / pieces) + 1;
             int last = (int) ((long) batch.pageCount() * (i + 1) / pieces);
-            documents.add(Document.of(batch).withTitle("Piece " + (i + 1)).withRuns(List.of(SourcePages.of(batch.id(), first, last))));
+            documents.add(
+                    Document.of(batch).withTitle("Piece " + (i + 1)).withRuns(List.of(SourcePages.of(batch.id(), first, last))));
         }
         return Planner.plan(Bundle.EMPTY.withSources(List.of(batch)).withContents(new Contents(documents, List.of())));
     }

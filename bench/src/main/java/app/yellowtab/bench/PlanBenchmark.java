@@ -88,7 +88,8 @@ public class PlanBenchmark {
         EntryId document = new EntryId("d");
         SourceId source = new SourceId("s");
         List<Leaf> leaves = new ArrayList<>();
-        for (int i = 1; i <= DOCUMENTS * PAGES_EACH; i++) leaves.add(new Leaf(i - 1, Optional.empty(), Optional.empty(), false, new Content.SourcePage(document, source, i, PageLook.PLAIN)));
+        for (int i = 1; i <= DOCUMENTS * PAGES_EACH; i++) leaves.add(new Leaf(i - 1, Optional.empty(), Optional.empty(), false,
+                new Content.SourcePage(document, source, i, PageLook.PLAIN)));
         return leaves;
     }
 
@@ -104,7 +105,8 @@ public class PlanBenchmark {
             List<Document> documents = new ArrayList<>();
             for (int d = 0; d < count / 20; d++) {
                 String name = "Letter of the claimant to the defendant about chamber " + s + ", bin " + d * 61 % 100;
-                Source source = new Source(SourceId.fresh(), name, name, SourceKind.PDF, 1, "", "", PAGES_EACH, List.of(), name, DocumentDate.UNDATED, About.UNKNOWN, Optional.empty());
+                Source source = new Source(SourceId.fresh(), name, name, SourceKind.PDF, 1, "", "", PAGES_EACH, List.of(), name,
+                        DocumentDate.UNDATED, About.UNKNOWN, Optional.empty());
                 sources.add(source);
                 LocalDate day = LocalDate.of(2030, 1, 1).plusDays(d * 37L % 365);
                 documents.add(Document.of(source).withDate(new DocumentDate.Day(day)));

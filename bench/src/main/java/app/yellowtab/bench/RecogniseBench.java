@@ -33,7 +33,10 @@ import java.util.Random;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
-/** Scans whose words are known are recognised: how many words are right, how long it takes, what memory the child processes take; and how sheets lie. */
+/**
+ * Scans whose words are known are recognised: how many words are right, how long it takes, what memory the child processes take;
+ * and how sheets lie.
+ */
 final class RecogniseBench {
     /** Nothing was tuned on pages of this seed. */
     private static final long SEED = 20_311;
@@ -61,7 +64,8 @@ final class RecogniseBench {
                 for (Ink ink : new Ink[] {Ink.BLACK_AND_WHITE, Ink.GREY}) {
                     Path scan = folder.resolve("scan.pdf");
                     RehearsalScan.of(printed, scan, new Manner(dpi, ink, dirty ? 1 : 0.2, dirty), SEED);
-                    one(scan, truth, dpi + " dpi, " + ink.name().toLowerCase(Locale.ROOT).replace('_', ' ') + (dirty ? ", dirty and askew" : ", clean"));
+                    one(scan, truth, dpi + " dpi, " + ink.name().toLowerCase(Locale.ROOT).replace('_', ' ')
+                            + (dirty ? ", dirty and askew" : ", clean"));
                 }
             }
         }
@@ -76,17 +80,21 @@ final class RecogniseBench {
         List<BufferedImage> sheets = new ArrayList<>();
         try (PDDocument document = Loader.loadPDF(printed.toFile())) {
             BoundedRenderer renderer = new BoundedRenderer(document);
-            for (int page = 0; page < document.getNumberOfPages(); page++) sheets.add(RehearsalScan.scanned(renderer.draw(page, WIDTH_200_DPI).image(), 0, new Manner(200, Ink.GREY, 0, false), new Random(SEED)));
+            for (int page = 0; page < document.getNumberOfPages(); page++)
+                sheets.add(RehearsalScan.scanned(renderer.draw(page, WIDTH_200_DPI).image(), 0,
+                        new Manner(200, Ink.GREY, 0, false), new Random(SEED)));
         }
         Path scan = folder.resolve("scan.pdf");
         Random random = new Random(SEED);
-        RehearsalFile.write(sheets.stream().map(sheet -> RehearsalSheets.faxed(sheet, 200, random)).toList(), Packing.CCITT, 200, scan);
+        RehearsalFile.write(sheets.stream().map(sheet -> RehearsalSheets.faxed(sheet, 200, random)).toList(), Packing.CCITT, 200,
+                scan);
         one(scan, truth, "faxed, CCITT");
         RehearsalFile.write(sheets.stream().map(RehearsalSheets::blackAndWhite).toList(), Packing.JBIG2, 200, scan);
         one(scan, truth, "200 dpi, black and white, JBIG2");
         RehearsalFile.write(sheets, Packing.JPEG_2000, 200, scan);
         one(scan, truth, "200 dpi, grey, JPEG 2000");
-        RehearsalFile.write(sheets.stream().map(sheet -> RehearsalSheets.photographed(sheet, random)).toList(), Packing.JPEG, 200, scan);
+        RehearsalFile.write(sheets.stream().map(sheet -> RehearsalSheets.photographed(sheet, random)).toList(), Packing.JPEG, 200,
+                scan);
         one(scan, truth, "photographed");
     }
 
@@ -106,7 +114,8 @@ final class RecogniseBench {
                     if (said && !kind.isBlank()) lost++;
                 }
             }
-            System.out.printf(Locale.ROOT, "%d dpi: %d of %d blank sheets found, %d of %d others would be lost%n", dpi, found, blank, lost, others);
+            System.out.printf(Locale.ROOT, "%d dpi: %d of %d blank sheets found, %d of %d others would be lost%n", dpi, found,
+                    blank, lost, others);
         }
         Random random = new Random(SEED);
         double most = 0;
@@ -118,22 +127,30 @@ final class RecogniseBench {
                 BufferedImage sheet = renderer.draw(page, WIDTH_200_DPI).image();
                 for (int n = 0; n < 4; n++, all++) {
                     double degrees = random.nextDouble() * 2 * MOST_DEGREES - MOST_DEGREES;
-                    double wrong = Math.abs(PageReading.slant(GreyPicture.of(RehearsalScan.scanned(sheet, degrees, new Manner(200, Ink.GREY, 0, true), random), 200)) + degrees);
+                    double wrong = Math.abs(PageReading
+                            .slant(GreyPicture
+                                    .of(RehearsalScan.scanned(sheet, degrees, new Manner(200, Ink.GREY, 0, true), random), 200))
+                            + degrees);
                     most = Math.max(most, wrong);
                     if (wrong > CLOSE_DEGREES) off++;
                 }
             }
         }
-        System.out.printf(Locale.ROOT, "slants from -10 to 10 degrees: %d of %d within %.2f, furthest off %.2f%n", all - off, all, CLOSE_DEGREES, most);
+        System.out.printf(Locale.ROOT, "slants from -10 to 10 degrees: %d of %d within %.2f, furthest off %.2f%n", all - off, all,
+                CLOSE_DEGREES, most);
     }
 
     private void one(Path scan, List<List<String>> truth, String what) throws IOException {
         int threads = Runtime.getRuntime().availableProcessors();
-        try (InPlace place = new InPlace(List.of()); ProcessRecogniser engine = new ProcessRecogniser(Languages.ofUser(), List.of(Languages.ENGLISH))) {
-            Source source = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(List.of(scan), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
+        try (InPlace place = new InPlace(List.of());
+                ProcessRecogniser engine = new ProcessRecogniser(Languages.ofUser(), List.of(Languages.ENGLISH))) {
+            Source source = new Intake(place, List.of(), Reading.STANDARD)
+                    .bringIn(FoundFolder.of(List.of(scan), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources()
+                    .getFirst();
             place.know(List.of(source));
             long begun = System.nanoTime();
-            Recognition.Done done = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, threads).read(source.id(), Progress.NONE, () -> false);
+            Recognition.Done done = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, threads)
+                    .read(source.id(), Progress.NONE, () -> false);
             double seconds = (System.nanoTime() - begun) / 1e9;
             double memory = childrenMb();
             place.know(List.of(source.withAbout(source.about().withRecognised(done.list()))));
@@ -145,7 +162,9 @@ final class RecogniseBench {
                 right += common(truth.get(page - 1), words);
                 all += truth.get(page - 1).size();
             }
-            System.out.printf(Locale.ROOT, "%-44s %6.2f %% of %,d words right; %.2f pages a second with %d processes, %,.0f MB in all%n", what, 100.0 * right / all, all, truth.size() / seconds, threads, memory);
+            System.out.printf(Locale.ROOT,
+                    "%-44s %6.2f %% of %,d words right; %.2f pages a second with %d processes, %,.0f MB in all%n", what,
+                    100.0 * right / all, all, truth.size() / seconds, threads, memory);
         }
     }
 
@@ -154,7 +173,8 @@ final class RecogniseBench {
         int[] before = new int[read.size() + 1];
         for (String word : truth) {
             int[] now = new int[read.size() + 1];
-            for (int i = 0; i < read.size(); i++) now[i + 1] = word.equals(read.get(i)) ? before[i] + 1 : Math.max(now[i], before[i + 1]);
+            for (int i = 0; i < read.size(); i++)
+                now[i + 1] = word.equals(read.get(i)) ? before[i] + 1 : Math.max(now[i], before[i + 1]);
             before = now;
         }
         return before[read.size()];
@@ -164,7 +184,9 @@ final class RecogniseBench {
     private static double childrenMb() {
         return ProcessHandle.current().descendants().mapToDouble(child -> {
             try {
-                return Files.readAllLines(Path.of("/proc", String.valueOf(child.pid()), "status")).stream().filter(line -> line.startsWith("VmHWM")).mapToDouble(line -> Double.parseDouble(line.replaceAll("\\D", "")) / 1024).sum();
+                return Files.readAllLines(Path.of("/proc", String.valueOf(child.pid()), "status")).stream()
+                        .filter(line -> line.startsWith("VmHWM"))
+                        .mapToDouble(line -> Double.parseDouble(line.replaceAll("\\D", "")) / 1024).sum();
             } catch (IOException unknown) {
                 return 0;
             }

@@ -20,10 +20,10 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 
 /**
- * From the start of a process to its painted window, to the first frame that answers a click in the index and to that in which another
- * stage is shown, as somebody at the screen sees it: the picture of the screen is looked at, and the mouse is pressed. In turn with an
- * empty JavaFX window, each with a cache of what Java has learned of its classes and without; and the command line beside an empty
- * program.
+ * From the start of a process to its painted window, to the first frame that answers a click in the index and to that in which
+ * another stage is shown, as somebody at the screen sees it: the picture of the screen is looked at, and the mouse is pressed. In
+ * turn with an empty JavaFX window, each with a cache of what Java has learned of its classes and without; and the command line
+ * beside an empty program.
  */
 final class StartBench {
     private static final int ROUNDS = 5;
@@ -72,7 +72,8 @@ final class StartBench {
         List<Program> programs = new ArrayList<>();
         for (boolean warm : new boolean[] {true, false}) {
             String how = warm ? "warm" : "cold";
-            programs.add(new Program("empty window, " + how, emptyWindow(warm ? List.of(cache("empty", emptyWindow(List.of()))) : List.of()), work, false));
+            programs.add(new Program("empty window, " + how,
+                    emptyWindow(warm ? List.of(cache("empty", emptyWindow(List.of()))) : List.of()), work, false));
             List<String> with = warm ? List.of(cache("window", window(List.of(), small))) : List.of();
             programs.add(new Program("ours with 40 documents, " + how, window(with, small), user("user-" + how), true));
             programs.add(new Program("ours with 2,000, " + how, window(with, large), user("user-large-" + how), true));
@@ -80,9 +81,12 @@ final class StartBench {
         for (Program program : programs) {
             List<Seen> all = new ArrayList<>();
             for (int round = 0; round < ROUNDS; round++) all.add(see(program, 0));
-            System.out.printf(Locale.ROOT, "%-30s painted %5.2f s, whole %5.2f s, answers a click %5.2f s (slowest %5.2f)%s%n", program.name(), median(all.stream().map(Seen::painted).toList()),
-                    median(all.stream().map(Seen::whole).toList()), median(all.stream().map(Seen::answers).toList()), all.stream().mapToDouble(Seen::answers).max().orElse(0),
-                    program.hasStages() ? String.format(Locale.ROOT, ", another stage %5.2f s", median(all.stream().map(Seen::stage).toList())) : "");
+            System.out.printf(Locale.ROOT, "%-30s painted %5.2f s, whole %5.2f s, answers a click %5.2f s (slowest %5.2f)%s%n",
+                    program.name(), median(all.stream().map(Seen::painted).toList()),
+                    median(all.stream().map(Seen::whole).toList()), median(all.stream().map(Seen::answers).toList()),
+                    all.stream().mapToDouble(Seen::answers).max().orElse(0),
+                    program.hasStages() ? String.format(Locale.ROOT, ", another stage %5.2f s",
+                            median(all.stream().map(Seen::stage).toList())) : "");
         }
         commandLine();
     }
@@ -110,14 +114,16 @@ final class StartBench {
 
     private Path jar(String module) throws IOException {
         try (Stream<Path> jars = Files.list(home.resolve(module).resolve("target"))) {
-            return jars.filter(file -> file.getFileName().toString().matches(module + "-[\\d.]+\\.jar")).findFirst().orElseThrow(() -> new IOException("not built: " + module));
+            return jars.filter(file -> file.getFileName().toString().matches(module + "-[\\d.]+\\.jar")).findFirst()
+                    .orElseThrow(() -> new IOException("not built: " + module));
         }
     }
 
     private List<String> window(List<String> more, Path folder) throws IOException {
         List<String> command = ours("window");
         command.addAll(more);
-        command.addAll(List.of("-p", jar("desktop") + File.pathSeparator + home.resolve("desktop/target/lib"), "--add-modules", "ALL-MODULE-PATH", "-m", "app.yellowtab.desktop/app.yellowtab.desktop.Main", "open", folder.toString()));
+        command.addAll(List.of("-p", jar("desktop") + File.pathSeparator + home.resolve("desktop/target/lib"), "--add-modules",
+                "ALL-MODULE-PATH", "-m", "app.yellowtab.desktop/app.yellowtab.desktop.Main", "open", folder.toString()));
         return command;
     }
 
@@ -131,7 +137,8 @@ final class StartBench {
     private List<String> emptyWindow(List<String> more) throws IOException {
         List<String> command = new ArrayList<>(List.of(java(), "-Xlog:aot=off", "-Xlog:cds=off"));
         command.addAll(more);
-        command.addAll(List.of("--enable-native-access=javafx.graphics", "-XX:+UseParallelGC", "-Xmx1g", "-p", home.resolve("desktop/target/lib").toString(), "--add-modules", "javafx.controls",
+        command.addAll(List.of("--enable-native-access=javafx.graphics", "-XX:+UseParallelGC", "-Xmx1g", "-p",
+                home.resolve("desktop/target/lib").toString(), "--add-modules", "javafx.controls",
                 "-cp", jar("bench").toString(), "app.yellowtab.bench.EmptyWindow"));
         return command;
     }
@@ -149,7 +156,8 @@ final class StartBench {
     }
 
     private Seen see(Program program, long stay) throws IOException {
-        ProcessBuilder builder = new ProcessBuilder(program.command()).redirectErrorStream(true).redirectOutput(work.resolve("output.txt").toFile());
+        ProcessBuilder builder = new ProcessBuilder(program.command()).redirectErrorStream(true)
+                .redirectOutput(work.resolve("output.txt").toFile());
         builder.environment().put("YELLOWTAB_HOME", program.user().toString());
         // Where it will be pressed, so that no row is lit because the mouse has come.
         robot.mouseMove(changing.x + changing.width / 2, changing.y + changing.height / 2);
@@ -200,7 +208,8 @@ final class StartBench {
     private static double until(long begun, Process process, Sight sight) throws IOException {
         while (!sight.isSeen()) {
             if (!process.isAlive()) throw new IOException("it ended before it was seen");
-            if (System.nanoTime() - begun > WAIT_SECONDS * 1_000_000_000L) throw new IOException("it was not seen within a minute");
+            if (System.nanoTime() - begun > WAIT_SECONDS * 1_000_000_000L)
+                throw new IOException("it was not seen within a minute");
             rest(REST_MILLIS);
         }
         return (System.nanoTime() - begun) / 1e9;
@@ -234,20 +243,23 @@ final class StartBench {
 
     private static int yellow(BufferedImage image) {
         int count = 0;
-        for (int y = 0; y < image.getHeight(); y += 2) for (int x = 0; x < image.getWidth(); x += 2) if ((image.getRGB(x, y) & 0xFFFFFF) == YELLOW) count++;
+        for (int y = 0; y < image.getHeight(); y += 2)
+            for (int x = 0; x < image.getWidth(); x += 2) if ((image.getRGB(x, y) & 0xFFFFFF) == YELLOW) count++;
         return count;
     }
 
     private static boolean differ(BufferedImage one, BufferedImage other) {
         int count = 0;
-        for (int y = 0; y < one.getHeight(); y += STEP) for (int x = 0; x < one.getWidth(); x += STEP) if (one.getRGB(x, y) != other.getRGB(x, y)) count++;
+        for (int y = 0; y < one.getHeight(); y += STEP)
+            for (int x = 0; x < one.getWidth(); x += STEP) if (one.getRGB(x, y) != other.getRGB(x, y)) count++;
         return count > 20;
     }
 
     private void commandLine() throws IOException {
         List<String> empty = List.of(java(), "-cp", jar("bench").toString(), "app.yellowtab.bench.EmptyProgram");
         List<String> ours = ours("cli");
-        ours.addAll(List.of("-p", jar("cli") + File.pathSeparator + home.resolve("cli/target/lib"), "--add-modules", "ALL-MODULE-PATH", "-m", "app.yellowtab.cli/app.yellowtab.cli.Main", "--version"));
+        ours.addAll(List.of("-p", jar("cli") + File.pathSeparator + home.resolve("cli/target/lib"), "--add-modules",
+                "ALL-MODULE-PATH", "-m", "app.yellowtab.cli/app.yellowtab.cli.Main", "--version"));
         System.out.printf(Locale.ROOT, "%-30s %5.2f s%n", "empty program", took(empty));
         System.out.printf(Locale.ROOT, "%-30s %5.2f s%n", "command line, cold", took(ours));
         Path learned = work.resolve("cli.aot");
@@ -263,7 +275,8 @@ final class StartBench {
         for (int round = 0; round < ROUNDS; round++) {
             try {
                 long begun = System.nanoTime();
-                end(new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(work.resolve("output.txt").toFile()).start());
+                end(new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(work.resolve("output.txt").toFile())
+                        .start());
                 times.add((System.nanoTime() - begun) / 1e9);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);

@@ -61,8 +61,15 @@ public final class NumberProbe extends Probe {
         Workspace workspace = desk().workspace().orElseThrow();
         onFxThread(() -> {
             workspace.stageProperty().set(Stage.NUMBER);
-            workspace.edit(bundle -> NumberEdits.with(NumberEdits.with(NumberEdits.with(bundle, new Series(new SeriesId("bates"), "TH-000001", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES))),
-                    line("{document}")), new RunningLine(new SeriesId("other"), new MarkSetting(new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 10, 10), MarkLook.LINE), LineEdits.read("{file}, {page} of {pages}"))));
+            workspace.edit(bundle -> NumberEdits.with(
+                    NumberEdits.with(
+                            NumberEdits.with(bundle,
+                                    new Series(new SeriesId("bates"), "TH-000001",
+                                            new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES))),
+                            line("{document}")),
+                    new RunningLine(new SeriesId("other"),
+                            new MarkSetting(new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 10, 10), MarkLook.LINE),
+                            LineEdits.read("{file}, {page} of {pages}"))));
             workspace.goTo(workspace.plan().pageCount() / 2);
         });
         settle();
@@ -75,14 +82,19 @@ public final class NumberProbe extends Probe {
         }
         double plan = at(counted(planned), 50);
         System.out.printf(Locale.ROOT, "planned anew: %.1f ms%n", plan);
-        print("words of a line", plan, round -> workspace.edit(bundle -> NumberEdits.with(bundle, line("Round " + round + ", {document}"))));
-        print("size of the number", plan, round -> workspace.edit(bundle -> NumberEdits.set(bundle, Marking.BUNDLE, setting -> setting.withLook(setting.look().withSize(12 + round % 7)))));
-        print("place of the number", plan, round -> workspace.edit(bundle -> NumberEdits.set(bundle, Marking.BUNDLE, setting -> setting.withSpot(new Spot(Spot.Row.FOOT, Spot.Column.RIGHT, 10 + round % 9, 10)))));
-        print("where it begins", plan, round -> workspace.edit(bundle -> NumberEdits.withNumber(bundle, bundle.numbering().bundle().withStart(2 + round))));
+        print("words of a line", plan,
+                round -> workspace.edit(bundle -> NumberEdits.with(bundle, line("Round " + round + ", {document}"))));
+        print("size of the number", plan, round -> workspace.edit(bundle -> NumberEdits.set(bundle, Marking.BUNDLE,
+                setting -> setting.withLook(setting.look().withSize(12 + round % 7)))));
+        print("place of the number", plan, round -> workspace.edit(bundle -> NumberEdits.set(bundle, Marking.BUNDLE,
+                setting -> setting.withSpot(new Spot(Spot.Row.FOOT, Spot.Column.RIGHT, 10 + round % 9, 10)))));
+        print("where it begins", plan, round -> workspace
+                .edit(bundle -> NumberEdits.withNumber(bundle, bundle.numbering().bundle().withStart(2 + round))));
     }
 
     private static RunningLine line(String words) {
-        return new RunningLine(LINE, new MarkSetting(new Spot(Spot.Row.HEAD, Spot.Column.RIGHT, 10, 10), MarkLook.LINE), LineEdits.read(words));
+        return new RunningLine(LINE, new MarkSetting(new Spot(Spot.Row.HEAD, Spot.Column.RIGHT, 10, 10), MarkLook.LINE),
+                LineEdits.read(words));
     }
 
     private static List<Double> counted(List<Double> times) {
@@ -103,8 +115,11 @@ public final class NumberProbe extends Probe {
             if (!one.isShown) late++;
             Thread.sleep(REST_MILLIS);
         }
-        System.out.printf(Locale.ROOT, "%-20s %5.1f ms on the JavaFX thread (%.1f times planning anew), with style pass and layout of its frame %5.1f, 95 of 100 within %5.1f; not yet on the page %d times of %d%n",
-                name, at(counted(edits), 50), at(counted(edits), 50) / plan, at(counted(times), 50), at(counted(times), 95), late, ROUNDS);
+        System.out.printf(Locale.ROOT,
+                "%-20s %5.1f ms on the JavaFX thread (%.1f times planning anew), with style pass and layout of its frame "
+                        + "%5.1f, 95 of 100 within %5.1f; not yet on the page %d times of %d%n",
+                name, at(counted(edits), 50), at(counted(edits), 50) / plan, at(counted(times), 50), at(counted(times), 95), late,
+                ROUNDS);
     }
 
     /** A change, and the frame after it. */
@@ -153,6 +168,7 @@ public final class NumberProbe extends Probe {
     /** {@return the marks on the page in view, with their sizes and places} */
     private List<String> seen() {
         PagePane page = (PagePane) window().getScene().lookup("#number-page");
-        return page.getChildrenUnmodifiable().stream().filter(Text.class::isInstance).map(Text.class::cast).map(text -> text.getText() + text.getFont().getSize() + " " + text.getX() + " " + text.getLayoutX()).toList();
+        return page.getChildrenUnmodifiable().stream().filter(Text.class::isInstance).map(Text.class::cast)
+                .map(text -> text.getText() + text.getFont().getSize() + " " + text.getX() + " " + text.getLayoutX()).toList();
     }
 }

@@ -44,9 +44,10 @@ abstract class Probe extends Application {
         fill(bundle());
         Jobs jobs = new Jobs(Executors.newCachedThreadPool(Thread.ofPlatform().daemon().factory()), Platform::runLater);
         Path user = folder.resolve("user");
-        desk = new Desk(stage, new Recents(user), user, new PictureFiles(folder.resolve("pictures"), PICTURE_BYTES), jobs, new NoDialogs(), path -> { }, languages -> {
-            throw new IOException("nothing is recognised here");
-        });
+        desk = new Desk(stage, new Recents(user), user, new PictureFiles(folder.resolve("pictures"), PICTURE_BYTES), jobs,
+                new NoDialogs(), path -> {}, languages -> {
+                    throw new IOException("nothing is recognised here");
+                });
         stage.show();
         Thread.ofPlatform().name("probe").start(this::run);
     }

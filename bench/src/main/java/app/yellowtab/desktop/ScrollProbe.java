@@ -48,7 +48,8 @@ public final class ScrollProbe extends Probe {
     /** Makes the folder of a bundle of files. */
     static void takeIn(Path folder, List<Path> files) throws IOException {
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            Intake.Taken taken = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(files, new ArrayList<>()),
+                    Intake.Listener.NONE, () -> false);
             place.know(taken.sources());
             place.save(Edits.append(Edits.addSources(Bundle.EMPTY, taken.sources()), taken.contents()));
         }
@@ -98,6 +99,8 @@ public final class ScrollProbe extends Probe {
     }
 
     private static void print(String name, List<Double> times, List<Double> still) {
-        System.out.printf(Locale.ROOT, "%-36s median %5.1f ms, 95 of 100 within %5.1f, longest %5.1f (median %.1f times of nothing moving); %d frames%n", name, at(times, 50), at(times, PERCENT_95), Collections.max(times), at(times, 50) / at(still, 50), times.size());
+        System.out.printf(Locale.ROOT,
+                "%-36s median %5.1f ms, 95 of 100 within %5.1f, longest %5.1f (median %.1f times of nothing moving); %d frames%n",
+                name, at(times, 50), at(times, PERCENT_95), Collections.max(times), at(times, 50) / at(still, 50), times.size());
     }
 }

@@ -57,7 +57,9 @@ public final class WindowProbe extends Probe {
 
     @Override
     void measure() throws InterruptedException {
-        System.out.printf(Locale.ROOT, "%n%,d documents of %,d pages, in a window of %.0f x %.0f%n", bundle.contents().allDocuments().size(), bundle.contents().allDocuments().stream().mapToInt(document -> document.pageCount()).sum(),
+        System.out.printf(Locale.ROOT, "%n%,d documents of %,d pages, in a window of %.0f x %.0f%n",
+                bundle.contents().allDocuments().size(),
+                bundle.contents().allDocuments().stream().mapToInt(document -> document.pageCount()).sum(),
                 window().getWidth(), window().getHeight());
         System.out.printf(Locale.ROOT, "opened in a fresh Java: %.0f ms%n", open());
         Thread.sleep(3000);
@@ -75,7 +77,8 @@ public final class WindowProbe extends Probe {
         Thread.sleep(500);
         System.gc();
         Runtime java = Runtime.getRuntime();
-        System.out.printf(Locale.ROOT, "heap in use after a collection: %.0f MB%n", (java.totalMemory() - java.freeMemory()) / 1e6);
+        System.out.printf(Locale.ROOT, "heap in use after a collection: %.0f MB%n",
+                (java.totalMemory() - java.freeMemory()) / 1e6);
     }
 
     private void edits(Workspace workspace) throws InterruptedException {
@@ -86,9 +89,12 @@ public final class WindowProbe extends Probe {
         for (int n = 0; n < ROUNDS; n++) {
             int round = n;
             time("planned anew", () -> Planner.plan(workspace.bundle()));
-            time("rename", () -> workspace.edit(now -> Edits.changeDocument(now, middle, document -> document.withTitle("Letter " + round))));
-            soon("sort everything", workspace, () -> workspace.editSoon(now -> Sorting.sorted(now, all, round % 2 == 0 ? SortOrder.TITLE : SortOrder.DATE)));
-            Set<PageKey> pages = workspace.plan().leaves().stream().flatMap(leaf -> leaf.key().stream()).collect(Collectors.toSet());
+            time("rename", () -> workspace
+                    .edit(now -> Edits.changeDocument(now, middle, document -> document.withTitle("Letter " + round))));
+            soon("sort everything", workspace,
+                    () -> workspace.editSoon(now -> Sorting.sorted(now, all, round % 2 == 0 ? SortOrder.TITLE : SortOrder.DATE)));
+            Set<PageKey> pages =
+                    workspace.plan().leaves().stream().flatMap(leaf -> leaf.key().stream()).collect(Collectors.toSet());
             soon("turn every page", workspace, () -> workspace.editSoon(now -> PageEdits.turned(now, pages, 1)));
             time("undo turning", workspace::undo);
             time("undo", workspace::undo);
@@ -96,9 +102,13 @@ public final class WindowProbe extends Probe {
             time("go to a page", () -> workspace.goTo(500 + round * 70));
         }
         double baseline = median(actions.get("planned anew"));
-        actions.forEach((name, times) -> System.out.printf(Locale.ROOT, "%-16s %5.1f ms on the JavaFX thread (%.1f times planning anew), longest %5.1f; with a whole style pass and layout %5.1f; medians of %d%n",
-                name, median(times), median(times) / baseline, Collections.max(counted(times)), median(withLayout.get(name)), COUNTED));
-        until.forEach((name, times) -> System.out.printf(Locale.ROOT, "%-16s all stands, laid out, after %.1f ms%n", name, median(times)));
+        actions.forEach((name, times) -> System.out.printf(Locale.ROOT,
+                "%-16s %5.1f ms on the JavaFX thread (%.1f times planning anew), longest %5.1f; with a whole style pass and "
+                        + "layout %5.1f; medians of %d%n",
+                name, median(times), median(times) / baseline, Collections.max(counted(times)), median(withLayout.get(name)),
+                COUNTED));
+        until.forEach((name, times) -> System.out.printf(Locale.ROOT, "%-16s all stands, laid out, after %.1f ms%n", name,
+                median(times)));
     }
 
     private void time(String name, Runnable action) throws InterruptedException {
@@ -120,7 +130,7 @@ public final class WindowProbe extends Probe {
         long[] longest = {0};
         while (workspace.bundle() == before) {
             long asked = System.nanoTime();
-            onFxThread(() -> { });
+            onFxThread(() -> {});
             longest[0] = Math.max(longest[0], System.nanoTime() - asked);
         }
         onFxThread(() -> {

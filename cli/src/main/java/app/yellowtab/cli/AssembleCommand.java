@@ -37,12 +37,13 @@ import picocli.CommandLine.Spec;
 /** From a folder of files straight to a bundle. */
 @Command(name = "assemble", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
         description = {"Makes a bundle of a folder of files, without keeping anything but the PDF.",
-            "Each sub-folder is a section, each file a document, both in natural order; files directly in FOLDER come first. "
-                + "Titles and dates are read from the names, from the headers of e-mails, and from first pages."})
+                "Each sub-folder is a section, each file a document, both in natural order; files directly in FOLDER come first. "
+                        + "Titles and dates are read from the names, from the headers of e-mails, and from first pages."})
 final class AssembleCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FOLDER", description = "The folder with the files.")
     private Path folder = Path.of("");
-    @Option(names = {"-o", "--output"}, required = true, paramLabel = "FILE", description = "The PDF to write; what stands there is replaced.")
+    @Option(names = {"-o", "--output"}, required = true, paramLabel = "FILE",
+            description = "The PDF to write; what stands there is replaced.")
     private Path output = Path.of("");
     @Option(names = "--title", paramLabel = "T", description = "Title of the bundle; otherwise the folder's name.")
     private String title = "";
@@ -56,7 +57,8 @@ final class AssembleCommand implements Callable<Integer> {
     private String hearing = "";
     @Option(names = "--prepared-by", paramLabel = "NAME", description = "Who prepared the bundle.")
     private String preparedBy = "";
-    @Option(names = "--separators", paramLabel = "none|blank|titled", description = "What stands between documents; otherwise none.")
+    @Option(names = "--separators", paramLabel = "none|blank|titled",
+            description = "What stands between documents; otherwise none.")
     private Separators separators = Separators.NONE;
     @Option(names = "--no-cover", description = "Begins with the index.")
     private boolean noCover;
@@ -72,13 +74,17 @@ final class AssembleCommand implements Callable<Integer> {
         if (!Files.isDirectory(folder)) throw new ParameterException(spec.commandLine(), folder + " is not a folder.");
         CaseHeading heading = heading();
         List<Finding> findings = new ArrayList<>();
-        FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst().without(output).without(Ledger.beside(output)).without(LedgerCsv.beside(output));
+        FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst().without(output)
+                .without(Ledger.beside(output)).without(LedgerCsv.beside(output));
         try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
-             InPlace place = new InPlace(intake.passwords())) {
-            Intake.Taken taken = new Intake(place, intake.passwords(), intake.over(Reading.STANDARD)).bringIn(found, production::reading, production::isStopped);
+                InPlace place = new InPlace(intake.passwords())) {
+            Intake.Taken taken = new Intake(place, intake.passwords(), intake.over(Reading.STANDARD)).bringIn(found,
+                    production::reading, production::isStopped);
             place.know(taken.sources());
             findings.addAll(taken.findings());
-            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD), intake.over(Reading.STANDARD), taken.sources(), taken.contents(), List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD);
+            Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD),
+                    intake.over(Reading.STANDARD), taken.sources(), taken.contents(), List.of(), Numbering.NONE, List.of(),
+                    RecognitionChoice.STANDARD);
             Bundle numbered = options.numbered(bundle);
             if (options.checksNumbers()) production.checkNumbers(numbered, place);
             return production.produce(numbered, place, output, options.csv(), findings);
@@ -92,7 +98,9 @@ final class AssembleCommand implements Callable<Integer> {
 
     private Optional<LocalDate> hearingDay() {
         if (hearing.isBlank()) return Optional.empty();
-        if (DateReader.read(hearing, intake.over(Reading.STANDARD).monthFirst()).orElse(DocumentDate.UNDATED) instanceof DocumentDate.Day day) return Optional.of(day.day());
+        if (DateReader.read(hearing, intake.over(Reading.STANDARD).monthFirst())
+                .orElse(DocumentDate.UNDATED) instanceof DocumentDate.Day day)
+            return Optional.of(day.day());
         throw new ParameterException(spec.commandLine(), "--hearing: " + hearing + " is no date. Write it like 6 October 2031.");
     }
 }

@@ -23,11 +23,15 @@ import picocli.CommandLine.Spec;
 final class BuildCommand implements Callable<Integer> {
     @Parameters(paramLabel = "BUNDLEFOLDER", description = "The folder with the bundle (bundle.json and originals).")
     private Path folder = Path.of("");
-    @Option(names = {"-o", "--output"}, required = true, paramLabel = "FILE", description = "The PDF to write; what stands there is replaced.")
+    @Option(names = {"-o", "--output"}, required = true, paramLabel = "FILE",
+            description = "The PDF to write; what stands there is replaced.")
     private Path output = Path.of("");
-    @Option(names = "--password", paramLabel = "WORD", description = "A password to try on locked files; may be given several times. It is not kept.")
+    @Option(names = "--password", paramLabel = "WORD",
+            description = "A password to try on locked files; may be given several times. It is not kept.")
     private List<String> passwords = List.of();
-    @Option(names = "--set", paramLabel = "screen|paper|both", description = "Which set is produced: for the screen, to be printed (with a printing order and spine labels beside it), or both, held against each other; otherwise screen.")
+    @Option(names = "--set", paramLabel = "screen|paper|both",
+            description = "Which set is produced: for the screen, to be printed (with a printing order and spine labels beside "
+                    + "it), or both, held against each other; otherwise screen.")
     private Set set = Set.SCREEN;
     @Mixin
     private ProductionOptions options = new ProductionOptions();
@@ -41,12 +45,14 @@ final class BuildCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         BundleFolder.Opened opened = BundleFolder.open(folder);
         try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
-             BundleFolder place = opened.folder()) {
+                BundleFolder place = opened.folder()) {
             place.tryPasswords(passwords);
             Bundle bundle = options.numbered(opened.bundle().withFromSources(options.over(opened.bundle().fromSources())));
             if (options.checksNumbers()) production.checkNumbers(bundle, place);
-            int code = set == Set.PAPER ? Production.DONE : production.produce(bundle, place, output, options.csv(), new ArrayList<>());
-            if (set != Set.SCREEN && code != Production.NOTHING_PRODUCED) code = Math.max(code, production.producePaper(bundle, place, output, options.csv()));
+            int code = set == Set.PAPER ? Production.DONE
+                    : production.produce(bundle, place, output, options.csv(), new ArrayList<>());
+            if (set != Set.SCREEN && code != Production.NOTHING_PRODUCED)
+                code = Math.max(code, production.producePaper(bundle, place, output, options.csv()));
             if (set == Set.BOTH && code != Production.NOTHING_PRODUCED) code = Math.max(code, production.compareSets(output));
             List<RedactedWords.Leak> leaks = RedactedWords.in(bundle, Planner.plan(bundle), new BundleWords(place));
             leaks.forEach(leak -> production.say(leak.finding()));

@@ -5,7 +5,9 @@ import java.util.Locale;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 
-/** Where one command speaks: progress on one line of a terminal, what is found to standard error, the summary to standard output. */
+/**
+ * Where one command speaks: progress on one line of a terminal, what is found to standard error, the summary to standard output.
+ */
 final class Console implements AutoCloseable {
     private final PrintWriter out;
     private final PrintWriter err;
@@ -52,7 +54,9 @@ final class Console implements AutoCloseable {
         out.flush();
     }
 
-    /** When the program is told to end while it works, lets the work come to its next page, so that it can clear away its draft. */
+    /**
+     * When the program is told to end while it works, lets the work come to its next page, so that it can clear away its draft.
+     */
     private void stop() {
         stopped = true;
         try {

@@ -47,7 +47,8 @@ import picocli.CommandLine.Spec;
 /** From batches to their pieces. */
 @Command(name = "cut", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
         description = {"Cuts batches, files that hold several documents, into a file for each document.",
-            "Each batch gets a folder of its own with its pieces and cuts.csv, which says what became of every page. The batches themselves are not touched."})
+                "Each batch gets a folder of its own with its pieces and cuts.csv, which says what became of every page. The "
+                        + "batches themselves are not touched."})
 final class CutCommand implements Callable<Integer> {
     private static final int DONE = 0;
     private static final int NOTHING_CUT = 1;
@@ -59,9 +60,12 @@ final class CutCommand implements Callable<Integer> {
     private @Nullable Path output;
     @Option(names = "--list", description = "Shows the pieces, and writes nothing.")
     private boolean list;
-    @Option(names = "--into", paramLabel = "BUNDLEFOLDER", description = "Makes the pieces documents of a bundle, and the bundle if there is none; with -o, too, they become files as well.")
+    @Option(names = "--into", paramLabel = "BUNDLEFOLDER",
+            description = "Makes the pieces documents of a bundle, and the bundle if there is none; with -o, too, they become "
+                    + "files as well.")
     private @Nullable Path into;
-    @Option(names = "--section", paramLabel = "NAME", description = "With --into: the section they are put in; otherwise where separator sheets say, or the tray.")
+    @Option(names = "--section", paramLabel = "NAME",
+            description = "With --into: the section they are put in; otherwise where separator sheets say, or the tray.")
     private @Nullable String section;
     @Mixin
     private CutOptions options = new CutOptions();
@@ -75,8 +79,10 @@ final class CutCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        if (output == null && into == null && !list) throw new ParameterException(spec.commandLine(), "Say where to, with -o FOLDER or --into BUNDLEFOLDER, or look first, with --list.");
-        if (section != null && (into == null || section.isBlank())) throw new ParameterException(spec.commandLine(), "--section names a section, and goes with --into.");
+        if (output == null && into == null && !list) throw new ParameterException(spec.commandLine(),
+                "Say where to, with -o FOLDER or --into BUNDLEFOLDER, or look first, with --list.");
+        if (section != null && (into == null || section.isBlank()))
+            throw new ParameterException(spec.commandLine(), "--section names a section, and goes with --into.");
         CutRules rules = options.rules();
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr())) {
             if (into == null || list) {
@@ -91,11 +97,13 @@ final class CutCommand implements Callable<Integer> {
         }
     }
 
-    private int cut(CutRules rules, Depot depot, SourceFiles place, Optional<IntoBundle> bundle, Console console) throws IOException {
+    private int cut(CutRules rules, Depot depot, SourceFiles place, Optional<IntoBundle> bundle, Console console)
+            throws IOException {
         List<Finding> findings = new ArrayList<>();
         FoundFolder found = FoundFolder.of(files, findings);
         Intake.Taken taken = new Intake(depot, reading.passwords(), reading.over(Reading.STANDARD))
-                .bringIn(found, (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
+                .bringIn(found, (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total),
+                        console::isStopped);
         depot.know(taken.sources());
         findings.addAll(taken.findings());
         FileNames folders = new FileNames();
@@ -116,25 +124,33 @@ final class CutCommand implements Callable<Integer> {
         }
         findings.forEach(finding -> console.say(finding.message()));
         if (done == 0) return NOTHING_CUT;
-        return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT : DONE;
+        return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT
+                : DONE;
     }
 
     private void put(Cut cut, CutRules rules, IntoBundle bundle, Console console) throws FindingException {
-        PiecePlace place = section == null ? new PiecePlace.BySheets(cut.names.stream().map(PieceNames.Named::section).toList()) : new PiecePlace.Titled(section);
+        PiecePlace place = section == null ? new PiecePlace.BySheets(cut.names.stream().map(PieceNames.Named::section).toList())
+                : new PiecePlace.Titled(section);
         bundle.add(cut.batch, rules, options.hand(cut.batch.pageCount()), cut.cutting, cut.names, place);
         console.end(summary(cut) + ", in the bundle " + into + ",");
     }
 
     private Cut cut(Source batch, CutRules rules, SourceFiles place, Console console) throws IOException {
-        List<BatchPage> pages = new ArrayList<>(BatchPages.read(place, batch.id(), rules.rules().stream().anyMatch(CutRule.SeparatorSheets.class::isInstance), (page, of) -> console.show(batch.fileName() + ": reading page " + page + " of " + of), console::isStopped));
+        List<BatchPage> pages = new ArrayList<>(BatchPages.read(place, batch.id(),
+                rules.rules().stream().anyMatch(CutRule.SeparatorSheets.class::isInstance),
+                (page, of) -> console.show(batch.fileName() + ": reading page " + page + " of " + of), console::isStopped));
         if (rules.rules().stream().anyMatch(CutRule.UpTo.class::isInstance)) {
-            List<PageWeight> weights = PieceSizes.read(place, batch.id(), Bundle.EMPTY.fromSources().comments(), (page, of) -> console.show(batch.fileName() + ": measuring page " + page + " of " + of), console::isStopped);
+            List<PageWeight> weights = PieceSizes.read(place, batch.id(), Bundle.EMPTY.fromSources().comments(),
+                    (page, of) -> console.show(batch.fileName() + ": measuring page " + page + " of " + of), console::isStopped);
             for (int i = 0; i < weights.size(); i++) pages.set(i, pages.get(i).withWeight(weights.get(i)));
         }
         try {
             Cutting cutting = Cutter.cut(pages, rules, options.hand(pages.size()));
-            if (needsWords(rules) && pages.stream().allMatch(page -> page.text().isEmpty())) console.say(batch.fileName() + " has no words that could be found: its pages are pictures. Cut it by pages, sizes or blank sheets, or have its words recognised first.");
-            return new Cut(batch, pages, cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), reading.over(Reading.STANDARD).monthFirst()));
+            if (needsWords(rules) && pages.stream().allMatch(page -> page.text().isEmpty())) console.say(batch.fileName()
+                    + " has no words that could be found: its pages are pictures. Cut it by pages, sizes or blank sheets, or "
+                    + "have its words recognised first.");
+            return new Cut(batch, pages, cutting,
+                    PieceNames.of(pages, cutting, rules, batch.fileName(), reading.over(Reading.STANDARD).monthFirst()));
         } catch (IllegalArgumentException wrong) {
             throw new ParameterException(spec.commandLine(), batch.fileName() + ": " + wrong.getMessage() + ".");
         }
@@ -155,17 +171,20 @@ final class CutCommand implements Callable<Integer> {
         out.println(summary(cut));
         for (int i = 0; i < cut.names.size(); i++) {
             Cutting.Piece piece = cut.cutting.pieces().get(i);
-            out.printf(Locale.UK, "%5d  %s %s  %s  [%s]%n", i + 1, piece.pages().size() == 1 ? "page" : "pages", CutReport.stretches(piece.pages()), cut.names.get(i).words(),
+            out.printf(Locale.UK, "%5d  %s %s  %s  [%s]%n", i + 1, piece.pages().size() == 1 ? "page" : "pages",
+                    CutReport.stretches(piece.pages()), cut.names.get(i).words(),
                     piece.reasons().stream().map(Reason::words).collect(Collectors.joining("; ")));
         }
-        cut.cutting.dropped().forEach(dropped -> out.printf(Locale.UK, "    –  page %d is dropped  [%s]%n", dropped.page(), dropped.reason().words()));
+        cut.cutting.dropped().forEach(
+                dropped -> out.printf(Locale.UK, "    –  page %d is dropped  [%s]%n", dropped.page(), dropped.reason().words()));
         out.flush();
     }
 
     private static String summary(Cut cut) {
         int pieces = cut.cutting.pieces().size();
         int dropped = cut.cutting.dropped().size();
-        return String.format(Locale.UK, "%s: %,d %s, %,d %s%s", cut.batch.fileName(), cut.batch.pageCount(), cut.batch.pageCount() == 1 ? "page" : "pages", pieces, pieces == 1 ? "piece" : "pieces",
+        return String.format(Locale.UK, "%s: %,d %s, %,d %s%s", cut.batch.fileName(), cut.batch.pageCount(),
+                cut.batch.pageCount() == 1 ? "page" : "pages", pieces, pieces == 1 ? "piece" : "pieces",
                 dropped == 0 ? "" : ", " + dropped + " dropped");
     }
 
@@ -173,9 +192,12 @@ final class CutCommand implements Callable<Integer> {
         String name = cut.batch.fileName();
         int dot = name.lastIndexOf('.');
         Path folder = Objects.requireNonNull(output).resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
-        PieceFiles.Written written = new PieceFiles(place, new CutReport(List.of(cut.batch), Batch.of(cut.batch), cut.cutting, cut.names, List.of(), List.of()), cut.pages, Bundle.EMPTY.fromSources().comments(), options.wanted())
+        PieceFiles.Written written = new PieceFiles(place,
+                new CutReport(List.of(cut.batch), Batch.of(cut.batch), cut.cutting, cut.names, List.of(), List.of()), cut.pages,
+                Bundle.EMPTY.fromSources().comments(), options.wanted())
                 .write(folder, (page, of) -> console.show(name + ": writing page " + page + " of " + of), console::isStopped);
-        console.end(summary(cut) + ", in " + folder + (written.isWhole() ? "," : ", stopped after " + written.pieces() + " of them,"));
+        console.end(summary(cut) + ", in " + folder
+                + (written.isWhole() ? "," : ", stopped after " + written.pieces() + " of them,"));
         return written.findings();
     }
 }

@@ -27,7 +27,8 @@ import picocli.CommandLine.Spec;
 /** From files to the tray of a bundle. */
 @Command(name = "gather", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
         description = {"Brings files and folders into the tray of a bundle, and makes the bundle folder if there is none.",
-            "The files themselves are not touched; copies are kept in the bundle folder. What lies inside zip archives, e-mails and PDFs is brought in, too."})
+                "The files themselves are not touched; copies are kept in the bundle folder. What lies inside zip archives, "
+                        + "e-mails and PDFs is brought in, too."})
 final class GatherCommand implements Callable<Integer> {
     private static final int DONE = 0;
     private static final int NOTHING_GATHERED = 1;
@@ -37,7 +38,8 @@ final class GatherCommand implements Callable<Integer> {
     private Path folder = Path.of("");
     @Parameters(index = "1..*", arity = "1..*", paramLabel = "FILES", description = "Files and folders.")
     private List<Path> files = List.of();
-    @Option(names = "--sections", description = "Puts the files in the index, each folder as a section, instead of leaving them in the tray.")
+    @Option(names = "--sections",
+            description = "Puts the files in the index, each folder as a section, instead of leaving them in the tray.")
     private boolean sections;
     @Mixin
     private ReadingOptions options = new ReadingOptions();
@@ -47,20 +49,23 @@ final class GatherCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         BundleFolder.Opened opened = IntoBundle.opened(folder);
-        try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr()); BundleFolder place = opened.folder()) {
+        try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr());
+                BundleFolder place = opened.folder()) {
             place.tryPasswords(options.passwords());
             List<Finding> findings = new ArrayList<>();
             FoundFolder found = FoundFolder.of(files, findings);
             Reading reading = options.over(opened.bundle().reading());
             Bundle begun = opened.bundle().withReading(reading);
-            Intake.Taken taken = new Intake(place, options.passwords(), reading).bringIn(found, new Keeping(place, begun, console), console::isStopped);
+            Intake.Taken taken = new Intake(place, options.passwords(), reading).bringIn(found,
+                    new Keeping(place, begun, console), console::isStopped);
             findings.addAll(taken.findings());
             findings.forEach(finding -> console.say(finding.message()));
             Bundle gathered = Edits.addSources(begun, taken.sources());
             place.save(sections ? Edits.append(gathered, taken.contents()) : gathered);
             int pages = taken.sources().stream().filter(Source::isRead).mapToInt(Source::pageCount).sum();
             long read = taken.sources().stream().filter(Source::isRead).count();
-            console.end(String.format(Locale.UK, "%s: %,d of %,d %s read, %,d %s,", folder, read, taken.sources().size(), taken.sources().size() == 1 ? "file" : "files", pages, pages == 1 ? "page" : "pages"));
+            console.end(String.format(Locale.UK, "%s: %,d of %,d %s read, %,d %s,", folder, read, taken.sources().size(),
+                    taken.sources().size() == 1 ? "file" : "files", pages, pages == 1 ? "page" : "pages"));
             if (taken.sources().isEmpty()) return NOTHING_GATHERED;
             return findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT : DONE;
         }

@@ -38,7 +38,8 @@ final class IntoBundle implements AutoCloseable {
     /** {@return the bundle in a folder; a new one, called like the folder, where there is none} */
     static BundleFolder.Opened opened(Path path) throws FindingException {
         if (Files.exists(path.resolve(BundleFolder.FILE))) return BundleFolder.open(path);
-        Bundle fresh = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(NameReading.sectionTitle(String.valueOf(path.toAbsolutePath().getFileName()))));
+        Bundle fresh = Bundle.EMPTY.withHeading(
+                CaseHeading.EMPTY.withTitle(NameReading.sectionTitle(String.valueOf(path.toAbsolutePath().getFileName()))));
         return new BundleFolder.Opened(BundleFolder.create(path, fresh), fresh);
     }
 
@@ -47,10 +48,12 @@ final class IntoBundle implements AutoCloseable {
     }
 
     /** Takes a batch into the bundle, its pieces as documents. */
-    void add(Source source, CutRules rules, ByHand hand, Cutting cutting, List<Named> names, PiecePlace place) throws FindingException {
+    void add(Source source, CutRules rules, ByHand hand, Cutting cutting, List<Named> names, PiecePlace place)
+            throws FindingException {
         Bundle ruled = CutEdits.change(Edits.addSources(bundle, List.of(source)), source, batch -> {
             Batch changed = batch.withRules(rules, List.of());
-            for (Map.Entry<Integer, Boolean> drop : hand.drops().entrySet()) changed = changed.withDrop(batch.keys().get(drop.getKey() - 1), drop.getValue());
+            for (Map.Entry<Integer, Boolean> drop : hand.drops().entrySet())
+                changed = changed.withDrop(batch.keys().get(drop.getKey() - 1), drop.getValue());
             return changed;
         });
         bundle = CutEdits.make(ruled, source, Pieces.documents(CutEdits.batchOf(ruled, source), cutting, names), place, true);

@@ -27,15 +27,22 @@ import picocli.CommandLine.Spec.Target;
 
 /** What is printed on pages: numbers and lines. */
 final class NumberOptions {
-    @Option(names = "--preset", paramLabel = "FILE.json", description = "Numbers and lines as this file has them, which was kept in the window.")
+    @Option(names = "--preset", paramLabel = "FILE.json",
+            description = "Numbers and lines as this file has them, which was kept in the window.")
     private @Nullable Path preset;
-    @Option(names = "--number", arity = "0..1", fallbackValue = "1", paramLabel = "START", description = "Running page numbers, from START on; otherwise from 1.")
+    @Option(names = "--number", arity = "0..1", fallbackValue = "1", paramLabel = "START",
+            description = "Running page numbers, from START on; otherwise from 1.")
     private @Nullable Integer number;
-    @Option(names = "--place", paramLabel = "WHERE", description = "Where the number stands on every page, such as \"top middle\"; otherwise bottom right.")
+    @Option(names = "--place", paramLabel = "WHERE",
+            description = "Where the number stands on every page, such as \"top middle\"; otherwise bottom right.")
     private @Nullable String place;
-    @Option(names = "--bates", paramLabel = "FIRST", description = "Gives every page of the files a Bates number as well, at the bottom on the left, counting on from the first as it is typed, such as TH-000101.")
+    @Option(names = "--bates", paramLabel = "FIRST",
+            description = "Gives every page of the files a Bates number as well, at the bottom on the left, counting on from "
+                    + "the first as it is typed, such as TH-000101.")
     private @Nullable String bates;
-    @Option(names = "--line", paramLabel = "WHERE=WORDS", description = "A line at head or foot, such as \"top left={file}, page {page} of {pages}, {date}\"; may be given several times.")
+    @Option(names = "--line", paramLabel = "WHERE=WORDS",
+            description = "A line at head or foot, such as \"top left={file}, page {page} of {pages}, {date}\"; may be given "
+                    + "several times.")
     private List<String> lines = List.of();
     @Spec(Target.MIXEE)
     private CommandSpec spec = CommandSpec.create();
@@ -71,7 +78,9 @@ final class NumberOptions {
     private NumberPreset with(NumberPreset base, boolean placesNumber) {
         BundleNumber its = base.number();
         if (number != null) {
-            if (number < its.style().least() || number > BundleNumber.LARGEST_START) throw wrong("--number: " + number + " is no number to begin with; it is from " + its.style().least() + " to " + BundleNumber.LARGEST_START + ".");
+            if (number < its.style().least() || number > BundleNumber.LARGEST_START)
+                throw wrong("--number: " + number + " is no number to begin with; it is from " + its.style().least() + " to "
+                        + BundleNumber.LARGEST_START + ".");
             its = its.withStart(number);
         }
         if (place != null && placesNumber) its = its.withSetting(its.setting().withSpot(spot("--place", place)));
@@ -84,16 +93,21 @@ final class NumberOptions {
 
     private Series series(boolean placesNumber) {
         String typed = bates == null ? "" : bates;
-        SerialNumber first = SerialNumber.read(typed).orElseThrow(() -> wrong("--bates: “" + typed + "” is no number to begin with, such as TH-000101."));
-        if (!MarkLook.SERIES.hasLettersOf(first.shown())) throw wrong("--bates: “" + typed + "” has letters that cannot be printed.");
-        return new Series(new SeriesId("bates"), typed.strip(), new MarkSetting(place != null && !placesNumber ? spot("--place", place) : Spot.OPPOSITE, MarkLook.SERIES));
+        SerialNumber first = SerialNumber.read(typed)
+                .orElseThrow(() -> wrong("--bates: “" + typed + "” is no number to begin with, such as TH-000101."));
+        if (!MarkLook.SERIES.hasLettersOf(first.shown()))
+            throw wrong("--bates: “" + typed + "” has letters that cannot be printed.");
+        return new Series(new SeriesId("bates"), typed.strip(),
+                new MarkSetting(place != null && !placesNumber ? spot("--place", place) : Spot.OPPOSITE, MarkLook.SERIES));
     }
 
     private RunningLine line(String given, int n) {
         int sign = given.indexOf('=');
         if (sign < 0) throw wrong("--line: “" + given + "” does not say where. Write it like \"top left={file}, page {page}\".");
         try {
-            return new RunningLine(new SeriesId("line " + (n + 1)), new MarkSetting(spot("--line", given.substring(0, sign)), MarkLook.LINE), LineEdits.read(given.substring(sign + 1).strip()));
+            return new RunningLine(new SeriesId("line " + (n + 1)),
+                    new MarkSetting(spot("--line", given.substring(0, sign)), MarkLook.LINE),
+                    LineEdits.read(given.substring(sign + 1).strip()));
         } catch (IllegalArgumentException unknown) {
             throw wrong("--line: " + unknown.getMessage());
         }
@@ -113,8 +127,10 @@ final class NumberOptions {
             case "right" -> Optional.of(Spot.Column.RIGHT);
             default -> Optional.empty();
         };
-        if (row.isPresent() && column.isPresent()) return new Spot(row.get(), column.get(), Spot.STANDARD.across(), Spot.STANDARD.down());
-        throw wrong(option + ": “" + words.strip() + "” is no place; it is top, middle or bottom, and left, middle or right, such as \"bottom right\".");
+        if (row.isPresent() && column.isPresent())
+            return new Spot(row.get(), column.get(), Spot.STANDARD.across(), Spot.STANDARD.down());
+        throw wrong(option + ": “" + words.strip()
+                + "” is no place; it is top, middle or bottom, and left, middle or right, such as \"bottom right\".");
     }
 
     private ParameterException wrong(String message) {

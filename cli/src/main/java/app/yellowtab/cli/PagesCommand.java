@@ -49,23 +49,30 @@ import picocli.CommandLine.Spec;
 
 /** From files to the pages of them that are wanted. */
 @Command(name = "pages", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
-        description = {"Writes files anew with the pages that are wanted: some of them, without some of them, turned, or each page as a file.", "The files themselves are not touched, and nothing in the folder is written over."})
+        description = {
+                "Writes files anew with the pages that are wanted: some of them, without some of them, turned, or each page as "
+                        + "a file.",
+                "The files themselves are not touched, and nothing in the folder is written over."})
 final class PagesCommand implements Callable<Integer> {
     private static final int DONE = 0;
     private static final int NOTHING_DONE = 1;
     private static final int SOME_LEFT_OUT = 3;
     private static final int TURNS = 4;
-    private static final Pattern TURN = Pattern.compile("(?<pages>[\\d\\s,–—-]*?)\\s*(?<way>left|right|about)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern TURN =
+            Pattern.compile("(?<pages>[\\d\\s,–—-]*?)\\s*(?<way>left|right|about)", Pattern.CASE_INSENSITIVE);
 
     @Parameters(arity = "1..*", paramLabel = "FILE", description = "The files: PDFs, pictures, and whatever can be brought in.")
     private List<Path> files = List.of();
     @Option(names = {"-o", "--output"}, required = true, paramLabel = "FOLDER", description = "Where the new files are written.")
     private Path output = Path.of("");
-    @Option(names = "--keep", paramLabel = "PAGES", description = "The pages that are kept, in this order, such as \"1, 3-5\"; otherwise all.")
+    @Option(names = "--keep", paramLabel = "PAGES",
+            description = "The pages that are kept, in this order, such as \"1, 3-5\"; otherwise all.")
     private @Nullable String keep;
     @Option(names = "--drop", paramLabel = "PAGES", description = "The pages that are left out.")
     private @Nullable String drop;
-    @Option(names = "--turn", paramLabel = "PAGES WAY", description = "Turns pages left, right or about, such as \"2-4 right\", or \"about\" for all; may be given several times. Pages are counted as the file has them.")
+    @Option(names = "--turn", paramLabel = "PAGES WAY",
+            description = "Turns pages left, right or about, such as \"2-4 right\", or \"about\" for all; may be given several "
+                    + "times. Pages are counted as the file has them.")
     private List<String> turns = List.of();
     @Option(names = "--each", description = "Writes each page as a file of its own.")
     private boolean each;
@@ -76,12 +83,16 @@ final class PagesCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        if (keep != null && drop != null) throw new ParameterException(spec.commandLine(), "Say either which pages are kept, or which are left out.");
-        for (String turn : turns) if (!TURN.matcher(turn.strip()).matches()) throw new ParameterException(spec.commandLine(), "“" + turn + "” says not how pages are turned; it should be such as \"2-4 right\", \"left\" or \"about\".");
-        try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr()); InPlace place = new InPlace(reading.passwords())) {
+        if (keep != null && drop != null)
+            throw new ParameterException(spec.commandLine(), "Say either which pages are kept, or which are left out.");
+        for (String turn : turns) if (!TURN.matcher(turn.strip()).matches()) throw new ParameterException(spec.commandLine(),
+                "“" + turn + "” says not how pages are turned; it should be such as \"2-4 right\", \"left\" or \"about\".");
+        try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr());
+                InPlace place = new InPlace(reading.passwords())) {
             List<Finding> findings = new ArrayList<>();
             FoundFolder found = FoundFolder.of(files, findings);
-            Intake.Taken taken = new Intake(place, reading.passwords(), reading.over(Reading.STANDARD)).bringIn(found, (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
+            Intake.Taken taken = new Intake(place, reading.passwords(), reading.over(Reading.STANDARD)).bringIn(found,
+                    (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
             place.know(taken.sources());
             findings.addAll(taken.findings());
             Files.createDirectories(output);
@@ -105,12 +116,14 @@ final class PagesCommand implements Callable<Integer> {
             }
             findings.forEach(finding -> console.say(finding.message()));
             if (written == 0) return NOTHING_DONE;
-            return leftOut || console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT : DONE;
+            return leftOut || console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK)
+                    ? SOME_LEFT_OUT : DONE;
         }
     }
 
     /** {@return whether it is there} */
-    private boolean write(Source source, InPlace place, FileNames names, List<Finding> findings, Console console) throws FindingException {
+    private boolean write(Source source, InPlace place, FileNames names, List<Finding> findings, Console console)
+            throws FindingException {
         int dot = source.fileName().lastIndexOf('.');
         String stem = dot > 0 ? source.fileName().substring(0, dot) : source.fileName();
         Plan plan = plan(source);
@@ -118,15 +131,20 @@ final class PagesCommand implements Callable<Integer> {
         PageFiles writer = new PageFiles(place);
         PageFiles.Saved saved;
         if (each) {
-            saved = writer.each(plan, leaves, false, new PageName("[file], page [file page]"), output, (page, of) -> console.show(source.fileName() + ": writing page " + page + " of " + of), console::isStopped);
+            saved = writer.each(plan, leaves, false, new PageName("[file], page [file page]"), output,
+                    (page, of) -> console.show(source.fileName() + ": writing page " + page + " of " + of), console::isStopped);
         } else {
             Path target = output.resolve(names.next(stem, ".pdf"));
-            if (Files.exists(target)) throw new FindingException(new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), "there is such a file already"), null);
-            saved = writer.one(new Excerpt(plan, false).of(leaves, stem), target, (page, of) -> console.show(source.fileName() + ": writing page " + page + " of " + of), console::isStopped);
+            if (Files.exists(target)) throw new FindingException(
+                    new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), "there is such a file already"),
+                    null);
+            saved = writer.one(new Excerpt(plan, false).of(leaves, stem), target,
+                    (page, of) -> console.show(source.fileName() + ": writing page " + page + " of " + of), console::isStopped);
         }
         findings.addAll(saved.findings());
         if (!saved.files().isEmpty()) {
-            console.end(String.format(Locale.UK, "%s: %,d of %,d pages, in %s,", source.fileName(), leaves.size(), source.pageCount(), each ? output : saved.files().getFirst()));
+            console.end(String.format(Locale.UK, "%s: %,d of %,d pages, in %s,", source.fileName(), leaves.size(),
+                    source.pageCount(), each ? output : saved.files().getFirst()));
         }
         return saved.isWhole();
     }
@@ -148,9 +166,11 @@ final class PagesCommand implements Callable<Integer> {
         } else {
             BitSet left = new BitSet();
             left.set(1, count + 1);
-            if (drop != null) for (PageRanges.Range range : ranges(drop, count, source)) left.clear(range.first(), range.last() + 1);
+            if (drop != null)
+                for (PageRanges.Range range : ranges(drop, count, source)) left.clear(range.first(), range.last() + 1);
             if (left.isEmpty()) throw new ParameterException(spec.commandLine(), source.fileName() + " would have no page left.");
-            for (int first = left.nextSetBit(0); first > 0; first = left.nextSetBit(left.nextClearBit(first))) runs.add(all.part(first, left.nextClearBit(first) - 1));
+            for (int first = left.nextSetBit(0); first > 0; first = left.nextSetBit(left.nextClearBit(first)))
+                runs.add(all.part(first, left.nextClearBit(first) - 1));
         }
         Document document = Document.of(source).withRuns(runs);
         Bundle bundle = Bundle.EMPTY.withSources(List.of(source)).withContents(new Contents(List.of(document), List.of()));
@@ -168,15 +188,18 @@ final class PagesCommand implements Callable<Integer> {
         };
         Set<Integer> pages = new HashSet<>();
         String typed = said.group("pages").isBlank() ? "1-" : said.group("pages");
-        for (PageRanges.Range range : ranges(typed, count, source)) for (int page = range.first(); page <= range.last(); page++) pages.add(page);
+        for (PageRanges.Range range : ranges(typed, count, source))
+            for (int page = range.first(); page <= range.last(); page++) pages.add(page);
         Set<PageKey> keys = new HashSet<>();
-        for (Run run : runs) for (int n = 1; n <= run.pageCount(); n++) if (pages.contains(run.key(n).page())) keys.add(run.key(n));
+        for (Run run : runs)
+            for (int n = 1; n <= run.pageCount(); n++) if (pages.contains(run.key(n).page())) keys.add(run.key(n));
         return PageEdits.turned(bundle, keys, quarters);
     }
 
     private List<PageRanges.Range> ranges(String typed, int count, Source source) {
         PageRanges read = PageRanges.read(typed, count);
-        if (read.mistake().isPresent()) throw new ParameterException(spec.commandLine(), source.fileName() + ": in “" + typed + "” there should be " + read.mistake().get().expected() + ".");
+        if (read.mistake().isPresent()) throw new ParameterException(spec.commandLine(),
+                source.fileName() + ": in “" + typed + "” there should be " + read.mistake().get().expected() + ".");
         return read.ranges();
     }
 }

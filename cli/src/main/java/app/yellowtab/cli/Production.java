@@ -66,10 +66,16 @@ final class Production implements AutoCloseable {
         Plan plan = Planner.plan(bundle);
         BundleWords words = new BundleWords(sources);
         try (PageRenderer renderer = new PageRenderer(sources, PictureFiles.NONE)) {
-            new ClashFinder(words, renderer).all(plan, bundle.sourcesById(), found -> found.stream().filter(clash -> clash.kind() != Clash.Kind.CUT).forEach(clash -> say(finding(plan, clash))), (done, total) -> console.show("Looking at page " + done + " of " + total), this::isStopped);
+            new ClashFinder(words, renderer).all(plan, bundle.sourcesById(),
+                    found -> found.stream().filter(clash -> clash.kind() != Clash.Kind.CUT)
+                            .forEach(clash -> say(finding(plan, clash))),
+                    (done, total) -> console.show("Looking at page " + done + " of " + total), this::isStopped);
         }
         for (OldSeries series : OldSeries.in(bundle, plan, words, this::isStopped)) {
-            if (series.differing() > 0 && !series.isDecided()) say(new Finding(Code.OLD_NUMBERS, new Subject.OfThing(series.fileName()), series.first() + " to " + series.last() + " on pages " + plan.leaf(series.leaves().getFirst()).label() + " to " + plan.leaf(series.leaves().getLast()).label()));
+            if (series.differing() > 0 && !series.isDecided())
+                say(new Finding(Code.OLD_NUMBERS, new Subject.OfThing(series.fileName()),
+                        series.first() + " to " + series.last() + " on pages " + plan.leaf(series.leaves().getFirst()).label()
+                                + " to " + plan.leaf(series.leaves().getLast()).label()));
         }
     }
 
@@ -80,7 +86,8 @@ final class Production implements AutoCloseable {
             case MARK -> "stands on \"" + clash.words() + "\"";
             case CUT -> throw new IllegalArgumentException("said of all pages at once, when they are written");
         };
-        return new Finding(Code.NUMBER_ON_SOMETHING, new Subject.OfThing(plan.leaf(clash.leaf()).label()), "\"" + clash.mark().words() + "\" " + on);
+        return new Finding(Code.NUMBER_ON_SOMETHING, new Subject.OfThing(plan.leaf(clash.leaf()).label()),
+                "\"" + clash.mark().words() + "\" " + on);
     }
 
     /** Produces the set to be printed, with all that goes with it; {@return the exit code} */
@@ -90,7 +97,8 @@ final class Production implements AutoCloseable {
         int code = produce(plan, Output.paper(plan), sources, files.file(), csv, List.of());
         if (code == NOTHING_PRODUCED) return code;
         try (PageRenderer renderer = new PageRenderer(sources, PictureFiles.NONE)) {
-            files.writeOthers(bundle, plan, renderer, (done, total) -> console.show("Looking for colour: page " + done + " of " + total), this::isStopped);
+            files.writeOthers(bundle, plan, renderer,
+                    (done, total) -> console.show("Looking for colour: page " + done + " of " + total), this::isStopped);
         }
         return code;
     }
@@ -102,8 +110,10 @@ final class Production implements AutoCloseable {
         return differing.isEmpty() ? DONE : NOTHING_PRODUCED;
     }
 
-    private int produce(Plan plan, Output set, SourceFiles sources, Path output, boolean csv, List<Finding> findings) throws FindingException {
-        Outcome outcome = Assembler.standard().assemble(plan, set, sources, output, (done, total) -> console.show("Writing page " + done + " of " + total), this::isStopped);
+    private int produce(Plan plan, Output set, SourceFiles sources, Path output, boolean csv, List<Finding> findings)
+            throws FindingException {
+        Outcome outcome = Assembler.standard().assemble(plan, set, sources, output,
+                (done, total) -> console.show("Writing page " + done + " of " + total), this::isStopped);
         return switch (outcome) {
             case Outcome.Stopped s -> {
                 console.say("Stopped. Nothing was written.");
@@ -131,8 +141,12 @@ final class Production implements AutoCloseable {
 
     private int summary(Outcome.Written written, List<Finding> intake) {
         long leftOut = intake.stream().filter(finding -> finding.severity() != Severity.REMARK).count();
-        console.end(String.format(Locale.UK, "%s: %,d %s, %,d pages, %,d bytes,%s%s", written.file(), written.documents(), written.documents() == 1 ? "document" : "documents", written.pages(),
-                written.bytes(), written.enclosed() > 0 ? " " + written.enclosed() + (written.enclosed() == 1 ? " file beside it," : " files beside it,") : "", leftOut > 0 ? " " + leftOut + " left out or damaged (named above)," : ""));
+        console.end(String.format(Locale.UK, "%s: %,d %s, %,d pages, %,d bytes,%s%s", written.file(), written.documents(),
+                written.documents() == 1 ? "document" : "documents", written.pages(),
+                written.bytes(),
+                written.enclosed() > 0
+                        ? " " + written.enclosed() + (written.enclosed() == 1 ? " file beside it," : " files beside it,") : "",
+                leftOut > 0 ? " " + leftOut + " left out or damaged (named above)," : ""));
         boolean lossy = leftOut > 0 || written.findings().stream().anyMatch(finding -> finding.severity() != Severity.REMARK);
         return lossy ? SOME_LEFT_OUT : DONE;
     }
@@ -144,7 +158,8 @@ final class Production implements AutoCloseable {
     /** Words a failure for the user; {@return the exit code} */
     static int explain(Exception failure, CommandLine line, CommandLine.ParseResult parsed) {
         line.getErr().println(failure instanceof FindingException ? failure.getMessage()
-                : "Something went wrong that should not have, and nothing was written: " + failure + ". Please tell us, with the command you gave.");
+                : "Something went wrong that should not have, and nothing was written: " + failure
+                        + ". Please tell us, with the command you gave.");
         return NOTHING_PRODUCED;
     }
 }

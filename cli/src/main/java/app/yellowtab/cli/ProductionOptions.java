@@ -15,13 +15,17 @@ import picocli.CommandLine.Spec.Target;
 /** What can be chosen for every production. */
 final class ProductionOptions {
     @Option(names = "--comments", paramLabel = "kept|flattened|dropped",
-            description = "What becomes of comments in the files: they stay, they become part of the page, or they are left out. Otherwise as the bundle says: kept.")
+            description = "What becomes of comments in the files: they stay, they become part of the page, or they are left "
+                    + "out. Otherwise as the bundle says: kept.")
     private @Nullable Comments comments;
-    @Option(names = "--bookmark-levels", paramLabel = "N", description = "How many levels of the files' own bookmarks come over; 0 for none. Otherwise as the bundle says: all.")
+    @Option(names = "--bookmark-levels", paramLabel = "N",
+            description = "How many levels of the files' own bookmarks come over; 0 for none. Otherwise as the bundle says: all.")
     private @Nullable Integer bookmarkLevels;
     @Option(names = "--csv", description = "Writes the ledger as CSV, too, beside the PDF.")
     private boolean csv;
-    @Option(names = "--check-numbers", description = "Names numbers and lines that stand on something, and numbers that pages carried before; takes a few seconds for a thousand pages.")
+    @Option(names = "--check-numbers",
+            description = "Names numbers and lines that stand on something, and numbers that pages carried before; takes a few "
+                    + "seconds for a thousand pages.")
     private boolean check;
     @Mixin
     private NumberOptions numbers = new NumberOptions();

@@ -18,9 +18,13 @@ import picocli.CommandLine.Spec;
 /** Opens a produced bundle anew and proves it. */
 @Command(name = "prove", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
         description = {"Opens a produced bundle anew and proves it against the ledger that lies beside it.",
-            "Looked at are: the number of pages, every stamped number and page label, every row of the index with its number and link, every bookmark "
-                + "and link, every page as a whole, our fonts, and that nothing in it runs by itself."},
-        footer = {"", "With --paper the set to be printed is proved as well, and both are held against each other: the same number on the same page.", "", "Exit codes: 0 all is as it was produced, 1 something is wrong or cannot be proved, 2 bad arguments."})
+                "Looked at are: the number of pages, every stamped number and page label, every row of the index with its "
+                        + "number and link, every bookmark "
+                        + "and link, every page as a whole, our fonts, and that nothing in it runs by itself."},
+        footer = {"",
+                "With --paper the set to be printed is proved as well, and both are held against each other: the same number "
+                        + "on the same page.",
+                "", "Exit codes: 0 all is as it was produced, 1 something is wrong or cannot be proved, 2 bad arguments."})
 final class ProveCommand implements Callable<Integer> {
     @Parameters(paramLabel = "BUNDLE", description = "The produced PDF; its ledger (.ledger.json) is beside it.")
     private Path bundle = Path.of("");
@@ -39,7 +43,8 @@ final class ProveCommand implements Callable<Integer> {
     }
 
     private static boolean holds(Path produced, Console console) throws IOException {
-        Optional<Proof> proof = Prover.standard().prove(produced, (done, total) -> console.show("Proving page " + done + " of " + total), console::isStopped);
+        Optional<Proof> proof = Prover.standard().prove(produced,
+                (done, total) -> console.show("Proving page " + done + " of " + total), console::isStopped);
         console.show("");
         if (proof.isEmpty()) {
             console.say("Stopped. Nothing was proved.");

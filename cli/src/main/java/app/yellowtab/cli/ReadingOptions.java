@@ -13,11 +13,15 @@ final class ReadingOptions {
     private boolean monthFirst;
     @Option(names = "--show-changes", description = "Marks tracked changes in word-processor files; otherwise they are accepted.")
     private boolean showChanges;
-    @Option(names = "--show-word-comments", description = "Prints comments of word-processor files in the text; otherwise they are left out.")
+    @Option(names = "--show-word-comments",
+            description = "Prints comments of word-processor files in the text; otherwise they are left out.")
     private boolean showComments;
-    @Option(names = "--time-zone", paramLabel = "ZONE", description = "Where days begin, such as Europe/London, for files that tell only the moment they were sent or made; otherwise where this computer is.")
+    @Option(names = "--time-zone", paramLabel = "ZONE",
+            description = "Where days begin, such as Europe/London, for files that tell only the moment they were sent or "
+                    + "made; otherwise where this computer is.")
     private @Nullable ZoneId zone;
-    @Option(names = "--password", paramLabel = "WORD", description = "A password to try on locked files; may be given several times. It is not kept.")
+    @Option(names = "--password", paramLabel = "WORD",
+            description = "A password to try on locked files; may be given several times. It is not kept.")
     private List<String> passwords = List.of();
 
     List<String> passwords() {
@@ -26,7 +30,8 @@ final class ReadingOptions {
 
     /** {@return the choices laid over those that a bundle has} */
     Reading over(Reading standard) {
-        return new Reading(monthFirst || standard.monthFirst(), showChanges || standard.showChanges(), showComments || standard.showComments(),
+        return new Reading(monthFirst || standard.monthFirst(), showChanges || standard.showChanges(),
+                showComments || standard.showComments(),
                 Optional.ofNullable(zone).or(standard::zone));
     }
 }

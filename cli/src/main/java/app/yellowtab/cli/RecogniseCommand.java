@@ -33,7 +33,8 @@ import picocli.CommandLine.Spec;
 
 /** From scans to files that can be searched. */
 @Command(name = "recognise", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
-        description = {"Reads the words in scans, and writes each as a PDF with the same pages that can be searched.", "Pages that have words of their own are left alone, and so are the files themselves."})
+        description = {"Reads the words in scans, and writes each as a PDF with the same pages that can be searched.",
+                "Pages that have words of their own are left alone, and so are the files themselves."})
 final class RecogniseCommand implements Callable<Integer> {
     private static final int DONE = 0;
     private static final int NOTHING_DONE = 1;
@@ -41,11 +42,14 @@ final class RecogniseCommand implements Callable<Integer> {
 
     @Parameters(arity = "1..*", paramLabel = "FILE", description = "The scans: PDFs and pictures.")
     private List<Path> files = List.of();
-    @Option(names = {"-o", "--output"}, required = true, paramLabel = "FOLDER", description = "Where the new files are written; nothing in it is written over.")
+    @Option(names = {"-o", "--output"}, required = true, paramLabel = "FOLDER",
+            description = "Where the new files are written; nothing in it is written over.")
     private Path output = Path.of("");
     @Option(names = "--text", description = "Writes the words as plain text instead.")
     private boolean text;
-    @Option(names = "--language", paramLabel = "CODE", description = "A language that is read; may be given several times. Otherwise eng. Others are data files in the folder \"languages\" of the user's folder.")
+    @Option(names = "--language", paramLabel = "CODE",
+            description = "A language that is read; may be given several times. Otherwise eng. Others are data files in the "
+                    + "folder \"languages\" of the user's folder.")
     private List<String> languages = List.of(Languages.ENGLISH);
     @Mixin
     private ReadingOptions reading = new ReadingOptions();
@@ -56,12 +60,16 @@ final class RecogniseCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         Languages known = Languages.ofUser();
         for (String code : languages) {
-            if (!known.codes().contains(code)) throw new ParameterException(spec.commandLine(), "There is no language " + code + "; there are " + String.join(", ", known.codes()) + ". Put " + code + ".traineddata into " + known.folder() + ".");
+            if (!known.codes().contains(code))
+                throw new ParameterException(spec.commandLine(), "There is no language " + code + "; there are "
+                        + String.join(", ", known.codes()) + ". Put " + code + ".traineddata into " + known.folder() + ".");
         }
-        try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr()); InPlace place = new InPlace(reading.passwords())) {
+        try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr());
+                InPlace place = new InPlace(reading.passwords())) {
             List<Finding> findings = new ArrayList<>();
             FoundFolder found = FoundFolder.of(files, findings);
-            Intake.Taken taken = new Intake(place, reading.passwords(), reading.over(Reading.STANDARD)).bringIn(found, (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
+            Intake.Taken taken = new Intake(place, reading.passwords(), reading.over(Reading.STANDARD)).bringIn(found,
+                    (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
             place.know(taken.sources());
             findings.addAll(taken.findings());
             int done;
@@ -73,7 +81,8 @@ final class RecogniseCommand implements Callable<Integer> {
             }
             findings.forEach(finding -> console.say(finding.message()));
             if (done == 0) return NOTHING_DONE;
-            return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT : DONE;
+            return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK)
+                    ? SOME_LEFT_OUT : DONE;
         }
     }
 
@@ -94,9 +103,11 @@ final class RecogniseCommand implements Callable<Integer> {
         }
     }
 
-    private int recognise(List<Source> sources, InPlace place, TextRecogniser engine, List<Finding> findings, Console console) throws IOException {
+    private int recognise(List<Source> sources, InPlace place, TextRecogniser engine, List<Finding> findings, Console console)
+            throws IOException {
         Files.createDirectories(output);
-        Recognition recognition = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, Runtime.getRuntime().availableProcessors());
+        Recognition recognition = new Recognition(place, place.recognisedFolder().orElseThrow(), engine,
+                Runtime.getRuntime().availableProcessors());
         FileNames names = new FileNames();
         int written = 0;
         for (Source source : sources) {
@@ -107,24 +118,30 @@ final class RecogniseCommand implements Callable<Integer> {
             try {
                 int wanted = RecognisedPages.wanted(source).cardinality();
                 if (wanted == 0 && !text) {
-                    console.say(name + ": there is nothing to be recognised; its pages have words of their own, or are no scans. It is not written anew.");
+                    console.say(name
+                            + ": there is nothing to be recognised; its pages have words of their own, or are no scans. It is "
+                            + "not written anew.");
                     written++;
                     continue;
                 }
-                Recognition.Done done = recognition.read(source.id(), (page, of) -> console.show(name + ": recognising page " + page + " of " + of), console::isStopped);
+                Recognition.Done done = recognition.read(source.id(),
+                        (page, of) -> console.show(name + ": recognising page " + page + " of " + of), console::isStopped);
                 if (console.isStopped()) break;
                 place.know(List.of(source.withAbout(source.about().withRecognised(done.list()))));
                 findings.addAll(recognition.findings(source.id(), done));
                 if (text) SearchableFile.writeWords(place, source, target, console::isStopped);
-                else findings.addAll(SearchableFile.write(place, source, target, (page, of) -> console.show(name + ": writing page " + page + " of " + of), console::isStopped));
+                else findings.addAll(SearchableFile.write(place, source, target,
+                        (page, of) -> console.show(name + ": writing page " + page + " of " + of), console::isStopped));
                 if (console.isStopped()) break;
-                console.end(String.format(Locale.UK, "%s: %,d of %,d pages recognised, in %s,", name, done.read() + done.known(), source.pageCount(), target));
+                console.end(String.format(Locale.UK, "%s: %,d of %,d pages recognised, in %s,", name, done.read() + done.known(),
+                        source.pageCount(), target));
                 written++;
             } catch (FindingException failure) {
                 findings.add(failure.finding());
             } catch (IOException | RuntimeException | Error lost) {
                 // The other files are not to blame.
-                findings.add(new Finding(Finding.Code.NOT_RECOGNISED, place.subject(source.id(), 0), String.valueOf(lost.getMessage())));
+                findings.add(new Finding(Finding.Code.NOT_RECOGNISED, place.subject(source.id(), 0),
+                        String.valueOf(lost.getMessage())));
             }
         }
         return written;

@@ -20,12 +20,16 @@ import picocli.CommandLine.Spec;
 
 /** From names to sheets that separate documents in a scan. */
 @Command(name = "separators", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
-        description = {"Makes separator sheets to be printed: laid before a document and scanned with it, each says where the document begins, and what it is called.",
-            "\"yellowtab cut --separators\" cuts at them."})
+        description = {
+                "Makes separator sheets to be printed: laid before a document and scanned with it, each says where the "
+                        + "document begins, and what it is called.",
+                "\"yellowtab cut --separators\" cuts at them."})
 final class SeparatorsCommand implements Callable<Integer> {
-    @Parameters(arity = "0..*", paramLabel = "NAME", description = "Of the documents; with date and section as \"NAME | DATE | SECTION\".")
+    @Parameters(arity = "0..*", paramLabel = "NAME",
+            description = "Of the documents; with date and section as \"NAME | DATE | SECTION\".")
     private List<String> names = List.of();
-    @Option(names = {"-o", "--output"}, paramLabel = "FILE", required = true, description = "The PDF to write; must not be there yet.")
+    @Option(names = {"-o", "--output"}, paramLabel = "FILE", required = true,
+            description = "The PDF to write; must not be there yet.")
     private Path output = Path.of("");
     @Option(names = "--nameless", paramLabel = "N", description = "Adds so many sheets that only separate.")
     private int nameless;
@@ -43,8 +47,10 @@ final class SeparatorsCommand implements Callable<Integer> {
             throw new ParameterException(spec.commandLine(), wrong.getMessage() + ".");
         }
         for (int n = 0; n < nameless; n++) sheets.add(SheetCode.NAMELESS);
-        if (sheets.isEmpty()) throw new ParameterException(spec.commandLine(), "Say what the documents are called, or how many sheets without a name, with --nameless N.");
-        if (Files.exists(output)) throw new ParameterException(spec.commandLine(), output + " is there already; nothing was written.");
+        if (sheets.isEmpty()) throw new ParameterException(spec.commandLine(),
+                "Say what the documents are called, or how many sheets without a name, with --nameless N.");
+        if (Files.exists(output))
+            throw new ParameterException(spec.commandLine(), output + " is there already; nothing was written.");
         SeparatorSheets.write(output, sheets);
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr())) {
             console.end(output + ": " + sheets.size() + (sheets.size() == 1 ? " sheet," : " sheets,"));

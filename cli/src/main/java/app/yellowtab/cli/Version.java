@@ -8,6 +8,6 @@ final class Version implements IVersionProvider {
     public String[] getVersion() {
         String built = Version.class.getPackage().getImplementationVersion();
         return new String[] {"Yellow Tab " + (built == null ? "(not packaged)" : built),
-            "Java " + Runtime.version() + ", " + System.getProperty("os.name")};
+                "Java " + Runtime.version() + ", " + System.getProperty("os.name")};
     }
 }

@@ -52,7 +52,8 @@ class CommandTests extends AtTheCommandLine {
         assertThat(pages.getFirst()).isEqualTo("Orchard case 1");
         assertThat(pages.get(1)).isEqualTo("Orchard case · Index Tab Document Date Page 1 Chronology 4 Mar 2031 3 "
                 + "A Witness statements 4–7 2 Fennick 9 Jun 2031 5 3 Wrenfield 7 B Letters 8–9 4 note 9 2");
-        assertThat(pages.subList(4, 9)).containsExactly("2 Fennick 9 June 2031-1 5", "2 Fennick 9 June 2031-2 6", "10 Wrenfield-1 7",
+        assertThat(pages.subList(4, 9)).containsExactly("2 Fennick 9 June 2031-1 5", "2 Fennick 9 June 2031-2 6",
+                "10 Wrenfield-1 7",
                 "B Letters 8", "hello 9");
         assertThat(out.toString()).matches("(?s).*out.pdf: 4 documents, 9 pages, [0-9,]+ bytes, [0-9.]+ seconds\\s+");
         assertThat(err.toString()).isEmpty();
@@ -146,8 +147,10 @@ class CommandTests extends AtTheCommandLine {
     void aSavedBundleIsBuilt() throws IOException {
         Path folder = temp.resolve("saved");
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(matter), new ArrayList<>()), Intake.Listener.NONE, () -> false);
-            place.save(Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle("Saved")).withSources(taken.sources()).withContents(taken.contents()));
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(matter), new ArrayList<>()),
+                    Intake.Listener.NONE, () -> false);
+            place.save(Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle("Saved")).withSources(taken.sources())
+                    .withContents(taken.contents()));
         }
         assertThat(run("build", folder, "-o", target)).isZero();
         assertThat(Pdfs.pages(target).getFirst()).isEqualTo("Saved 1");
@@ -158,7 +161,9 @@ class CommandTests extends AtTheCommandLine {
     @Test
     void filesAreGatheredIntoABundleThatIsThenBuilt() throws IOException {
         Path folder = temp.resolve("gathered");
-        Path letter = new WordFile("<w:p><w:del><w:r><w:delText>two</w:delText></w:r></w:del><w:ins>" + WordFile.run("three") + "</w:ins></w:p>").write(temp, "Letter 4.3.2031.docx");
+        Path letter = new WordFile(
+                "<w:p><w:del><w:r><w:delText>two</w:delText></w:r></w:del><w:ins>" + WordFile.run("three") + "</w:ins></w:p>")
+                .write(temp, "Letter 4.3.2031.docx");
         assertThat(run("gather", folder, letter)).isZero();
         assertThat(out.toString()).contains("1 of 1 file read, 1 page,");
         assertThat(run("gather", folder, matter, "--sections", "--month-first", "--show-changes")).isZero();
@@ -178,7 +183,9 @@ class CommandTests extends AtTheCommandLine {
         run("assemble", matter, "-o", target, "--csv");
         assertThat(temp.resolve("out.ledger.csv")).isRegularFile();
         assertThat(run("prove", target)).isZero();
-        assertThat(out.toString()).contains("out.pdf: 9 pages proved: every number, label and page as it was produced, 6 rows of the index, 7 bookmarks, 6 links.");
+        assertThat(out.toString()).contains(
+                "out.pdf: 9 pages proved: every number, label and page as it was produced, 6 rows of the index, 7 bookmarks, 6 "
+                        + "links.");
         try (PDDocument document = Loader.loadPDF(Files.readAllBytes(target))) {
             document.getPage(5).setRotation(90);
             document.save(target.toFile());
@@ -220,7 +227,9 @@ class CommandTests extends AtTheCommandLine {
         assertThat(run("assemble", matter, "-o", target, "--password", "wrong", "--password", "orchard")).isZero();
         assertThat(err.toString()).contains("locked.pdf carries comments");
         assertThat(Pdfs.bookmarks(target)).contains("  own mark > 4");
-        assertThat(run("assemble", matter, "-o", target, "--password", "orchard", "--comments", "dropped", "--bookmark-levels", "0")).isZero();
+        assertThat(
+                run("assemble", matter, "-o", target, "--password", "orchard", "--comments", "dropped", "--bookmark-levels", "0"))
+                .isZero();
         assertThat(err.toString()).contains("locked.pdf: its comments and other marks of reviewers were left out");
         assertThat(Pdfs.bookmarks(target)).noneMatch(mark -> mark.contains("own mark"));
         assertThat(run("assemble", matter, "-o", target, "--comments", "printed")).isEqualTo(2);

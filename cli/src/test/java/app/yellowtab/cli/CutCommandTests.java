@@ -42,7 +42,8 @@ class CutCommandTests {
     void scan() throws IOException {
         to = temp.resolve("cut");
         post = Pdfs.write(temp, "post of the week", 6, document -> {
-            String[][] words = {{"Invoice no. TH-1", "1 of 2"}, {"Invoice no. TH-1", "2 of 2"}, {"Invoice no. TH-2", "1 of 1"}, {"Invoice no. TH-3", "1 of 2"}, {"Invoice no. TH-3", "2 of 2"}, {}};
+            String[][] words = {{"Invoice no. TH-1", "1 of 2"}, {"Invoice no. TH-1", "2 of 2"}, {"Invoice no. TH-2", "1 of 1"},
+                    {"Invoice no. TH-3", "1 of 2"}, {"Invoice no. TH-3", "2 of 2"}, {}};
             for (int i = 0; i < words.length; i++) say(document, document.getPage(i), words[i]);
         });
     }
@@ -77,21 +78,26 @@ class CutCommandTests {
     @Test
     void piecesAreAttachedToDraftedMails() throws IOException {
         assertThat(run(post, "-o", to, "--value-after", "invoice no.", "--emails", "each")).isZero();
-        assertThat(written()).containsExactly("post of the week/TH-1.eml", "post of the week/TH-2.eml", "post of the week/TH-3.eml", "post of the week/cuts.csv");
+        assertThat(written()).containsExactly("post of the week/TH-1.eml", "post of the week/TH-2.eml",
+                "post of the week/TH-3.eml", "post of the week/cuts.csv");
     }
 
     @Test
     void piecesBecomeDocumentsOfABundleByRulesOfAFile() throws IOException {
         Path rules = temp.resolve("rules.json");
-        KeptRules.write(rules, new KeptRules.Named("Invoices", new CutRules(List.of(new CutRule.ValueChanges(new ValuePlace.AfterWords("Invoice no.", "")), new CutRule.BlankSheets(true)), 1, List.of(new NamePart.Typed("Invoice"), new NamePart.Value(new ValuePlace.AfterWords("Invoice no.", ""))))));
+        KeptRules.write(rules, new KeptRules.Named("Invoices", new CutRules(
+                List.of(new CutRule.ValueChanges(new ValuePlace.AfterWords("Invoice no.", "")), new CutRule.BlankSheets(true)), 1,
+                List.of(new NamePart.Typed("Invoice"), new NamePart.Value(new ValuePlace.AfterWords("Invoice no.", ""))))));
         Path bundle = temp.resolve("Trial bundle");
-        assertThat(run(post, "--rules", rules, "--into", bundle, "--section", "Invoices", "--drop", "3")).as(err.toString()).isZero();
+        assertThat(run(post, "--rules", rules, "--into", bundle, "--section", "Invoices", "--drop", "3")).as(err.toString())
+                .isZero();
         BundleFolder.Opened opened = BundleFolder.open(bundle);
         try (BundleFolder folder = opened.folder()) {
             Bundle saved = opened.bundle();
             assertThat(folder.path()).isEqualTo(bundle);
             assertThat(saved.contents().sections()).extracting(Section::title).containsExactly("Invoices");
-            assertThat(saved.contents().sections().getFirst().contents().documents()).extracting(Document::title).containsExactly("Invoice TH-1", "Invoice TH-3");
+            assertThat(saved.contents().sections().getFirst().contents().documents()).extracting(Document::title)
+                    .containsExactly("Invoice TH-1", "Invoice TH-3");
             assertThat(saved.batches().getFirst().rules().rules()).hasSize(2);
             assertThat(saved.batches().getFirst().drops()).hasSize(1);
         }
@@ -114,8 +120,10 @@ class CutCommandTests {
 
     @Test
     void thePiecesAreFilesNamedAsWanted() throws IOException {
-        assertThat(run(post, "-o", to, "--restarts", "--blanks", "--name", "number:2", "--name", "text:Invoice", "--name", "after:Invoice no.")).isZero();
-        assertThat(written()).containsExactly("post of the week/01 Invoice TH-1.pdf", "post of the week/02 Invoice TH-2.pdf", "post of the week/03 Invoice TH-3.pdf", "post of the week/cuts.csv");
+        assertThat(run(post, "-o", to, "--restarts", "--blanks", "--name", "number:2", "--name", "text:Invoice", "--name",
+                "after:Invoice no.")).isZero();
+        assertThat(written()).containsExactly("post of the week/01 Invoice TH-1.pdf", "post of the week/02 Invoice TH-2.pdf",
+                "post of the week/03 Invoice TH-3.pdf", "post of the week/cuts.csv");
         assertThat(Pdfs.pageCount(to.resolve("post of the week/01 Invoice TH-1.pdf"))).isEqualTo(2);
         assertThat(out.toString()).startsWith("post of the week.pdf: 6 pages, 3 pieces, 1 dropped, in ");
         assertThat(run(post, "-o", to, "--every", "2")).as("there are pieces already").isEqualTo(1);

@@ -40,8 +40,10 @@ class NumberCommandTests extends AtTheCommandLine {
     @Test
     void aBundleHasLinesAndNumbersFromAnywhereAsAPresetHasThem() throws IOException {
         Path preset = temp.resolve("preset.json");
-        NumberPresets.write(preset, new NumberPresets.Named("Ours", new NumberPreset(BundleNumber.STANDARD.withStyle(NumberStyle.LARGE_ROMAN), List.of(), List.of())));
-        assertThat(run("assemble", matter, "-o", target, "--number", "8", "--line", "top left={file}, page {page} of {pages}", "--check-numbers")).isZero();
+        NumberPresets.write(preset, new NumberPresets.Named("Ours",
+                new NumberPreset(BundleNumber.STANDARD.withStyle(NumberStyle.LARGE_ROMAN), List.of(), List.of())));
+        assertThat(run("assemble", matter, "-o", target, "--number", "8", "--line", "top left={file}, page {page} of {pages}",
+                "--check-numbers")).isZero();
         assertThat(Pdfs.pages(target).get(2)).contains("A.pdf, page 10 of 14").contains("10");
         assertThat(run("prove", target)).isZero();
         assertThat(run("assemble", matter, "-o", target, "--preset", preset)).isZero();
@@ -50,14 +52,16 @@ class NumberCommandTests extends AtTheCommandLine {
         assertThat(run("assemble", matter, "-o", target, "--line", "top left={moon}")).isEqualTo(2);
         assertThat(run("assemble", matter, "-o", target, "--number", "-3")).isEqualTo(2);
         assertThat(run("assemble", matter, "-o", target, "--preset", matter.resolve("A.pdf"))).isEqualTo(1);
-        assertThat(err.toString()).contains("does not say where").contains("{moon}").contains("-3 is no number to begin with").contains("A.pdf");
+        assertThat(err.toString()).contains("does not say where").contains("{moon}").contains("-3 is no number to begin with")
+                .contains("A.pdf");
     }
 
     @Test
     void looseFilesAreStampedAndBareAgain() throws IOException {
         Path folder = temp.resolve("stamped");
         Path register = temp.resolve("register.csv");
-        assertThat(run("stamp", matter, "-o", folder, "--bates", "TH-000101", "--place", "top right", "--line", "bottom middle={file}", "--name-before", "No ", "--register", register)).isZero();
+        assertThat(run("stamp", matter, "-o", folder, "--bates", "TH-000101", "--place", "top right", "--line",
+                "bottom middle={file}", "--name-before", "No ", "--register", register)).isZero();
         assertThat(Pdfs.pages(folder.resolve("No B.pdf")).get(2)).contains("TH-000105").contains("B.pdf");
         assertThat(Files.readAllLines(register)).hasSize(6);
         assertThat(out.toString()).contains("2 files, 5 pages, TH-000101 to TH-000105");
@@ -75,8 +79,10 @@ class NumberCommandTests extends AtTheCommandLine {
     void aSavedBundleIsBuiltForTheScreenAndForPaper() throws IOException {
         Path folder = temp.resolve("saved");
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(matter), new ArrayList<>()), Intake.Listener.NONE, () -> false);
-            Bundle bundle = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle("Saved")).withSources(taken.sources()).withContents(taken.contents());
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(matter), new ArrayList<>()),
+                    Intake.Listener.NONE, () -> false);
+            Bundle bundle = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle("Saved")).withSources(taken.sources())
+                    .withContents(taken.contents());
             place.save(bundle.withLayout(bundle.layout().withPaper(bundle.layout().paper().withBegins(Beginning.DOCUMENTS))));
         }
         assertThat(run("build", folder, "-o", target, "--set", "both")).isZero();
@@ -86,7 +92,8 @@ class NumberCommandTests extends AtTheCommandLine {
         assertThat(temp.resolve("out (printing order).docx")).exists();
         assertThat(temp.resolve("out (spine labels).pdf")).exists();
         assertThat(run("prove", target, "--paper", paper)).isZero();
-        assertThat(out.toString()).contains("out.pdf: 8 pages proved").contains("out (paper).pdf: 9 pages proved").contains("Both sets have the same numbers on the same pages.");
+        assertThat(out.toString()).contains("out.pdf: 8 pages proved").contains("out (paper).pdf: 9 pages proved")
+                .contains("Both sets have the same numbers on the same pages.");
         Pdfs.write(Files.createDirectories(temp.resolve("less")), "A", 2);
         assertThat(run("assemble", temp.resolve("less"), "-o", temp.resolve("other.pdf"))).isZero();
         assertThat(run("prove", temp.resolve("other.pdf"), "--paper", paper)).isEqualTo(1);

@@ -51,7 +51,8 @@ class PagesCommandTests {
 
     @Test
     void pagesAreLeftOutAndTurned() throws IOException {
-        assertThat(run(report.toString(), "-o", to.toString(), "--drop", "2-3", "--turn", "4- right", "--turn", "about")).isZero();
+        assertThat(run(report.toString(), "-o", to.toString(), "--drop", "2-3", "--turn", "4- right", "--turn", "about"))
+                .isZero();
         assertThat(Pdfs.pageCount(to.resolve("report.pdf"))).isEqualTo(3);
         try (PDDocument written = Loader.loadPDF(to.resolve("report.pdf").toFile())) {
             assertThat(written.getPage(0).getRotation()).isEqualTo(180);

@@ -29,11 +29,13 @@ class RecogniseCommandTests extends AtTheCommandLine {
         assertThat(run("recognise", scan.toString(), digital.toString(), "-o", folder.toString())).as(err.toString()).isZero();
         assertThat(out.toString()).contains("16 of 16 pages recognised");
         assertThat(err.toString()).contains("letter.pdf: there is nothing to be recognised");
-        assertThat(Pdfs.pages(folder.resolve("scan-0001.pdf"))).hasSize(16).first().asString().contains("Weighbridge slip 425", "Load 1");
+        assertThat(Pdfs.pages(folder.resolve("scan-0001.pdf"))).hasSize(16).first().asString().contains("Weighbridge slip 425",
+                "Load 1");
         assertThat(folder.resolve("letter.pdf")).doesNotExist();
         assertThat(run("recognise", scan.toString(), "-o", folder.toString(), "--text")).isZero();
         assertThat(Files.readString(folder.resolve("scan-0001.txt")).split("\f", -1)).hasSize(16);
-        assertThat(run("recognise", scan.toString(), "-o", folder.toString(), "--text")).as("nothing is written over").isEqualTo(1);
+        assertThat(run("recognise", scan.toString(), "-o", folder.toString(), "--text")).as("nothing is written over")
+                .isEqualTo(1);
         assertThat(err.toString()).contains("there is such a file already");
     }
 

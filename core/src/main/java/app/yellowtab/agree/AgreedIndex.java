@@ -26,7 +26,8 @@ public record AgreedIndex(String name, IndexTable table, Columns columns) {
      */
     public static AgreedIndex read(Path file) throws FindingException {
         Comparator<IndexTable> likeness = Comparator.comparingInt(table -> Columns.of(table).where().size());
-        IndexTable best = TableReader.read(file).stream().max(likeness.thenComparingInt(table -> table.rows().size())).orElseThrow();
+        IndexTable best =
+                TableReader.read(file).stream().max(likeness.thenComparingInt(table -> table.rows().size())).orElseThrow();
         return new AgreedIndex(String.valueOf(file.getFileName()), best, Columns.of(best));
     }
 

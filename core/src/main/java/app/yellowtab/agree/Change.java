@@ -48,7 +48,8 @@ public sealed interface Change {
      * @param section the section that it stands in then; empty for none
      * @param after   the entry that it stands behind; empty for the first there
      */
-    record Moved(EntryId id, String title, boolean isSection, Optional<EntryId> section, Optional<EntryId> after) implements Change {}
+    record Moved(EntryId id, String title, boolean isSection, Optional<EntryId> section, Optional<EntryId> after)
+            implements Change {}
 
     /** Something else is said of it. */
     record Stands(EntryId id, String title, Agreement was, Agreement now) implements Change {}

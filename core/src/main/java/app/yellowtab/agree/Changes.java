@@ -54,7 +54,8 @@ public final class Changes {
     /** {@return whether any line is of an entry of the bundle, by its reference} */
     public static boolean isOurs(Bundle bundle, List<IndexLine> lines) {
         Changes changes = new Changes(bundle, List.of());
-        return lines.stream().anyMatch(line -> line.isKnown() && (changes.documents.containsKey(line.id()) || changes.sections.containsKey(line.id())));
+        return lines.stream().anyMatch(
+                line -> line.isKnown() && (changes.documents.containsKey(line.id()) || changes.sections.containsKey(line.id())));
     }
 
     /** {@return what differs, in the order of their index, what is taken out last} */
@@ -62,7 +63,9 @@ public final class Changes {
         return new Changes(bundle, lines).all();
     }
 
-    /** Lines without a reference are of the section, or of the document, of ours that has the very same title, if nothing else is. */
+    /**
+     * Lines without a reference are of the section, or of the document, of ours that has the very same title, if nothing else is.
+     */
     private List<IndexLine> identified(List<IndexLine> lines) {
         Set<EntryId> taken = new HashSet<>();
         lines.forEach(line -> taken.add(line.id()));
@@ -70,19 +73,27 @@ public final class Changes {
         for (IndexLine line : lines) {
             if (documents.containsKey(line.id()) || sections.containsKey(line.id())) continue;
             Optional<EntryId> same = line.isSection()
-                    ? sections.values().stream().filter(section -> section.title().equalsIgnoreCase(line.title()) && !taken.contains(section.id())).map(Section::id).findFirst()
-                    : documents.values().stream().filter(document -> isSame(document, line) && !taken.contains(document.id())).map(Document::id).findFirst();
+                    ? sections.values().stream()
+                            .filter(section -> section.title().equalsIgnoreCase(line.title()) && !taken.contains(section.id()))
+                            .map(Section::id).findFirst()
+                    : documents.values().stream().filter(document -> isSame(document, line) && !taken.contains(document.id()))
+                            .map(Document::id).findFirst();
             same.ifPresent(id -> {
                 names.put(line.id(), id);
                 taken.add(id);
             });
         }
-        return lines.stream().map(line -> new IndexLine(line.row(), names.getOrDefault(line.id(), line.id()), line.isKnown(), line.isSection(), line.depth(),
-                line.section().map(id -> names.getOrDefault(id, id)), line.title(), line.date(), line.pages(), line.agreement())).toList();
+        return lines.stream()
+                .map(line -> new IndexLine(line.row(), names.getOrDefault(line.id(), line.id()), line.isKnown(), line.isSection(),
+                        line.depth(),
+                        line.section().map(id -> names.getOrDefault(id, id)), line.title(), line.date(), line.pages(),
+                        line.agreement()))
+                .toList();
     }
 
     private static boolean isSame(Document document, IndexLine line) {
-        return document.title().equalsIgnoreCase(line.title()) && line.date().filter(date -> !date.equals(document.date())).isEmpty();
+        return document.title().equalsIgnoreCase(line.title())
+                && line.date().filter(date -> !date.equals(document.date())).isEmpty();
     }
 
     private boolean isOurs(IndexLine line) {
@@ -101,15 +112,19 @@ public final class Changes {
                 changes.add(new Change.Added(line, after));
                 continue;
             }
-            if (moved.contains(line.id())) changes.add(new Change.Moved(line.id(), title(line.id()), line.isSection(), line.section(), after));
+            if (moved.contains(line.id()))
+                changes.add(new Change.Moved(line.id(), title(line.id()), line.isSection(), line.section(), after));
             if (line.isSection()) retitled(line.id(), title(line.id()), line.title(), changes);
             else differences(documents.get(line.id()), line, changes);
         }
         Set<EntryId> there = new HashSet<>(theirs.stream().map(IndexLine::id).toList());
-        for (Document document : documents.values()) if (!there.contains(document.id())) changes.add(new Change.TakenOut(document.id(), document.title(), false));
+        for (Document document : documents.values())
+            if (!there.contains(document.id())) changes.add(new Change.TakenOut(document.id(), document.title(), false));
         for (Section section : sections.values()) {
-            boolean allGone = !there.contains(section.id()) && section.contents().allDocuments().stream().noneMatch(document -> there.contains(document.id()));
-            if (allGone && theirs.stream().anyMatch(IndexLine::isSection)) changes.add(new Change.TakenOut(section.id(), section.title(), true));
+            boolean allGone = !there.contains(section.id())
+                    && section.contents().allDocuments().stream().noneMatch(document -> there.contains(document.id()));
+            if (allGone && theirs.stream().anyMatch(IndexLine::isSection))
+                changes.add(new Change.TakenOut(section.id(), section.title(), true));
         }
         return changes;
     }
@@ -125,10 +140,13 @@ public final class Changes {
 
     private static void differences(Document document, IndexLine line, List<Change> changes) {
         retitled(document.id(), document.title(), line.title(), changes);
-        line.date().filter(date -> !date.equals(document.date())).ifPresent(date -> changes.add(new Change.Redated(document.id(), document.title(), document.date(), date)));
+        line.date().filter(date -> !date.equals(document.date()))
+                .ifPresent(date -> changes.add(new Change.Redated(document.id(), document.title(), document.date(), date)));
         int free = Placeholders.reserved(document);
-        if (free > 0 && free == document.pageCount() && line.pages() > 0 && line.pages() != free) changes.add(new Change.Resized(document.id(), document.title(), free, line.pages()));
-        line.agreement().filter(agreement -> !agreement.equals(document.agreement())).ifPresent(agreement -> changes.add(new Change.Stands(document.id(), document.title(), document.agreement(), agreement)));
+        if (free > 0 && free == document.pageCount() && line.pages() > 0 && line.pages() != free)
+            changes.add(new Change.Resized(document.id(), document.title(), free, line.pages()));
+        line.agreement().filter(agreement -> !agreement.equals(document.agreement())).ifPresent(
+                agreement -> changes.add(new Change.Stands(document.id(), document.title(), document.agreement(), agreement)));
     }
 
     /** {@return the entries of ours that stand in another section, or in another order than most of their neighbours} */
@@ -153,7 +171,7 @@ public final class Changes {
         List<Integer> ends = new ArrayList<>();
         for (int i = 0; i < length.length; i++) {
             int low = 0;
-            for (int high = ends.size(); low < high; ) {
+            for (int high = ends.size(); low < high;) {
                 int middle = (low + high) >>> 1;
                 if (place.get(neighbours.get(ends.get(middle))) < place.get(neighbours.get(i))) low = middle + 1;
                 else high = middle;
@@ -168,8 +186,8 @@ public final class Changes {
     }
 
     /**
-     * {@return the bundle with a change taken over; one that is not possible any more changes nothing} With a document the section
-     * is added that it stands in.
+     * {@return the bundle with a change taken over; one that is not possible any more changes nothing} With a document the
+     * section is added that it stands in.
      *
      * @param lines the index that came back
      */
@@ -177,7 +195,8 @@ public final class Changes {
         return switch (change) {
             case Change.Added added -> new Changes(bundle, lines).added(added);
             case Change.TakenOut gone -> Edits.takeOut(bundle, Set.of(gone.id()));
-            case Change.Retitled now -> Edits.renameSection(Edits.changeDocument(bundle, now.id(), document -> document.withTitle(now.now())), now.id(), now.now());
+            case Change.Retitled now -> Edits.renameSection(
+                    Edits.changeDocument(bundle, now.id(), document -> document.withTitle(now.now())), now.id(), now.now());
             case Change.Redated now -> Edits.changeDocument(bundle, now.id(), document -> document.withDate(now.now()));
             case Change.Resized now -> Placeholders.reserve(bundle, now.id(), now.now());
             case Change.Stands now -> Edits.changeDocument(bundle, now.id(), document -> document.withAgreement(now.now()));
@@ -189,10 +208,12 @@ public final class Changes {
         IndexLine line = added.line();
         Bundle now = withSection(ours, line.section());
         if (Outline.placeOfDocument(now, line.id()).isPresent() || Outline.placeOfSection(now, line.id()).isPresent()) return now;
-        if (line.isSection()) return Edits.insertSections(now, List.of(new Section(line.id(), line.title(), Contents.EMPTY)), placeOfSection(now, line.section(), added.after()));
+        if (line.isSection()) return Edits.insertSections(now, List.of(new Section(line.id(), line.title(), Contents.EMPTY)),
+                placeOfSection(now, line.section(), added.after()));
         Optional<Document> aside = now.setAside().stream().filter(document -> document.id().equals(line.id())).findFirst();
         Bundle left = now.withSetAside(now.setAside().stream().filter(document -> !document.id().equals(line.id())).toList());
-        return Edits.insertDocuments(left, List.of(aside.orElseGet(() -> placeholder(line))), placeOfDocument(left, line.section(), added.after()));
+        return Edits.insertDocuments(left, List.of(aside.orElseGet(() -> placeholder(line))),
+                placeOfDocument(left, line.section(), added.after()));
     }
 
     /** Adds the section that a line stands in, if it is one of theirs that was not taken over yet. */
@@ -200,33 +221,38 @@ public final class Changes {
         if (id.isEmpty() || Outline.placeOfSection(bundle, id.get()).isPresent()) return bundle;
         return theirs.stream().filter(line -> line.isSection() && line.id().equals(id.get())).findFirst().map(line -> {
             Bundle outer = withSection(bundle, line.section());
-            return Edits.insertSections(outer, List.of(new Section(line.id(), line.title(), Contents.EMPTY)), new Place(line.section(), Integer.MAX_VALUE));
+            return Edits.insertSections(outer, List.of(new Section(line.id(), line.title(), Contents.EMPTY)),
+                    new Place(line.section(), Integer.MAX_VALUE));
         }).orElse(bundle);
     }
 
     private Bundle moved(Change.Moved moved) {
         Bundle now = withSection(ours, moved.section());
-        return moved.isSection() ? Edits.moveSections(now, Set.of(moved.id()), placeOfSection(now, moved.section(), moved.after()))
+        return moved.isSection()
+                ? Edits.moveSections(now, Set.of(moved.id()), placeOfSection(now, moved.section(), moved.after()))
                 : Edits.moveDocuments(now, Set.of(moved.id()), placeOfDocument(now, moved.section(), moved.after()));
     }
 
     private static Place placeOfDocument(Bundle bundle, Optional<EntryId> section, Optional<EntryId> after) {
         Optional<EntryId> holder = section.filter(id -> Outline.placeOfSection(bundle, id).isPresent());
         if (after.isEmpty()) return new Place(holder, 0);
-        return Outline.placeOfDocument(bundle, after.get()).filter(place -> place.section().equals(holder)).map(place -> new Place(holder, place.index() + 1))
+        return Outline.placeOfDocument(bundle, after.get()).filter(place -> place.section().equals(holder))
+                .map(place -> new Place(holder, place.index() + 1))
                 .orElseGet(() -> new Place(holder, Integer.MAX_VALUE));
     }
 
     private static Place placeOfSection(Bundle bundle, Optional<EntryId> section, Optional<EntryId> after) {
         Optional<EntryId> holder = section.filter(id -> Outline.placeOfSection(bundle, id).isPresent());
         if (after.isEmpty()) return new Place(holder, 0);
-        return Outline.placeOfSection(bundle, after.get()).filter(place -> place.section().equals(holder)).map(place -> new Place(holder, place.index() + 1))
+        return Outline.placeOfSection(bundle, after.get()).filter(place -> place.section().equals(holder))
+                .map(place -> new Place(holder, place.index() + 1))
                 .orElseGet(() -> new Place(holder, Integer.MAX_VALUE));
     }
 
     /** {@return the entry that a line asks for, with as many pages kept free as it says, or one} */
     static Document placeholder(IndexLine line) {
-        return new Document(line.id(), line.title(), "", line.date().orElse(DocumentDate.NOT_GIVEN), true, Optional.empty(), line.agreement().orElse(Agreement.OPEN),
+        return new Document(line.id(), line.title(), "", line.date().orElse(DocumentDate.NOT_GIVEN), true, Optional.empty(),
+                line.agreement().orElse(Agreement.OPEN),
                 List.of(new ReservedPages(RunId.fresh(), Math.max(1, line.pages()))));
     }
 }

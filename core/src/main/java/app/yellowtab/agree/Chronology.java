@@ -17,13 +17,21 @@ public final class Chronology {
 
     private Chronology() {}
 
-    /** {@return its rows: the date, the title, and the reference of the first page; the oldest first, those of one day in the order of the index} */
+    /**
+     * {@return its rows: the date, the title, and the reference of the first page; the oldest first, those of one day in the
+     * order of the index}
+     */
     public static List<List<String>> rows(Plan plan, ReferenceForm form) {
         return plan.entries().stream().filter(PlannedDocument.class::isInstance).map(PlannedDocument.class::cast)
                 .filter(planned -> planned.tab() > 0 && planned.document().date().firstDay().isPresent())
                 .sorted(Comparator.comparing(planned -> planned.document().date().firstDay().orElseThrow()))
-                .map(planned -> List.of(planned.document().date() instanceof DocumentDate.Day day ? DocumentDate.Formats.full(day.day()) : planned.document().date().shown(), planned.title(),
-                        planned.span().isEmpty() ? "as a file" : form.of(plan.letterAt(planned.span().first()), planned.span().from()))).toList();
+                .map(planned -> List.of(
+                        planned.document().date() instanceof DocumentDate.Day day ? DocumentDate.Formats.full(day.day())
+                                : planned.document().date().shown(),
+                        planned.title(),
+                        planned.span().isEmpty() ? "as a file"
+                                : form.of(plan.letterAt(planned.span().first()), planned.span().from())))
+                .toList();
     }
 
     /**

@@ -16,10 +16,14 @@ import java.util.regex.Pattern;
 public record Columns(int head, Map<Role, Integer> where) {
     /** What a column holds. */
     public enum Role {
-        REFERENCE("reference|ref|ref no|our reference"), TAB("tab|no|number|item|item no|nr|document no|doc no|#"), SECTION("section|part|divider"),
-        TITLE("title|document|description|description of document|document description|name|particulars|documents"), DATE("date|dated|document date|date of document"),
-        PAGES("pages|no of pages|number of pages|page count|pp|pgs|length"), PAGE("page|page no|page nos|page number|page numbers|bundle page|at page"),
-        STANDING("status|agreed|agreed or disputed|position|standing"), REMARK("remark|remarks|comment|comments|objection|objections|notes|note|reason");
+        REFERENCE("reference|ref|ref no|our reference"), TAB("tab|no|number|item|item no|nr|document no|doc no|#"),
+        SECTION("section|part|divider"),
+        TITLE("title|document|description|description of document|document description|name|particulars|documents"),
+        DATE("date|dated|document date|date of document"),
+        PAGES("pages|no of pages|number of pages|page count|pp|pgs|length"),
+        PAGE("page|page no|page nos|page number|page numbers|bundle page|at page"),
+        STANDING("status|agreed|agreed or disputed|position|standing"),
+        REMARK("remark|remarks|comment|comments|objection|objections|notes|note|reason");
 
         private final Pattern heads;
 
@@ -28,7 +32,8 @@ public record Columns(int head, Map<Role, Integer> where) {
         }
 
         private boolean isHead(String cell) {
-            return heads.matcher(cell.toLowerCase(Locale.ROOT).replaceAll("[.:()/?*]", " ").replaceAll("\\s+", " ").strip()).matches();
+            return heads.matcher(cell.toLowerCase(Locale.ROOT).replaceAll("[.:()/?*]", " ").replaceAll("\\s+", " ").strip())
+                    .matches();
         }
     }
 
@@ -45,9 +50,11 @@ public record Columns(int head, Map<Role, Integer> where) {
         for (IndexTable.Row row : table.rows().stream().limit(MOST_ABOVE).toList()) {
             Map<Role, Integer> found = new EnumMap<>(Role.class);
             for (int column = 0; column < row.cells().size(); column++) {
-                for (Role role : Role.values()) if (role.isHead(row.cell(column)) && !found.containsKey(role)) found.put(role, column);
+                for (Role role : Role.values())
+                    if (role.isHead(row.cell(column)) && !found.containsKey(role)) found.put(role, column);
             }
-            if (found.containsKey(Role.TITLE) && found.size() > Math.max(1, best.where.size())) best = new Columns(row.number(), found);
+            if (found.containsKey(Role.TITLE) && found.size() > Math.max(1, best.where.size()))
+                best = new Columns(row.number(), found);
         }
         return best.where.isEmpty() ? new Columns(0, Map.of(Role.TITLE, widest(table))) : best;
     }

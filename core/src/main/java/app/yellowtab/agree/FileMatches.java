@@ -30,7 +30,8 @@ public record FileMatches(List<Match> matches, List<Document> waiting, List<InTr
     private static final int TITLE = 65;
     private static final int DATE = 20;
     private static final int PAGES = 15;
-    private static final Set<String> LITTLE = Set.of("the", "of", "to", "a", "an", "and", "in", "on", "for", "from", "by", "with", "at");
+    private static final Set<String> LITTLE =
+            Set.of("the", "of", "to", "a", "an", "and", "in", "on", "for", "from", "by", "with", "at");
 
     public FileMatches {
         matches = List.copyOf(matches);
@@ -74,7 +75,8 @@ public record FileMatches(List<Match> matches, List<Document> waiting, List<InTr
             items.add(match.item.id());
             taken.add(unsureIfRivalled(match, all));
         }
-        return new FileMatches(taken, free.stream().filter(document -> !placeholders.contains(document.id())).toList(), tray.stream().filter(item -> !items.contains(item.id())).toList());
+        return new FileMatches(taken, free.stream().filter(document -> !placeholders.contains(document.id())).toList(),
+                tray.stream().filter(item -> !items.contains(item.id())).toList());
     }
 
     private static boolean isFree(Document document) {
@@ -83,8 +85,12 @@ public record FileMatches(List<Match> matches, List<Document> waiting, List<InTr
 
     /** Where another is as good, or nearly, nobody can be sure. */
     private static Match unsureIfRivalled(Match match, List<Match> all) {
-        boolean rivalled = all.stream().anyMatch(other -> other != match && (other.placeholder.id().equals(match.placeholder.id()) || other.item.id().equals(match.item.id())) && other.percent > match.percent - 8);
-        return rivalled && match.isSure() ? new Match(match.placeholder, match.item, SURE - 1, match.sameDate, match.samePages) : match;
+        boolean rivalled = all.stream()
+                .anyMatch(other -> other != match
+                        && (other.placeholder.id().equals(match.placeholder.id()) || other.item.id().equals(match.item.id()))
+                        && other.percent > match.percent - 8);
+        return rivalled && match.isSure() ? new Match(match.placeholder, match.item, SURE - 1, match.sameDate, match.samePages)
+                : match;
     }
 
     private static Match match(Document placeholder, List<String> wanted, InTray item, List<String> words) {
@@ -97,7 +103,8 @@ public record FileMatches(List<Match> matches, List<Document> waiting, List<InTr
         boolean sameDate = dated && placeholder.date().equals(date);
         boolean samePages = pages == Placeholders.reserved(placeholder);
         double title = likeness(wanted, words);
-        int percent = (int) Math.round(title * TITLE + (sameDate ? DATE : dated ? -DATE : title * DATE / 2) + (samePages ? PAGES : 0));
+        int percent =
+                (int) Math.round(title * TITLE + (sameDate ? DATE : dated ? -DATE : title * DATE / 2) + (samePages ? PAGES : 0));
         return new Match(placeholder, item, Math.clamp(title == 0 ? 0 : percent, 0, 100), sameDate, samePages);
     }
 
@@ -109,7 +116,8 @@ public record FileMatches(List<Match> matches, List<Document> waiting, List<InTr
     }
 
     private static List<String> words(String title) {
-        return Arrays.stream(title.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+")).filter(word -> !word.isEmpty() && !LITTLE.contains(word)).toList();
+        return Arrays.stream(title.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+"))
+                .filter(word -> !word.isEmpty() && !LITTLE.contains(word)).toList();
     }
 
     /** {@return how many of the words of both they share, from 0 to 1; longer words count for more} */

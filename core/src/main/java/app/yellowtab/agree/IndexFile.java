@@ -30,7 +30,8 @@ public final class IndexFile {
             switch (entry) {
                 case PlannedEntry.PlannedSection section -> {
                     headings.add(rows.size());
-                    rows.add(List.of(section.id().value(), section.label(), section.title(), "", "", section.span().from(), "", ""));
+                    rows.add(List.of(section.id().value(), section.label(), section.title(), "", "", section.span().from(), "",
+                            ""));
                 }
                 case PlannedEntry.PlannedDocument planned -> {
                     if (planned.tab() > 0) rows.add(row(planned));
@@ -42,7 +43,8 @@ public final class IndexFile {
 
     private static List<String> row(PlannedEntry.PlannedDocument planned) {
         Document document = planned.document();
-        return List.of(document.id().value(), String.valueOf(planned.tab()), document.title(), document.date().shown(), document.pageCount() == 0 ? "" : String.valueOf(document.pageCount()), planned.span().from(),
+        return List.of(document.id().value(), String.valueOf(planned.tab()), document.title(), document.date().shown(),
+                document.pageCount() == 0 ? "" : String.valueOf(document.pageCount()), planned.span().from(),
                 document.agreement().standing().word(), document.agreement().remark());
     }
 

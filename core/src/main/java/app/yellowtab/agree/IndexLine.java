@@ -19,4 +19,5 @@ import java.util.Optional;
  * @param pages     how many it has; 0 where the table does not say
  * @param agreement empty where the table has no such columns
  */
-public record IndexLine(int row, EntryId id, boolean isKnown, boolean isSection, int depth, Optional<EntryId> section, String title, Optional<DocumentDate> date, int pages, Optional<Agreement> agreement) {}
+public record IndexLine(int row, EntryId id, boolean isKnown, boolean isSection, int depth, Optional<EntryId> section,
+        String title, Optional<DocumentDate> date, int pages, Optional<Agreement> agreement) {}

@@ -20,8 +20,10 @@ import java.util.regex.Pattern;
 /** Makes lines of an index of the rows of a table. */
 final class LineReader {
     private static final Pattern LETTER = Pattern.compile("(?<letter>[A-Z]{1,2}(?:\\.\\d+)*)\\.?");
-    private static final Pattern HEADED = Pattern.compile("(?:Section|Part|Divider)\\s+(?<letter>[A-Z]{1,2}|\\d+)\\b[\\s:.–-]*(?<title>.*)", Pattern.CASE_INSENSITIVE);
-    private static final Pattern PAGES = Pattern.compile("(?<from>\\d{1,6})(?:\\s*[-–—]\\s*(?<to>\\d{1,6}))?(?:\\s*(?:pp?|pages?)\\.?)?");
+    private static final Pattern HEADED = Pattern
+            .compile("(?:Section|Part|Divider)\\s+(?<letter>[A-Z]{1,2}|\\d+)\\b[\\s:.–-]*(?<title>.*)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern PAGES =
+            Pattern.compile("(?<from>\\d{1,6})(?:\\s*[-–—]\\s*(?<to>\\d{1,6}))?(?:\\s*(?:pp?|pages?)\\.?)?");
     private static final int MOST_PAGES = 9_999;
 
     private final Columns columns;
@@ -58,7 +60,8 @@ final class LineReader {
             return;
         }
         inNamedSection(row);
-        lines.add(new IndexLine(row.number(), reference(row), isReferred(row), false, open.size(), open.isEmpty() ? Optional.empty() : Optional.of(open.getLast()), title, date(row), pages(row), agreement(row)));
+        lines.add(new IndexLine(row.number(), reference(row), isReferred(row), false, open.size(),
+                open.isEmpty() ? Optional.empty() : Optional.of(open.getLast()), title, date(row), pages(row), agreement(row)));
     }
 
     /** {@return whether a row says nothing that only a document has} */
@@ -72,12 +75,16 @@ final class LineReader {
 
     private void section(IndexTable.Row row, String title, int depth) {
         while (open.size() > depth) open.removeLast();
-        IndexLine line = new IndexLine(row.number(), reference(row), isReferred(row), true, open.size(), open.isEmpty() ? Optional.empty() : Optional.of(open.getLast()), title, Optional.empty(), 0, Optional.empty());
+        IndexLine line = new IndexLine(row.number(), reference(row), isReferred(row), true, open.size(),
+                open.isEmpty() ? Optional.empty() : Optional.of(open.getLast()), title, Optional.empty(), 0, Optional.empty());
         lines.add(line);
         open.add(line.id());
     }
 
-    /** Where the table has a column for it, a document's section is the one that it names there; each is begun where it is first named. */
+    /**
+     * Where the table has a column for it, a document's section is the one that it names there; each is begun where it is first
+     * named.
+     */
     private void inNamedSection(IndexTable.Row row) {
         String name = columns.in(row, Role.SECTION);
         if (columns.where().get(Role.SECTION) == null) return;
@@ -87,7 +94,8 @@ final class LineReader {
         if (known == null) {
             known = EntryId.fresh();
             named.put(name, known);
-            lines.add(new IndexLine(row.number(), known, false, true, 0, Optional.empty(), name, Optional.empty(), 0, Optional.empty()));
+            lines.add(new IndexLine(row.number(), known, false, true, 0, Optional.empty(), name, Optional.empty(), 0,
+                    Optional.empty()));
         }
         open.add(known);
     }
@@ -111,11 +119,14 @@ final class LineReader {
         Matcher count = PAGES.matcher(columns.in(row, Role.PAGES));
         if (count.matches()) {
             int from = Integer.parseInt(count.group("from"));
-            return Math.min(MOST_PAGES, count.group("to") == null ? from : Math.max(1, Integer.parseInt(count.group("to")) - from + 1));
+            return Math.min(MOST_PAGES,
+                    count.group("to") == null ? from : Math.max(1, Integer.parseInt(count.group("to")) - from + 1));
         }
         Matcher span = PAGES.matcher(columns.in(row, Role.PAGE));
         boolean both = span.matches() && span.group("to") != null;
-        return both ? Math.clamp(Integer.parseInt(span.group("to")) - (long) Integer.parseInt(span.group("from")) + 1, 1, MOST_PAGES) : 0;
+        return both
+                ? Math.clamp(Integer.parseInt(span.group("to")) - (long) Integer.parseInt(span.group("from")) + 1, 1, MOST_PAGES)
+                : 0;
     }
 
     private Optional<Agreement> agreement(IndexTable.Row row) {

@@ -25,11 +25,12 @@ import org.apache.commons.csv.CSVRecord;
 import org.slf4j.LoggerFactory;
 
 /**
- * Which Bates numbers all bundles of a matter have given, in a file of separated values that each of them names. No number is given twice.
- * Several programs may write to it at once. Stateless.
+ * Which Bates numbers all bundles of a matter have given, in a file of separated values that each of them names. No number is
+ * given twice. Several programs may write to it at once. Stateless.
  */
 public final class MatterRegister {
-    private static final CSVFormat FORMAT = CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setIgnoreEmptyLines(true).get();
+    private static final CSVFormat FORMAT =
+            CSVFormat.DEFAULT.builder().setHeader().setSkipHeaderRecord(true).setIgnoreEmptyLines(true).get();
     private static final String FROM = "From";
     private static final String TO = "To";
     private static final String BUNDLE = "Bundle";
@@ -70,7 +71,8 @@ public final class MatterRegister {
         try {
             return parse(Files.readString(file), file);
         } catch (IOException unreadable) {
-            throw new FindingException(Finding.of(Code.REGISTER_NOT_READ, file, String.valueOf(unreadable.getMessage())), unreadable);
+            throw new FindingException(Finding.of(Code.REGISTER_NOT_READ, file, String.valueOf(unreadable.getMessage())),
+                    unreadable);
         }
     }
 
@@ -80,20 +82,27 @@ public final class MatterRegister {
         try (CSVParser parser = CSVParser.parse(new StringReader(plain), FORMAT)) {
             for (CSVRecord row : parser) spans.add(span(row));
         } catch (IOException | IllegalArgumentException | DateTimeParseException wrong) {
-            throw new FindingException(Finding.of(Code.REGISTER_NOT_READ, file, "it is no register of numbers: " + wrong.getMessage()), wrong);
+            throw new FindingException(
+                    Finding.of(Code.REGISTER_NOT_READ, file, "it is no register of numbers: " + wrong.getMessage()), wrong);
         }
         return spans;
     }
 
     private static Span span(CSVRecord row) {
-        SerialNumber from = SerialNumber.read(row.get(FROM)).orElseThrow(() -> new IllegalArgumentException("line " + row.getRecordNumber() + " begins with no number"));
-        SerialNumber to = SerialNumber.read(row.get(TO)).orElseThrow(() -> new IllegalArgumentException("line " + row.getRecordNumber() + " ends with no number"));
+        SerialNumber from = SerialNumber.read(row.get(FROM))
+                .orElseThrow(() -> new IllegalArgumentException("line " + row.getRecordNumber() + " begins with no number"));
+        SerialNumber to = SerialNumber.read(row.get(TO))
+                .orElseThrow(() -> new IllegalArgumentException("line " + row.getRecordNumber() + " ends with no number"));
         return new Span(from, to, row.get(BUNDLE), LocalDate.parse(row.get(ISSUED)), row.get(SERIES));
     }
 
-    /** {@return the number that follows the last one which any bundle has given, written like another; empty where none like it was given} */
+    /**
+     * {@return the number that follows the last one which any bundle has given, written like another; empty where none like it
+     * was given}
+     */
     public static Optional<SerialNumber> next(List<Span> spans, SerialNumber like) {
-        return spans.stream().filter(span -> span.from().isLike(like)).mapToLong(span -> span.to().value()).max().stream().mapToObj(last -> new SerialNumber(like.prefix(), last + 1, like.digits(), like.suffix())).findFirst();
+        return spans.stream().filter(span -> span.from().isLike(like)).mapToLong(span -> span.to().value()).max().stream()
+                .mapToObj(last -> new SerialNumber(like.prefix(), last + 1, like.digits(), like.suffix())).findFirst();
     }
 
     /** {@return the numbers of another bundle that hold some of those of one; empty where they are free} */
@@ -104,7 +113,8 @@ public final class MatterRegister {
     /**
      * Enters numbers that a bundle gives, in the place of what it has entered before.
      *
-     * @throws FindingException if another bundle has given some of them, or the register cannot be read or written; nothing is entered then
+     * @throws FindingException if another bundle has given some of them, or the register cannot be read or written; nothing is
+     *         entered then
      */
     public static void enter(Path file, Span mine) throws FindingException {
         Path lock = file.toAbsolutePath().resolveSibling(".yellowtab-" + file.getFileName() + ".lock");
@@ -113,16 +123,19 @@ public final class MatterRegister {
             channel.lock();
             List<Span> spans = new ArrayList<>(read(file));
             Optional<Span> other = taken(spans, mine);
-            if (other.isPresent()) throw new FindingException(new Finding(Code.NUMBERS_TAKEN, new Subject.OfThing(other.get().shown()), other.get().bundle()), null);
+            if (other.isPresent()) throw new FindingException(
+                    new Finding(Code.NUMBERS_TAKEN, new Subject.OfThing(other.get().shown()), other.get().bundle()), null);
             spans.removeIf(span -> span.series().equals(mine.series()));
             spans.add(mine);
             StringBuilder text = new StringBuilder().append(BYTE_ORDER_MARK).append(CsvLine.of(FROM, TO, BUNDLE, ISSUED, SERIES));
-            for (Span span : spans) text.append(CsvLine.of(span.from().shown(), span.to().shown(), span.bundle(), span.issued(), span.series()));
+            for (Span span : spans)
+                text.append(CsvLine.of(span.from().shown(), span.to().shown(), span.bundle(), span.issued(), span.series()));
             Drafts.write(file, text.toString().getBytes(StandardCharsets.UTF_8));
         } catch (FindingException known) {
             throw known;
         } catch (IOException | RuntimeException e) {
-            throw new FindingException(new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(file, 0), String.valueOf(e.getMessage())), e);
+            throw new FindingException(
+                    new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(file, 0), String.valueOf(e.getMessage())), e);
         } finally {
             forget(lock);
         }

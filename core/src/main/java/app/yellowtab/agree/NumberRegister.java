@@ -18,7 +18,8 @@ import java.util.Set;
 
 /** Writes which page bears which number of a series, and where it comes from. */
 public final class NumberRegister {
-    private static final List<String> HEADS = List.of("Number", "Page", "Document", "File", "Page of the file", "SHA-256 of the file");
+    private static final List<String> HEADS =
+            List.of("Number", "Page", "Document", "File", "Page of the file", "SHA-256 of the file");
     private static final List<Integer> WIDTHS = List.of(16, 8, 40, 40, 10, 66);
 
     private static final String WITHHELD = " (page withheld)";
@@ -26,7 +27,8 @@ public final class NumberRegister {
     private NumberRegister() {}
 
     private static List<String> row(String number, Leaf leaf, String title, Optional<Source> source, int page) {
-        return List.of(number, leaf.label(), title, source.map(Source::fileName).orElse(""), String.valueOf(page), source.map(Source::sha256).orElse(""));
+        return List.of(number, leaf.label(), title, source.map(Source::fileName).orElse(""), String.valueOf(page),
+                source.map(Source::sha256).orElse(""));
     }
 
     /**
@@ -45,9 +47,11 @@ public final class NumberRegister {
                 if (number.isEmpty()) continue;
                 String title = plan.entryAt(leaf.index()).map(PlannedEntry::title).orElse("");
                 switch (leaf.content()) {
-                    case Content.SourcePage page -> rows.add(row(number, leaf, title, Optional.ofNullable(sources.get(page.source())), page.page()));
-                    case Content.Withheld page -> rows.add(row(number, leaf, title + WITHHELD, Optional.ofNullable(sources.get(page.source())), page.page()));
-                    default -> { }
+                    case Content.SourcePage page ->
+                            rows.add(row(number, leaf, title, Optional.ofNullable(sources.get(page.source())), page.page()));
+                    case Content.Withheld page -> rows.add(
+                            row(number, leaf, title + WITHHELD, Optional.ofNullable(sources.get(page.source())), page.page()));
+                    default -> {}
                 }
             }
         }

@@ -14,7 +14,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
-/** Writes the schedule of redactions: of each its page, its document, where it lies and the reason, and nothing of what was there. */
+/**
+ * Writes the schedule of redactions: of each its page, its document, where it lies and the reason, and nothing of what was there.
+ */
 public final class RedactionSchedule {
     private static final List<String> HEADS = List.of("Page", "Tab", "Document", "Date", "Where on the page", "Reason");
     private static final List<Integer> WIDTHS = List.of(8, 6, 40, 18, 34, 30);
@@ -46,7 +48,8 @@ public final class RedactionSchedule {
             date = planned.document().date().shown();
         }
         Area area = redaction.area();
-        String where = String.format(Locale.ROOT, "%.0f mm from the left, %.0f mm from the top, %.0f by %.0f mm", area.leftMm(), area.topMm(), area.widthMm(), area.heightMm());
+        String where = String.format(Locale.ROOT, "%.0f mm from the left, %.0f mm from the top, %.0f by %.0f mm", area.leftMm(),
+                area.topMm(), area.widthMm(), area.heightMm());
         return List.of(leaf.label(), tab, entry.map(PlannedEntry::title).orElse(""), date, where, redaction.reason());
     }
 }

@@ -37,7 +37,8 @@ final class TableReader {
     /** More is no index. */
     private static final int MOST_ROWS = 50_000;
     private static final int MOST_COLUMNS = 40;
-    private static final String[] MONTHS = {"January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"};
+    private static final String[] MONTHS = {"January", "February", "March", "April", "May", "June", "July", "August", "September",
+            "October", "November", "December"};
 
     private TableReader() {}
 
@@ -54,9 +55,11 @@ final class TableReader {
             if (name.endsWith(".docx")) tables = word(file);
             else if (name.endsWith(".xlsx") || name.endsWith(".xls")) tables = workbook(file);
             else if (name.endsWith(".csv") || name.endsWith(".txt")) tables = List.of(values(file));
-            else throw new IOException("it is neither a spreadsheet (.xlsx), nor separated values (.csv), nor a Word document (.docx)");
+            else throw new IOException(
+                    "it is neither a spreadsheet (.xlsx), nor separated values (.csv), nor a Word document (.docx)");
         } catch (IOException | RuntimeException | LinkageError e) {
-            throw new FindingException(Finding.of(Code.TABLE_NOT_READ, file, e instanceof IOException ? String.valueOf(e.getMessage()) : "it is damaged or protected"), e);
+            throw new FindingException(Finding.of(Code.TABLE_NOT_READ, file,
+                    e instanceof IOException ? String.valueOf(e.getMessage()) : "it is damaged or protected"), e);
         }
         List<IndexTable> filled = tables.stream().filter(table -> !table.rows().isEmpty()).toList();
         if (filled.isEmpty()) throw new FindingException(Finding.of(Code.TABLE_NOT_READ, file, "there is no table in it"), null);
@@ -77,7 +80,8 @@ final class TableReader {
         List<CellRangeAddress> regions = sheet.getMergedRegions();
         for (org.apache.poi.ss.usermodel.Row row : sheet) {
             List<String> cells = new ArrayList<>();
-            for (int column = 0; column < Math.min(row.getLastCellNum(), MOST_COLUMNS); column++) cells.add(words(row.getCell(column), format));
+            for (int column = 0; column < Math.min(row.getLastCellNum(), MOST_COLUMNS); column++)
+                cells.add(words(row.getCell(column), format));
             boolean spans = regions.stream().anyMatch(merged -> isAcross(merged, row.getRowNum()));
             add(rows, row.getRowNum() + 1, cells, spans);
             if (rows.size() >= MOST_ROWS) break;
@@ -110,8 +114,10 @@ final class TableReader {
                     List<String> cells = new ArrayList<>();
                     boolean spans = false;
                     for (XWPFTableCell cell : row.getTableCells()) {
-                        cells.add(String.join(" ", cell.getParagraphs().stream().map(paragraph -> paragraph.getText().strip()).filter(text -> !text.isEmpty()).toList()));
-                        int width = cell.getCTTc().getTcPr() == null || cell.getCTTc().getTcPr().getGridSpan() == null ? 1 : cell.getCTTc().getTcPr().getGridSpan().getVal().intValue();
+                        cells.add(String.join(" ", cell.getParagraphs().stream().map(paragraph -> paragraph.getText().strip())
+                                .filter(text -> !text.isEmpty()).toList()));
+                        int width = cell.getCTTc().getTcPr() == null || cell.getCTTc().getTcPr().getGridSpan() == null ? 1
+                                : cell.getCTTc().getTcPr().getGridSpan().getVal().intValue();
                         spans |= width > 1;
                         for (int more = 1; more < Math.min(width, MOST_COLUMNS); more++) cells.add("");
                     }
@@ -127,13 +133,17 @@ final class TableReader {
         String text = decoded(Files.readAllBytes(file)).replaceFirst("^\uFEFF", "");
         List<String> first = text.lines().limit(20).filter(line -> !line.isBlank()).toList();
         char separator = ',';
-        for (char other : new char[] {';', '\t'}) if (first.stream().mapToLong(line -> count(line, other)).sum() > first.stream().mapToLong(line -> count(line, ',')).sum()) separator = other;
-        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(false).setLenientEof(true).setTrailingData(true).get();
+        for (char other : new char[] {';', '\t'}) if (first.stream().mapToLong(line -> count(line, other)).sum()
+                > first.stream().mapToLong(line -> count(line, ',')).sum())
+            separator = other;
+        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator).setIgnoreEmptyLines(false).setLenientEof(true)
+                .setTrailingData(true).get();
         List<IndexTable.Row> rows = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(text, format)) {
             for (CSVRecord record : parser) {
                 // A mark before a formula, as tables of ours have it, is no part of the words.
-                add(rows, (int) record.getRecordNumber(), record.toList().stream().limit(MOST_COLUMNS).map(value -> value.matches("'[=+\\-@][\\s\\S]*") ? value.substring(1) : value).toList(), false);
+                add(rows, (int) record.getRecordNumber(), record.toList().stream().limit(MOST_COLUMNS)
+                        .map(value -> value.matches("'[=+\\-@][\\s\\S]*") ? value.substring(1) : value).toList(), false);
                 if (rows.size() >= MOST_ROWS) break;
             }
         }

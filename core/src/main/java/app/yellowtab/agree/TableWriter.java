@@ -40,7 +40,8 @@ import org.openxmlformats.schemas.wordprocessingml.x2006.main.CTSectPr;
  * @param rows     each with as many cells as there are heads
  * @param headings the numbers of the rows that are headings, counted from 0
  */
-public record TableWriter(String title, List<String> heads, List<Integer> widths, List<List<String>> rows, Set<Integer> headings) {
+public record TableWriter(String title, List<String> heads, List<Integer> widths, List<List<String>> rows,
+        Set<Integer> headings) {
     /** A twentieth of a point, the measure of Word files (ECMA-376, 17.18.81). */
     private static final int TWIPS_A_MM = 57;
     private static final int A_CHARACTER = 256;
@@ -57,7 +58,8 @@ public record TableWriter(String title, List<String> heads, List<Integer> widths
             byte[] content = name.endsWith(".docx") ? word() : name.endsWith(".csv") ? values() : workbook();
             Drafts.write(target, content);
         } catch (IOException e) {
-            throw new FindingException(new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
+            throw new FindingException(
+                    new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
         }
     }
 
@@ -129,7 +131,8 @@ public record TableWriter(String title, List<String> heads, List<Integer> widths
             int all = widths.stream().mapToInt(Integer::intValue).sum();
             for (XWPFTableRow row : table.getRows()) {
                 row.setCantSplitRow(true);
-                for (int column = 0; column < heads.size(); column++) row.getCell(column).setWidth(String.valueOf(170 * TWIPS_A_MM * widths.get(column) / all));
+                for (int column = 0; column < heads.size(); column++)
+                    row.getCell(column).setWidth(String.valueOf(170 * TWIPS_A_MM * widths.get(column) / all));
             }
             document.write(out);
             return out.toByteArray();
@@ -137,7 +140,8 @@ public record TableWriter(String title, List<String> heads, List<Integer> widths
     }
 
     private static void fill(XWPFTableRow row, List<String> cells, boolean bold) {
-        for (int column = 0; column < cells.size(); column++) say(row.getCell(column).getParagraphs().getFirst(), cells.get(column), bold, 10);
+        for (int column = 0; column < cells.size(); column++)
+            say(row.getCell(column).getParagraphs().getFirst(), cells.get(column), bold, 10);
     }
 
     private static void say(XWPFParagraph paragraph, String words, boolean bold, int points) {

@@ -34,17 +34,21 @@ public final class TheirNumbers {
         Map<SourceId, Map<Integer, List<String>>> numbers = new HashMap<>();
         for (OldNumbers old : bundle.numbering().old()) {
             if (old.handling() != Handling.IDENTITY) continue;
-            for (OldNumbers.Place place : old.places()) numbers.computeIfAbsent(old.source(), id -> new HashMap<>()).computeIfAbsent(place.page(), page -> new ArrayList<>()).add(place.words());
+            for (OldNumbers.Place place : old.places()) numbers.computeIfAbsent(old.source(), id -> new HashMap<>())
+                    .computeIfAbsent(place.page(), page -> new ArrayList<>()).add(place.words());
         }
         List<List<String>> rows = new ArrayList<>();
         for (Leaf leaf : plan.leaves()) {
             if (!(leaf.content() instanceof Content.SourcePage page)) continue;
             for (String number : numbers.getOrDefault(page.source(), Map.of()).getOrDefault(page.page(), List.of())) {
-                String file = bundle.sources().stream().filter(source -> source.id().equals(page.source())).findFirst().map(source -> source.fileName()).orElse("");
-                rows.add(List.of(number, leaf.label(), plan.entryAt(leaf.index()).map(PlannedEntry::title).orElse(""), file, String.valueOf(page.page())));
+                String file = bundle.sources().stream().filter(source -> source.id().equals(page.source())).findFirst()
+                        .map(source -> source.fileName()).orElse("");
+                rows.add(List.of(number, leaf.label(), plan.entryAt(leaf.index()).map(PlannedEntry::title).orElse(""), file,
+                        String.valueOf(page.page())));
             }
         }
-        new TableWriter(IndexFile.title(plan.heading(), "Numbers of the other side"), HEADS, WIDTHS, rows, Set.of()).write(target);
+        new TableWriter(IndexFile.title(plan.heading(), "Numbers of the other side"), HEADS, WIDTHS, rows, Set.of())
+                .write(target);
         return rows.size();
     }
 }

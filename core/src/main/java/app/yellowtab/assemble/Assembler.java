@@ -22,13 +22,15 @@ public interface Assembler {
      * @param progress is told after every leaf
      * @param stop     asked at every leaf
      * @return what was written, or that it was stopped
-     * @throws FindingException if a source is gone or unreadable, another file is in the way of one that goes along, the target is not writable, or the disk is full
+     * @throws FindingException if a source is gone or unreadable, another file is in the way of one that goes along, the target
+     *         is not writable, or the disk is full
      */
     Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
             throws FindingException;
 
     /** Writes the set of a bundle that is read on a screen. */
-    default Outcome assemble(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop) throws FindingException {
+    default Outcome assemble(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
+            throws FindingException {
         return assemble(plan, Output.screen(plan), sources, target, progress, stop);
     }
 

@@ -70,7 +70,8 @@ final class AssemblyRun implements Closeable {
      * @param report   takes what must be known of them
      * @param limit how long nothing may come from a source before it is given up
      */
-    AssemblyRun(Plan plan, Output output, String fileName, SourceSessions sessions, Report report, Progress progress, BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
+    AssemblyRun(Plan plan, Output output, String fileName, SourceSessions sessions, Report report, Progress progress,
+            BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
             throws IOException {
         this.plan = plan;
         this.output = output;
@@ -81,18 +82,20 @@ final class AssemblyRun implements Closeable {
         this.identity = begunWith(plan.heading(), output.bookmarks());
         Map<Face, Set<Integer>> letters = plan.markLetters();
         this.faces = letters.keySet();
-        this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), output.bookmarks(), output::position, letters);
+        this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), output.bookmarks(),
+                output::position, letters);
         this.own = new OwnLeaves(plan, plan::marksOn, output::position, bundle);
         this.ahead = new ReadAhead(plan, output, sessions, bundle.markSetter(), stop, limit);
         this.sourcePlaces = LedgerParts.sourcePlaces(output);
-        this.ledger = new LedgerWriter(ledger, output.size(), LedgerParts.sources(sourcePlaces.keySet(), sources), LedgerParts.index(plan, output),
+        this.ledger = new LedgerWriter(ledger, output.size(), LedgerParts.sources(sourcePlaces.keySet(), sources),
+                LedgerParts.index(plan, output),
                 LedgerParts.bookmarks(output));
         this.fileName = fileName;
     }
 
     /** Writes the bundle and its ledger; {@return where it was stopped, or empty when it was not} */
     Optional<Outcome.Stopped> write() throws IOException {
-        for (int at = 0; at < output.size(); ) {
+        for (int at = 0; at < output.size();) {
             Leaf leaf = output.leaves().get(at);
             int done = at;
             if (stop.getAsBoolean()) return Optional.of(new Outcome.Stopped(done));
@@ -108,7 +111,8 @@ final class AssemblyRun implements Closeable {
         List<Ledger.Font> fonts = bundle.writeFonts();
         byte[] id = Arrays.copyOf(identity.digest(), IDENTITY_BYTES);
         bundle.finish(plan.heading(), version, id);
-        ledger.end(fonts, List.of(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT), HexFormat.of().formatHex(id), output.size())), LedgerParts.enclosed(plan));
+        ledger.end(fonts, List.of(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT),
+                HexFormat.of().formatHex(id), output.size())), LedgerParts.enclosed(plan));
         SystemFaces.missing(faces).forEach(report::add);
         // A piece has no page of ours that its title would stand on.
         if (!plan.indexSheets().isEmpty()) reportMissingLetters();
@@ -153,17 +157,23 @@ final class AssemblyRun implements Closeable {
 
     private void reportMissingLetters() {
         CaseHeading heading = plan.heading();
-        List<String> words = new ArrayList<>(List.of(heading.court(), heading.caseNumber(), heading.title(), heading.preparedBy()));
+        List<String> words =
+                new ArrayList<>(List.of(heading.court(), heading.caseNumber(), heading.title(), heading.preparedBy()));
         heading.parties().forEach(party -> words.addAll(List.of(party.name(), party.role())));
         int ofHeading = words.stream().mapToInt(Typeface.SERIF::missingIn).sum();
-        if (ofHeading > 0) report.add(Finding.about(Code.CHARACTERS_NOT_SHOWN, "The heading of the bundle", String.valueOf(ofHeading)));
+        if (ofHeading > 0)
+            report.add(Finding.about(Code.CHARACTERS_NOT_SHOWN, "The heading of the bundle", String.valueOf(ofHeading)));
         for (PlannedEntry entry : plan.entries()) {
             int missing = Typeface.SERIF.missingIn(entry.title());
-            if (missing > 0) report.add(new Finding(Code.CHARACTERS_NOT_SHOWN, new Subject.OfEntry(entry.id().value(), entry.title()), String.valueOf(missing)));
+            if (missing > 0) report.add(new Finding(Code.CHARACTERS_NOT_SHOWN,
+                    new Subject.OfEntry(entry.id().value(), entry.title()), String.valueOf(missing)));
         }
     }
 
-    /** The file's identifier is made of what is printed and not of our ids, so that the same files give the same bytes whenever they are brought in. */
+    /**
+     * The file's identifier is made of what is printed and not of our ids, so that the same files give the same bytes whenever
+     * they are brought in.
+     */
     private static MessageDigest begunWith(CaseHeading heading, List<PlannedBookmark> bookmarks) {
         try {
             MessageDigest digest = MessageDigest.getInstance("SHA-256");

@@ -55,14 +55,15 @@ final class BundleFile implements Closeable {
      * @param positions   gives the place in the file, counted from 1, of a leaf by its index in the plan
      * @param markLetters what marks are made of, by typeface
      */
-    BundleFile(DraftFile file, List<String> labels, List<PlannedBookmark> bookmarks, IntUnaryOperator positions, Map<Face, Set<Integer>> markLetters) throws IOException {
+    BundleFile(DraftFile file, List<String> labels, List<PlannedBookmark> bookmarks, IntUnaryOperator positions,
+            Map<Face, Set<Integer>> markLetters) throws IOException {
         this.leafCount = labels.size();
         this.labels = labels;
         this.bookmarks = bookmarks;
         this.positions = positions;
         this.markSetter = new MarkSetter(fonts, markLetters);
         int next = leafCount + 1;
-        for (int size = leafCount; size > 1 || levels.isEmpty(); ) {
+        for (int size = leafCount; size > 1 || levels.isEmpty();) {
             size = (size + FAN_OUT - 1) / FAN_OUT;
             levels.add(next);
             levelSizes.add(size);
@@ -128,9 +129,11 @@ final class BundleFile implements Closeable {
     long finish(CaseHeading heading, String version, byte[] identity) throws IOException {
         writePageTree();
         if (!bookmarks.isEmpty()) new OutlineWriter(bookmarks, positions, outline).write(writer);
-        writer.write(catalog, "<</Type/Catalog/Pages " + levels.getLast() + " 0 R" + (version.equals("1.7") ? "" : "/Version/" + version)
-                + (isLabelled() ? "/PageLabels<</Nums[" + PageLabels.of(labels) + "]>>" : "") + (bookmarks.isEmpty() ? "" : "/Outlines " + outline + " 0 R/PageMode/UseOutlines")
-                + "/OpenAction[1 0 R/XYZ null null null]/Lang(en-GB)>>");
+        writer.write(catalog,
+                "<</Type/Catalog/Pages " + levels.getLast() + " 0 R" + (version.equals("1.7") ? "" : "/Version/" + version)
+                        + (isLabelled() ? "/PageLabels<</Nums[" + PageLabels.of(labels) + "]>>" : "")
+                        + (bookmarks.isEmpty() ? "" : "/Outlines " + outline + " 0 R/PageMode/UseOutlines")
+                        + "/OpenAction[1 0 R/XYZ null null null]/Lang(en-GB)>>");
         writer.write(information, ObjectGraph.plain().reach(properties(heading)));
         return writer.finish(catalog, information, identity);
     }

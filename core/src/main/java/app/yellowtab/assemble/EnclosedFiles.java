@@ -53,7 +53,8 @@ final class EnclosedFiles implements AutoCloseable {
         try {
             if (!Files.exists(ledger)) return List.of();
             // A name that leads out of the folder is none that we gave, and nothing out there is ours to take away.
-            return LedgerReader.read(ledger).enclosed().stream().filter(put -> !put.name().contains("/") && !put.name().contains("\\") && !put.name().equals("..")).toList();
+            return LedgerReader.read(ledger).enclosed().stream()
+                    .filter(put -> !put.name().contains("/") && !put.name().contains("\\") && !put.name().equals("..")).toList();
         } catch (IOException damaged) {
             LOG.warn("it is not known what was put beside the bundle before: {}", ledger, damaged);
             return List.of();
@@ -73,7 +74,8 @@ final class EnclosedFiles implements AutoCloseable {
             Path place = folder.resolve(enclosure.name());
             if (Files.exists(place)) {
                 if (isSame(place, enclosure.bytes(), enclosure.sha256())) continue;
-                if (!wasPut(place)) throw new FindingException(new Finding(Code.ENCLOSED_IN_WAY, Subject.OfProduced.of(target, 0), folder.getFileName() + " / " + enclosure.name()), null);
+                if (!wasPut(place)) throw new FindingException(new Finding(Code.ENCLOSED_IN_WAY, Subject.OfProduced.of(target, 0),
+                        folder.getFileName() + " / " + enclosure.name()), null);
             }
             Draft draft = Draft.beside(target);
             copies.add(new Copy(draft, place));
@@ -96,7 +98,8 @@ final class EnclosedFiles implements AutoCloseable {
 
     /** {@return whether a file is still what an earlier production put there} */
     private boolean wasPut(Path place) throws IOException {
-        for (Ledger.Enclosed put : before) if (folder.resolve(put.name()).equals(place)) return isSame(place, put.bytes(), put.sha256());
+        for (Ledger.Enclosed put : before)
+            if (folder.resolve(put.name()).equals(place)) return isSame(place, put.bytes(), put.sha256());
         return false;
     }
 

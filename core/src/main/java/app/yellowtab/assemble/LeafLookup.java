@@ -25,14 +25,16 @@ final class LeafLookup {
             if (!(entry instanceof PlannedEntry.PlannedDocument planned)) continue;
             int leaf = planned.span().first();
             for (Run run : planned.document().runs()) {
-                if (run instanceof SourcePages pages) stands.computeIfAbsent(pages.source(), id -> new ArrayList<>()).add(new Stand(planned.id(), pages, leaf));
+                if (run instanceof SourcePages pages)
+                    stands.computeIfAbsent(pages.source(), id -> new ArrayList<>()).add(new Stand(planned.id(), pages, leaf));
                 leaf += run.pageCount();
             }
         }
     }
 
     /**
-     * {@return where a source's page stands in the file: in the document that asks if it has that page, else in the first that has; empty where the file has it not}
+     * {@return where a source's page stands in the file: in the document that asks if it has that page, else in the first that
+     * has; empty where the file has it not}
      *
      * @param page counted from 1
      */

@@ -30,7 +30,8 @@ final class LedgerParts {
     /** {@return the sources that leaves come from, each with its place in the ledger, in order} */
     static Map<SourceId, Integer> sourcePlaces(Output output) {
         Map<SourceId, Integer> places = new LinkedHashMap<>();
-        for (Leaf leaf : output.leaves()) if (leaf.content() instanceof Content.SourcePage page) places.putIfAbsent(page.source(), places.size());
+        for (Leaf leaf : output.leaves())
+            if (leaf.content() instanceof Content.SourcePage page) places.putIfAbsent(page.source(), places.size());
         return places;
     }
 
@@ -45,14 +46,16 @@ final class LedgerParts {
         List<Ledger.IndexPage> pages = new ArrayList<>();
         for (Leaf leaf : output.leaves()) {
             if (!(leaf.content() instanceof Content.IndexSheet index)) continue;
-            pages.add(new Ledger.IndexPage(output.position(leaf.index()), IndexSheetSetter.rows(plan, index.sheet()).stream().map(row -> row(row, output)).toList()));
+            pages.add(new Ledger.IndexPage(output.position(leaf.index()),
+                    IndexSheetSetter.rows(plan, index.sheet()).stream().map(row -> row(row, output)).toList()));
         }
         return pages;
     }
 
     private static Ledger.Row row(PlacedRow row, Output output) {
         PDRectangle area = row.area();
-        return new Ledger.Row(row.text(), row.pages(), row.row().entry().span().isEmpty() ? 0 : output.position(row.row().entry().span().first()),
+        return new Ledger.Row(row.text(), row.pages(),
+                row.row().entry().span().isEmpty() ? 0 : output.position(row.row().entry().span().first()),
                 new Ledger.Area(area.getLowerLeftX(), area.getLowerLeftY(), area.getUpperRightX(), area.getUpperRightY()));
     }
 
@@ -61,7 +64,8 @@ final class LedgerParts {
     }
 
     static List<Ledger.Bookmark> bookmarks(Output output) {
-        return output.bookmarks().stream().map(b -> new Ledger.Bookmark(b.level(), b.title(), output.position(b.target().leaf()))).toList();
+        return output.bookmarks().stream().map(b -> new Ledger.Bookmark(b.level(), b.title(), output.position(b.target().leaf())))
+                .toList();
     }
 
     /** {@return what the ledger calls a leaf of ours, or a source's page} */
@@ -83,12 +87,16 @@ final class LedgerParts {
 
     static Ledger.Page leaf(Leaf leaf, int position, CarriedPage page, String kind, Map<SourceId, Integer> places) {
         Optional<Ledger.From> from = leaf.content() instanceof Content.SourcePage source
-                ? Optional.of(new Ledger.From(Objects.requireNonNull(places.get(source.source())), source.page())) : Optional.empty();
-        return new Ledger.Page(position, leaf.number().map(PageNumber::shown), leaf.label(), kind, page.contentPrint(), page.pagePrint(), leaf.content() instanceof Content.SourcePage source ? source.look() : PageLook.PLAIN,
+                ? Optional.of(new Ledger.From(Objects.requireNonNull(places.get(source.source())), source.page()))
+                : Optional.empty();
+        return new Ledger.Page(position, leaf.number().map(PageNumber::shown), leaf.label(), kind, page.contentPrint(),
+                page.pagePrint(), leaf.content() instanceof Content.SourcePage source ? source.look() : PageLook.PLAIN,
                 page.marks().stream().map(LedgerParts::mark).toList(), from, page.links(), page.allResources());
     }
 
     private static Ledger.Mark mark(Placed placed) {
-        return new Ledger.Mark(placed.mark().series(), placed.mark().words(), new Ledger.Area(placed.x(), placed.y(), placed.box().right(), placed.box().top()), placed.sizePt(), placed.mark().look().turn());
+        return new Ledger.Mark(placed.mark().series(), placed.mark().words(),
+                new Ledger.Area(placed.x(), placed.y(), placed.box().right(), placed.box().top()), placed.sizePt(),
+                placed.mark().look().turn());
     }
 }

@@ -47,7 +47,8 @@ final class OwnLeaves {
 
     /**
      * @param marks     gives what is set on a leaf
-     * @param positions gives the place in the file, counted from 1, of a leaf by its index in the plan; 0 where it is not in the file
+     * @param positions gives the place in the file, counted from 1, of a leaf by its index in the plan; 0 where it is not in the
+     *         file
      */
     OwnLeaves(Plan plan, Function<Leaf, List<Mark>> marks, IntUnaryOperator positions, BundleFile bundle) {
         this.plan = plan;
@@ -66,7 +67,8 @@ final class OwnLeaves {
 
     /** Draws what is ours. */
     void draw(Leaf leaf, Taker taker) throws IOException {
-        draw(leaf, (document, page) -> sheets.draw(leaf, document, page), leaf.content() instanceof Content.IndexSheet index ? links(index.sheet()) : new COSArray(), taker);
+        draw(leaf, (document, page) -> sheets.draw(leaf, document, page),
+                leaf.content() instanceof Content.IndexSheet index ? links(index.sheet()) : new COSArray(), taker);
     }
 
     /**
@@ -93,12 +95,17 @@ final class OwnLeaves {
             if (page.getResources() == null) drawn.setItem(COSName.RESOURCES, new COSDictionary());
             if (links.size() > 0) drawn.setItem(COSName.ANNOTS, links);
             List<COSStream> contents = new ArrayList<>();
-            for (Iterator<PDStream> streams = page.getContentStreams(); streams.hasNext(); ) contents.add(streams.next().getCOSObject());
-            taker.take(LeafCloser.close(marks.apply(leaf), drawn, new LeafCloser.Shown("", contents, ContentScan.EMPTY, ""), setter, graph));
+            for (Iterator<PDStream> streams = page.getContentStreams(); streams.hasNext();)
+                contents.add(streams.next().getCOSObject());
+            taker.take(LeafCloser.close(marks.apply(leaf), drawn, new LeafCloser.Shown("", contents, ContentScan.EMPTY, ""),
+                    setter, graph));
         }
     }
 
-    /** {@return the links of an index page, each over the whole width of its row; none for a row that leads out of the file, or to no page} */
+    /**
+     * {@return the links of an index page, each over the whole width of its row; none for a row that leads out of the file, or to
+     * no page}
+     */
     private COSArray links(int sheet) {
         COSArray links = new COSArray();
         for (IndexSheetSetter.PlacedRow row : IndexSheetSetter.rows(plan, sheet)) {

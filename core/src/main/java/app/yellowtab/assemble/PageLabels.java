@@ -29,7 +29,8 @@ final class PageLabels {
             int now = Integer.parseInt(counting.group(2));
             if (now != value + 1 || !counting.group(1).equals(prefix)) {
                 prefix = counting.group(1);
-                ranges.append(i).append("<</S/D/St ").append(now).append(prefix.isEmpty() ? "" : "/P" + string(prefix)).append(">>");
+                ranges.append(i).append("<</S/D/St ").append(now).append(prefix.isEmpty() ? "" : "/P" + string(prefix))
+                        .append(">>");
             }
             value = now;
         }

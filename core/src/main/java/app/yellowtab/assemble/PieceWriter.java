@@ -21,7 +21,10 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
 
-/** Writes documents as files of their own, without a ledger. Each source is checked once for all of them. Safe to share between threads. */
+/**
+ * Writes documents as files of their own, without a ledger. Each source is checked once for all of them. Safe to share between
+ * threads.
+ */
 public final class PieceWriter implements Closeable {
     private static final Duration LIMIT = Duration.ofSeconds(90);
 
@@ -45,7 +48,8 @@ public final class PieceWriter implements Closeable {
         try (Draft draft = Draft.beside(target)) {
             Optional<Outcome.Stopped> stopped;
             try (DraftFile pdf = DraftFile.open(draft.path());
-                 AssemblyRun run = new AssemblyRun(piece, Output.screen(piece), String.valueOf(target.getFileName()), sessions, report, progress, stop, pdf, OutputStream.nullOutputStream(), LIMIT)) {
+                    AssemblyRun run = new AssemblyRun(piece, Output.screen(piece), String.valueOf(target.getFileName()), sessions,
+                            report, progress, stop, pdf, OutputStream.nullOutputStream(), LIMIT)) {
                 stopped = run.write();
             }
             if (stopped.isPresent()) return stopped.get();
@@ -55,7 +59,8 @@ public final class PieceWriter implements Closeable {
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {
-            throw failure(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE, target, String.valueOf(e.getMessage()), e);
+            throw failure(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE, target,
+                    String.valueOf(e.getMessage()), e);
         }
     }
 

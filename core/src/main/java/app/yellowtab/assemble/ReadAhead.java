@@ -29,11 +29,15 @@ import org.slf4j.LoggerFactory;
 
 /** Makes the next sources ready on other threads while one is written. Used by one thread. */
 final class ReadAhead implements Closeable {
-    /** How many runs are made ready ahead, each on a thread; more would only fill the memory, since writing is the slower part. */
+    /**
+     * How many runs are made ready ahead, each on a thread; more would only fill the memory, since writing is the slower part.
+     */
     private static final int MOST_RUNS = Math.clamp(Runtime.getRuntime().availableProcessors() + 1, 3, 5);
     /** Nor are more of the sources' bytes ahead than this, but for one source. */
     private static final long MOST_BYTES = 40L << 20;
-    /** Nor are sources ahead that have more pages than this, but for one: a long text takes ten times its bytes when it is open. */
+    /**
+     * Nor are sources ahead that have more pages than this, but for one: a long text takes ten times its bytes when it is open.
+     */
     private static final int MOST_PAGES = 2000;
 
     /** Nor is one source open so often that its tables of pages have more entries than this in all. */
@@ -101,7 +105,8 @@ final class ReadAhead implements Closeable {
             first.source.close();
             if (e.getCause() instanceof IOException reason) throw reason;
             if (e.getCause() instanceof OutOfMemoryError) {
-                LoggerFactory.getLogger(ReadAhead.class).warn("too large to be read: {}", sources.original(first.source.run().source()), e);
+                LoggerFactory.getLogger(ReadAhead.class).warn("too large to be read: {}",
+                        sources.original(first.source.run().source()), e);
                 return new ReadySource(first.source.run(), sources, sessions);
             }
             throw new IllegalStateException(e.getCause());
@@ -121,7 +126,8 @@ final class ReadAhead implements Closeable {
         LoggerFactory.getLogger(ReadAhead.class).warn("nothing comes from {}", original);
         stuck.source.cancel();
         if (stuck.source.isAtPages()) return new ReadySource(stuck.source.run(), sources, sessions);
-        throw new FindingException(new Finding(Code.SOURCE_STUCK, sources.subject(stuck.source.run().source(), 0), String.valueOf(limit.toSeconds())), null);
+        throw new FindingException(new Finding(Code.SOURCE_STUCK, sources.subject(stuck.source.run().source(), 0),
+                String.valueOf(limit.toSeconds())), null);
     }
 
     private static boolean isDone(Future<?> work) throws ExecutionException, InterruptedException {
@@ -138,7 +144,9 @@ final class ReadAhead implements Closeable {
             @Nullable SourceRun run = SourceRun.next(output.leaves(), next);
             if (run == null) return;
             Source source = sources.source(run.source());
-            if (!ahead.isEmpty() && !(isSourceAhead(run) ? (ahead.size() + 1L) * source.pageCount() <= MOST_SIDE_BY_SIDE : hasRoom(source))) return;
+            if (!ahead.isEmpty()
+                    && !(isSourceAhead(run) ? (ahead.size() + 1L) * source.pageCount() <= MOST_SIDE_BY_SIDE : hasRoom(source)))
+                return;
             next = output.position(run.leaves().getLast().index());
             ReadySource ready = new ReadySource(run, sources, sessions);
             ahead.add(new Underway(ready, threads.submit(() -> prepare(ready))));

@@ -81,9 +81,12 @@ final class ReadySource implements Closeable {
             if (opened.pages().size() != sources.source(id).pageCount()) opened.pages().verified();
             int planned = sources.source(id).pageCount();
             if (opened.pages().size() != planned) {
-                throw new FindingException(new Finding(Code.PAGES_MISSING, sources.subject(id, 0), opened.pages().size() + " instead of " + planned), null);
+                throw new FindingException(
+                        new Finding(Code.PAGES_MISSING, sources.subject(id, 0), opened.pages().size() + " instead of " + planned),
+                        null);
             }
-            carrier = opened.whole(() -> new PageCarrier(opened, page -> lookup.targetOf(id, page, run.document()), plan.comments(), setter));
+            carrier = opened.whole(
+                    () -> new PageCarrier(opened, page -> lookup.targetOf(id, page, run.document()), plan.comments(), setter));
             ofFile = carrier.ofFile();
         } catch (FindingException known) {
             throw known;
@@ -108,13 +111,15 @@ final class ReadySource implements Closeable {
         try {
             instead = redacted(wanted, open, comments, by, found);
         } catch (IOException | RuntimeException | Error e) {
-            LoggerFactory.getLogger(ReadySource.class).warn("not redacted: {} {}", sources.original(run.source()), wanted.page(), e);
+            LoggerFactory.getLogger(ReadySource.class).warn("not redacted: {} {}", sources.original(run.source()), wanted.page(),
+                    e);
             notRedacted.set(pages.size());
             lose(e);
             return;
         }
         try {
-            pages.add(Optional.of(open.page(() -> by.carry(wanted.page(), wanted.look(), instead.isPresent() ? Optional.empty() : words(wanted.page(), found), instead, marks, found))));
+            pages.add(Optional.of(open.page(() -> by.carry(wanted.page(), wanted.look(),
+                    instead.isPresent() ? Optional.empty() : words(wanted.page(), found), instead, marks, found))));
             notes.add(found);
             step();
         } catch (IOException | RuntimeException | Error e) {
@@ -123,9 +128,11 @@ final class ReadySource implements Closeable {
         }
     }
 
-    private Optional<RedactedPicture> redacted(Content.SourcePage wanted, PdfInput open, Comments comments, PageCarrier by, Changes found) throws IOException {
+    private Optional<RedactedPicture> redacted(Content.SourcePage wanted, PdfInput open, Comments comments, PageCarrier by,
+            Changes found) throws IOException {
         if (wanted.look().redactions().isEmpty()) return Optional.empty();
-        RedactedPages.Made made = new RedactedPages(sources).page(run.source(), open, by, wanted.page(), wanted.look().redactions(), comments);
+        RedactedPages.Made made =
+                new RedactedPages(sources).page(run.source(), open, by, wanted.page(), wanted.look().redactions(), comments);
         found.add(Code.REDACTED_COARSE, made.isCoarse() ? 1 : 0);
         found.add(Code.REDACTED_WITHOUT, made.picturesMissing());
         return Optional.of(made.picture());
@@ -213,7 +220,8 @@ final class ReadySource implements Closeable {
      */
     void finish() throws IOException {
         SourceSessions.Lent borrowed = lent;
-        if (borrowed != null && isWhole && sessions.takeUnchecked(run.source()) && !sources.isUnchanged(run.source(), borrowed.input(), this::step)) {
+        if (borrowed != null && isWhole && sessions.takeUnchecked(run.source())
+                && !sources.isUnchanged(run.source(), borrowed.input(), this::step)) {
             throw sessions.changed(run.source());
         }
         if (borrowed != null && isWhole && tooMuch.isEmpty() && pages.stream().allMatch(Optional::isPresent)) {

@@ -15,7 +15,10 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
-/** Gathers what happened to sources and their pages: one finding for each kind and source, with its pages. Safe to share between threads. */
+/**
+ * Gathers what happened to sources and their pages: one finding for each kind and source, with its pages. Safe to share between
+ * threads.
+ */
 final class Report {
     /** More pages than this are only counted. */
     private static final int MOST_NAMED = 20;
@@ -36,7 +39,8 @@ final class Report {
     /** Takes what concerns a source as a whole; it counts once, however often it is said. */
     synchronized void add(Subject.OfSource source, Changes notes) {
         notes.counts().forEach((code, count) -> pages(source, code).put(0, count));
-        notes.names().forEach((code, names) -> named.computeIfAbsent(source, s -> new EnumMap<>(Code.class)).computeIfAbsent(code, c -> new LinkedHashSet<>()).addAll(names));
+        notes.names().forEach((code, names) -> named.computeIfAbsent(source, s -> new EnumMap<>(Code.class))
+                .computeIfAbsent(code, c -> new LinkedHashSet<>()).addAll(names));
     }
 
     /** Takes what happened to the things of one page, counted from 1. */
@@ -46,7 +50,9 @@ final class Report {
 
     /** Takes the marks of a page, and says of each line once on which pages it was cut. */
     synchronized void add(String label, List<Placed> marks) {
-        for (Placed placed : marks) if (placed.cut()) cut.computeIfAbsent(placed.mark().series(), series -> new CutLine(placed.mark().words(), new ArrayList<>())).pages().add(label);
+        for (Placed placed : marks) if (placed.cut())
+            cut.computeIfAbsent(placed.mark().series(), series -> new CutLine(placed.mark().words(), new ArrayList<>())).pages()
+                    .add(label);
     }
 
     private TreeMap<Integer, Integer> pages(Subject.OfSource source, Code code) {
@@ -55,9 +61,12 @@ final class Report {
 
     synchronized List<Finding> findings() {
         List<Finding> all = new ArrayList<>(single);
-        counted.forEach((source, codes) -> codes.forEach((code, pages) -> all.add(new Finding(code, source.onPage(pages.firstKey()), words(pages)))));
-        named.forEach((source, codes) -> codes.forEach((code, names) -> all.add(new Finding(code, source, listed(List.copyOf(names))))));
-        cut.values().forEach(line -> all.add(new Finding(Code.LINES_CUT, new Subject.OfThing(listed(line.pages())), line.words())));
+        counted.forEach((source, codes) -> codes
+                .forEach((code, pages) -> all.add(new Finding(code, source.onPage(pages.firstKey()), words(pages)))));
+        named.forEach((source, codes) -> codes
+                .forEach((code, names) -> all.add(new Finding(code, source, listed(List.copyOf(names))))));
+        cut.values()
+                .forEach(line -> all.add(new Finding(Code.LINES_CUT, new Subject.OfThing(listed(line.pages())), line.words())));
         return all;
     }
 
@@ -66,7 +75,8 @@ final class Report {
         int sum = counts.values().stream().mapToInt(Integer::intValue).sum();
         List<Integer> pages = counts.keySet().stream().filter(page -> page > 0).toList();
         if (pages.isEmpty()) return String.valueOf(sum);
-        return sum + (pages.size() == 1 ? ", on page " : ", on pages ") + listed(pages) + (counts.containsKey(0) ? " and for the file as a whole" : "");
+        return sum + (pages.size() == 1 ? ", on page " : ", on pages ") + listed(pages)
+                + (counts.containsKey(0) ? " and for the file as a whole" : "");
     }
 
     /** {@return such as "1, 4 and 9"} */
@@ -74,6 +84,8 @@ final class Report {
         String first = things.stream().limit(MOST_NAMED - 1).map(String::valueOf).collect(Collectors.joining(", "));
         int more = things.size() - MOST_NAMED;
         if (more > 0) return first + ", " + things.get(MOST_NAMED - 1) + " and " + more + " more";
-        return things.size() < 2 ? first : things.stream().limit(things.size() - 1L).map(String::valueOf).collect(Collectors.joining(", ")) + " and " + things.getLast();
+        return things.size() < 2 ? first
+                : things.stream().limit(things.size() - 1L).map(String::valueOf).collect(Collectors.joining(", ")) + " and "
+                        + things.getLast();
     }
 }

@@ -39,7 +39,8 @@ record SourceRun(List<Leaf> leaves) {
         Content.SourcePage first = (Content.SourcePage) leaves.get(start).content();
         int end = start + 1;
         int redacted = first.look().redactions().isEmpty() ? 0 : 1;
-        while (end < leaves.size() && end - start < MOST_LEAVES && redacted < MOST_REDACTED && leaves.get(end).content() instanceof Content.SourcePage next
+        while (end < leaves.size() && end - start < MOST_LEAVES && redacted < MOST_REDACTED
+                && leaves.get(end).content() instanceof Content.SourcePage next
                 && next.source().equals(first.source()) && next.document().equals(first.document())) {
             if (!next.look().redactions().isEmpty()) redacted++;
             end++;

@@ -32,8 +32,8 @@ import org.slf4j.LoggerFactory;
  */
 final class SourceSessions implements Closeable {
     /**
-     * So many files are kept open that nobody reads at the moment, and of no more pages and bytes in all than this, but for one: what
-     * was read of them is in the memory. Chosen by us, by what the table of pages and the names of a long text take.
+     * So many files are kept open that nobody reads at the moment, and of no more pages and bytes in all than this, but for one:
+     * what was read of them is in the memory. Chosen by us, by what the table of pages and the names of a long text take.
      */
     private static final int MOST_IDLE = 32;
     private static final long MOST_IDLE_PAGES = Runtime.getRuntime().maxMemory() >> 15;
@@ -71,7 +71,7 @@ final class SourceSessions implements Closeable {
 
     private void count(List<Leaf> leaves) {
         int at = 0;
-        for (SourceRun run; (run = SourceRun.next(leaves, at)) != null; ) {
+        for (SourceRun run; (run = SourceRun.next(leaves, at)) != null;) {
             stretches.merge(run.source(), 1, Integer::sum);
             while (leaves.get(at) != run.leaves().getFirst()) at++;
             at += run.leaves().size();

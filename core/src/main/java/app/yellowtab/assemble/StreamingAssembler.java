@@ -72,8 +72,10 @@ final class StreamingAssembler implements Assembler {
         }
     }
 
-    private Outcome draftAndMove(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop) throws IOException {
-        try (Draft pdfDraft = Draft.beside(target); Draft ledgerDraft = Draft.beside(target); EnclosedFiles files = new EnclosedFiles(plan.enclosures(), sources, target)) {
+    private Outcome draftAndMove(Plan plan, Output output, SourceFiles sources, Path target, Progress progress,
+            BooleanSupplier stop) throws IOException {
+        try (Draft pdfDraft = Draft.beside(target); Draft ledgerDraft = Draft.beside(target);
+                EnclosedFiles files = new EnclosedFiles(plan.enclosures(), sources, target)) {
             if (!files.draft(stop)) return new Outcome.Stopped(0);
             Outcome outcome = write(plan, output, sources, target, progress, stop, pdfDraft.path(), ledgerDraft.path());
             if (outcome instanceof Outcome.Written) {
@@ -85,7 +87,10 @@ final class StreamingAssembler implements Assembler {
         }
     }
 
-    /** The old ledger goes out of the way first, so that no file that is held open elsewhere leaves a bundle beside another's ledger. */
+    /**
+     * The old ledger goes out of the way first, so that no file that is held open elsewhere leaves a bundle beside another's
+     * ledger.
+     */
     private void moveBoth(Path pdfDraft, Path ledgerDraft, Path target) throws IOException {
         Path ledger = Ledger.beside(target);
         try (Draft aside = Draft.beside(target)) {
@@ -101,15 +106,19 @@ final class StreamingAssembler implements Assembler {
         }
     }
 
-    private Outcome write(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop, Path pdfDraft, Path ledgerDraft)
+    private Outcome write(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop,
+            Path pdfDraft, Path ledgerDraft)
             throws IOException {
         Report report = new Report();
-        try (DraftFile pdf = opener.open(pdfDraft); OutputStream ledger = new BufferedOutputStream(Files.newOutputStream(ledgerDraft), 1 << 16);
-             SourceSessions sessions = new SourceSessions(sources, List.of(output.leaves()));
-             AssemblyRun run = new AssemblyRun(plan, output, String.valueOf(target.getFileName()), sessions, report, progress, stop, pdf, ledger, limit)) {
+        try (DraftFile pdf = opener.open(pdfDraft);
+                OutputStream ledger = new BufferedOutputStream(Files.newOutputStream(ledgerDraft), 1 << 16);
+                SourceSessions sessions = new SourceSessions(sources, List.of(output.leaves()));
+                AssemblyRun run = new AssemblyRun(plan, output, String.valueOf(target.getFileName()), sessions, report, progress,
+                        stop, pdf, ledger, limit)) {
             Optional<Outcome.Stopped> stopped = run.write();
             if (stopped.isPresent()) return stopped.get();
-            return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft), plan.enclosures().size(), report.findings());
+            return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft),
+                    plan.enclosures().size(), report.findings());
         }
     }
 
@@ -124,7 +133,8 @@ final class StreamingAssembler implements Assembler {
     private static void checkFolder(Path target) throws FindingException {
         Path folder = target.toAbsolutePath().getParent();
         if (Files.isDirectory(target)) throw failure(Code.TARGET_NOT_WRITABLE, target, "it is a folder", null);
-        if (folder == null || !Files.isDirectory(folder)) throw failure(Code.TARGET_NOT_WRITABLE, target, "there is no such folder", null);
+        if (folder == null || !Files.isDirectory(folder))
+            throw failure(Code.TARGET_NOT_WRITABLE, target, "there is no such folder", null);
     }
 
     private static FindingException targetFailure(Path target, IOException e) {

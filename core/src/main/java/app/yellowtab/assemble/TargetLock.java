@@ -31,7 +31,8 @@ final class TargetLock {
     static Outcome holding(Path target, Work work) throws IOException {
         Path file = target.toAbsolutePath().resolveSibling(".yellowtab-" + target.getFileName() + ".lock");
         try (FileChannel channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
-            if (isTaken(channel)) throw new FindingException(new Finding(Code.TARGET_BUSY, Subject.OfProduced.of(target, 0), ""), null);
+            if (isTaken(channel))
+                throw new FindingException(new Finding(Code.TARGET_BUSY, Subject.OfProduced.of(target, 0), ""), null);
             try {
                 return work.run();
             } finally {

@@ -35,7 +35,8 @@ final class Annotations {
     private static final COSName POPUP = COSName.POPUP;
     private static final COSName IN_REPLY_TO = COSName.getPDFName("IRT");
     private static final COSName FILE_ACTION = COSName.getPDFName("PA");
-    private static final List<COSName> PLAYED = List.of(COSName.getPDFName("RichMediaContent"), COSName.getPDFName("RichMediaSettings"),
+    private static final List<COSName> PLAYED = List.of(COSName.getPDFName("RichMediaContent"),
+            COSName.getPDFName("RichMediaSettings"),
             COSName.getPDFName("Movie"), COSName.getPDFName("Sound"), COSName.getPDFName("3DD"), COSName.getPDFName("3DV"));
 
     private final PDDocument document;
@@ -53,7 +54,10 @@ final class Annotations {
     /** What is left of a page's annotations, and what of them is to be drawn on the page instead. */
     record Settled(COSArray kept, List<Drawing> drawings) {}
 
-    /** @param areas that are taken out of the page, in its own coordinates: what touches them goes, but for the look of fields, which is part of the page */
+    /**
+     * @param areas that are taken out of the page, in its own coordinates: what touches them goes, but for the look of fields,
+     *         which is part of the page
+     */
     Settled settle(COSDictionary page, List<Rectangle2D> areas, Changes notes) {
         Settled settled = new Settled(new COSArray(), new ArrayList<>());
         COSArray all = page.getCOSArray(COSName.ANNOTS);
@@ -76,7 +80,8 @@ final class Annotations {
                 settled.kept.add(copies.get(original));
                 kept.add(original);
             }
-            if (stays && AnnotationKinds.COMMENTS.contains(kind) && Drawing.isSeen(annotation)) marks.add(new PDRectangle(annotation.getCOSArray(COSName.RECT)));
+            if (stays && AnnotationKinds.COMMENTS.contains(kind) && Drawing.isSeen(annotation))
+                marks.add(new PDRectangle(annotation.getCOSArray(COSName.RECT)));
             for (Drawing drawing : drawings) {
                 // What is drawn on the page lies under all annotations: what lay over one must stay one.
                 PDRectangle place = new PDRectangle(annotation.getCOSArray(COSName.RECT));
@@ -95,11 +100,12 @@ final class Annotations {
     /** {@return the annotations that touch areas, and those that answer or belong to one of them} */
     private static Set<COSBase> gone(@Nullable COSArray all, List<Rectangle2D> areas) {
         Set<COSBase> gone = Collections.newSetFromMap(new IdentityHashMap<>());
-        for (int before = -1; before < gone.size(); ) {
+        for (int before = -1; before < gone.size();) {
             before = gone.size();
             for (int i = 0; all != null && i < all.size(); i++) {
                 if (!(all.getObject(i) instanceof COSDictionary annotation)) continue;
-                boolean belongs = gone.contains(annotation.getDictionaryObject(IN_REPLY_TO)) || gone.contains(annotation.getDictionaryObject(COSName.PARENT));
+                boolean belongs = gone.contains(annotation.getDictionaryObject(IN_REPLY_TO))
+                        || gone.contains(annotation.getDictionaryObject(COSName.PARENT));
                 if (belongs || RedactedContent.touches(annotation, areas)) gone.add(annotation);
             }
         }
@@ -131,7 +137,8 @@ final class Annotations {
             notes.add(Code.FILES_LEFT_OUT);
             annotation.removeItem(COSName.FS);
         }
-        if (AnnotationKinds.COMMENTS.contains(kind) || kind.equals("Popup")) return settleComment(annotation, kind, drawings, notes);
+        if (AnnotationKinds.COMMENTS.contains(kind) || kind.equals("Popup"))
+            return settleComment(annotation, kind, drawings, notes);
         settleAction(annotation, kind, notes);
         return true;
     }
@@ -140,7 +147,8 @@ final class Annotations {
     private static boolean isSigned(COSDictionary widget) {
         COSDictionary field = widget.getCOSDictionary(COSName.PARENT);
         COSDictionary asked = widget.containsKey(COSName.FT) || field == null ? widget : field;
-        return COSName.SIG.equals(asked.getCOSName(COSName.FT)) && (widget.containsKey(COSName.V) || asked.containsKey(COSName.V));
+        return COSName.SIG.equals(asked.getCOSName(COSName.FT))
+                && (widget.containsKey(COSName.V) || asked.containsKey(COSName.V));
     }
 
     private boolean settleComment(COSDictionary annotation, String kind, List<Drawing> drawings, Changes notes) {
@@ -177,7 +185,8 @@ final class Annotations {
     private void settleAction(COSDictionary annotation, String kind, Changes notes) {
         COSDictionary action = annotation.getDictionaryObject(COSName.A) instanceof COSDictionary dictionary ? dictionary : null;
         COSBase wanted = annotation.getDictionaryObject(COSName.DEST);
-        if (wanted == null && Actions.kind(action).equals("GoTo") && action != null) wanted = action.getDictionaryObject(COSName.D);
+        if (wanted == null && Actions.kind(action).equals("GoTo") && action != null)
+            wanted = action.getDictionaryObject(COSName.D);
         annotation.removeItem(FILE_ACTION);
         annotation.removeItem(COSName.A);
         annotation.removeItem(COSName.DEST);
@@ -202,18 +211,23 @@ final class Annotations {
     static List<COSStream> appearances(COSArray annotations) {
         List<COSStream> found = new ArrayList<>();
         for (int i = 0; i < annotations.size(); i++) {
-            COSDictionary appearances = annotations.getObject(i) instanceof COSDictionary annotation ? annotation.getCOSDictionary(COSName.AP) : null;
+            COSDictionary appearances =
+                    annotations.getObject(i) instanceof COSDictionary annotation ? annotation.getCOSDictionary(COSName.AP) : null;
             if (appearances == null) continue;
             for (COSName kind : appearances.keySet()) {
                 COSBase appearance = appearances.getDictionaryObject(kind);
                 if (appearance instanceof COSStream stream) found.add(stream);
-                else if (appearance instanceof COSDictionary states) for (COSName state : states.keySet()) if (states.getDictionaryObject(state) instanceof COSStream stream) found.add(stream);
+                else if (appearance instanceof COSDictionary states) for (COSName state : states.keySet())
+                    if (states.getDictionaryObject(state) instanceof COSStream stream) found.add(stream);
             }
         }
         return found;
     }
 
-    /** Leads references between annotations to the copies; those to annotations that are not on the page lead to nothing that anybody sees. */
+    /**
+     * Leads references between annotations to the copies; those to annotations that are not on the page lead to nothing that
+     * anybody sees.
+     */
     private static void leadToCopies(COSDictionary annotation, Set<COSBase> kept, Map<COSBase, COSObject> copies) {
         for (COSName name : List.of(POPUP, IN_REPLY_TO, COSName.PARENT)) {
             @Nullable COSBase other = annotation.getDictionaryObject(name);

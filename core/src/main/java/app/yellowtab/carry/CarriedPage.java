@@ -14,7 +14,8 @@ import java.util.List;
  * @param links       the places in the file that its links lead to, counted from 1, in order
  * @param allResources whether its content could not be followed, so that it holds all that it might draw with
  */
-public record CarriedPage(ObjectGraph.Reach leaf, String contentPrint, String pagePrint, List<Placed> marks, List<Integer> links, boolean allResources) {
+public record CarriedPage(ObjectGraph.Reach leaf, String contentPrint, String pagePrint, List<Placed> marks, List<Integer> links,
+        boolean allResources) {
     public CarriedPage {
         marks = List.copyOf(marks);
         links = List.copyOf(links);

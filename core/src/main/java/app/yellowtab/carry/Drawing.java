@@ -72,7 +72,8 @@ record Drawing(COSStream form, AffineTransform at) {
 
     /** {@return the operators that draw it under a name of the page's resources} */
     String operators(String name) {
-        return String.format(Locale.ROOT, "q %.5f %.5f %.5f %.5f %.5f %.5f cm /%s Do Q%n", at.getScaleX(), at.getShearY(), at.getShearX(),
+        return String.format(Locale.ROOT, "q %.5f %.5f %.5f %.5f %.5f %.5f cm /%s Do Q%n", at.getScaleX(), at.getShearY(),
+                at.getShearX(),
                 at.getScaleY(), at.getTranslateX(), at.getTranslateY(), name).replace("\r", "");
     }
 }

@@ -157,7 +157,8 @@ final class FormAppearances {
         String before = Objects.requireNonNullElse(field.getDefaultAppearance(), "");
         Matcher size = SIZE.matcher(before);
         Matcher colour = COLOUR.matcher(before);
-        COSString appearance = new COSString("/" + ownFont.getName() + " " + (size.find() ? size.group(1) : "0") + " Tf " + (colour.find() ? colour.group() : "0 g"));
+        COSString appearance = new COSString("/" + ownFont.getName() + " " + (size.find() ? size.group(1) : "0") + " Tf "
+                + (colour.find() ? colour.group() : "0 g"));
         field.getCOSObject().setItem(COSName.DA, appearance);
         for (PDAnnotationWidget widget : field.getWidgets()) widget.getCOSObject().setItem(COSName.DA, appearance);
         if (field instanceof PDListBox list) list.getCOSObject().setItem(COSName.OPT, showable(list, face));
@@ -193,14 +194,16 @@ final class FormAppearances {
             COSDictionary dictionary = widget.getCOSObject();
             COSDictionary states = states(dictionary);
             COSName value = value(button);
-            if (!dictionary.containsKey(COSName.AS) && states != null && value != null) dictionary.setItem(COSName.AS, states.containsKey(value) ? value : COSName.Off);
+            if (!dictionary.containsKey(COSName.AS) && states != null && value != null)
+                dictionary.setItem(COSName.AS, states.containsKey(value) ? value : COSName.Off);
             COSName state = dictionary.getCOSName(COSName.AS);
             if (state == null && value != null && !value.equals(COSName.Off) && states == null) {
                 // Of several, which one is on stands in their appearances only.
                 if (button.getWidgets().size() == 1) state = value;
                 else undecided.add("");
             }
-            if (state != null && !state.equals(COSName.Off) && Drawing.of(dictionary).isEmpty()) ButtonMark.draw(document, widget, button.isRadioButton());
+            if (state != null && !state.equals(COSName.Off) && Drawing.of(dictionary).isEmpty())
+                ButtonMark.draw(document, widget, button.isRadioButton());
         }
         if (!undecided.isEmpty()) notShown(button);
     }

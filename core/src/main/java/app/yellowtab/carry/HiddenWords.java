@@ -30,8 +30,8 @@ import org.apache.pdfbox.util.Matrix;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Words that were read in the picture of a page, as text that is not seen (rendering mode 3, ISO 32000-1:2008, 9.3.6) and can be found,
- * selected and copied. Its font has one empty glyph for all characters, and gives each its Unicode value.
+ * Words that were read in the picture of a page, as text that is not seen (rendering mode 3, ISO 32000-1:2008, 9.3.6) and can be
+ * found, selected and copied. Its font has one empty glyph for all characters, and gives each its Unicode value.
  */
 final class HiddenWords {
     /** The font's name, by which it is known. */
@@ -81,14 +81,17 @@ final class HiddenWords {
             List<PageText.Word> its = new ArrayList<>();
             for (PageText.Word word : line) {
                 int certainty = page.certainties().get(at++);
-                double[] box = page.state().asCame(word.leftMm() * PT_PER_MM, word.topMm() * PT_PER_MM, word.rightMm() * PT_PER_MM, (word.topMm() + word.heightMm()) * PT_PER_MM, came.widthPt(), came.heightPt());
+                double[] box =
+                        page.state().asCame(word.leftMm() * PT_PER_MM, word.topMm() * PT_PER_MM, word.rightMm() * PT_PER_MM,
+                                (word.topMm() + word.heightMm()) * PT_PER_MM, came.widthPt(), came.heightPt());
                 if (!looked.shown().contains(looked.of((box[0] + box[2]) / 2, came.heightPt() - (box[1] + box[3]) / 2))) continue;
                 its.add(word);
                 certainties.add(certainty);
             }
             if (!its.isEmpty()) lines.add(its);
         }
-        return new RecognisedPage(lines.isEmpty() ? PageText.NONE : new PageText(lines), certainties, page.languages(), page.engine(), page.state());
+        return new RecognisedPage(lines.isEmpty() ? PageText.NONE : new PageText(lines), certainties, page.languages(),
+                page.engine(), page.state());
     }
 
     /**
@@ -99,13 +102,17 @@ final class HiddenWords {
      * @param font  the name of the font among the page's resources
      */
     static String operators(RecognisedPage page, PageFrame came, String font) {
-        PageFrame frame = new PageFrame(came.visible(), (came.rotation() + QUARTER * page.state().turns()) % FULL, came.userUnit());
+        PageFrame frame =
+                new PageFrame(came.visible(), (came.rotation() + QUARTER * page.state().turns()) % FULL, came.userUnit());
         StringBuilder all = new StringBuilder("q\n");
         Matrix from = frame.fromReader();
-        for (float value : new float[] {from.getScaleX(), from.getShearY(), from.getShearX(), from.getScaleY(), from.getTranslateX(), from.getTranslateY()}) all.append(number(value)).append(' ');
+        for (float value : new float[] {from.getScaleX(), from.getShearY(), from.getShearX(), from.getScaleY(),
+                from.getTranslateX(), from.getTranslateY()})
+            all.append(number(value)).append(' ');
         all.append("cm\nBT\n3 Tr\n");
         for (List<PageText.Word> line : page.text().lines()) {
-            for (int i = 0; i < line.size(); i++) set(all, line.get(i), i + 1 < line.size() ? line.get(i + 1) : null, frame, font);
+            for (int i = 0; i < line.size(); i++)
+                set(all, line.get(i), i + 1 < line.size() ? line.get(i + 1) : null, frame, font);
         }
         return all.append("ET\nQ\n").toString();
     }
@@ -119,7 +126,9 @@ final class HiddenWords {
         double x = word.leftMm() * PT_PER_MM;
         double y = frame.heightPt() - (word.topMm() + word.heightMm()) * PT_PER_MM + (reachesDown ? BELOW * size : 0);
         double width = Math.max(LEAST_PT, word.widthMm() * PT_PER_MM);
-        all.append('/').append(font).append(' ').append(number(size)).append(" Tf\n").append(number(100 * width / (ADVANCE * size * text.length()))).append(" Tz\n1 0 0 1 ").append(number(x)).append(' ').append(number(y)).append(" Tm\n");
+        all.append('/').append(font).append(' ').append(number(size)).append(" Tf\n")
+                .append(number(100 * width / (ADVANCE * size * text.length()))).append(" Tz\n1 0 0 1 ").append(number(x))
+                .append(' ').append(number(y)).append(" Tm\n");
         hex(all, text).append(" Tj\n");
         if (next == null) return;
         // The space between words is a character, as wide as it is.
@@ -129,8 +138,9 @@ final class HiddenWords {
 
     /** Characters beyond the first 65,536 have no code of their own in this font. */
     private static String basic(String text) {
-        return text.codePointCount(0, text.length()) == text.length() ? text : text.codePoints().map(point -> Character.isBmpCodePoint(point) ? point : 0xFFFD)
-                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
+        return text.codePointCount(0, text.length()) == text.length() ? text
+                : text.codePoints().map(point -> Character.isBmpCodePoint(point) ? point : 0xFFFD)
+                        .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
     }
 
     private static StringBuilder hex(StringBuilder all, String text) {
@@ -224,13 +234,17 @@ final class HiddenWords {
 
     /** Each code is the character itself; a range may not go beyond its last byte (9.10.3). */
     private static String toUnicode() {
-        StringBuilder map = new StringBuilder("/CIDInit /ProcSet findresource begin\n12 dict begin\nbegincmap\n/CIDSystemInfo << /Registry (Adobe) /Ordering (UCS) /Supplement 0 >> def\n"
-                + "/CMapName /Adobe-Identity-UCS def\n/CMapType 2 def\n1 begincodespacerange\n<0000> <FFFF>\nendcodespacerange\n");
+        StringBuilder map = new StringBuilder(
+                "/CIDInit /ProcSet findresource begin\n12 dict begin\nbegincmap\n/CIDSystemInfo << /Registry (Adobe) /Ordering "
+                        + "(UCS) /Supplement 0 >> def\n"
+                        + "/CMapName /Adobe-Identity-UCS def\n/CMapType 2 def\n1 begincodespacerange\n<0000> "
+                        + "<FFFF>\nendcodespacerange\n");
         List<Integer> rows = IntStream.range(0, 256).filter(row -> row < 0xD8 || row > 0xDF).boxed().toList();
         for (int first = 0; first < rows.size(); first += RANGES_A_BLOCK) {
             List<Integer> block = rows.subList(first, Math.min(rows.size(), first + RANGES_A_BLOCK));
             map.append(block.size()).append(" beginbfrange\n");
-            for (int row : block) map.append(String.format(Locale.ROOT, "<%02X00> <%02XFF> <%02X00>%n", row, row, row).replace("\r", ""));
+            for (int row : block)
+                map.append(String.format(Locale.ROOT, "<%02X00> <%02XFF> <%02X00>%n", row, row, row).replace("\r", ""));
             map.append("endbfrange\n");
         }
         return map.append("endcmap\nCMapName currentdict /CMap defineresource pop\nend\nend\n").toString();
@@ -238,7 +252,8 @@ final class HiddenWords {
 
     /** {@return a TrueType font program with two empty glyphs: what a descendant font needs of it (9.9, table 126)} */
     private static byte[] file() {
-        byte[] head = shorts(1, 0, 1, 0, 0, 0, 0x5F0F, 0x3CF5, 0, EM, 0, 0, 0, 0, 0, 0, 0, 0, 0, DESCENT, (int) (ADVANCE * EM), ASCENT, 0, 8, 2, 0, 0);
+        byte[] head = shorts(1, 0, 1, 0, 0, 0, 0x5F0F, 0x3CF5, 0, EM, 0, 0, 0, 0, 0, 0, 0, 0, 0, DESCENT, (int) (ADVANCE * EM),
+                ASCENT, 0, 8, 2, 0, 0);
         byte[] hhea = shorts(1, 0, ASCENT, DESCENT, 0, (int) (ADVANCE * EM), 0, 0, 0, 1, 0, 0, 0, 0, 0, 0, 0, 1);
         byte[] hmtx = shorts((int) (ADVANCE * EM), 0, 0);
         byte[] maxp = shorts(1, 0, 2, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 0, 0, 0);
@@ -275,7 +290,8 @@ final class HiddenWords {
     private static int sum(byte[] table) {
         int sum = 0;
         byte[] whole = Arrays.copyOf(table, table.length + 3 & ~3);
-        for (int i = 0; i < whole.length; i += 4) sum += (whole[i] & 255) << 24 | (whole[i + 1] & 255) << 16 | (whole[i + 2] & 255) << 8 | whole[i + 3] & 255;
+        for (int i = 0; i < whole.length; i += 4)
+            sum += (whole[i] & 255) << 24 | (whole[i + 1] & 255) << 16 | (whole[i + 2] & 255) << 8 | whole[i + 3] & 255;
         return sum;
     }
 }

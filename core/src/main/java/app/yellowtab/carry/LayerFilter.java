@@ -69,8 +69,10 @@ final class LayerFilter {
             if (needed.containsKey(name) || objects.getItem(name) == null) continue;
             needed.setItem(name, objects.getItem(name));
             // A form without resources of its own borrows these.
-            if (objects.getDictionaryObject(name) instanceof COSStream form && COSName.FORM.equals(form.getDictionaryObject(COSName.SUBTYPE))
-                    && !form.containsKey(COSName.RESOURCES)) open.addAll(drawnBy(form));
+            if (objects.getDictionaryObject(name) instanceof COSStream form
+                    && COSName.FORM.equals(form.getDictionaryObject(COSName.SUBTYPE))
+                    && !form.containsKey(COSName.RESOURCES))
+                open.addAll(drawnBy(form));
         }
         left.setItem(COSName.XOBJECT, needed);
         return left;
@@ -81,7 +83,9 @@ final class LayerFilter {
         PDFStreamParser parser = new PDFStreamParser(PageContents.unpacked(List.of(form)));
         Object before = null;
         for (Object token; (token = parser.parseNextToken()) != null; before = token) {
-            if (token instanceof Operator operator && operator.getName().equals(OperatorName.DRAW_OBJECT) && before instanceof COSName name) names.add(name);
+            if (token instanceof Operator operator && operator.getName().equals(OperatorName.DRAW_OBJECT)
+                    && before instanceof COSName name)
+                names.add(name);
         }
         return names;
     }
@@ -94,7 +98,8 @@ final class LayerFilter {
         }
         advance.follow(operator.getName(), operands);
         switch (operator.getName()) {
-            case OperatorName.BEGIN_MARKED_CONTENT_SEQ -> open(layer() == null ? Mark.OTHER : layers.isHidden(layer()) ? Mark.HIDDEN : Mark.SHOWN, operator);
+            case OperatorName.BEGIN_MARKED_CONTENT_SEQ ->
+                    open(layer() == null ? Mark.OTHER : layers.isHidden(layer()) ? Mark.HIDDEN : Mark.SHOWN, operator);
             case OperatorName.BEGIN_MARKED_CONTENT -> open(Mark.OTHER, operator);
             case OperatorName.END_MARKED_CONTENT -> close(operator);
             case OperatorName.DRAW_OBJECT -> draw(operator);
@@ -103,7 +108,8 @@ final class LayerFilter {
             case OperatorName.SHOW_TEXT_LINE -> instead(operator, List.of(Operator.getOperator(OperatorName.NEXT_LINE)), true);
             case OperatorName.SHOW_TEXT_LINE_AND_SPACE -> instead(operator, spacesAndNextLine(), true);
             default -> {
-                if (hidden > 0 && PAINTS_PATH.contains(operator.getName())) instead(operator, List.of(Operator.getOperator(OperatorName.ENDPATH)), false);
+                if (hidden > 0 && PAINTS_PATH.contains(operator.getName()))
+                    instead(operator, List.of(Operator.getOperator(OperatorName.ENDPATH)), false);
                 else keep(operator);
             }
         }
@@ -119,7 +125,8 @@ final class LayerFilter {
     private boolean isHiddenObject() {
         COSDictionary objects = resources.getCOSDictionary(COSName.XOBJECT);
         boolean is = objects != null && !operands.isEmpty() && operands.getLast() instanceof COSName name
-                && objects.getDictionaryObject(name) instanceof COSDictionary object && layers.isHidden(object.getDictionaryObject(COSName.OC));
+                && objects.getDictionaryObject(name) instanceof COSDictionary object
+                && layers.isHidden(object.getDictionaryObject(COSName.OC));
         removed |= is;
         return is;
     }

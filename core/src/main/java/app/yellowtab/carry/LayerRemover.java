@@ -87,7 +87,8 @@ final class LayerRemover {
             COSDictionary named = resources.getCOSDictionary(kind);
             if (named == null) continue;
             for (COSName name : named.keySet()) {
-                if (named.getDictionaryObject(name) instanceof COSStream stream && isDrawn(stream)) enter(stream, resources, open);
+                if (named.getDictionaryObject(name) instanceof COSStream stream && isDrawn(stream))
+                    enter(stream, resources, open);
             }
         }
     }
@@ -116,14 +117,15 @@ final class LayerRemover {
             COSDictionary properties = resources.getCOSDictionary(COSName.PROPERTIES);
             if (properties != null && properties.size() > 0) return true;
             COSDictionary objects = resources.getCOSDictionary(COSName.XOBJECT);
-            return objects != null && objects.keySet().stream().anyMatch(name ->
-                    objects.getDictionaryObject(name) instanceof COSDictionary object && layers.isHidden(object.getDictionaryObject(COSName.OC)));
+            return objects != null && objects.keySet().stream()
+                    .anyMatch(name -> objects.getDictionaryObject(name) instanceof COSDictionary object
+                            && layers.isHidden(object.getDictionaryObject(COSName.OC)));
         }
 
         LayerFilter filtered(Layers layers) throws IOException {
             LayerFilter filter = new LayerFilter(resources, layers);
             PDFStreamParser parser = new PDFStreamParser(PageContents.unpacked(streams));
-            for (Object token; (token = parser.parseNextToken()) != null; ) {
+            for (Object token; (token = parser.parseNextToken()) != null;) {
                 Allowance.spendStep();
                 filter.take(token);
             }

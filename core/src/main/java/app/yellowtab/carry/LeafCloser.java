@@ -59,11 +59,13 @@ public final class LeafCloser {
      * @param marks    what is set on it
      * @param leaf     with its boxes, its resources (which no other page shares) and its annotations
      */
-    public static CarriedPage close(List<Mark> marks, COSDictionary leaf, Shown shown, MarkSetter setter, ObjectGraph graph) throws IOException {
+    public static CarriedPage close(List<Mark> marks, COSDictionary leaf, Shown shown, MarkSetter setter, ObjectGraph graph)
+            throws IOException {
         COSDictionary resources = leaf.getCOSDictionary(COSName.RESOURCES);
         Map<Face, String> fonts = new HashMap<>();
         Map<Double, String> opacities = new HashMap<>();
-        MarkSetter.Stamp set = setter.set(marks, PageFrame.of(new PDPage(leaf)), face -> fonts.computeIfAbsent(face, its -> add(resources, COSName.FONT, new FontReference(its))),
+        MarkSetter.Stamp set = setter.set(marks, PageFrame.of(new PDPage(leaf)),
+                face -> fonts.computeIfAbsent(face, its -> add(resources, COSName.FONT, new FontReference(its))),
                 opacity -> opacities.computeIfAbsent(opacity, its -> add(resources, COSName.EXT_G_STATE, OPACITY, opacity(its))));
         COSArray all = shown.streams();
         all.add(new MadeStream("\n" + set.operators()));
@@ -77,7 +79,8 @@ public final class LeafCloser {
      * {@return what makes a closed leaf the same page in two files: its contents and what they are drawn with, without what
      * was put before and after them}
      *
-     * @param isOurs whether an item is one of the fonts that marks are set in; that of words behind a picture is known by its name
+     * @param isOurs whether an item is one of the fonts that marks are set in; that of words behind a picture is known by its
+     *         name
      */
     public static COSDictionary content(COSDictionary leaf, Predicate<COSBase> isOurs) {
         COSDictionary content = new COSDictionary();
@@ -85,7 +88,9 @@ public final class LeafCloser {
         if (leaf.getCOSDictionary(COSName.RESOURCES) instanceof COSDictionary all) resources.addAll(all);
         COSDictionary fonts = new COSDictionary();
         if (resources.getCOSDictionary(COSName.FONT) instanceof COSDictionary all) fonts.addAll(all);
-        for (COSName name : List.copyOf(fonts.keySet())) if (name.getName().startsWith(NAME) && (isOurs.test(fonts.getItem(name)) || HiddenWords.isFont(fonts.getItem(name)))) fonts.removeItem(name);
+        for (COSName name : List.copyOf(fonts.keySet()))
+            if (name.getName().startsWith(NAME) && (isOurs.test(fonts.getItem(name)) || HiddenWords.isFont(fonts.getItem(name))))
+                fonts.removeItem(name);
         if (fonts.size() > 0) resources.setItem(COSName.FONT, fonts);
         else resources.removeItem(COSName.FONT);
         withoutOpacities(resources);
@@ -133,8 +138,10 @@ public final class LeafCloser {
         List<Integer> links = new ArrayList<>();
         COSArray annotations = leaf.getCOSArray(COSName.ANNOTS);
         for (int i = 0; annotations != null && i < annotations.size(); i++) {
-            if (annotations.getObject(i) instanceof COSDictionary annotation && annotation.getDictionaryObject(COSName.DEST) instanceof COSArray to
-                    && to.get(0) instanceof ObjectNumber target) links.add(target.number());
+            if (annotations.getObject(i) instanceof COSDictionary annotation
+                    && annotation.getDictionaryObject(COSName.DEST) instanceof COSArray to
+                    && to.get(0) instanceof ObjectNumber target)
+                links.add(target.number());
         }
         return links;
     }

@@ -21,13 +21,14 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.util.Matrix;
 
 /**
- * Carries looks out. A page that is only turned and cropped keeps its coordinates: its turn and its visible box say it all. Any other
- * is put on a sheet of its own, and its content, its annotations and what leads to it take the same matrix.
+ * Carries looks out. A page that is only turned and cropped keeps its coordinates: its turn and its visible box say it all. Any
+ * other is put on a sheet of its own, and its content, its annotations and what leads to it take the same matrix.
  */
 final class Looks {
     private static final List<COSName> OTHER_BOXES = List.of(COSName.BLEED_BOX, COSName.TRIM_BOX, COSName.ART_BOX);
     /** Arrays of points of annotations (ISO 32000-1:2008, 12.5.6). */
-    private static final List<COSName> POINTS = List.of(COSName.QUADPOINTS, COSName.VERTICES, COSName.L, COSName.getPDFName("CL"), COSName.getPDFName("InkList"), COSName.PATH);
+    private static final List<COSName> POINTS = List.of(COSName.QUADPOINTS, COSName.VERTICES, COSName.L, COSName.getPDFName("CL"),
+            COSName.getPDFName("InkList"), COSName.PATH);
 
     private Looks() {}
 
@@ -44,9 +45,12 @@ final class Looks {
         if (look.isPlain()) return new Done("", new AffineTransform());
         PageFrame frame = PageFrame.of(new PDPage(page));
         if (LookedPage.keepsItsCoordinates(look)) {
-            look.crop().map(area -> LookedPage.asCame(area, frame.heightPt()).createIntersection(new Rectangle2D.Double(0, 0, frame.widthPt(), frame.heightPt())))
+            look.crop()
+                    .map(area -> LookedPage.asCame(area, frame.heightPt())
+                            .createIntersection(new Rectangle2D.Double(0, 0, frame.widthPt(), frame.heightPt())))
                     .filter(seen -> seen.getWidth() > 0 && seen.getHeight() > 0)
-                    .ifPresent(seen -> page.setItem(COSName.CROP_BOX, box(frame.fromReader().createAffineTransform().createTransformedShape(seen).getBounds2D())));
+                    .ifPresent(seen -> page.setItem(COSName.CROP_BOX,
+                            box(frame.fromReader().createAffineTransform().createTransformedShape(seen).getBounds2D())));
             if (look.turns() != 0) page.setInt(COSName.ROTATE, (frame.rotation() + 90 * look.turns()) % 360);
             return new Done("", new AffineTransform());
         }
@@ -54,20 +58,24 @@ final class Looks {
         AffineTransform onto = LookedPage.onto(frame.shape(), look);
         PDRectangle visible = frame.visible();
         String setUp = clip(looked.shown()) + operands(onto) + " cm\n"
-                + clip(new Rectangle2D.Double(visible.getLowerLeftX(), visible.getLowerLeftY(), visible.getWidth(), visible.getHeight()));
+                + clip(new Rectangle2D.Double(visible.getLowerLeftX(), visible.getLowerLeftY(), visible.getWidth(),
+                        visible.getHeight()));
         OTHER_BOXES.forEach(page::removeItem);
         page.removeItem(COSName.ROTATE);
         page.removeItem(COSName.getPDFName("UserUnit"));
-        for (COSName name : List.of(COSName.MEDIA_BOX, COSName.CROP_BOX)) page.setItem(name, box(new Rectangle2D.Double(0, 0, looked.widthPt(), looked.heightPt())));
+        for (COSName name : List.of(COSName.MEDIA_BOX, COSName.CROP_BOX))
+            page.setItem(name, box(new Rectangle2D.Double(0, 0, looked.widthPt(), looked.heightPt())));
         return new Done(setUp, onto);
     }
 
     private static String clip(Rectangle2D part) {
-        return number(part.getX()) + " " + number(part.getY()) + " " + number(part.getWidth()) + " " + number(part.getHeight()) + " re W n\n";
+        return number(part.getX()) + " " + number(part.getY()) + " " + number(part.getWidth()) + " " + number(part.getHeight())
+                + " re W n\n";
     }
 
     private static String operands(AffineTransform at) {
-        return number(at.getScaleX()) + " " + number(at.getShearY()) + " " + number(at.getShearX()) + " " + number(at.getScaleY()) + " " + number(at.getTranslateX()) + " " + number(at.getTranslateY());
+        return number(at.getScaleX()) + " " + number(at.getShearY()) + " " + number(at.getShearX()) + " " + number(at.getScaleY())
+                + " " + number(at.getTranslateX()) + " " + number(at.getTranslateY());
     }
 
     private static String number(double value) {
@@ -94,7 +102,9 @@ final class Looks {
     private static void move(COSDictionary annotation, AffineTransform onto) {
         if (annotation.getCOSArray(COSName.RECT) instanceof COSArray sides && sides.size() >= 4) {
             PDRectangle place = new PDRectangle(sides);
-            Rectangle2D now = onto.createTransformedShape(new Rectangle2D.Double(place.getLowerLeftX(), place.getLowerLeftY(), place.getWidth(), place.getHeight())).getBounds2D();
+            Rectangle2D now = onto.createTransformedShape(
+                    new Rectangle2D.Double(place.getLowerLeftX(), place.getLowerLeftY(), place.getWidth(), place.getHeight()))
+                    .getBounds2D();
             annotation.setItem(COSName.RECT, box(now));
         }
         for (COSName name : POINTS) {
@@ -108,7 +118,8 @@ final class Looks {
                 turned.setItem(kind, turned(form, onto));
             } else if (appearance instanceof COSDictionary states) {
                 COSDictionary each = new COSDictionary();
-                for (COSName state : states.keySet()) if (states.getDictionaryObject(state) instanceof COSStream form) each.setItem(state, turned(form, onto));
+                for (COSName state : states.keySet())
+                    if (states.getDictionaryObject(state) instanceof COSStream form) each.setItem(state, turned(form, onto));
                 turned.setItem(kind, each);
             }
         }
@@ -120,17 +131,21 @@ final class Looks {
         for (int i = 0; i < points.size(); i++) {
             if (points.getObject(i) instanceof COSArray inner) {
                 moved.add(moved(inner, onto));
-            } else if (i + 1 < points.size() && points.getObject(i) instanceof COSNumber x && points.getObject(i + 1) instanceof COSNumber y) {
-                Point2D now = onto.transform(new Point2D.Double(x.floatValue(), y.floatValue()), null);
-                moved.add(new COSFloat((float) now.getX()));
-                moved.add(new COSFloat((float) now.getY()));
-                i++;
-            }
+            } else if (i + 1 < points.size() && points.getObject(i) instanceof COSNumber x
+                    && points.getObject(i + 1) instanceof COSNumber y) {
+                        Point2D now = onto.transform(new Point2D.Double(x.floatValue(), y.floatValue()), null);
+                        moved.add(new COSFloat((float) now.getX()));
+                        moved.add(new COSFloat((float) now.getY()));
+                        i++;
+                    }
         }
         return moved;
     }
 
-    /** {@return an appearance that draws another one, turned as its page is; a viewer fits it into the annotation's place (12.5.5, algorithm 8.1)} */
+    /**
+     * {@return an appearance that draws another one, turned as its page is; a viewer fits it into the annotation's place (12.5.5,
+     * algorithm 8.1)}
+     */
     private static COSStream turned(COSStream form, AffineTransform onto) {
         COSArray box = form.getCOSArray(COSName.BBOX);
         if (box == null || box.size() < 4) return form;

@@ -89,7 +89,8 @@ public final class PageCarrier {
         if (!(real instanceof COSDictionary dictionary) || real instanceof COSStream) return null;
         if (real instanceof ObjectNumber || real instanceof FontReference) return null;
         COSBase type = dictionary.getDictionaryObject(COSName.TYPE);
-        return COSName.PAGE.equals(type) || COSName.PAGES.equals(type) || COSName.CATALOG.equals(type) || type instanceof COSName name && NOT_SEEN.contains(name) ? COSNull.NULL : null;
+        return COSName.PAGE.equals(type) || COSName.PAGES.equals(type) || COSName.CATALOG.equals(type)
+                || type instanceof COSName name && NOT_SEEN.contains(name) ? COSNull.NULL : null;
     }
 
     /** {@return what of the file as a whole was left behind} */
@@ -108,7 +109,8 @@ public final class PageCarrier {
      * @throws IOException      if it cannot be had; the pages before and after it are not touched by that
      * @throws RuntimeException of any kind, for the same reason
      */
-    public CarriedPage carry(int page, PageLook look, Optional<RecognisedPage> words, Optional<RedactedPicture> instead, List<Mark> marks, Changes notes) throws IOException {
+    public CarriedPage carry(int page, PageLook look, Optional<RecognisedPage> words, Optional<RedactedPicture> instead,
+            List<Mark> marks, Changes notes) throws IOException {
         int unreadable = graph.unreadable();
         Ready ready = ready(page, look, words, instead, notes);
         CarriedPage carried = LeafCloser.close(marks, ready.leaf, ready.shown, setter, graph);
@@ -128,8 +130,8 @@ public final class PageCarrier {
     }
 
     /**
-     * {@return a page as it came, to be drawn while its source is open, and have areas taken out of its picture then: without what touches
-     * them and is no part of the page, and without what stays on it for itself}
+     * {@return a page as it came, to be drawn while its source is open, and have areas taken out of its picture then: without
+     * what touches them and is no part of the page, and without what stays on it for itself}
      *
      * @throws IOException      as {@link #carry} does
      * @throws RuntimeException of any kind, for the same reason
@@ -154,8 +156,10 @@ public final class PageCarrier {
      */
     private record Ready(COSDictionary leaf, LeafCloser.Shown shown, boolean isFollowed) {}
 
-    private Ready ready(int page, PageLook look, Optional<RecognisedPage> words, Optional<RedactedPicture> instead, Changes notes) throws IOException {
-        if (look.redactions().isEmpty() == instead.isPresent()) throw new IllegalArgumentException("a page has a picture where areas are taken out of it, and nowhere else");
+    private Ready ready(int page, PageLook look, Optional<RecognisedPage> words, Optional<RedactedPicture> instead, Changes notes)
+            throws IOException {
+        if (look.redactions().isEmpty() == instead.isPresent())
+            throw new IllegalArgumentException("a page has a picture where areas are taken out of it, and nowhere else");
         COSDictionary from = page(page);
         COSDictionary to = new COSDictionary();
         to.setItem(COSName.TYPE, COSName.PAGE);
@@ -178,14 +182,18 @@ public final class PageCarrier {
         return from;
     }
 
-    /** Gives a leaf its boxes; {@return what becomes of the page's annotations, of which those that touch what is taken out go} */
-    private Annotations.Settled begin(COSDictionary from, COSDictionary to, List<Redaction> redactions, Changes notes) throws IOException {
+    /**
+     * Gives a leaf its boxes; {@return what becomes of the page's annotations, of which those that touch what is taken out go}
+     */
+    private Annotations.Settled begin(COSDictionary from, COSDictionary to, List<Redaction> redactions, Changes notes)
+            throws IOException {
         notes.add(Code.ACTIONS_REMOVED, Actions.countIn(from));
         if (layers.any() && remover.clear(from)) notes.add(Code.HIDDEN_LAYERS);
         PDPage source = new PDPage(from);
         if (boxes(source, to)) notes.add(Code.PAGE_WITHOUT_SIZE);
         if (source.getRotation() != 0) to.setInt(COSName.ROTATE, source.getRotation());
-        if (from.getFloat("UserUnit", 1) > 0 && from.containsKey("UserUnit")) to.setFloat("UserUnit", from.getFloat("UserUnit", 1));
+        if (from.getFloat("UserUnit", 1) > 0 && from.containsKey("UserUnit"))
+            to.setFloat("UserUnit", from.getFloat("UserUnit", 1));
         return annotations.settle(from, RedactedContent.areas(redactions, PageFrame.of(new PDPage(to))), notes);
     }
 
@@ -196,7 +204,8 @@ public final class PageCarrier {
         return looked;
     }
 
-    private Ready ready(COSDictionary from, COSDictionary to, Annotations.Settled settled, PageLook look, Optional<RecognisedPage> words) throws IOException {
+    private Ready ready(COSDictionary from, COSDictionary to, Annotations.Settled settled, PageLook look,
+            Optional<RecognisedPage> words) throws IOException {
         PDPage source = new PDPage(from);
         if (from.getCOSDictionary(COSName.GROUP) != null) to.setItem(COSName.GROUP, from.getItem(COSName.GROUP));
         PDRectangle media = new PDRectangle(to.getCOSArray(COSName.MEDIA_BOX));
@@ -213,7 +222,12 @@ public final class PageCarrier {
         to.setItem(COSName.RESOURCES, used.resources());
         if (alone) contents = shutIn(unpacked, media, to);
         String drawn = drawn(settled.drawings(), looked.setUp(), to.getCOSDictionary(COSName.RESOURCES));
-        return new Ready(to, new LeafCloser.Shown(looked.setUp() + hidden(words.map(read -> HiddenWords.seen(read, PageFrame.of(source), look)), PageFrame.of(source), to.getCOSDictionary(COSName.RESOURCES)), contents, alone ? ContentScan.EMPTY : scan, drawn), used.isFollowed());
+        return new Ready(to,
+                new LeafCloser.Shown(
+                        looked.setUp() + hidden(words.map(read -> HiddenWords.seen(read, PageFrame.of(source), look)),
+                                PageFrame.of(source), to.getCOSDictionary(COSName.RESOURCES)),
+                        contents, alone ? ContentScan.EMPTY : scan, drawn),
+                used.isFollowed());
     }
 
     /** Sets a page's boxes; {@return whether it had no extent, so that it got the standard sheet's} */
@@ -234,8 +248,8 @@ public final class PageCarrier {
     }
 
     /**
-     * Puts content that not every viewer reads alike into a form of its own (ISO 32000-1:2008, 8.10), with the page's resources: whatever a
-     * viewer makes of it ends with the form, and what stands after it is seen.
+     * Puts content that not every viewer reads alike into a form of its own (ISO 32000-1:2008, 8.10), with the page's resources:
+     * whatever a viewer makes of it ends with the form, and what stands after it is seen.
      *
      * @param media the page's largest box as it came
      * @param leaf  takes the form as its only resource
@@ -245,7 +259,8 @@ public final class PageCarrier {
         COSStream form = input.document().getDocument().createCOSStream();
         form.setItem(COSName.TYPE, COSName.XOBJECT);
         form.setItem(COSName.SUBTYPE, COSName.FORM);
-        form.setItem(COSName.BBOX, new PDRectangle(media.getLowerLeftX() - BLEED_PT, media.getLowerLeftY() - BLEED_PT, media.getWidth() + 2 * BLEED_PT, media.getHeight() + 2 * BLEED_PT));
+        form.setItem(COSName.BBOX, new PDRectangle(media.getLowerLeftX() - BLEED_PT, media.getLowerLeftY() - BLEED_PT,
+                media.getWidth() + 2 * BLEED_PT, media.getHeight() + 2 * BLEED_PT));
         form.setItem(COSName.RESOURCES, leaf.getItem(COSName.RESOURCES));
         try (OutputStream out = form.createOutputStream(COSName.FLATE_DECODE)) {
             out.write(content);
@@ -265,7 +280,8 @@ public final class PageCarrier {
     private static String drawn(List<Drawing> drawings, String setUp, COSDictionary resources) {
         if (drawings.isEmpty()) return "";
         StringBuilder operators = new StringBuilder(setUp.isEmpty() ? "" : "q\n" + setUp);
-        for (Drawing drawing : drawings) operators.append(drawing.operators(LeafCloser.add(resources, COSName.XOBJECT, drawing.form())));
+        for (Drawing drawing : drawings)
+            operators.append(drawing.operators(LeafCloser.add(resources, COSName.XOBJECT, drawing.form())));
         return operators.append(setUp.isEmpty() ? "" : "Q\n").toString();
     }
 

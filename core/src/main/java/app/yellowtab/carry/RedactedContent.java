@@ -15,7 +15,10 @@ import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
-/** What stands on a page from which areas were taken out: its picture, and the reasons that are printed in the areas, drawn as outlines. */
+/**
+ * What stands on a page from which areas were taken out: its picture, and the reasons that are printed in the areas, drawn as
+ * outlines.
+ */
 final class RedactedContent {
     /** Large enough to be read on paper; chosen by us. */
     private static final float LARGEST_PT = 9;
@@ -31,7 +34,8 @@ final class RedactedContent {
     /** {@return areas in a page's own coordinates} */
     static List<Rectangle2D> areas(List<Redaction> redactions, PageFrame frame) {
         AffineTransform own = frame.fromReader().createAffineTransform();
-        return redactions.stream().map(one -> own.createTransformedShape(LookedPage.asCame(one.area(), frame.heightPt())).getBounds2D()).toList();
+        return redactions.stream()
+                .map(one -> own.createTransformedShape(LookedPage.asCame(one.area(), frame.heightPt())).getBounds2D()).toList();
     }
 
     /** {@return whether an annotation touches an area; one that says nowhere where it stands may} */
@@ -54,13 +58,15 @@ final class RedactedContent {
         StringBuilder all = new StringBuilder("q\n");
         append(all, frame.fromReader().createAffineTransform()).append(" cm\n");
         all.append(String.format(Locale.ROOT, "q %.4f 0 0 %.4f 0 0 cm /%s Do Q\n", frame.widthPt(), frame.heightPt(), picture));
-        for (Redaction redaction : look.redactions()) if (!redaction.printedWords().isEmpty()) reason(all, redaction, frame, look.turns());
+        for (Redaction redaction : look.redactions())
+            if (!redaction.printedWords().isEmpty()) reason(all, redaction, frame, look.turns());
         return all.append("Q").toString();
     }
 
     /** Draws a reason in white in the middle of its area, upright to who reads the page as it is turned. */
     private static void reason(StringBuilder all, Redaction redaction, PageFrame frame, int turns) {
-        Rectangle2D area = LookedPage.asCame(redaction.area(), frame.heightPt()).createIntersection(new Rectangle2D.Double(0, 0, frame.widthPt(), frame.heightPt()));
+        Rectangle2D area = LookedPage.asCame(redaction.area(), frame.heightPt())
+                .createIntersection(new Rectangle2D.Double(0, 0, frame.widthPt(), frame.heightPt()));
         double wide = turns % 2 == 0 ? area.getWidth() : area.getHeight();
         double high = turns % 2 == 0 ? area.getHeight() : area.getWidth();
         String words = Typeface.SANS.showable(redaction.printedWords());
@@ -75,6 +81,7 @@ final class RedactedContent {
     }
 
     private static StringBuilder append(StringBuilder all, AffineTransform at) {
-        return all.append(String.format(Locale.ROOT, "%.6f %.6f %.6f %.6f %.6f %.6f", at.getScaleX(), at.getShearY(), at.getShearX(), at.getScaleY(), at.getTranslateX(), at.getTranslateY()));
+        return all.append(String.format(Locale.ROOT, "%.6f %.6f %.6f %.6f %.6f %.6f", at.getScaleX(), at.getShearY(),
+                at.getShearX(), at.getScaleY(), at.getTranslateX(), at.getTranslateY()));
     }
 }

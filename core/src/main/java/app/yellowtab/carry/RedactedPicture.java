@@ -5,7 +5,8 @@ import java.util.Objects;
 import org.apache.pdfbox.cos.COSStream;
 
 /**
- * What a page shows from which areas were taken out: one picture, and the words that are left. Nothing of it leads back to the page.
+ * What a page shows from which areas were taken out: one picture, and the words that are left. Nothing of it leads back to the
+ * page.
  *
  * @param picture of what is seen of the page as it came, as an image (ISO 32000-1:2008, 8.9.5)
  * @param words   that stand outside of the areas

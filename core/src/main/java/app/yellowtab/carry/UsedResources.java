@@ -25,8 +25,9 @@ import org.jspecify.annotations.Nullable;
  * followed, all that it could use stays. Changes the open document; its file is not touched. For one thread.
  */
 final class UsedResources {
-    private static final List<COSName> KINDS = List.of(COSName.FONT, COSName.XOBJECT, COSName.EXT_G_STATE, COSName.COLORSPACE, COSName.PATTERN,
-            COSName.SHADING, COSName.PROPERTIES);
+    private static final List<COSName> KINDS =
+            List.of(COSName.FONT, COSName.XOBJECT, COSName.EXT_G_STATE, COSName.COLORSPACE, COSName.PATTERN,
+                    COSName.SHADING, COSName.PROPERTIES);
     /** They stand for the device's colours without being named (8.6.5.6). */
     private static final Set<String> DEFAULT_COLOURS = Set.of("DefaultGray", "DefaultRGB", "DefaultCMYK");
     private static final COSName SOFT_MASK_GROUP = COSName.G;
@@ -91,9 +92,10 @@ final class UsedResources {
             boolean everything = all;
             if (all) everyName(open);
             COSDictionary colours = from.getCOSDictionary(COSName.COLORSPACE);
-            if (colours != null) for (COSName name : colours.keySet()) if (DEFAULT_COLOURS.contains(name.getName())) open.add(new ResourceName(COSName.COLORSPACE, name));
+            if (colours != null) for (COSName name : colours.keySet())
+                if (DEFAULT_COLOURS.contains(name.getName())) open.add(new ResourceName(COSName.COLORSPACE, name));
             Set<ResourceName> seen = new HashSet<>();
-            for (ResourceName next; (next = open.poll()) != null; ) {
+            for (ResourceName next; (next = open.poll()) != null;) {
                 if (!seen.add(next)) continue;
                 COSDictionary named = from.getCOSDictionary(next.kind());
                 COSBase item = named == null ? null : named.getItem(next.name());
@@ -128,19 +130,24 @@ final class UsedResources {
 
     private Borrowed drawnBy(COSName kind, @Nullable COSBase item, int depth) {
         if (item instanceof COSStream stream) {
-            boolean draws = kind.equals(COSName.PATTERN) || kind.equals(COSName.XOBJECT) && !COSName.IMAGE.equals(stream.getCOSName(COSName.SUBTYPE));
+            boolean draws = kind.equals(COSName.PATTERN)
+                    || kind.equals(COSName.XOBJECT) && !COSName.IMAGE.equals(stream.getCOSName(COSName.SUBTYPE));
             return draws ? form(stream, depth) : Borrowed.NOTHING;
         }
         if (!(item instanceof COSDictionary dictionary)) return Borrowed.NOTHING;
         if (kind.equals(COSName.EXT_G_STATE)) return graphicsState(dictionary, depth);
-        if (kind.equals(COSName.PATTERN) && dictionary.getCOSDictionary(COSName.EXT_G_STATE) != null) return graphicsState(dictionary.getCOSDictionary(COSName.EXT_G_STATE), depth);
+        if (kind.equals(COSName.PATTERN) && dictionary.getCOSDictionary(COSName.EXT_G_STATE) != null)
+            return graphicsState(dictionary.getCOSDictionary(COSName.EXT_G_STATE), depth);
         return kind.equals(COSName.FONT) ? font(dictionary, depth) : Borrowed.NOTHING;
     }
 
     private Borrowed graphicsState(COSDictionary state, int depth) {
         COSDictionary mask = state.getCOSDictionary(COSName.SMASK);
-        Borrowed drawn = mask != null && mask.getDictionaryObject(SOFT_MASK_GROUP) instanceof COSStream group ? form(group, depth) : Borrowed.NOTHING;
-        if (!(state.getDictionaryObject(COSName.FONT) instanceof COSArray font) || !(font.getObject(0) instanceof COSDictionary face)) return drawn;
+        Borrowed drawn = mask != null && mask.getDictionaryObject(SOFT_MASK_GROUP) instanceof COSStream group ? form(group, depth)
+                : Borrowed.NOTHING;
+        if (!(state.getDictionaryObject(COSName.FONT) instanceof COSArray font)
+                || !(font.getObject(0) instanceof COSDictionary face))
+            return drawn;
         return both(drawn, font(face, depth));
     }
 
@@ -174,7 +181,9 @@ final class UsedResources {
         return settle(form, scan.names(), scan.isSound(), depth);
     }
 
-    /** Where something has resources of its own, they are cut down; what they lack is looked for by some viewers in those outside. */
+    /**
+     * Where something has resources of its own, they are cut down; what they lack is looked for by some viewers in those outside.
+     */
     private Borrowed settle(COSDictionary holder, Set<ResourceName> names, boolean sound, int depth) {
         COSDictionary own = holder.getCOSDictionary(COSName.RESOURCES);
         Borrowed borrowed;

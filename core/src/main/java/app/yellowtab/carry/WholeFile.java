@@ -29,7 +29,8 @@ final class WholeFile {
         COSDictionary names = catalog.getCOSDictionary(COSName.NAMES);
         COSDictionary form = catalog.getCOSDictionary(COSName.ACRO_FORM);
         int acting = Actions.countIn(catalog);
-        if (catalog.getDictionaryObject(COSName.OPEN_ACTION) instanceof COSDictionary opening && Actions.isForbidden(opening)) acting++;
+        if (catalog.getDictionaryObject(COSName.OPEN_ACTION) instanceof COSDictionary opening && Actions.isForbidden(opening))
+            acting++;
         if (names != null) acting += named(names.getDictionaryObject(COSName.JAVA_SCRIPT));
         if (form != null) acting += actionsBelow(form);
         acting += actionsBelow(catalog.getDictionaryObject(COSName.OUTLINES));
@@ -40,14 +41,16 @@ final class WholeFile {
     /** {@return how many entries a name tree (ISO 32000-1:2008, 7.9.6) has} */
     private static int named(@Nullable COSBase tree) {
         int count = 0;
-        for (COSDictionary node : below(tree)) if (node.getCOSArray(COSName.NAMES) != null) count += node.getCOSArray(COSName.NAMES).size() / 2;
+        for (COSDictionary node : below(tree))
+            if (node.getCOSArray(COSName.NAMES) != null) count += node.getCOSArray(COSName.NAMES).size() / 2;
         return count;
     }
 
     /** {@return how many actions fields or bookmarks carry; those of widgets are their pages'} */
     private static int actionsBelow(@Nullable COSBase root) {
         int count = 0;
-        for (COSDictionary node : below(root)) if (!COSName.WIDGET.equals(node.getCOSName(COSName.SUBTYPE))) count += Actions.countIn(node);
+        for (COSDictionary node : below(root))
+            if (!COSName.WIDGET.equals(node.getCOSName(COSName.SUBTYPE))) count += Actions.countIn(node);
         return count;
     }
 

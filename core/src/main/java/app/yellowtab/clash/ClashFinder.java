@@ -28,7 +28,10 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import org.slf4j.LoggerFactory;
 
-/** Finds the marks that would stand on words, on lines, on dark parts of pictures, or on each other. What pages have is kept page by page. Safe to share between threads. */
+/**
+ * Finds the marks that would stand on words, on lines, on dark parts of pictures, or on each other. What pages have is kept page
+ * by page. Safe to share between threads.
+ */
 public final class ClashFinder {
     private static final float PT_PER_MM = 72 / 25.4f;
     /** Letters reach below the line that they stand on, by so much of their height. */
@@ -43,8 +46,10 @@ public final class ClashFinder {
     private final BundleWords words;
     private final PageRenderer renderer;
     /** What was found, by what is on the page and which marks are set on it. */
-    private final Cache<Object, List<Clash>> results = Caffeine.newBuilder().executor(Runnable::run).maximumSize(MOST_RESULTS).build();
-    private final Cache<Object, PageInk> ink = Caffeine.newBuilder().executor(Runnable::run).maximumWeight(MOST_BYTES).weigher((Object key, PageInk its) -> its.bytes()).build();
+    private final Cache<Object, List<Clash>> results =
+            Caffeine.newBuilder().executor(Runnable::run).maximumSize(MOST_RESULTS).build();
+    private final Cache<Object, PageInk> ink = Caffeine.newBuilder().executor(Runnable::run).maximumWeight(MOST_BYTES)
+            .weigher((Object key, PageInk its) -> its.bytes()).build();
 
     public ClashFinder(BundleWords words, PageRenderer renderer) {
         this.words = words;
@@ -67,7 +72,8 @@ public final class ClashFinder {
         Optional<Sheet> sheet = LeafSheet.of(leaf, sources);
         if (marks.isEmpty() || sheet.isEmpty()) return List.of();
         // The words of a scan come when it has been read.
-        String read = leaf.content() instanceof Content.SourcePage page && sources.get(page.source()) != null ? sources.get(page.source()).about().recognised() : "";
+        String read = leaf.content() instanceof Content.SourcePage page && sources.get(page.source()) != null
+                ? sources.get(page.source()).about().recognised() : "";
         List<Object> key = List.of(renderer.sketch(plan, leaf).key(), marks, read);
         List<Clash> known = results.getIfPresent(key);
         if (known == null) results.put(key, known = on(leaf, marks, beneath(plan, leaf, sheet.get())));
@@ -80,7 +86,8 @@ public final class ClashFinder {
      * @param found is given those of each page that has any, in the order of the pages, on the calling thread
      * @param stop  asked at every page
      */
-    public void all(Plan plan, Map<SourceId, Source> sources, Consumer<List<Clash>> found, Progress progress, BooleanSupplier stop) {
+    public void all(Plan plan, Map<SourceId, Source> sources, Consumer<List<Clash>> found, Progress progress,
+            BooleanSupplier stop) {
         for (Leaf leaf : plan.leaves()) {
             if (stop.getAsBoolean()) return;
             try {
@@ -101,11 +108,15 @@ public final class ClashFinder {
             Mark mark = placed.get(i).mark();
             if (mark.covers().isPresent()) continue;
             Box box = mark.look().hasGround() ? placed.get(i).wholePt() : placed.get(i).inkPt();
-            List<String> under = beneath.words().stream().filter(word -> word.box().meets(box) && covered.stream().noneMatch(its -> its.meets(word.box()))).map(Under::text).toList();
-            Optional<Mark> other = placed.subList(i + 1, placed.size()).stream().filter(its -> its.wholePt().meets(box)).map(Placed::mark).findFirst();
+            List<String> under = beneath.words().stream()
+                    .filter(word -> word.box().meets(box) && covered.stream().noneMatch(its -> its.meets(word.box())))
+                    .map(Under::text).toList();
+            Optional<Mark> other = placed.subList(i + 1, placed.size()).stream().filter(its -> its.wholePt().meets(box))
+                    .map(Placed::mark).findFirst();
             if (!under.isEmpty()) clashes.add(new Clash(leaf.index(), mark, Clash.Kind.WORDS, String.join(" ", under)));
             else if (other.isPresent()) clashes.add(new Clash(leaf.index(), mark, Clash.Kind.MARK, other.get().words()));
-            else if (!mark.look().hasGround() && beneath.drawn().isIn(box)) clashes.add(new Clash(leaf.index(), mark, Clash.Kind.DRAWN, ""));
+            else if (!mark.look().hasGround() && beneath.drawn().isIn(box))
+                clashes.add(new Clash(leaf.index(), mark, Clash.Kind.DRAWN, ""));
             else if (placed.get(i).cut()) clashes.add(new Clash(leaf.index(), mark, Clash.Kind.CUT, ""));
         }
         return clashes;
@@ -118,7 +129,8 @@ public final class ClashFinder {
         for (List<Word> line : words.of(leaf).lines()) {
             for (Word word : line) {
                 float height = (float) Math.max(0.1, word.heightMm() * (1 + BELOW)) * PT_PER_MM;
-                under.add(new Under(word.text(), new Box(word.leftMm() * PT_PER_MM, high - word.topMm() * PT_PER_MM - height, Math.max(0.1f, word.widthMm()) * PT_PER_MM, height)));
+                under.add(new Under(word.text(), new Box(word.leftMm() * PT_PER_MM, high - word.topMm() * PT_PER_MM - height,
+                        Math.max(0.1f, word.widthMm()) * PT_PER_MM, height)));
             }
         }
         return new Beneath(wide, high, under, ink(plan, leaf));
@@ -136,7 +148,8 @@ public final class ClashFinder {
     }
 
     /**
-     * {@return a place near the edge of a page where a mark stands on nothing; the nearest to where it stands now; empty where there is none}
+     * {@return a place near the edge of a page where a mark stands on nothing; the nearest to where it stands now; empty where
+     * there is none}
      *
      * @throws IOException if the page's file is gone, is locked or cannot be made out
      */
@@ -145,7 +158,8 @@ public final class ClashFinder {
     }
 
     /** {@return the first of some places where a mark stands on nothing} */
-    private Optional<Spot> tried(Plan plan, Leaf leaf, Mark mark, List<Spot> spots, Map<SourceId, Source> sources) throws IOException {
+    private Optional<Spot> tried(Plan plan, Leaf leaf, Mark mark, List<Spot> spots, Map<SourceId, Source> sources)
+            throws IOException {
         Optional<Sheet> sheet = LeafSheet.of(leaf, sources);
         if (sheet.isEmpty()) return Optional.empty();
         Beneath beneath = beneath(plan, leaf, sheet.get());
@@ -153,20 +167,24 @@ public final class ClashFinder {
         for (Spot spot : spots) {
             List<Mark> tried = new ArrayList<>(others);
             tried.add(new Mark(mark.series(), mark.words(), spot, mark.look(), mark.line(), mark.covers()));
-            if (on(leaf, tried, beneath).stream().noneMatch(clash -> clash.mark().series().equals(mark.series()) || clash.words().equals(mark.words()))) return Optional.of(spot);
+            if (on(leaf, tried, beneath).stream()
+                    .noneMatch(clash -> clash.mark().series().equals(mark.series()) || clash.words().equals(mark.words())))
+                return Optional.of(spot);
         }
         return Optional.empty();
     }
 
     /**
-     * {@return a place at the other edge of a page, away from a number that it carried before, where a mark stands on nothing; empty where it is away already, or there is none}
+     * {@return a place at the other edge of a page, away from a number that it carried before, where a mark stands on nothing;
+     * empty where it is away already, or there is none}
      *
      * @param foot whether the old number stands at the foot
      * @throws IOException if the page's file is gone, is locked or cannot be made out
      */
     public Optional<Spot> away(Plan plan, Leaf leaf, Mark mark, boolean foot, Map<SourceId, Source> sources) throws IOException {
         if (mark.spot().row() != (foot ? Spot.Row.FOOT : Spot.Row.HEAD)) return Optional.empty();
-        Spot across = new Spot(foot ? Spot.Row.HEAD : Spot.Row.FOOT, mark.spot().column(), mark.spot().across(), mark.spot().down());
+        Spot across =
+                new Spot(foot ? Spot.Row.HEAD : Spot.Row.FOOT, mark.spot().column(), mark.spot().across(), mark.spot().down());
         Mark moved = new Mark(mark.series(), mark.words(), across, mark.look(), mark.line(), mark.covers());
         List<Spot> spots = new ArrayList<>(List.of(across));
         spots.addAll(candidates(across).stream().filter(spot -> spot.row() == across.row()).toList());
@@ -177,8 +195,10 @@ public final class ClashFinder {
     private static List<Spot> candidates(Spot now) {
         List<Spot> all = new ArrayList<>();
         for (int step = 1; step <= MOST_STEPS; step++) {
-            if (now.row() != Spot.Row.MIDDLE) all.add(new Spot(now.row(), now.column(), now.across(), now.down() + step * STEP_MM / 2));
-            if (now.column() != Spot.Column.MIDDLE) all.add(new Spot(now.row(), now.column(), now.across() + step * STEP_MM, now.down()));
+            if (now.row() != Spot.Row.MIDDLE)
+                all.add(new Spot(now.row(), now.column(), now.across(), now.down() + step * STEP_MM / 2));
+            if (now.column() != Spot.Column.MIDDLE)
+                all.add(new Spot(now.row(), now.column(), now.across() + step * STEP_MM, now.down()));
         }
         for (Spot.Row row : List.of(now.row(), now.row() == Spot.Row.HEAD ? Spot.Row.FOOT : Spot.Row.HEAD)) {
             for (Spot.Column column : Spot.Column.values()) {
@@ -190,7 +210,8 @@ public final class ClashFinder {
     }
 
     /**
-     * {@return how much smaller a page must be shown on its sheet so that a mark stands on nothing; empty where that does not help}
+     * {@return how much smaller a page must be shown on its sheet so that a mark stands on nothing; empty where that does not
+     * help}
      *
      * @throws IOException if the page's file is gone, is locked or cannot be made out
      */
@@ -198,9 +219,13 @@ public final class ClashFinder {
         Optional<Sheet> sheet = LeafSheet.of(leaf, sources);
         if (!(leaf.content() instanceof Content.SourcePage page) || sheet.isEmpty()) return Optional.empty();
         for (double scale : SCALES) {
-            PageLook look = page.look().onSheet(Optional.of(page.look().sheet().orElse(sheet.get())), page.look().scale() * scale);
-            Leaf tried = new Leaf(leaf.index(), leaf.key(), leaf.number(), leaf.onlyPaper(), new Content.SourcePage(page.document(), page.source(), page.page(), look));
-            if (on(tried, plan.marksOn(leaf), beneath(plan, tried, sheet.get())).stream().noneMatch(clash -> clash.mark().series().equals(mark.series()))) return Optional.of(look);
+            PageLook look =
+                    page.look().onSheet(Optional.of(page.look().sheet().orElse(sheet.get())), page.look().scale() * scale);
+            Leaf tried = new Leaf(leaf.index(), leaf.key(), leaf.number(), leaf.onlyPaper(),
+                    new Content.SourcePage(page.document(), page.source(), page.page(), look));
+            if (on(tried, plan.marksOn(leaf), beneath(plan, tried, sheet.get())).stream()
+                    .noneMatch(clash -> clash.mark().series().equals(mark.series())))
+                return Optional.of(look);
         }
         return Optional.empty();
     }

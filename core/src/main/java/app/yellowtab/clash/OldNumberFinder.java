@@ -21,10 +21,15 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
-/** Finds the numbers that pages carried before they came in: at the head or the foot, running on over at least three pages. Stateless. */
+/**
+ * Finds the numbers that pages carried before they came in: at the head or the foot, running on over at least three pages.
+ * Stateless.
+ */
 public final class OldNumberFinder {
     /** "12", "- 12 -", "Page 12 of 80", "p. 12", "12/80", "TH-000123", "000123/D", "(12)". */
-    private static final Pattern NUMBER = Pattern.compile("[\\s\\-–—|\\[(]*(?<prefix>(?:page|pg|p)\\.?\\s*|[A-Za-z]{1,8}(?:[-_ .:/]{0,2}[A-Za-z]{1,4})?[-_ .:/]{0,2}|)(?<number>\\d{1,9})(?<suffix>(?:\\s*(?:of|/)\\s*\\d{1,6})?|/?[A-Z]{1,3})[\\s\\-–—|\\])]*",
+    private static final Pattern NUMBER = Pattern.compile(
+            "[\\s\\-–—|\\[(]*(?<prefix>(?:page|pg|p)\\.?\\s*|[A-Za-z]{1,8}(?:[-_ .:/]{0,2}[A-Za-z]{1,4})?[-_ "
+                    + ".:/]{0,2}|)(?<number>\\d{1,9})(?<suffix>(?:\\s*(?:of|/)\\s*\\d{1,6})?|/?[A-Z]{1,3})[\\s\\-–—|\\])]*",
             Pattern.CASE_INSENSITIVE);
     private static final Pattern PAGE = Pattern.compile("(?:page|pg|p)\\.?\\s*", Pattern.CASE_INSENSITIVE);
     private static final int LONGEST = 40;
@@ -54,7 +59,8 @@ public final class OldNumberFinder {
             for (List<Word> words : atEdges(read)) seen(page, words, middle(words) > read.heightMm() / 2, found, onPage);
         }
         List<OldNumbers> series = new ArrayList<>();
-        for (List<Seen> seen : found.values()) for (List<Seen> run : runs(seen)) series.add(new OldNumbers(source, run.getFirst().place().words(), Handling.LEFT, run.stream().map(Seen::place).toList()));
+        for (List<Seen> seen : found.values()) for (List<Seen> run : runs(seen)) series.add(
+                new OldNumbers(source, run.getFirst().place().words(), Handling.LEFT, run.stream().map(Seen::place).toList()));
         series.sort((a, b) -> Integer.compare(a.places().getFirst().page(), b.places().getFirst().page()));
         return series;
     }
@@ -71,13 +77,16 @@ public final class OldNumberFinder {
         List<OldNumbers> again = new ArrayList<>();
         for (OldNumbers older : decided) {
             Set<String> known = words(older);
-            List<OldNumbers> theirs = left.stream().filter(found -> found.places().stream().anyMatch(place -> known.contains(place.words()))).toList();
+            List<OldNumbers> theirs = left.stream()
+                    .filter(found -> found.places().stream().anyMatch(place -> known.contains(place.words()))).toList();
             left.removeAll(theirs);
             for (OldNumbers found : theirs) again.add(found.withHandling(older.handling()));
             if (older.handling() != Handling.IDENTITY) continue;
             // Identities need not run on: a page of them may be gone, or stand alone.
-            Set<Integer> has = theirs.stream().flatMap(found -> found.places().stream()).map(OldNumbers.Place::page).collect(Collectors.toSet());
-            List<OldNumbers.Place> alone = IntStream.rangeClosed(1, pages.size()).filter(page -> !has.contains(page)).boxed().flatMap(page -> carried(page, pages.get(page - 1), known).stream()).toList();
+            Set<Integer> has = theirs.stream().flatMap(found -> found.places().stream()).map(OldNumbers.Place::page)
+                    .collect(Collectors.toSet());
+            List<OldNumbers.Place> alone = IntStream.rangeClosed(1, pages.size()).filter(page -> !has.contains(page)).boxed()
+                    .flatMap(page -> carried(page, pages.get(page - 1), known).stream()).toList();
             if (!alone.isEmpty()) again.add(new OldNumbers(newer, alone.getFirst().words(), Handling.IDENTITY, alone));
         }
         return again;
@@ -89,7 +98,8 @@ public final class OldNumberFinder {
         for (OldNumbers each : decided) if (each.handling() == Handling.IDENTITY) known.addAll(words(each));
         Map<Integer, String> numbers = new HashMap<>();
         if (known.isEmpty()) return numbers;
-        for (int page = 1; page <= pages.size(); page++) carried(page, pages.get(page - 1), known).ifPresent(place -> numbers.put(place.page(), place.words()));
+        for (int page = 1; page <= pages.size(); page++)
+            carried(page, pages.get(page - 1), known).ifPresent(place -> numbers.put(place.page(), place.words()));
         return numbers;
     }
 
@@ -98,7 +108,8 @@ public final class OldNumberFinder {
     }
 
     private static Optional<OldNumbers.Place> carried(int page, BatchPage read, Set<String> known) {
-        return atEdges(read).stream().filter(words -> known.contains(text(words))).findFirst().map(words -> new OldNumbers.Place(page, text(words), around(words)));
+        return atEdges(read).stream().filter(words -> known.contains(text(words))).findFirst()
+                .map(words -> new OldNumbers.Place(page, text(words), around(words)));
     }
 
     private static void seen(int page, List<Word> words, boolean foot, Map<Key, List<Seen>> found, Set<Key> onPage) {
@@ -108,9 +119,11 @@ public final class OldNumberFinder {
         if (!number.matches()) return;
         long value = Long.parseLong(number.group("number"));
         boolean isPage = PAGE.matcher(number.group("prefix")).matches();
-        String suffix = number.group("suffix").matches("\\s*(?i:of|/)\\s*\\d+") ? "of" : number.group("suffix").toUpperCase(Locale.ROOT);
+        String suffix =
+                number.group("suffix").matches("\\s*(?i:of|/)\\s*\\d+") ? "of" : number.group("suffix").toUpperCase(Locale.ROOT);
         Key key = new Key(isPage ? "" : number.group("prefix").toUpperCase(Locale.ROOT), suffix, foot, value - page);
-        if (onPage.add(key)) found.computeIfAbsent(key, its -> new ArrayList<>()).add(new Seen(page, value, new OldNumbers.Place(page, text, around(words))));
+        if (onPage.add(key)) found.computeIfAbsent(key, its -> new ArrayList<>())
+                .add(new Seen(page, value, new OldNumbers.Place(page, text, around(words))));
     }
 
     /** {@return stretches of at least three numbers with few pages between them} */
@@ -138,7 +151,8 @@ public final class OldNumberFinder {
 
     /** {@return the pieces at the head and the foot of a page} */
     private static List<List<Word>> atEdges(BatchPage page) {
-        return pieces(page).stream().filter(words -> middle(words) > page.heightMm() * (1 - EDGE) || middle(words) < page.heightMm() * EDGE).toList();
+        return pieces(page).stream()
+                .filter(words -> middle(words) > page.heightMm() * (1 - EDGE) || middle(words) < page.heightMm() * EDGE).toList();
     }
 
     /** {@return the words of a page in the pieces that stand for themselves} */
@@ -147,7 +161,8 @@ public final class OldNumberFinder {
         for (List<Word> line : page.text().lines()) {
             List<Word> piece = new ArrayList<>();
             for (Word word : line) {
-                boolean apart = !piece.isEmpty() && word.leftMm() - piece.getLast().rightMm() > WIDE_GAP * Math.max(1, word.heightMm());
+                boolean apart =
+                        !piece.isEmpty() && word.leftMm() - piece.getLast().rightMm() > WIDE_GAP * Math.max(1, word.heightMm());
                 if (apart) {
                     pieces.add(piece);
                     piece = new ArrayList<>();

@@ -56,14 +56,16 @@ public record OldSeries(OldNumbers numbers, boolean isDecided, String fileName, 
      *
      * @param known what was found in files before, by what tells their words from all others; what is found now is put in
      */
-    public static List<OldSeries> in(Bundle bundle, Plan plan, BundleWords words, Map<String, List<OldNumbers>> known, BooleanSupplier stop) {
+    public static List<OldSeries> in(Bundle bundle, Plan plan, BundleWords words, Map<String, List<OldNumbers>> known,
+            BooleanSupplier stop) {
         Map<SourceId, Source> sources = bundle.sourcesById();
         Map<SourceId, Map<Integer, List<Leaf>>> shown = new HashMap<>();
         List<SourceId> order = new ArrayList<>();
         for (Leaf leaf : plan.leaves()) {
             if (!(leaf.content() instanceof Content.SourcePage page)) continue;
             if (!shown.containsKey(page.source())) order.add(page.source());
-            shown.computeIfAbsent(page.source(), id -> new HashMap<>()).computeIfAbsent(page.page(), n -> new ArrayList<>(1)).add(leaf);
+            shown.computeIfAbsent(page.source(), id -> new HashMap<>()).computeIfAbsent(page.page(), n -> new ArrayList<>(1))
+                    .add(leaf);
         }
         List<OldSeries> all = new ArrayList<>();
         for (SourceId id : order) {
@@ -74,7 +76,8 @@ public record OldSeries(OldNumbers numbers, boolean isDecided, String fileName, 
                 if (its == null) its = OldNumberFinder.in(id, words.pagesOf(id, stop));
                 // What was stopped has pages that nobody has read.
                 if (!stop.getAsBoolean()) known.put(key, its);
-                for (OldNumbers found : with(its, bundle, id)) of(found, bundle, shown.get(id), sources.get(id)).ifPresent(all::add);
+                for (OldNumbers found : with(its, bundle, id))
+                    of(found, bundle, shown.get(id), sources.get(id)).ifPresent(all::add);
             } catch (IOException | RuntimeException | Error unreadable) {
                 LoggerFactory.getLogger(OldSeries.class).info("not looked through for numbers: {}", id.value(), unreadable);
             }
@@ -86,7 +89,8 @@ public record OldSeries(OldNumbers numbers, boolean isDecided, String fileName, 
     private static List<OldNumbers> with(List<OldNumbers> found, Bundle bundle, SourceId file) {
         List<OldNumbers> all = new ArrayList<>(found);
         for (OldNumbers decided : bundle.numbering().old()) {
-            if (decided.source().equals(file) && found.stream().noneMatch(its -> its.first().equals(decided.first()))) all.add(decided);
+            if (decided.source().equals(file) && found.stream().noneMatch(its -> its.first().equals(decided.first())))
+                all.add(decided);
         }
         return all;
     }
@@ -102,7 +106,8 @@ public record OldSeries(OldNumbers numbers, boolean isDecided, String fileName, 
         }
         if (leaves.isEmpty()) return Optional.empty();
         leaves.sort(null);
-        Optional<OldNumbers> decided = bundle.numbering().old().stream().filter(its -> its.source().equals(found.source()) && its.first().equals(found.first())).findFirst();
+        Optional<OldNumbers> decided = bundle.numbering().old().stream()
+                .filter(its -> its.source().equals(found.source()) && its.first().equals(found.first())).findFirst();
         return Optional.of(new OldSeries(decided.orElse(found), decided.isPresent(), source.fileName(), leaves, differing));
     }
 

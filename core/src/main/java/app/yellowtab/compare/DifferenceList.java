@@ -16,7 +16,9 @@ import java.nio.file.Path;
 public final class DifferenceList {
     private DifferenceList() {}
 
-    /** {@return the table, a line for every page that is not the same: its page before, its page now, and what has happened to it} */
+    /**
+     * {@return the table, a line for every page that is not the same: its page before, its page now, and what has happened to it}
+     */
     public static String of(String older, String newer, PagePairs pairs) {
         StringBuilder table = new StringBuilder(CsvLine.of("Page of " + older, "Page of " + newer, "What has changed"));
         for (Pair pair : pairs.differences()) {
@@ -35,7 +37,8 @@ public final class DifferenceList {
         try {
             Drafts.write(target, table.getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
-            throw new FindingException(new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
+            throw new FindingException(
+                    new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
         }
     }
 }

@@ -23,8 +23,8 @@ import java.util.function.BooleanSupplier;
 import org.slf4j.LoggerFactory;
 
 /**
- * Finds which pages of two versions of a file are the same, by what a reader sees: their words, and where these are the same, their
- * pictures; and by the numbers of the other side, which no other page bears. For one thread.
+ * Finds which pages of two versions of a file are the same, by what a reader sees: their words, and where these are the same,
+ * their pictures; and by the numbers of the other side, which no other page bears. For one thread.
  */
 public final class FileComparison implements PagePairs.Likeness {
     private final PageRenderer renderer;
@@ -47,10 +47,12 @@ public final class FileComparison implements PagePairs.Likeness {
     }
 
     /** One of the two, with what is known of its pages by now; the numbers are those of the other side, by the page. */
-    private record Version(Source source, List<String> words, List<Set<String>> sets, Map<Integer, String> numbers, Map<Integer, Optional<PageSight>> sights) {
+    private record Version(Source source, List<String> words, List<Set<String>> sets, Map<Integer, String> numbers,
+            Map<Integer, Optional<PageSight>> sights) {
         static Version of(Source source, List<BatchPage> pages, List<OldNumbers> decided) {
             List<String> words = pages.stream().map(page -> page.text().text().replaceAll("\\s+", " ").strip()).toList();
-            return new Version(source, words, words.stream().map(text -> (Set<String>) new HashSet<>(Arrays.asList(text.split(" ")))).toList(),
+            return new Version(source, words,
+                    words.stream().map(text -> (Set<String>) new HashSet<>(Arrays.asList(text.split(" ")))).toList(),
                     OldNumberFinder.identities(pages, decided), new HashMap<>());
         }
     }
@@ -71,11 +73,14 @@ public final class FileComparison implements PagePairs.Likeness {
      * @param stop     asked at every page; what is found then is of no use
      * @throws IOException if one of them is gone, is locked or cannot be made out
      */
-    public static Compared compare(PageRenderer renderer, SourceFiles files, Source before, Source after, List<OldNumbers> decided, Progress progress, BooleanSupplier stop) throws IOException {
+    public static Compared compare(PageRenderer renderer, SourceFiles files, Source before, Source after,
+            List<OldNumbers> decided, Progress progress, BooleanSupplier stop) throws IOException {
         List<BatchPage> older = BatchPages.read(files, before.id(), false, Progress.NONE, stop);
         List<BatchPage> newer = BatchPages.read(files, after.id(), false, Progress.NONE, stop);
-        FileComparison comparison = new FileComparison(renderer, Version.of(before, older, decided), Version.of(after, newer, decided), progress, stop);
-        return new Compared(PagePairs.find(before.pageCount(), after.pageCount(), comparison), OldNumberFinder.again(after.id(), newer, decided));
+        FileComparison comparison = new FileComparison(renderer, Version.of(before, older, decided),
+                Version.of(after, newer, decided), progress, stop);
+        return new Compared(PagePairs.find(before.pageCount(), after.pageCount(), comparison),
+                OldNumberFinder.again(after.id(), newer, decided));
     }
 
     @Override
@@ -95,7 +100,8 @@ public final class FileComparison implements PagePairs.Likeness {
     private double seen(int older, int newer) {
         String words = before.words.get(older - 1);
         boolean sameWords = words.equals(after.words.get(newer - 1));
-        if (!sameWords) return words.isEmpty() ? 0 : Math.min(shared(before.sets.get(older - 1), after.sets.get(newer - 1)), 0.99);
+        if (!sameWords)
+            return words.isEmpty() ? 0 : Math.min(shared(before.sets.get(older - 1), after.sets.get(newer - 1)), 0.99);
         Optional<PageSight> one = sight(before, older);
         Optional<PageSight> other = sight(after, newer);
         if (one.isPresent() && other.isPresent() && one.get().isLike(other.get())) return 1;
@@ -116,7 +122,9 @@ public final class FileComparison implements PagePairs.Likeness {
             if (stop.getAsBoolean()) return Optional.empty();
             progress.report(++drawn, before.source.pageCount() + after.source.pageCount());
             try {
-                return Optional.of(PageSight.of(renderer.draw(renderer.page(version.source.id(), number, PageLook.PLAIN, Comments.KEPT, PageSight.WIDTH_PX)).image()));
+                return Optional.of(PageSight.of(renderer
+                        .draw(renderer.page(version.source.id(), number, PageLook.PLAIN, Comments.KEPT, PageSight.WIDTH_PX))
+                        .image()));
             } catch (IOException | RuntimeException lost) {
                 LoggerFactory.getLogger(FileComparison.class).info("not drawn: {} {}", version.source.fileName(), number, lost);
                 return Optional.empty();

@@ -3,8 +3,8 @@ package app.yellowtab.compare;
 import java.awt.image.BufferedImage;
 
 /**
- * What a page looks like, coarsely: how dark each small square of its picture is. Two pictures of the same page, drawn by the same
- * program, are alike to the last dot, so that hardly any difference is allowed.
+ * What a page looks like, coarsely: how dark each small square of its picture is. Two pictures of the same page, drawn by the
+ * same program, are alike to the last dot, so that hardly any difference is allowed.
  *
  * @param darkness of each square, row by row, from 0 to 255
  */
@@ -34,7 +34,8 @@ record PageSight(int widthPx, int heightPx, byte[] darkness) {
 
     boolean isLike(PageSight other) {
         if (widthPx != other.widthPx || heightPx != other.heightPx) return false;
-        for (int i = 0; i < darkness.length; i++) if (Math.abs((darkness[i] & 0xFF) - (other.darkness[i] & 0xFF)) > MOST_DIFFERENCE) return false;
+        for (int i = 0; i < darkness.length; i++)
+            if (Math.abs((darkness[i] & 0xFF) - (other.darkness[i] & 0xFF)) > MOST_DIFFERENCE) return false;
         return true;
     }
 }

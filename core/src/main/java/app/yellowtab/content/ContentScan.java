@@ -225,7 +225,7 @@ public record ContentScan(int missingSaves, int openSaves, boolean isSound, bool
                     pictures = true;
                     picture();
                 }
-                default -> { }
+                default -> {}
             }
         }
 

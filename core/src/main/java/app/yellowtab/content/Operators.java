@@ -15,19 +15,32 @@ final class Operators {
     private static final String COLOURS = "colours";
     private static final String COLOURS_OR_PATTERN = "colours or pattern";
 
-    private static final Map<String, String> OPERANDS = Map.ofEntries(Map.entry("b", ""), Map.entry("B", ""), Map.entry("b*", ""), Map.entry("B*", ""),
-            Map.entry("BDC", "/p"), Map.entry("BI", ""), Map.entry("BMC", "/"), Map.entry("BT", ""), Map.entry("BX", ""), Map.entry("c", "nnnnnn"),
-            Map.entry("cm", "nnnnnn"), Map.entry("CS", "/"), Map.entry("cs", "/"), Map.entry("d", "an"), Map.entry("d0", "nn"), Map.entry("d1", "nnnnnn"),
-            Map.entry("Do", "/"), Map.entry("DP", "/p"), Map.entry("EMC", ""), Map.entry("ET", ""), Map.entry("EX", ""), Map.entry("f", ""), Map.entry("F", ""),
-            Map.entry("f*", ""), Map.entry("G", "n"), Map.entry("g", "n"), Map.entry("gs", "/"), Map.entry("h", ""), Map.entry("i", "n"), Map.entry("j", "n"),
-            Map.entry("J", "n"), Map.entry("K", "nnnn"), Map.entry("k", "nnnn"), Map.entry("l", "nn"), Map.entry("m", "nn"), Map.entry("M", "n"),
-            Map.entry("MP", "/"), Map.entry("n", ""), Map.entry("q", ""), Map.entry("Q", ""), Map.entry("re", "nnnn"), Map.entry("RG", "nnn"),
-            Map.entry("rg", "nnn"), Map.entry("ri", "/"), Map.entry("s", ""), Map.entry("S", ""), Map.entry("SC", COLOURS), Map.entry("sc", COLOURS),
-            Map.entry("SCN", COLOURS_OR_PATTERN), Map.entry("scn", COLOURS_OR_PATTERN), Map.entry("sh", "/"), Map.entry("T*", ""), Map.entry("Tc", "n"),
-            Map.entry("Td", "nn"), Map.entry("TD", "nn"), Map.entry("Tf", "/n"), Map.entry("Tj", "s"), Map.entry("TJ", "a"), Map.entry("TL", "n"),
-            Map.entry("Tm", "nnnnnn"), Map.entry("Tr", "n"), Map.entry("Ts", "n"), Map.entry("Tw", "n"), Map.entry("Tz", "n"), Map.entry("v", "nnnn"),
-            Map.entry("w", "n"), Map.entry("W", ""), Map.entry("W*", ""), Map.entry("y", "nnnn"), Map.entry("'", "s"), Map.entry("\"", "nns"));
-    private static final Map<String, COSName> NAMING = Map.of("gs", COSName.EXT_G_STATE, "cs", COSName.COLORSPACE, "CS", COSName.COLORSPACE,
+    private static final Map<String, String> OPERANDS =
+            Map.ofEntries(Map.entry("b", ""), Map.entry("B", ""), Map.entry("b*", ""), Map.entry("B*", ""),
+                    Map.entry("BDC", "/p"), Map.entry("BI", ""), Map.entry("BMC", "/"), Map.entry("BT", ""), Map.entry("BX", ""),
+                    Map.entry("c", "nnnnnn"),
+                    Map.entry("cm", "nnnnnn"), Map.entry("CS", "/"), Map.entry("cs", "/"), Map.entry("d", "an"),
+                    Map.entry("d0", "nn"), Map.entry("d1", "nnnnnn"),
+                    Map.entry("Do", "/"), Map.entry("DP", "/p"), Map.entry("EMC", ""), Map.entry("ET", ""), Map.entry("EX", ""),
+                    Map.entry("f", ""), Map.entry("F", ""),
+                    Map.entry("f*", ""), Map.entry("G", "n"), Map.entry("g", "n"), Map.entry("gs", "/"), Map.entry("h", ""),
+                    Map.entry("i", "n"), Map.entry("j", "n"),
+                    Map.entry("J", "n"), Map.entry("K", "nnnn"), Map.entry("k", "nnnn"), Map.entry("l", "nn"),
+                    Map.entry("m", "nn"), Map.entry("M", "n"),
+                    Map.entry("MP", "/"), Map.entry("n", ""), Map.entry("q", ""), Map.entry("Q", ""), Map.entry("re", "nnnn"),
+                    Map.entry("RG", "nnn"),
+                    Map.entry("rg", "nnn"), Map.entry("ri", "/"), Map.entry("s", ""), Map.entry("S", ""),
+                    Map.entry("SC", COLOURS), Map.entry("sc", COLOURS),
+                    Map.entry("SCN", COLOURS_OR_PATTERN), Map.entry("scn", COLOURS_OR_PATTERN), Map.entry("sh", "/"),
+                    Map.entry("T*", ""), Map.entry("Tc", "n"),
+                    Map.entry("Td", "nn"), Map.entry("TD", "nn"), Map.entry("Tf", "/n"), Map.entry("Tj", "s"),
+                    Map.entry("TJ", "a"), Map.entry("TL", "n"),
+                    Map.entry("Tm", "nnnnnn"), Map.entry("Tr", "n"), Map.entry("Ts", "n"), Map.entry("Tw", "n"),
+                    Map.entry("Tz", "n"), Map.entry("v", "nnnn"),
+                    Map.entry("w", "n"), Map.entry("W", ""), Map.entry("W*", ""), Map.entry("y", "nnnn"), Map.entry("'", "s"),
+                    Map.entry("\"", "nns"));
+    private static final Map<String, COSName> NAMING = Map.of("gs", COSName.EXT_G_STATE, "cs", COSName.COLORSPACE, "CS",
+            COSName.COLORSPACE,
             "scn", COSName.PATTERN, "SCN", COSName.PATTERN, "sh", COSName.SHADING, "Do", COSName.XOBJECT, "Tf", COSName.FONT,
             "BDC", COSName.PROPERTIES, "DP", COSName.PROPERTIES);
     private static final Set<String> PATH = Set.of("m", "l", "c", "v", "y", "h", "re", "W", "W*");

@@ -76,7 +76,8 @@ public final class Converter {
      * @return how it was done
      * @throws LockedException if none of the passwords opens it
      */
-    public static Way convert(Path file, Path named, SourceKind kind, Path target, List<String> passwords, Reading reading, Collection<Finding> notes)
+    public static Way convert(Path file, Path named, SourceKind kind, Path target, List<String> passwords, Reading reading,
+            Collection<Finding> notes)
             throws IOException {
         boolean dear = Files.size(file) > DEAR_BYTES;
         if (dear) DEAR.acquireUninterruptibly();
@@ -87,7 +88,8 @@ public final class Converter {
         }
     }
 
-    private static Way convertNow(Path file, Path named, SourceKind kind, Path target, List<String> passwords, Reading reading, Collection<Finding> notes)
+    private static Way convertNow(Path file, Path named, SourceKind kind, Path target, List<String> passwords, Reading reading,
+            Collection<Finding> notes)
             throws IOException {
         try (Unlocked unlocked = Unlocked.open(file, kind, passwords)) {
             Path open = unlocked.file();
@@ -98,7 +100,8 @@ public final class Converter {
                 return Way.OFFICE_SUITE;
             }
             if (kind == SourceKind.DOC || kind == SourceKind.XLS || kind == SourceKind.PPT) {
-                writeUnlocking(target, isLarge(file, kind), passwords, named, document -> add(document, open, named, kind, reading, said, notes));
+                writeUnlocking(target, isLarge(file, kind), passwords, named,
+                        document -> add(document, open, named, kind, reading, said, notes));
             } else {
                 write(target, isLarge(file, kind), document -> add(document, open, named, kind, reading, said, notes));
             }
@@ -114,9 +117,12 @@ public final class Converter {
      * @param way    how it was done
      */
     public static ConversionKey key(String sha256, SourceKind kind, Way way, Reading reading) {
-        String by = way == Way.OFFICE_SUITE ? OfficeSuites.used().map(OfficeSuite::version).orElse("gone") : "built-in " + VERSION;
+        String by =
+                way == Way.OFFICE_SUITE ? OfficeSuites.used().map(OfficeSuite::version).orElse("gone") : "built-in " + VERSION;
         boolean isTable = kind == SourceKind.XLSX || kind == SourceKind.XLS;
-        return key(String.join("|", sha256, kind.name(), by, kind.isOffice() ? reading.showChanges() + " " + reading.showComments() : "", isTable ? String.valueOf(reading.monthFirst()) : "",
+        return key(String.join("|", sha256, kind.name(), by,
+                kind.isOffice() ? reading.showChanges() + " " + reading.showComments() : "",
+                isTable ? String.valueOf(reading.monthFirst()) : "",
                 kind == SourceKind.MSG ? reading.zoneInUse().getId() : ""));
     }
 
@@ -160,7 +166,8 @@ public final class Converter {
     }
 
     /** The older office kinds are unlocked as they are read, by a password that the library looks for on the thread. */
-    private static void writeUnlocking(Path target, boolean large, List<String> passwords, Path named, Adding adding) throws IOException {
+    private static void writeUnlocking(Path target, boolean large, List<String> passwords, Path named, Adding adding)
+            throws IOException {
         List<@Nullable String> keys = new ArrayList<>();
         keys.add(null);
         keys.addAll(passwords);
@@ -195,8 +202,10 @@ public final class Converter {
         }
     }
 
-    private static void add(PDDocument document, Path file, Path named, SourceKind kind, Reading reading, Notes said, Collection<Finding> notes) throws IOException {
-        if (kind.isOffice() && Files.size(file) > MOST_OFFICE) throw new TooLargeException(Files.size(file) / 1024 / 1024 + " MB");
+    private static void add(PDDocument document, Path file, Path named, SourceKind kind, Reading reading, Notes said,
+            Collection<Finding> notes) throws IOException {
+        if (kind.isOffice() && Files.size(file) > MOST_OFFICE)
+            throw new TooLargeException(Files.size(file) / 1024 / 1024 + " MB");
         switch (kind) {
             case JPEG -> PicturePages.addJpeg(document, file, named, notes);
             case PNG -> PicturePages.addPng(document, file);

@@ -68,7 +68,9 @@ final class OfficeRemarks {
         used.gotoStartOfUsedArea(false);
         used.gotoEndOfUsedArea(true);
         long visible = 0;
-        for (CellRangeAddress part : UnoRuntime.queryInterface(XCellRangesQuery.class, cells).queryVisibleCells().getRangeAddresses()) visible += count(part);
+        for (CellRangeAddress part : UnoRuntime.queryInterface(XCellRangesQuery.class, cells).queryVisibleCells()
+                .getRangeAddresses())
+            visible += count(part);
         return visible < count(UnoRuntime.queryInterface(XCellRangeAddressable.class, cells).getRangeAddress());
     }
 

@@ -84,7 +84,10 @@ final class OfficeSuite {
         return version;
     }
 
-    /** {@return what the suite's own file of versions says, which is there in every installation; without it, where it is installed} */
+    /**
+     * {@return what the suite's own file of versions says, which is there in every installation; without it, where it is
+     * installed}
+     */
     private static String versionOf(File home) {
         for (String name : new String[] {"program/versionrc", "program/version.ini"}) {
             try {
@@ -112,8 +115,12 @@ final class OfficeSuite {
             Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
             copy.toFile().setWritable(true);
             boolean[] changed = {false};
-            LocalConverter.builder().officeManager(manager.get()).loadProperty("ReadOnly", false).filterChain(changes(reading, changed), remarks(reading, notes))
-                    .storeProperty("FilterData", Map.of("ExportNotes", reading.showComments(), "ExportNotesInMargin", reading.showComments(), "ExportFormFields", false)).build()
+            LocalConverter.builder().officeManager(manager.get()).loadProperty("ReadOnly", false)
+                    .filterChain(changes(reading, changed), remarks(reading, notes))
+                    .storeProperty("FilterData",
+                            Map.of("ExportNotes", reading.showComments(), "ExportNotesInMargin", reading.showComments(),
+                                    "ExportFormFields", false))
+                    .build()
                     .convert(copy.toFile()).as(format).to(draft.toFile()).as(DefaultDocumentFormatRegistry.PDF).execute();
             if (Files.size(draft) == 0) throw new OfficeException("it wrote nothing");
             Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
@@ -142,7 +149,8 @@ final class OfficeSuite {
 
     private static OfficeManager start(File home) throws OfficeException, IOException {
         Path profile = profile();
-        OfficeManager manager = LocalOfficeManager.builder().officeHome(home).templateProfileDir(profile.toFile()).taskExecutionTimeout(MOST_MILLIS)
+        OfficeManager manager = LocalOfficeManager.builder().officeHome(home).templateProfileDir(profile.toFile())
+                .taskExecutionTimeout(MOST_MILLIS)
                 .maxTasksPerProcess(TASKS_PER_PROCESS).build();
         manager.start();
         Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(manager, profile)));
@@ -164,8 +172,10 @@ final class OfficeSuite {
             var changes = UnoRuntime.queryInterface(XRedlinesSupplier.class, document);
             if (changes != null && changes.getRedlines().createEnumeration().hasMoreElements()) {
                 changed[0] = true;
-                if (!reading.showChanges()) accept((LocalOfficeContext) context, UnoRuntime.queryInterface(XModel.class, document));
-                if (!reading.showChanges() && changes.getRedlines().createEnumeration().hasMoreElements()) throw new OfficeException("changes were not accepted");
+                if (!reading.showChanges())
+                    accept((LocalOfficeContext) context, UnoRuntime.queryInterface(XModel.class, document));
+                if (!reading.showChanges() && changes.getRedlines().createEnumeration().hasMoreElements())
+                    throw new OfficeException("changes were not accepted");
             }
             chain.doFilter(context, document);
         };
@@ -182,23 +192,30 @@ final class OfficeSuite {
         XComponentContext components = Objects.requireNonNull(context.getComponentContext());
         XDispatchHelper helper = UnoRuntime.queryInterface(XDispatchHelper.class,
                 components.getServiceManager().createInstanceWithContext("com.sun.star.frame.DispatchHelper", components));
-        helper.executeDispatch(UnoRuntime.queryInterface(XDispatchProvider.class, model.getCurrentController().getFrame()), ".uno:AcceptAllTrackedChanges", "", 0, new PropertyValue[0]);
+        helper.executeDispatch(UnoRuntime.queryInterface(XDispatchProvider.class, model.getCurrentController().getFrame()),
+                ".uno:AcceptAllTrackedChanges", "", 0, new PropertyValue[0]);
     }
 
     /** A profile in which nothing is fetched, linked, updated or run. */
     private static Path profile() throws IOException {
         Path folder = WorkFolder.newFolder("office");
         Path user = Files.createDirectories(folder.resolve("user"));
-        String settings = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<oor:items xmlns:oor=\"http://openoffice.org/2001/registry\" "
-                + "xmlns:xs=\"http://www.w3.org/2001/XMLSchema\" xmlns:xsi=\"http://www.w3.org/2001/XMLSchema-instance\">\n"
-                + item("Office.Common/Security/Scripting", "BlockUntrustedRefererLinks", "true") + item("Office.Common/Security/Scripting", "DisableMacrosExecution", "true")
-                + item("Office.Common/Security/Scripting", "DisableActiveContent", "true") + item("Office.Common/Security/Scripting", "MacroSecurityLevel", "3")
-                + item("Office.Writer/Content/Update", "Link", "0") + item("Office.Calc/Content/Update", "Link", "2") + "</oor:items>\n";
+        String settings =
+                "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<oor:items xmlns:oor=\"http://openoffice.org/2001/registry\" "
+                        + "xmlns:xs=\"http://www.w3.org/2001/XMLSchema\" "
+                        + "xmlns:xsi=\"http://www.w3.org/2001/XMLSchema-instance\">\n"
+                        + item("Office.Common/Security/Scripting", "BlockUntrustedRefererLinks", "true")
+                        + item("Office.Common/Security/Scripting", "DisableMacrosExecution", "true")
+                        + item("Office.Common/Security/Scripting", "DisableActiveContent", "true")
+                        + item("Office.Common/Security/Scripting", "MacroSecurityLevel", "3")
+                        + item("Office.Writer/Content/Update", "Link", "0") + item("Office.Calc/Content/Update", "Link", "2")
+                        + "</oor:items>\n";
         Files.writeString(user.resolve("registrymodifications.xcu"), settings, StandardCharsets.UTF_8);
         return folder;
     }
 
     private static String item(String path, String name, String value) {
-        return "<item oor:path=\"/org.openoffice." + path + "\"><prop oor:name=\"" + name + "\" oor:op=\"fuse\"><value>" + value + "</value></prop></item>\n";
+        return "<item oor:path=\"/org.openoffice." + path + "\"><prop oor:name=\"" + name + "\" oor:op=\"fuse\"><value>" + value
+                + "</value></prop></item>\n";
     }
 }

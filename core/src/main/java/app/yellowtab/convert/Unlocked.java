@@ -38,7 +38,8 @@ final class Unlocked implements Closeable {
      */
     static Unlocked open(Path file, SourceKind kind, List<String> passwords) throws IOException {
         return switch (kind) {
-            case DOCX, XLSX, PPTX -> FileMagic.valueOf(file.toFile()) == FileMagic.OLE2 ? decrypted(file, passwords) : new Unlocked(file, false);
+            case DOCX, XLSX, PPTX ->
+                    FileMagic.valueOf(file.toFile()) == FileMagic.OLE2 ? decrypted(file, passwords) : new Unlocked(file, false);
             default -> new Unlocked(file, false);
         };
     }

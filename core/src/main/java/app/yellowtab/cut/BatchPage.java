@@ -18,7 +18,8 @@ import java.util.Optional;
  * @param weight    how much it takes in a file; unknown where nobody has measured it
  * @param state     how it lies, if it was scanned and read
  */
-public record BatchPage(PageText text, boolean isBlank, double widthMm, double heightMm, List<Bookmark> bookmarks, Optional<SheetCode> sheet, PageWeight weight, SheetState state) {
+public record BatchPage(PageText text, boolean isBlank, double widthMm, double heightMm, List<Bookmark> bookmarks,
+        Optional<SheetCode> sheet, PageWeight weight, SheetState state) {
     public BatchPage {
         bookmarks = List.copyOf(bookmarks);
     }
@@ -34,7 +35,8 @@ public record BatchPage(PageText text, boolean isBlank, double widthMm, double h
 
     /** {@return the same with what was read in its picture} */
     public BatchPage withRecognised(RecognisedPage read) {
-        return new BatchPage(read.text(), isBlank || read.state().isBlank(), widthMm, heightMm, bookmarks, sheet, weight, read.state());
+        return new BatchPage(read.text(), isBlank || read.state().isBlank(), widthMm, heightMm, bookmarks, sheet, weight,
+                read.state());
     }
 
     /** {@return the same as it is seen with a look: its words, and its size} */

@@ -87,7 +87,9 @@ public final class Cutter {
     }
 
     private static String size(long bytes) {
-        return bytes >= MEGA ? new DecimalFormat("#,##0.##", DecimalFormatSymbols.getInstance(Locale.UK)).format(bytes / (double) MEGA) + " MB" : String.format(Locale.UK, "%,d bytes", bytes);
+        return bytes >= MEGA
+                ? new DecimalFormat("#,##0.##", DecimalFormatSymbols.getInstance(Locale.UK)).format(bytes / (double) MEGA) + " MB"
+                : String.format(Locale.UK, "%,d bytes", bytes);
     }
 
     private List<Dropped> dropped() {
@@ -115,7 +117,8 @@ public final class Cutter {
     private void ranges(CutRule.Ranges rule, List<Piece> pieces) {
         PageRanges read = PageRanges.read(rule.typed(), pages.size());
         read.mistake().ifPresent(mistake -> {
-            throw new IllegalArgumentException("in “" + rule.typed() + "”, at letter " + (mistake.at() + 1) + ", should stand " + mistake.expected());
+            throw new IllegalArgumentException(
+                    "in “" + rule.typed() + "”, at letter " + (mistake.at() + 1) + ", should stand " + mistake.expected());
         });
         boolean[] named = new boolean[pages.size() + 1];
         for (PageRanges.Range range : read.ranges()) {
@@ -124,8 +127,10 @@ public final class Cutter {
                 its.add(page);
                 named[page] = true;
             }
-            String words = range.first() == range.last() ? "page " + range.first() : "pages " + range.first() + "–" + range.last();
-            pieces.add(new Piece(its, List.of(Reason.of(rule, words + (range.first() == range.last() ? " was" : " were") + " named"))));
+            String words =
+                    range.first() == range.last() ? "page " + range.first() : "pages " + range.first() + "–" + range.last();
+            pieces.add(new Piece(its,
+                    List.of(Reason.of(rule, words + (range.first() == range.last() ? " was" : " were") + " named"))));
         }
         List<Integer> rest = new ArrayList<>();
         for (int page = 1; page <= pages.size(); page++) if (!named[page]) rest.add(page);
@@ -138,23 +143,27 @@ public final class Cutter {
         List<Integer> even = new ArrayList<>();
         for (int page = 1; page <= pages.size(); page++) (page % 2 == 1 ? odd : even).add(page);
         pieces.add(new Piece(odd, List.of(Reason.of(rule, "the odd pages"))));
-        if (!even.isEmpty()) pieces.add(new Piece(rule.evenFromBack() ? even.reversed() : even, List.of(Reason.of(rule, rule.evenFromBack() ? "the even pages, from the back" : "the even pages"))));
+        if (!even.isEmpty()) pieces.add(new Piece(rule.evenFromBack() ? even.reversed() : even,
+                List.of(Reason.of(rule, rule.evenFromBack() ? "the even pages, from the back" : "the even pages"))));
     }
 
     private void propose(CutRule rule) {
         switch (rule) {
             case CutRule.EveryPages every -> {
-                for (int page = every.from(); page <= pages.size(); page += every.count()) cutBefore(page, rule, every.count() == 1 ? "every page" : "every " + every.count() + " pages");
+                for (int page = every.from(); page <= pages.size(); page += every.count())
+                    cutBefore(page, rule, every.count() == 1 ? "every page" : "every " + every.count() + " pages");
             }
-            case CutRule.Bookmarks bookmarks -> each((page, before) -> page.bookmarks().stream().filter(mark -> mark.level() <= bookmarks.level()).findFirst()
-                    .map(mark -> "bookmark “" + mark.title() + "”"), rule);
+            case CutRule.Bookmarks bookmarks ->
+                    each((page, before) -> page.bookmarks().stream().filter(mark -> mark.level() <= bookmarks.level()).findFirst()
+                            .map(mark -> "bookmark “" + mark.title() + "”"), rule);
             case CutRule.BlankSheets blank -> blankSheets(blank);
             case CutRule.WordsFound words -> words(words);
             case CutRule.ValueChanges value -> values(value);
             case CutRule.NumberingRestarts r -> restarts(rule);
             case CutRule.FirstPages first -> {
                 List<FirstPages.Look> looks = FirstPages.of(pages);
-                for (int page = 2; page <= looks.size(); page++) if (looks.get(page - 1).percent() >= first.leastPercent()) cutBefore(page, rule, looks.get(page - 1).words());
+                for (int page = 2; page <= looks.size(); page++)
+                    if (looks.get(page - 1).percent() >= first.leastPercent()) cutBefore(page, rule, looks.get(page - 1).words());
             }
             case CutRule.SeparatorSheets s -> separatorSheets(rule);
             case CutRule.UpTo u -> {
@@ -175,7 +184,8 @@ public final class Cutter {
     private void each(Test test, CutRule rule) {
         for (int page = 1; page <= pages.size(); page++) {
             int at = page;
-            test.on(pages.get(page - 1), page == 1 ? Optional.empty() : Optional.of(pages.get(page - 2))).ifPresent(words -> cutBefore(at, rule, words));
+            test.on(pages.get(page - 1), page == 1 ? Optional.empty() : Optional.of(pages.get(page - 2)))
+                    .ifPresent(words -> cutBefore(at, rule, words));
         }
     }
 
@@ -197,8 +207,10 @@ public final class Cutter {
             Optional<SheetCode> sheet = pages.get(page - 1).sheet();
             if (sheet.isEmpty()) continue;
             drops.put(page, Reason.of(rule, "it is a separator sheet"));
-            if (page < pages.size() && pages.get(page).isBlank()) drops.put(++page, Reason.of(rule, "it is the back of a separator sheet"));
-            if (page < pages.size() && pages.get(page).sheet().isEmpty()) cutBefore(page + 1, rule, "behind a separator sheet" + (sheet.get().name().isEmpty() ? "" : ", “" + sheet.get().name() + "”"));
+            if (page < pages.size() && pages.get(page).isBlank())
+                drops.put(++page, Reason.of(rule, "it is the back of a separator sheet"));
+            if (page < pages.size() && pages.get(page).sheet().isEmpty()) cutBefore(page + 1, rule,
+                    "behind a separator sheet" + (sheet.get().name().isEmpty() ? "" : ", “" + sheet.get().name() + "”"));
         }
     }
 
@@ -217,7 +229,8 @@ public final class Cutter {
         List<Optional<String>> all = pages.parallelStream().map(page -> finder.apply(page.text())).toList();
         for (int page = 1; page <= pages.size(); page++) {
             int at = rule.after() ? page + 1 : page;
-            all.get(page - 1).ifPresent(found -> cutBefore(at, rule, "“" + found.replace('\n', ' ') + "” is " + (rule.after() ? "on the page before" : "on it")));
+            all.get(page - 1).ifPresent(found -> cutBefore(at, rule,
+                    "“" + found.replace('\n', ' ') + "” is " + (rule.after() ? "on the page before" : "on it")));
         }
     }
 
@@ -237,16 +250,20 @@ public final class Cutter {
         List<Optional<PrintedPage>> all = pages.parallelStream().map(PrintedPage::of).toList();
         for (int page = 1; page <= pages.size(); page++) {
             Optional<PrintedPage> now = all.get(page - 1);
-            if (now.isPresent() && now.get().begins(before)) cutBefore(page, rule, "its numbering begins, “" + now.get().words() + "”");
+            if (now.isPresent() && now.get().begins(before))
+                cutBefore(page, rule, "its numbering begins, “" + now.get().words() + "”");
             before = now;
         }
     }
 
     private static Optional<String> sizeChange(BatchPage before, BatchPage page) {
-        boolean same = Math.abs(before.widthMm() - page.widthMm()) < SAME_MM && Math.abs(before.heightMm() - page.heightMm()) < SAME_MM;
+        boolean same =
+                Math.abs(before.widthMm() - page.widthMm()) < SAME_MM && Math.abs(before.heightMm() - page.heightMm()) < SAME_MM;
         if (same) return Optional.empty();
-        boolean turned = Math.abs(before.widthMm() - page.heightMm()) < SAME_MM && Math.abs(before.heightMm() - page.widthMm()) < SAME_MM;
-        return Optional.of(turned ? "it lies the other way" : "it has another size, " + Math.round(page.widthMm()) + " × " + Math.round(page.heightMm()) + " mm");
+        boolean turned =
+                Math.abs(before.widthMm() - page.heightMm()) < SAME_MM && Math.abs(before.heightMm() - page.widthMm()) < SAME_MM;
+        return Optional.of(turned ? "it lies the other way"
+                : "it has another size, " + Math.round(page.widthMm()) + " × " + Math.round(page.heightMm()) + " mm");
     }
 
     /** {@return how often each rule cuts; where the batch begins there is nothing to cut} */

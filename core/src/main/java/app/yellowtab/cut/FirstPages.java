@@ -12,23 +12,36 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Finds pages that look like the first of a document, by what stands on them and on the page before. Each sign has a weight, chosen by hand:
- * the sum is what is bet for it or against it, so that 0 is even, and each 1 counts as much as the one before.
+ * Finds pages that look like the first of a document, by what stands on them and on the page before. Each sign has a weight,
+ * chosen by hand: the sum is what is bet for it or against it, so that 0 is even, and each 1 counts as much as the one before.
  */
 final class FirstPages {
     private static final Pattern SALUTATION = Pattern.compile("(?i)^(dear\\s+\\S.{0,40}|to whom it may concern)[,:]?$");
-    private static final Pattern MAIL_FIELD = Pattern.compile("(?i)^(from|sent|date|to|cc|subject|von|gesendet|an|betreff)\\s?:.*");
-    private static final Pattern QUOTED = Pattern.compile("(?i)\\W*\\w?\\W*([o0]riginal message|forwarded message|on .{6,60} wrote:?)\\W*");
-    private static final Pattern NOTE_FIELD = Pattern.compile("(?i)^(date|present|attending|to|from|matter|subject|re|our ref|your ref|ref)\\s?[:.].*");
-    private static final Pattern COURT = Pattern.compile("(?i)^in the .{0,40}\\bcourt\\b.*|.*\\b(claim|case)\\s+(no|number)\\b.*");
-    private static final Pattern BILL = Pattern.compile("(?i)(.*\\b(invoice|account|bill|receipt|credit note)\\s*(no|number|date)\\b.*|\\W*(invoice|bill|receipt|credit note)\\W*)");
+    private static final Pattern MAIL_FIELD =
+            Pattern.compile("(?i)^(from|sent|date|to|cc|subject|von|gesendet|an|betreff)\\s?:.*");
+    private static final Pattern QUOTED =
+            Pattern.compile("(?i)\\W*\\w?\\W*([o0]riginal message|forwarded message|on .{6,60} wrote:?)\\W*");
+    private static final Pattern NOTE_FIELD =
+            Pattern.compile("(?i)^(date|present|attending|to|from|matter|subject|re|our ref|your ref|ref)\\s?[:.].*");
+    private static final Pattern COURT =
+            Pattern.compile("(?i)^in the .{0,40}\\bcourt\\b.*|.*\\b(claim|case)\\s+(no|number)\\b.*");
+    private static final Pattern BILL = Pattern.compile(
+            "(?i)(.*\\b(invoice|account|bill|receipt|credit note)\\s*(no|number|date)\\b.*|\\W*(invoice|bill|receipt|credit "
+                    + "note)\\W*)");
     private static final Pattern CARRIED = Pattern.compile("(?i)\\W*(carried|brought) (forward|over)\\b.*");
-    private static final Pattern GREETING = Pattern.compile("^(?:(?i:hi|hello|good (?:morning|afternoon))\\s)?\\p{Lu}\\p{Ll}+(?: \\p{Lu}\\p{Ll}+)?\\s?[,:–—-](\\s.*|$)");
+    private static final Pattern GREETING = Pattern
+            .compile("^(?:(?i:hi|hello|good (?:morning|afternoon))\\s)?\\p{Lu}\\p{Ll}+(?: \\p{Lu}\\p{Ll}+)?\\s?[,:–—-](\\s.*|$)");
     private static final Pattern CHAPTER = Pattern.compile("^(\\d{1,2}(?:\\.\\d{1,2})*|[A-Z])[.)]?\\s+\\p{Lu}.*");
-    private static final Pattern KIND = Pattern.compile("(?i).*\\b(witness statement of|statement of|report of|attendance note|note of|memorandum|minutes|certificate|notice of|application for|request for|agreement|invoice|report|order)\\b.*");
-    private static final Pattern END = Pattern.compile("(?i)^(yours (faithfully|sincerely|truly)|(with )?(kind |best )?(regards|wishes)|signed\\b.*|i believe that the facts.*|.*\\btotal due\\b.*|.*\\bdue within\\b.*|thanks)[,.]?.*");
+    private static final Pattern KIND = Pattern.compile(
+            "(?i).*\\b(witness statement of|statement of|report of|attendance note|note "
+                    + "of|memorandum|minutes|certificate|notice of|application for|request "
+                    + "for|agreement|invoice|report|order)\\b.*");
+    private static final Pattern END = Pattern.compile(
+            "(?i)^(yours (faithfully|sincerely|truly)|(with )?(kind |best )?(regards|wishes)|signed\\b.*|i believe that the "
+                    + "facts.*|.*\\btotal due\\b.*|.*\\bdue within\\b.*|thanks)[,.]?.*");
     private static final Pattern NUMBERED = Pattern.compile("^\\(?(?<n>\\d{1,3})[.)]\\s.*");
-    private static final Pattern SHEET_NUMBER = Pattern.compile("(?i)[\\s\\-–—|]*(?:(?:page|sheet|p)\\.?\\s*)?\\d{1,4}(?:\\s*(?:of|/)\\s*\\d{1,4})?\\W*$");
+    private static final Pattern SHEET_NUMBER =
+            Pattern.compile("(?i)[\\s\\-–—|]*(?:(?:page|sheet|p)\\.?\\s*)?\\d{1,4}(?:\\s*(?:of|/)\\s*\\d{1,4})?\\W*$");
     private static final Pattern LEADING_NUMBER = Pattern.compile("^\\W*(\\d{1,4}|[ivxlc]{1,6})\\s+");
     private static final double HEAD = 0.45;
     private static final double TOP = 0.17;
@@ -71,7 +84,8 @@ final class FirstPages {
      */
     record Look(int percent, List<String> reasons) {
         String words() {
-            return (reasons.isEmpty() ? "it is" : String.join(", ", reasons) + ":") + " like a first page, sure to " + percent + " %";
+            return (reasons.isEmpty() ? "it is" : String.join(", ", reasons) + ":") + " like a first page, sure to " + percent
+                    + " %";
         }
     }
 
@@ -107,8 +121,10 @@ final class FirstPages {
         Optional<PrintedPage> now = PrintedPage.of(page);
         Optional<PrintedPage> last = before.flatMap(PrintedPage::of);
         if (now.isPresent() && now.get().number() == 1) weigh(2.5, "“" + now.get().words() + "”");
-        if (now.isPresent() && now.get().number() > 1) weigh(last.isPresent() && now.get().number() == last.get().number() + 1 ? -4 : -2, "");
-        if (last.isPresent() && last.get().of() > 0) weigh(last.get().number() == last.get().of() ? 1.5 : -2.5, "the numbering before ends");
+        if (now.isPresent() && now.get().number() > 1)
+            weigh(last.isPresent() && now.get().number() == last.get().number() + 1 ? -4 : -2, "");
+        if (last.isPresent() && last.get().of() > 0)
+            weigh(last.get().number() == last.get().of() ? 1.5 : -2.5, "the numbering before ends");
     }
 
     private void runningHeads() {
@@ -116,7 +132,8 @@ final class FirstPages {
         for (PageText.Line line : lines.subList(0, Math.min(FEW_LINES, lines.size()))) {
             if (top(page, line) > TOP || line.text().length() > LONGEST_HEADING) continue;
             List<String> its = words(line.text());
-            boolean again = its.size() > 1 && linesBefore.stream().limit(FEW_LINES).anyMatch(before -> words(before.text()).equals(its));
+            boolean again =
+                    its.size() > 1 && linesBefore.stream().limit(FEW_LINES).anyMatch(before -> words(before.text()).equals(its));
             // On its second page, what was the title of the first.
             boolean said = its.size() > 2 && linesBefore.size() > 1 && saidBefore().containsAll(its);
             if (again || said) running.add(line);
@@ -135,7 +152,9 @@ final class FirstPages {
     /** {@return the words of a line, without the number of a page at either end} */
     private static List<String> words(String line) {
         List<String> words = new ArrayList<>();
-        for (String word : LEADING_NUMBER.matcher(SHEET_NUMBER.matcher(line).replaceFirst("")).replaceFirst("").toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{Nd}]+")) if (!word.isEmpty()) words.add(word);
+        for (String word : LEADING_NUMBER.matcher(SHEET_NUMBER.matcher(line).replaceFirst("")).replaceFirst("")
+                .toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{Nd}]+"))
+            if (!word.isEmpty()) words.add(word);
         return words;
     }
 
@@ -152,33 +171,45 @@ final class FirstPages {
 
     private void head() {
         double usual = usualHeight(page);
-        Optional<PageText.Line> heading = lines.stream().filter(line -> top(page, line) < TOP * 1.6 && line.text().length() <= LONGEST_HEADING && height(page, line) > LARGER * usual).findFirst();
+        Optional<PageText.Line> heading = lines.stream().filter(line -> top(page, line) < TOP * 1.6
+                && line.text().length() <= LONGEST_HEADING && height(page, line) > LARGER * usual).findFirst();
         if (lines.stream().limit(6).anyMatch(line -> CARRIED.matcher(line.text()).matches())) weigh(-2.5, "");
         if (heading.isEmpty() || running.contains(heading.get())) return;
         Matcher chapter = CHAPTER.matcher(heading.get().text());
         if (chapter.matches() && !chapter.group(1).equals("1")) weigh(-1.2, "");
-        else weigh(1.8, before.isPresent() && linesBefore.stream().anyMatch(line -> top(before.get(), line) < TOP) ? "new letterhead or heading" : "letterhead or heading");
+        else weigh(1.8, before.isPresent() && linesBefore.stream().anyMatch(line -> top(before.get(), line) < TOP)
+                ? "new letterhead or heading" : "letterhead or heading");
     }
 
     private void words() {
         List<PageText.Line> lines = this.lines.stream().filter(line -> !running.contains(line)).toList();
         boolean salutation = any(SALUTATION.asMatchPredicate(), HEAD + 0.1);
-        boolean date = lines.stream().anyMatch(line -> top(page, line) < HEAD && line.text().length() < LONGEST_HEADING && isDate(line.text()));
+        boolean date = lines.stream()
+                .anyMatch(line -> top(page, line) < HEAD && line.text().length() < LONGEST_HEADING && isDate(line.text()));
         if (salutation && date) weigh(4, "date and salutation");
         else if (salutation) weigh(3, "salutation");
         else if (date) weigh(1.2, "date");
-        long fields = lines.stream().limit(7).filter(line -> line.text().length() <= LONGEST_FIELD && MAIL_FIELD.matcher(line.text()).matches()).count();
+        long fields = lines.stream().limit(7)
+                .filter(line -> line.text().length() <= LONGEST_FIELD && MAIL_FIELD.matcher(line.text()).matches()).count();
         // A head further down, or behind such a line, is of what is answered to.
         boolean quoted = lines.stream().limit(FEW_LINES).anyMatch(line -> QUOTED.matcher(line.text()).matches());
-        boolean atOnce = !quoted && lines.stream().limit(2).anyMatch(line -> MAIL_FIELD.matcher(line.text()).matches()) && lines.getFirst().text().length() < LONGEST_HEADING;
-        if (!salutation && lines.stream().limit(1).anyMatch(line -> line.text().length() < LONGEST_HEADING && GREETING.matcher(line.text()).matches())) weigh(1.6, "greeting");
+        boolean atOnce = !quoted && lines.stream().limit(2).anyMatch(line -> MAIL_FIELD.matcher(line.text()).matches())
+                && lines.getFirst().text().length() < LONGEST_HEADING;
+        if (!salutation && lines.stream().limit(1)
+                .anyMatch(line -> line.text().length() < LONGEST_HEADING && GREETING.matcher(line.text()).matches()))
+            weigh(1.6, "greeting");
         if (fields >= 3) weigh(atOnce ? 3.4 : -1, "head of an e-mail");
-        else if (lines.stream().limit(9).filter(line -> line.text().length() <= LONGEST_FIELD && NOTE_FIELD.matcher(line.text()).matches()).count() >= 2) weigh(2, "lines that say to whom and about what");
+        else if (lines.stream().limit(9)
+                .filter(line -> line.text().length() <= LONGEST_FIELD && NOTE_FIELD.matcher(line.text()).matches()).count() >= 2)
+            weigh(2, "lines that say to whom and about what");
         if (any(COURT.asMatchPredicate(), 0.25)) weigh(2.5, "heading of a case");
-        boolean bill = lines.stream().anyMatch(line -> top(page, line) < 0.35 && line.text().length() < LONGEST_HEADING && BILL.matcher(line.text()).matches());
+        boolean bill = lines.stream().anyMatch(
+                line -> top(page, line) < 0.35 && line.text().length() < LONGEST_HEADING && BILL.matcher(line.text()).matches());
         if (bill && date) weigh(1, "number and date of an invoice");
-        Optional<String> kind = lines.stream().filter(line -> top(page, line) < HEAD && line.text().length() < LONGEST_HEADING && KIND.matcher(line.text()).matches() && isHeading(line)).map(PageText.Line::text).findFirst();
-        if (kind.isPresent() && linesBefore.stream().limit(FEW_LINES).noneMatch(line -> line.text().equalsIgnoreCase(kind.get()))) weigh(2, "“" + kind.get() + "”");
+        Optional<String> kind = lines.stream().filter(line -> top(page, line) < HEAD && line.text().length() < LONGEST_HEADING
+                && KIND.matcher(line.text()).matches() && isHeading(line)).map(PageText.Line::text).findFirst();
+        if (kind.isPresent() && linesBefore.stream().limit(FEW_LINES).noneMatch(line -> line.text().equalsIgnoreCase(kind.get())))
+            weigh(2, "“" + kind.get() + "”");
     }
 
     private static boolean isDate(String text) {
@@ -196,11 +227,13 @@ final class FirstPages {
     private void otherHand() {
         if (before.isEmpty()) return;
         BatchPage last = before.get();
-        if (Math.abs(last.widthMm() - page.widthMm()) > SAME_MM || Math.abs(last.heightMm() - page.heightMm()) > SAME_MM) weigh(1, "another size of paper");
+        if (Math.abs(last.widthMm() - page.widthMm()) > SAME_MM || Math.abs(last.heightMm() - page.heightMm()) > SAME_MM)
+            weigh(1, "another size of paper");
         double now = usualHeight(page);
         double then = usualHeight(last);
         if (lines.size() < FEW_LINES || linesBefore.size() < FEW_LINES || now == 0 || then == 0) return;
-        boolean other = Math.abs(now - then) > OTHER_LETTERS * then || Math.abs(margin(page, lines) - margin(last, linesBefore)) > OTHER_MARGIN_MM;
+        boolean other = Math.abs(now - then) > OTHER_LETTERS * then
+                || Math.abs(margin(page, lines) - margin(last, linesBefore)) > OTHER_MARGIN_MM;
         weigh(other ? 1 : -0.4, "other letters or margins than before");
     }
 
@@ -226,7 +259,8 @@ final class FirstPages {
     private void endedBefore() {
         if (before.isEmpty() || linesBefore.isEmpty()) return;
         int from = Math.max(0, linesBefore.size() - 6);
-        boolean ended = linesBefore.subList(from, linesBefore.size()).stream().anyMatch(line -> line.text().length() < LONGEST_HEADING && END.matcher(line.text().strip()).matches());
+        boolean ended = linesBefore.subList(from, linesBefore.size()).stream()
+                .anyMatch(line -> line.text().length() < LONGEST_HEADING && END.matcher(line.text().strip()).matches());
         if (ended) weigh(1.7, "the page before ends as documents do");
         List<PageText.Line> body = linesBefore.stream().filter(line -> top(before.get(), line) < 0.93).toList();
         double end = body.stream().mapToDouble(line -> top(before.get(), line)).max().orElse(1);
@@ -255,6 +289,7 @@ final class FirstPages {
 
     private static double margin(BatchPage page, List<PageText.Line> lines) {
         float[] sides = page.text().sides();
-        return lines.stream().mapToDouble(line -> sides[line.firstWord() * 4]).sorted().skip(lines.size() / 4).findFirst().orElse(0);
+        return lines.stream().mapToDouble(line -> sides[line.firstWord() * 4]).sorted().skip(lines.size() / 4).findFirst()
+                .orElse(0);
     }
 }

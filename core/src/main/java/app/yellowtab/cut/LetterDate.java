@@ -9,9 +9,12 @@ import java.util.regex.Pattern;
 
 /** Finds the date of a document on its first page. */
 public final class LetterDate {
-    private static final Pattern DATE_IN_LINE = Pattern.compile("(?<![\\d/.-])(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day,?\\s+)?(?<date>" + DateReader.DATE_OR_RANGE + ")(?![\\d/])", Pattern.CASE_INSENSITIVE);
+    private static final Pattern DATE_IN_LINE =
+            Pattern.compile("(?<![\\d/.-])(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day,?\\s+)?(?<date>"
+                    + DateReader.DATE_OR_RANGE + ")(?![\\d/])", Pattern.CASE_INSENSITIVE);
     private static final Pattern DATED = Pattern.compile("(?i)\\b(dated?|signed|made)\\b.{0,20}$|^\\W*$|^\\W*date\\W*$");
-    private static final List<String> MONTHS = List.of("jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");
+    private static final List<String> MONTHS =
+            List.of("jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec");
     /** The space first, since a figure behind one is no part of a date by itself. */
     private static final String SEPARATORS = " ._/-";
     private static final int YEAR = 4;
@@ -43,7 +46,8 @@ public final class LetterDate {
             while (date.find()) {
                 Optional<DocumentDate> read = DateReader.read(date.group("date"), monthFirst);
                 if (read.isEmpty() || !(read.get() instanceof DocumentDate.Day)) continue;
-                boolean alone = DATED.matcher(line.text().substring(0, date.start())).find() && line.text().length() - date.end() < LONGEST_REST;
+                boolean alone = DATED.matcher(line.text().substring(0, date.start())).find()
+                        && line.text().length() - date.end() < LONGEST_REST;
                 if (alone) return read;
                 if (line.heightShare() > HEAD && found.isEmpty() && line.text().length() < LONGEST_LINE) found = read;
             }
@@ -51,21 +55,29 @@ public final class LetterDate {
         return found;
     }
 
-    /** {@return whether a year stands in a text where a date has it: behind a month or a separator, or before one and more figures} */
+    /**
+     * {@return whether a year stands in a text where a date has it: behind a month or a separator, or before one and more
+     * figures}
+     */
     private static boolean mayNameDay(String text) {
         for (int at = 0; at + 3 < text.length(); at++) {
             char first = text.charAt(at);
             if (first != '1' && first != '2') continue;
-            if (text.charAt(at + 1) != (first == '1' ? '9' : '0') || !isDigit(text.charAt(at + 2)) || !isDigit(text.charAt(at + 3))) continue;
+            if (text.charAt(at + 1) != (first == '1' ? '9' : '0') || !isDigit(text.charAt(at + 2))
+                    || !isDigit(text.charAt(at + 3)))
+                continue;
             int next = at + YEAR;
-            boolean goesOn = next < text.length() && (isDigit(text.charAt(next)) || SEPARATORS.indexOf(text.charAt(next)) >= 0 && next + 1 < text.length() && isDigit(text.charAt(next + 1)));
-            if (goesOn || at > 0 && SEPARATORS.indexOf(text.charAt(at - 1)) > 0 || hasMonth(text, Math.max(0, at - FURTHEST), at)) return true;
+            boolean goesOn = next < text.length() && (isDigit(text.charAt(next))
+                    || SEPARATORS.indexOf(text.charAt(next)) >= 0 && next + 1 < text.length() && isDigit(text.charAt(next + 1)));
+            if (goesOn || at > 0 && SEPARATORS.indexOf(text.charAt(at - 1)) > 0 || hasMonth(text, Math.max(0, at - FURTHEST), at))
+                return true;
         }
         return false;
     }
 
     private static boolean hasMonth(String text, int from, int to) {
-        for (int at = from; at + 2 < to; at++) for (String month : MONTHS) if (text.regionMatches(true, at, month, 0, month.length())) return true;
+        for (int at = from; at + 2 < to; at++)
+            for (String month : MONTHS) if (text.regionMatches(true, at, month, 0, month.length())) return true;
         return false;
     }
 
@@ -76,6 +88,7 @@ public final class LetterDate {
     /** {@return the date of a page of a batch} */
     static Optional<DocumentDate> of(BatchPage page, boolean monthFirst) {
         if (!mayNameDay(page.text().text())) return Optional.empty();
-        return of(page.text().textLines().stream().map(line -> new Line(line.text(), 1 - page.text().topMm(line) / page.heightMm())).toList(), monthFirst);
+        return of(page.text().textLines().stream()
+                .map(line -> new Line(line.text(), 1 - page.text().topMm(line) / page.heightMm())).toList(), monthFirst);
     }
 }

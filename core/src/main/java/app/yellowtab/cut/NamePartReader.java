@@ -5,7 +5,10 @@ import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.page.Area;
 import java.util.Locale;
 
-/** Reads parts of names that were typed: {@code bookmark}, {@code file}, {@code date}, {@code number:3}, {@code after:WORDS}, {@code in:AREA}, {@code text:WORDS}. */
+/**
+ * Reads parts of names that were typed: {@code bookmark}, {@code file}, {@code date}, {@code number:3}, {@code after:WORDS},
+ * {@code in:AREA}, {@code text:WORDS}.
+ */
 public final class NamePartReader {
     private NamePartReader() {}
 
@@ -22,12 +25,14 @@ public final class NamePartReader {
             case "after" -> new NamePart.Value(new ValuePlace.AfterWords(rest.strip(), ""));
             case "in" -> new NamePart.Value(new ValuePlace.InArea(area(rest)));
             case "text" -> new NamePart.Typed(rest);
-            default -> throw new IllegalArgumentException(typed + " is no part of a name; there are bookmark, file, number:3, date, after:WORDS, in:AREA and text:WORDS");
+            default -> throw new IllegalArgumentException(typed
+                    + " is no part of a name; there are bookmark, file, number:3, date, after:WORDS, in:AREA and text:WORDS");
         };
     }
 
     private static int digits(String typed, String digits) {
-        if (!digits.strip().matches("[1-9]")) throw new IllegalArgumentException("in " + typed + " should stand how many digits, 1 to 9");
+        if (!digits.strip().matches("[1-9]"))
+            throw new IllegalArgumentException("in " + typed + " should stand how many digits, 1 to 9");
         return Integer.parseInt(digits.strip());
     }
 
@@ -39,10 +44,12 @@ public final class NamePartReader {
     public static Area area(String typed) {
         String[] sides = typed.split(",", -1);
         try {
-            if (sides.length == 4) return new Area(Double.parseDouble(sides[0]), Double.parseDouble(sides[1]), Double.parseDouble(sides[2]), Double.parseDouble(sides[3]));
+            if (sides.length == 4) return new Area(Double.parseDouble(sides[0]), Double.parseDouble(sides[1]),
+                    Double.parseDouble(sides[2]), Double.parseDouble(sides[3]));
         } catch (NumberFormatException noNumber) {
             // Said below, as for too many or too few.
         }
-        throw new IllegalArgumentException(typed + " is no area; write it as LEFT,TOP,WIDTH,HEIGHT in millimetres, such as 10,10,80,20");
+        throw new IllegalArgumentException(
+                typed + " is no area; write it as LEFT,TOP,WIDTH,HEIGHT in millimetres, such as 10,10,80,20");
     }
 }

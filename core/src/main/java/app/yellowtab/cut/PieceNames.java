@@ -52,7 +52,8 @@ public final class PieceNames {
     }
 
     private static Named said(SheetCode sheet, Named found) {
-        return new Named(sheet.name().isEmpty() ? found.words() : sheet.name(), sheet.name().isEmpty() ? found.missing() : List.of(),
+        return new Named(sheet.name().isEmpty() ? found.words() : sheet.name(),
+                sheet.name().isEmpty() ? found.missing() : List.of(),
                 sheet.date().<DocumentDate>map(DocumentDate.Day::new).orElse(found.date()), sheet.section());
     }
 
@@ -79,17 +80,21 @@ public final class PieceNames {
             }
         }
         String name = String.join(" ", words);
-        return new Named(name.isEmpty() ? "(no name)" : name, name.isEmpty() ? List.of("no name") : missing, date.orElse(DocumentDate.NOT_GIVEN), "");
+        return new Named(name.isEmpty() ? "(no name)" : name, name.isEmpty() ? List.of("no name") : missing,
+                date.orElse(DocumentDate.NOT_GIVEN), "");
     }
 
     /** {@return what a part is of the piece that begins with a page; empty where there is nothing} */
     static Optional<String> said(NamePart part, BatchPage page, int piece, String fileName, Optional<DocumentDate> date) {
         Optional<String> said = switch (part) {
-            case NamePart.Bookmark b -> page.bookmarks().stream().min(Comparator.comparingInt(BatchPage.Bookmark::level)).map(BatchPage.Bookmark::title);
+            case NamePart.Bookmark b -> page.bookmarks().stream().min(Comparator.comparingInt(BatchPage.Bookmark::level))
+                    .map(BatchPage.Bookmark::title);
             case NamePart.Value value -> TextFinder.value(page.text(), value.place());
             case NamePart.FileName f -> Optional.of(stem(fileName));
-            case NamePart.Number number -> Optional.of(String.format(Locale.ROOT, "%0" + number.digits() + "d", number.start() + piece));
-            case NamePart.FirstDate d -> date.filter(DocumentDate.Day.class::isInstance).map(day -> DateTimeFormatter.ISO_LOCAL_DATE.format(((DocumentDate.Day) day).day()));
+            case NamePart.Number number ->
+                    Optional.of(String.format(Locale.ROOT, "%0" + number.digits() + "d", number.start() + piece));
+            case NamePart.FirstDate d -> date.filter(DocumentDate.Day.class::isInstance)
+                    .map(day -> DateTimeFormatter.ISO_LOCAL_DATE.format(((DocumentDate.Day) day).day()));
             case NamePart.Typed typed -> Optional.of(typed.words());
         };
         return said.map(PieceNames::oneLine).filter(text -> !text.isEmpty());
@@ -102,7 +107,8 @@ public final class PieceNames {
     private static String lack(NamePart part) {
         return switch (part) {
             case NamePart.Bookmark b -> "no bookmark";
-            case NamePart.Value value when value.place() instanceof ValuePlace.AfterWords after -> "nothing after “" + after.words() + "”";
+            case NamePart.Value value when value.place() instanceof ValuePlace.AfterWords after ->
+                    "nothing after “" + after.words() + "”";
             case NamePart.Value value -> "nothing in the area";
             case NamePart.FirstDate d -> "no date";
             case NamePart.FileName f -> "no file name";

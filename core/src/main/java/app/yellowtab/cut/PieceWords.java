@@ -11,8 +11,9 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
- * Texts about pieces. In them {@code [name]}, {@code [date]} and {@code [pages]} stand for what a piece has, and the parts of names, such as
- * {@code [bookmark]} or {@code [after:Invoice no.]}, for what they are of that piece; other brackets stay as they are.
+ * Texts about pieces. In them {@code [name]}, {@code [date]} and {@code [pages]} stand for what a piece has, and the parts of
+ * names, such as {@code [bookmark]} or {@code [after:Invoice no.]}, for what they are of that piece; other brackets stay as they
+ * are.
  */
 public final class PieceWords {
     private static final Pattern GAP = Pattern.compile("\\[([^\\[\\]]{1,200})]");
@@ -42,21 +43,26 @@ public final class PieceWords {
      */
     public String ofPiece(String text, int piece) {
         Named named = names.get(piece);
-        return filled(text, named.words(), named.date().shown(), cutting.pieces().get(piece).pages().size(), part -> said(part, piece).orElse(""));
+        return filled(text, named.words(), named.date().shown(), cutting.pieces().get(piece).pages().size(),
+                part -> said(part, piece).orElse(""));
     }
 
-    /** {@return a text about all pieces: their number for the name, all of their pages, and the values that they have, each once} */
+    /**
+     * {@return a text about all pieces: their number for the name, all of their pages, and the values that they have, each once}
+     */
     public String ofAll(String text) {
         int sum = cutting.pieces().stream().mapToInt(piece -> piece.pages().size()).sum();
         return filled(text, fileName + ": " + names.size() + (names.size() == 1 ? " document" : " documents"), "", sum, part -> {
-            List<String> values = IntStream.range(0, names.size()).mapToObj(piece -> said(part, piece)).flatMap(Optional::stream).distinct().toList();
+            List<String> values = IntStream.range(0, names.size()).mapToObj(piece -> said(part, piece)).flatMap(Optional::stream)
+                    .distinct().toList();
             String listed = values.stream().limit(MOST_LISTED).collect(Collectors.joining(", "));
             return values.size() <= MOST_LISTED ? listed : listed + " and " + (values.size() - MOST_LISTED) + " more";
         });
     }
 
     private Optional<String> said(NamePart part, int piece) {
-        return PieceNames.said(part, pages.get(cutting.pieces().get(piece).first() - 1), piece, fileName, Optional.of(names.get(piece).date()));
+        return PieceNames.said(part, pages.get(cutting.pieces().get(piece).first() - 1), piece, fileName,
+                Optional.of(names.get(piece).date()));
     }
 
     private static String filled(String text, String name, String date, int pages, Function<NamePart, String> value) {

@@ -30,7 +30,8 @@ public final class Pieces {
         Map<Integer, Boolean> cuts = new HashMap<>();
         for (HandCut cut : batch.cuts()) if (places.containsKey(cut.before())) cuts.put(places.get(cut.before()), cut.there());
         Map<Integer, Boolean> drops = new HashMap<>();
-        for (HandDrop drop : batch.drops()) if (places.containsKey(drop.page())) drops.put(places.get(drop.page()), drop.dropped());
+        for (HandDrop drop : batch.drops())
+            if (places.containsKey(drop.page())) drops.put(places.get(drop.page()), drop.dropped());
         return new ByHand(cuts, drops);
     }
 
@@ -43,21 +44,23 @@ public final class Pieces {
         for (int i = 0; i < names.size(); i++) {
             PieceName its = typed.get(keys.get(cutting.pieces().get(i).first() - 1));
             Named found = names.get(i);
-            if (its != null) names.set(i, new Named(its.words().isEmpty() ? found.words() : its.words(), its.words().isEmpty() ? found.missing() : List.of(), its.date().orElse(found.date()), found.section()));
+            if (its != null) names.set(i, new Named(its.words().isEmpty() ? found.words() : its.words(),
+                    its.words().isEmpty() ? found.missing() : List.of(), its.date().orElse(found.date()), found.section()));
         }
         return names;
     }
 
     /**
-     * {@return the documents that the pieces are} Pages keep their names; one that is in several pieces has its own in the first, and
-     * is a copy in the others.
+     * {@return the documents that the pieces are} Pages keep their names; one that is in several pieces has its own in the first,
+     * and is a copy in the others.
      *
      * @param names of the pieces, in order
      */
     public static List<Document> documents(Batch batch, Cutting cutting, List<Named> names) {
         List<PageKey> keys = batch.keys();
         List<SourcePages> singles = new ArrayList<>();
-        for (SourcePages run : batch.runs()) for (int page = run.first(); page <= run.last(); page++) singles.add(run.part(page, page));
+        for (SourcePages run : batch.runs())
+            for (int page = run.first(); page <= run.last(); page++) singles.add(run.part(page, page));
         Set<PageKey> used = new HashSet<>();
         List<Document> documents = new ArrayList<>();
         for (int i = 0; i < names.size(); i++) {
@@ -66,11 +69,14 @@ public final class Pieces {
             List<Run> runs = new ArrayList<>();
             for (int place : piece.pages()) {
                 SourcePages page = singles.get(place - 1);
-                SourcePages its = used.add(keys.get(place - 1)) ? page : new SourcePages(copies, page.source(), page.first(), page.last(), page.look());
-                if (!runs.isEmpty() && runs.getLast() instanceof SourcePages before && before.isFollowedBy(its)) runs.set(runs.size() - 1, before.to(its.last()));
+                SourcePages its = used.add(keys.get(place - 1)) ? page
+                        : new SourcePages(copies, page.source(), page.first(), page.last(), page.look());
+                if (!runs.isEmpty() && runs.getLast() instanceof SourcePages before && before.isFollowedBy(its))
+                    runs.set(runs.size() - 1, before.to(its.last()));
                 else runs.add(its);
             }
-            documents.add(new Document(EntryId.fresh(), names.get(i).words(), "", names.get(i).date(), true, Optional.empty(), runs));
+            documents.add(
+                    new Document(EntryId.fresh(), names.get(i).words(), "", names.get(i).date(), true, Optional.empty(), runs));
         }
         return documents;
     }

@@ -13,8 +13,14 @@ import java.util.regex.Pattern;
  * @param words  as they stand there
  */
 record PrintedPage(int number, int of, String words) {
-    /** "Page 3 of 12", "3 of 12", "Page 3", "Sheet 3", "p. 3/12"; by itself or at the end of what stands there. In pictures a 1 is read as a letter, and "1 of" as one word. */
-    private static final Pattern NAMED = Pattern.compile("(?:.*?\\s)??(?<words>(?:(?:page|sheet|pg|p)\\.?\\s*(?<a>\\d[\\dlI]{0,3}?|[lI](?=\\s*[o0]f))(?:\\s*(?:[o0]f|/)\\s*(?<m>[\\dlI]{1,4}))?)|(?<b>[\\dlI]{1,4}?)\\s*[o0]f\\s*(?<n>[\\dlI]{1,4}))\\W*", Pattern.CASE_INSENSITIVE);
+    /**
+     * "Page 3 of 12", "3 of 12", "Page 3", "Sheet 3", "p. 3/12"; by itself or at the end of what stands there. In pictures a 1 is
+     * read as a letter, and "1 of" as one word.
+     */
+    private static final Pattern NAMED = Pattern.compile(
+            "(?:.*?\\s)??(?<words>(?:(?:page|sheet|pg|p)\\.?\\s*(?<a>\\d[\\dlI]{0,3}?|[lI](?=\\s*[o0]f))(?:\\s*(?:[o0]f|/"
+                    + ")\\s*(?<m>[\\dlI]{1,4}))?)|(?<b>[\\dlI]{1,4}?)\\s*[o0]f\\s*(?<n>[\\dlI]{1,4}))\\W*",
+            Pattern.CASE_INSENSITIVE);
     private static final Pattern MISREAD = Pattern.compile("[lI]\\s*[o0]f|\\d[o0]f|0f|[o0]f\\s*[lI]");
     private static final Pattern BARE = Pattern.compile("[\\s\\-–—|\\[(]*(?<a>\\d{1,4})[\\s\\-–—|\\])]*");
     /** As much of the page at its head and foot may be what a bare number stands in. */
@@ -35,7 +41,8 @@ record PrintedPage(int number, int of, String words) {
                 Matcher named = NAMED.matcher(part);
                 if (named.matches()) return Optional.of(read(named));
                 Matcher alone = BARE.matcher(part);
-                if (atEdge && alone.matches()) bare = Optional.of(new PrintedPage(Integer.parseInt(alone.group("a")), 0, alone.group("a")));
+                if (atEdge && alone.matches())
+                    bare = Optional.of(new PrintedPage(Integer.parseInt(alone.group("a")), 0, alone.group("a")));
             }
         }
         return bare;
@@ -55,7 +62,8 @@ record PrintedPage(int number, int of, String words) {
         boolean unsure = of != null && of.length() > 1 && !of.chars().allMatch(Character::isDigit);
         int count = of == null || unsure ? 0 : figures(of);
         boolean misread = unsure || MISREAD.matcher(named.group("words")).find();
-        return new PrintedPage(figures(number), count, misread ? "page " + figures(number) + (count > 0 ? " of " + count : "") : named.group("words"));
+        return new PrintedPage(figures(number), count,
+                misread ? "page " + figures(number) + (count > 0 ? " of " + count : "") : named.group("words"));
     }
 
     private static int figures(String read) {

@@ -35,7 +35,8 @@ public final class SeenPages {
         for (SourcePages its : BatchOrder.singles(batch)) {
             BatchPage page = read.getOrDefault(its.source(), List.of()).get(its.first() - 1);
             // What leads to a sheet leads to the first of its halves.
-            pages.add(before != null && its.isOtherHalfOf(before) ? page.withBookmarks(List.of()).withSheet(Optional.empty()) : page);
+            pages.add(before != null && its.isOtherHalfOf(before) ? page.withBookmarks(List.of()).withSheet(Optional.empty())
+                    : page);
             before = its;
         }
         return pages;
@@ -45,7 +46,8 @@ public final class SeenPages {
     public static List<BatchPage> seen(Batch batch, List<BatchPage> inOrder) {
         if (batch.runs().stream().allMatch(run -> run.look().isPlain())) return inOrder;
         List<BatchPage> pages = new ArrayList<>();
-        for (SourcePages run : batch.runs()) for (int n = 1; n <= run.pageCount(); n++) pages.add(run.look().isPlain() ? inOrder.get(pages.size()) : seen(inOrder.get(pages.size()), run.look()));
+        for (SourcePages run : batch.runs()) for (int n = 1; n <= run.pageCount(); n++)
+            pages.add(run.look().isPlain() ? inOrder.get(pages.size()) : seen(inOrder.get(pages.size()), run.look()));
         return pages;
     }
 
@@ -59,28 +61,35 @@ public final class SeenPages {
             for (Word word : line) seen(word, page, look, looked).ifPresent(its::add);
             if (!its.isEmpty()) lines.add(its);
         }
-        return page.asSeen(lines.isEmpty() ? PageText.NONE : new PageText(lines), looked.widthPt() / PT_A_MM, looked.heightPt() / PT_A_MM);
+        return page.asSeen(lines.isEmpty() ? PageText.NONE : new PageText(lines), looked.widthPt() / PT_A_MM,
+                looked.heightPt() / PT_A_MM);
     }
 
     private static Optional<Word> seen(Word word, BatchPage page, PageLook look, LookedPage looked) {
         Rectangle2D box = asCame(word, page);
         Point2D at = looked.of(box.getCenterX() * PT_A_MM, (page.heightMm() - box.getCenterY()) * PT_A_MM);
-        if (!looked.shown().contains(at) || look.redactions().stream().anyMatch(taken -> isIn(taken.area(), box))) return Optional.empty();
+        if (!looked.shown().contains(at) || look.redactions().stream().anyMatch(taken -> isIn(taken.area(), box)))
+            return Optional.empty();
         boolean lies = look.turns() % 2 != 0;
         double width = (lies ? box.getHeight() : box.getWidth()) * look.scale();
         double height = (lies ? box.getWidth() : box.getHeight()) * look.scale();
         double x = at.getX() / PT_A_MM;
         double y = (looked.heightPt() - at.getY()) / PT_A_MM;
-        return Optional.of(new Word(word.text(), (float) (x - width / 2), (float) (y - height / 2), (float) width, (float) height));
+        return Optional
+                .of(new Word(word.text(), (float) (x - width / 2), (float) (y - height / 2), (float) width, (float) height));
     }
 
     private static boolean isIn(Area area, Rectangle2D box) {
         return box.intersects(area.leftMm(), area.topMm(), area.widthMm(), area.heightMm());
     }
 
-    /** {@return where a word stands on the page as it came, in millimetres from the upper left: words that were read in a picture are told as on the upright page} */
+    /**
+     * {@return where a word stands on the page as it came, in millimetres from the upper left: words that were read in a picture
+     * are told as on the upright page}
+     */
     static Rectangle2D asCame(Word word, BatchPage page) {
-        double[] box = page.state().asCame(word.leftMm(), word.topMm(), word.rightMm(), word.topMm() + word.heightMm(), page.widthMm(), page.heightMm());
+        double[] box = page.state().asCame(word.leftMm(), word.topMm(), word.rightMm(), word.topMm() + word.heightMm(),
+                page.widthMm(), page.heightMm());
         return new Rectangle2D.Double(box[0], box[1], box[2] - box[0], box[3] - box[1]);
     }
 }

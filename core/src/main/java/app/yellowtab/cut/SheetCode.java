@@ -29,7 +29,8 @@ public record SheetCode(String name, Optional<LocalDate> date, String section) {
 
     private static String oneLine(String words) {
         String line = words.replaceAll("[\\s\\p{Cntrl}]+", " ").strip();
-        return line.length() <= LONGEST ? line : line.substring(0, Character.isHighSurrogate(line.charAt(LONGEST - 1)) ? LONGEST - 1 : LONGEST);
+        return line.length() <= LONGEST ? line
+                : line.substring(0, Character.isHighSurrogate(line.charAt(LONGEST - 1)) ? LONGEST - 1 : LONGEST);
     }
 
     /** {@return what stands in the code: four lines, the first says what it is, then name, date (ISO 8601) and section} */
@@ -42,7 +43,8 @@ public record SheetCode(String name, Optional<LocalDate> date, String section) {
         String[] lines = text.split("\n", -1);
         if (lines.length != LINES || !lines[0].equals(BEGIN)) return Optional.empty();
         try {
-            return Optional.of(new SheetCode(lines[1], lines[2].isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(lines[2])), lines[LINES - 1]));
+            return Optional.of(new SheetCode(lines[1],
+                    lines[2].isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(lines[2])), lines[LINES - 1]));
         } catch (DateTimeParseException noDate) {
             return Optional.of(new SheetCode(lines[1], Optional.empty(), lines[LINES - 1]));
         }

@@ -20,14 +20,18 @@ public final class SheetCodes {
     private SheetCodes() {}
 
     /**
-     * {@return what a line says: a name, and if wanted behind upright strokes a date and a section, such as "Witness statement | 3 October 2030 | Statements"}
+     * {@return what a line says: a name, and if wanted behind upright strokes a date and a section, such as "Witness statement |
+     * 3 October 2030 | Statements"}
      *
      * @throws IllegalArgumentException if the date is none, or there are more parts; its message says so
      */
     public static SheetCode typed(String line, boolean monthFirst) {
         String[] parts = line.split("\\|", -1);
-        if (parts.length > PARTS) throw new IllegalArgumentException("“" + line.strip() + "” has more than a name, a date and a section");
-        return new SheetCode(parts[0], parts.length > 1 && !parts[1].isBlank() ? Optional.of(day(parts[1].strip(), monthFirst)) : Optional.empty(), parts.length == PARTS ? parts[2] : "");
+        if (parts.length > PARTS)
+            throw new IllegalArgumentException("“" + line.strip() + "” has more than a name, a date and a section");
+        return new SheetCode(parts[0],
+                parts.length > 1 && !parts[1].isBlank() ? Optional.of(day(parts[1].strip(), monthFirst)) : Optional.empty(),
+                parts.length == PARTS ? parts[2] : "");
     }
 
     private static LocalDate day(String typed, boolean monthFirst) {
@@ -45,7 +49,8 @@ public final class SheetCodes {
     private static void collect(Contents contents, String section, List<SheetCode> sheets) {
         for (Document document : contents.documents()) {
             if (document.runs().stream().noneMatch(ReservedPages.class::isInstance)) continue;
-            sheets.add(new SheetCode(document.title(), document.date() instanceof DocumentDate.Day day ? Optional.of(day.day()) : Optional.empty(), section));
+            sheets.add(new SheetCode(document.title(),
+                    document.date() instanceof DocumentDate.Day day ? Optional.of(day.day()) : Optional.empty(), section));
         }
         for (Section inner : contents.sections()) collect(inner.contents(), inner.title(), sheets);
     }

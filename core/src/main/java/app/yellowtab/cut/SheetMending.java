@@ -21,7 +21,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 
-/** Mends the sheets of batches, as their pictures say. Pages are told by their place in the batch, counted from 1, and are in its order, as they were read. */
+/**
+ * Mends the sheets of batches, as their pictures say. Pages are told by their place in the batch, counted from 1, and are in its
+ * order, as they were read.
+ */
 public final class SheetMending {
     private static final double PT_A_MM = 72 / 25.4;
     /** So much stays around words where edges are taken away. */
@@ -41,7 +44,8 @@ public final class SheetMending {
 
     /** {@return a batch with some of its pages straightened, as their lines say} */
     public static Batch straightened(Batch batch, List<BatchPage> pages, List<Integer> places) {
-        return looked(batch, pages, places, (page, look) -> withEdges(page, look, look.withStraightening(page.state().slantDegrees())));
+        return looked(batch, pages, places,
+                (page, look) -> withEdges(page, look, look.withStraightening(page.state().slantDegrees())));
     }
 
     /** {@return a batch with the dark edges of some pages taken away; no word is} */
@@ -51,7 +55,8 @@ public final class SheetMending {
 
     /** {@return a batch with some of its sheets turned upright and divided in two at the fold} */
     public static Batch divided(Batch batch, List<BatchPage> pages, List<Integer> places) {
-        Batch upright = looked(batch, pages, places, (page, look) -> page.state().turns() == 0 ? look : look.withTurns(page.state().turns()));
+        Batch upright = looked(batch, pages, places,
+                (page, look) -> page.state().turns() == 0 ? look : look.withTurns(page.state().turns()));
         List<PageLook> looks = BatchOrder.looks(upright);
         List<PageKey> keys = upright.keys();
         Map<PageKey, Halves> halves = new HashMap<>();
@@ -59,7 +64,8 @@ public final class SheetMending {
             BatchPage page = pages.get(place - 1);
             PageLook look = looks.get(place - 1).withCrop(Optional.empty());
             LookedPage looked = LookedPage.of(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look);
-            Rectangle2D whole = page.state().edges().areNone() ? new Rectangle2D.Double(0, 0, looked.widthPt(), looked.heightPt()) : seenEdges(page, look);
+            Rectangle2D whole = page.state().edges().areNone() ? new Rectangle2D.Double(0, 0, looked.widthPt(), looked.heightPt())
+                    : seenEdges(page, look);
             halves.put(keys.get(place - 1), halves(page, look, whole, page.state().foldShare() * looked.widthPt()));
         }
         return BatchOrder.divided(upright, halves);
@@ -87,7 +93,8 @@ public final class SheetMending {
             Point2D bareOrigin = onto.transform(new Point2D.Double(0, 0), null);
             double left = bareOrigin.getX() - origin.getX();
             double bottom = bareOrigin.getY() - origin.getY();
-            halves.put(keys.get(place - 1), halves(page, bare, new Rectangle2D.Double(left, bottom, now.widthPt(), now.heightPt()), left + across));
+            halves.put(keys.get(place - 1),
+                    halves(page, bare, new Rectangle2D.Double(left, bottom, now.widthPt(), now.heightPt()), left + across));
         }
         return BatchOrder.divided(batch, halves);
     }
@@ -96,10 +103,14 @@ public final class SheetMending {
     private static Halves halves(BatchPage page, PageLook look, Rectangle2D whole, double across) {
         Rectangle2D first = new Rectangle2D.Double(whole.getX(), whole.getY(), across - whole.getX(), whole.getHeight());
         Rectangle2D second = new Rectangle2D.Double(across, whole.getY(), whole.getMaxX() - across, whole.getHeight());
-        return new Halves(LookedPage.cropTo(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look, first), LookedPage.cropTo(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look, second));
+        return new Halves(LookedPage.cropTo(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look, first),
+                LookedPage.cropTo(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look, second));
     }
 
-    /** {@return a new look, whose crop takes the dark edges away if that of the old one did; another one shows as much of the same as it did} */
+    /**
+     * {@return a new look, whose crop takes the dark edges away if that of the old one did; another one shows as much of the same
+     * as it did}
+     */
     private static PageLook withEdges(BatchPage page, PageLook old, PageLook look) {
         if (old.crop().isEmpty()) return look;
         if (isOfEdges(page, old)) return look.withCrop(Optional.of(edgeCrop(page, look)));
@@ -117,7 +128,8 @@ public final class SheetMending {
         boolean swaps = (old.turns() + look.turns()) % 2 != 0;
         double wide = swaps ? before.heightPt() : before.widthPt();
         double high = swaps ? before.widthPt() : before.heightPt();
-        return look.withCrop(Optional.of(LookedPage.cropTo(width, height, bare, new Rectangle2D.Double(middle.getX() - wide / 2, middle.getY() - high / 2, wide, high))));
+        return look.withCrop(Optional.of(LookedPage.cropTo(width, height, bare,
+                new Rectangle2D.Double(middle.getX() - wide / 2, middle.getY() - high / 2, wide, high))));
     }
 
     static boolean isOfEdges(BatchPage page, PageLook look) {
@@ -129,7 +141,10 @@ public final class SheetMending {
         return LookedPage.cropTo(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, bare, seenEdges(page, bare));
     }
 
-    /** {@return what is seen of a page without its dark edges, in points: as large as what is light of it as it came, and all of its words} */
+    /**
+     * {@return what is seen of a page without its dark edges, in points: as large as what is light of it as it came, and all of
+     * its words}
+     */
     private static Rectangle2D seenEdges(BatchPage page, PageLook bare) {
         SheetState.DarkEdges edges = page.state().edges();
         double width = page.widthMm() * PT_A_MM;
@@ -140,7 +155,8 @@ public final class SheetMending {
         double high = height - (edges.topMm() + edges.bottomMm()) * PT_A_MM;
         Point2D middle = looked.of(edges.leftMm() * PT_A_MM + wide / 2, edges.bottomMm() * PT_A_MM + high / 2);
         Rectangle2D seen = new Rectangle2D.Double();
-        seen.setFrameFromCenter(middle.getX(), middle.getY(), middle.getX() + (lies ? high : wide) / 2, middle.getY() + (lies ? wide : high) / 2);
+        seen.setFrameFromCenter(middle.getX(), middle.getY(), middle.getX() + (lies ? high : wide) / 2,
+                middle.getY() + (lies ? wide : high) / 2);
         for (List<PageText.Word> line : page.text().lines()) {
             for (PageText.Word word : line) {
                 Rectangle2D box = SeenPages.asCame(word, page);
@@ -153,7 +169,8 @@ public final class SheetMending {
         return seen.createIntersection(new Rectangle2D.Double(0, 0, looked.widthPt(), looked.heightPt()));
     }
 
-    private static Batch looked(Batch batch, List<BatchPage> pages, List<Integer> places, BiFunction<BatchPage, PageLook, PageLook> change) {
+    private static Batch looked(Batch batch, List<BatchPage> pages, List<Integer> places,
+            BiFunction<BatchPage, PageLook, PageLook> change) {
         List<PageKey> keys = batch.keys();
         List<PageLook> before = BatchOrder.looks(batch);
         Map<PageKey, PageLook> looks = new HashMap<>();

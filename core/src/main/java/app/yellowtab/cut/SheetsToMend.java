@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * What the pictures of a batch's sheets propose, as far as it is not done yet. All pages are told by their place in the batch, counted
- * from 1.
+ * What the pictures of a batch's sheets propose, as far as it is not done yet. All pages are told by their place in the batch,
+ * counted from 1.
  *
  * @param wrongWay the pages that stand the wrong way
  * @param perhaps  the pages that may stand the wrong way, where that is not sure
@@ -19,7 +19,8 @@ import java.util.Set;
  * @param spreads  the sheets that hold two pages
  * @param blank    the blank sheets
  */
-public record SheetsToMend(List<Integer> wrongWay, List<Integer> perhaps, List<Integer> askew, List<Integer> dark, List<Integer> spreads, List<Integer> blank) {
+public record SheetsToMend(List<Integer> wrongWay, List<Integer> perhaps, List<Integer> askew, List<Integer> dark,
+        List<Integer> spreads, List<Integer> blank) {
     /** So large a part of a batch must be blank backs before it is said that it was scanned on both sides. */
     private static final int BACKS_SHARE = 3;
 
@@ -56,7 +57,8 @@ public record SheetsToMend(List<Integer> wrongWay, List<Integer> perhaps, List<I
             boolean goes = dropped.contains(place);
             // The edges of a blank sheet trouble nobody.
             if (!page.state().edges().areNone() && look.crop().isEmpty() && !page.isBlank() && !goes) dark.add(place);
-            if (page.state().foldShare() > 0 && look.crop().filter(crop -> !SheetMending.isOfEdges(page, look)).isEmpty()) spreads.add(place);
+            if (page.state().foldShare() > 0 && look.crop().filter(crop -> !SheetMending.isOfEdges(page, look)).isEmpty())
+                spreads.add(place);
             if (page.isBlank() && !goes) blank.add(place);
         }
         return new SheetsToMend(wrongWay, perhaps, askew, dark, spreads, blank);

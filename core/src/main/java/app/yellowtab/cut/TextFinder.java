@@ -35,9 +35,11 @@ public final class TextFinder {
      */
     static Function<PageText, Optional<String>> finder(WordsFound wanted) {
         Function<PageText, String> where = text -> wanted.area().map(area -> in(text, area)).orElse(text.text());
-        if (!wanted.isPattern()) return text -> plain(where.apply(text), wanted.words().strip().replaceAll("\\s+", wanted.spacesMatter() ? " " : ""), wanted);
+        if (!wanted.isPattern()) return text -> plain(where.apply(text),
+                wanted.words().strip().replaceAll("\\s+", wanted.spacesMatter() ? " " : ""), wanted);
         try {
-            Pattern pattern = Pattern.compile(wanted.words(), Pattern.MULTILINE | (wanted.caseMatters() ? 0 : Pattern.CASE_INSENSITIVE));
+            Pattern pattern =
+                    Pattern.compile(wanted.words(), Pattern.MULTILINE | (wanted.caseMatters() ? 0 : Pattern.CASE_INSENSITIVE));
             return text -> {
                 Matcher matcher = pattern.matcher(where.apply(text));
                 return matcher.find() ? Optional.of(matcher.group().strip()) : Optional.empty();
@@ -54,7 +56,8 @@ public final class TextFinder {
             char here = text.charAt(at);
             if (here != words.charAt(0) && (wanted.caseMatters() || folded(here) != lower)) continue;
             int end = end(text, at, words, wanted);
-            if (end > 0) return Optional.of(wanted.spacesMatter() ? text.substring(at, end) : text.substring(at, end).replaceAll("\\s+", ""));
+            if (end > 0) return Optional
+                    .of(wanted.spacesMatter() ? text.substring(at, end) : text.substring(at, end).replaceAll("\\s+", ""));
         }
         return Optional.empty();
     }
@@ -82,7 +85,8 @@ public final class TextFinder {
             case ValuePlace.InArea area -> Optional.of(in(text, area.area()).replace('\n', ' '));
             case ValuePlace.AfterWords after -> behind(text.text(), after);
         };
-        return found.map(String::strip).filter(value -> !value.isEmpty()).map(value -> value.length() > LONGEST_VALUE ? value.substring(0, LONGEST_VALUE) : value);
+        return found.map(String::strip).filter(value -> !value.isEmpty())
+                .map(value -> value.length() > LONGEST_VALUE ? value.substring(0, LONGEST_VALUE) : value);
     }
 
     private static Optional<String> behind(String text, ValuePlace.AfterWords place) {
@@ -103,9 +107,11 @@ public final class TextFinder {
 
     /** {@return whether words stand by themselves: "no." is not found in "piano."} */
     private static boolean isApart(String line, int at, String words) {
-        boolean before = at == 0 || !Character.isLetterOrDigit(line.charAt(at - 1)) || !Character.isLetterOrDigit(words.charAt(0));
+        boolean before =
+                at == 0 || !Character.isLetterOrDigit(line.charAt(at - 1)) || !Character.isLetterOrDigit(words.charAt(0));
         int end = at + words.length();
-        boolean after = end >= line.length() || !Character.isLetterOrDigit(line.charAt(end)) || !Character.isLetterOrDigit(words.charAt(words.length() - 1));
+        boolean after = end >= line.length() || !Character.isLetterOrDigit(line.charAt(end))
+                || !Character.isLetterOrDigit(words.charAt(words.length() - 1));
         return before && after;
     }
 

@@ -21,10 +21,12 @@ import java.util.stream.Collectors;
  * @param cut     the batch, with the order and the looks of its pages
  * @param cutting how
  * @param names   of the pieces, in order
- * @param places  where each piece is a document of the bundle, in words; empty for nowhere; none at all where no documents were made
+ * @param places  where each piece is a document of the bundle, in words; empty for nowhere; none at all where no documents were
+ *         made
  * @param made    what was written of each piece, in order; nothing of some where it was stopped or failed
  */
-public record CutReport(List<Source> sources, Batch cut, Cutting cutting, List<Named> names, List<String> places, List<Made> made) {
+public record CutReport(List<Source> sources, Batch cut, Cutting cutting, List<Named> names, List<String> places,
+        List<Made> made) {
     public CutReport {
         sources = List.copyOf(sources);
         names = List.copyOf(names);
@@ -51,7 +53,8 @@ public record CutReport(List<Source> sources, Batch cut, Cutting cutting, List<N
 
     /** {@return several as one table} */
     public static String table(List<CutReport> reports) {
-        return CsvLine.of("batch", "piece", "pages", "page count", "title", "date", "document in", "file", "renamed", "e-mail", "bytes", "cut because")
+        return CsvLine.of("batch", "piece", "pages", "page count", "title", "date", "document in", "file", "renamed", "e-mail",
+                "bytes", "cut because")
                 + reports.stream().map(CutReport::lines).collect(Collectors.joining());
     }
 
@@ -69,10 +72,13 @@ public record CutReport(List<Source> sources, Batch cut, Cutting cutting, List<N
             Made its = i < made.size() ? made.get(i) : new Made("", "", 0);
             String title = names.get(i).words();
             boolean renamed = !its.file().isEmpty() && !its.file().equals(title + PieceFiles.ENDING);
-            table.append(CsvLine.of(batch, i + 1, inFiles(piece.pages(), pages), piece.pages().size(), title, names.get(i).date().shown(), i < places.size() ? places.get(i) : "", its.file(), renamed ? "yes" : "",
-                    its.mail(), its.bytes() == 0 ? "" : its.bytes(), String.join("; ", piece.reasons().stream().map(Reason::words).toList())));
+            table.append(CsvLine.of(batch, i + 1, inFiles(piece.pages(), pages), piece.pages().size(), title,
+                    names.get(i).date().shown(), i < places.size() ? places.get(i) : "", its.file(), renamed ? "yes" : "",
+                    its.mail(), its.bytes() == 0 ? "" : its.bytes(),
+                    String.join("; ", piece.reasons().stream().map(Reason::words).toList())));
         }
-        for (Cutting.Dropped dropped : cutting.dropped()) table.append(CsvLine.of(batch, "", inFiles(List.of(dropped.page()), pages), 1, "", "", "", "", "", "", "", "dropped: " + dropped.reason().words()));
+        for (Cutting.Dropped dropped : cutting.dropped()) table.append(CsvLine.of(batch, "",
+                inFiles(List.of(dropped.page()), pages), 1, "", "", "", "", "", "", "", "dropped: " + dropped.reason().words()));
         return table.toString();
     }
 
@@ -84,11 +90,13 @@ public record CutReport(List<Source> sources, Batch cut, Cutting cutting, List<N
     /** {@return which pages of which files stand at some places of the batch, in few words; of one file without its name} */
     private String inFiles(List<Integer> places, List<SourcePages> pages) {
         List<String> parts = new ArrayList<>();
-        for (int i = 0; i < places.size(); ) {
+        for (int i = 0; i < places.size();) {
             SourceId source = pages.get(places.get(i) - 1).source();
             List<Integer> its = new ArrayList<>();
-            for (; i < places.size() && pages.get(places.get(i) - 1).source().equals(source); i++) its.add(pages.get(places.get(i) - 1).first());
-            String name = sources.size() == 1 ? "" : sources.stream().filter(one -> one.id().equals(source)).map(Source::fileName).findFirst().orElse("") + " ";
+            for (; i < places.size() && pages.get(places.get(i) - 1).source().equals(source); i++)
+                its.add(pages.get(places.get(i) - 1).first());
+            String name = sources.size() == 1 ? ""
+                    : sources.stream().filter(one -> one.id().equals(source)).map(Source::fileName).findFirst().orElse("") + " ";
             parts.add(name + stretches(its));
         }
         return String.join("; ", parts);
@@ -97,7 +105,7 @@ public record CutReport(List<Source> sources, Batch cut, Cutting cutting, List<N
     /** {@return pages in few words, such as "1-3, 5"} */
     public static String stretches(List<Integer> pages) {
         StringBuilder words = new StringBuilder();
-        for (int i = 0; i < pages.size(); ) {
+        for (int i = 0; i < pages.size();) {
             int end = i;
             while (end + 1 < pages.size() && pages.get(end + 1) == pages.get(end) + 1) end++;
             words.append(words.isEmpty() ? "" : ", ").append(pages.get(i)).append(end > i ? "-" + pages.get(end) : "");

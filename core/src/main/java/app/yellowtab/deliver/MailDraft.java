@@ -17,8 +17,8 @@ import java.nio.file.Path;
 import java.util.List;
 
 /**
- * An e-mail that is written and not sent (RFC 5322): a mail program opens it ready to be completed. Memory does not grow with what
- * is attached.
+ * An e-mail that is written and not sent (RFC 5322): a mail program opens it ready to be completed. Memory does not grow with
+ * what is attached.
  *
  * @param to      who it is for, as typed; empty for nobody yet
  * @param subject one line

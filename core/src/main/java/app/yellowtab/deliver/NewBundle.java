@@ -46,15 +46,19 @@ public final class NewBundle {
     public record Part(CutReport report, PiecePlace place) {}
 
     /**
-     * Begins a bundle: the batches are copied into it, and their pieces are its documents. Where that cannot be done to its end, nothing
-     * of it is left.
+     * Begins a bundle: the batches are copied into it, and their pieces are its documents. Where that cannot be done to its end,
+     * nothing of it is left.
      *
      * @param folder made if it is not there; must not hold a bundle
      * @return whether it was done, and not stopped
      * @throws FindingException if it cannot be written, or a batch cannot be read there or has other pages than here
      */
-    public static boolean begin(Path folder, SourceFiles from, List<Part> parts, Reading reading, BooleanSupplier stop) throws FindingException {
-        Bundle bundle = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(NameReading.sectionTitle(String.valueOf(folder.toAbsolutePath().getFileName())))).withReading(reading);
+    public static boolean begin(Path folder, SourceFiles from, List<Part> parts, Reading reading, BooleanSupplier stop)
+            throws FindingException {
+        Bundle bundle = Bundle.EMPTY
+                .withHeading(CaseHeading.EMPTY
+                        .withTitle(NameReading.sectionTitle(String.valueOf(folder.toAbsolutePath().getFileName()))))
+                .withReading(reading);
         boolean isOurs = isEmpty(folder);
         boolean done = false;
         try (BundleFolder made = BundleFolder.create(folder, bundle)) {
@@ -78,14 +82,19 @@ public final class NewBundle {
     }
 
     /** {@return a source that was brought in anew, and what came with it; empty where it was stopped} */
-    private static Optional<List<Source>> bringIn(BundleFolder made, SourceFiles from, Source source, Reading reading, BooleanSupplier stop) throws FindingException {
+    private static Optional<List<Source>> bringIn(BundleFolder made, SourceFiles from, Source source, Reading reading,
+            BooleanSupplier stop) throws FindingException {
         Path original = from.original(source.id());
         List<Finding> findings = new ArrayList<>();
-        Intake.Taken taken = new Intake(made, from.passwords(), reading).bringIn(FoundFolder.of(List.of(original), findings), Intake.Listener.NONE, stop);
+        Intake.Taken taken = new Intake(made, from.passwords(), reading).bringIn(FoundFolder.of(List.of(original), findings),
+                Intake.Listener.NONE, stop);
         findings.addAll(taken.findings());
         if (stop.getAsBoolean()) return Optional.empty();
-        if (taken.sources().isEmpty() || !taken.sources().getFirst().isRead()) throw new FindingException(findings.isEmpty() ? Finding.of(Code.NOT_READABLE, original) : findings.getFirst(), null);
-        if (taken.sources().getFirst().pageCount() != source.pageCount()) throw new FindingException(Finding.of(Code.PAGES_MISSING, original, taken.sources().getFirst().pageCount() + " instead of " + source.pageCount()), null);
+        if (taken.sources().isEmpty() || !taken.sources().getFirst().isRead())
+            throw new FindingException(findings.isEmpty() ? Finding.of(Code.NOT_READABLE, original) : findings.getFirst(), null);
+        if (taken.sources().getFirst().pageCount() != source.pageCount())
+            throw new FindingException(Finding.of(Code.PAGES_MISSING, original,
+                    taken.sources().getFirst().pageCount() + " instead of " + source.pageCount()), null);
         return Optional.of(taken.sources());
     }
 
@@ -111,11 +120,15 @@ public final class NewBundle {
         Source source = Objects.requireNonNull(copies.get(part.report().batch().id()));
         Bundle cut = CutEdits.change(bundle, source, fresh -> {
             Batch its = part.report().cut();
-            List<SourcePages> runs = its.runs().stream().map(run -> new SourcePages(run.id(), Objects.requireNonNull(copies.get(run.source())).id(), run.first(), run.last(), run.look())).toList();
+            List<SourcePages> runs = its.runs().stream().map(run -> new SourcePages(run.id(),
+                    Objects.requireNonNull(copies.get(run.source())).id(), run.first(), run.last(), run.look())).toList();
             return new Batch(fresh.id(), runs, its.rules(), its.resting(), its.cuts(), its.drops(), its.names(), List.of());
         });
-        Bundle done = CutEdits.make(cut, source, Pieces.documents(CutEdits.batchOf(cut, source), part.report().cutting(), part.report().names()), part.place(), true);
+        Bundle done = CutEdits.make(cut, source,
+                Pieces.documents(CutEdits.batchOf(cut, source), part.report().cutting(), part.report().names()), part.place(),
+                true);
         // What has no section stands before the sections: a bundle begins with an index, not with a tray.
-        return Edits.putInIndex(done, done.setAside().stream().map(document -> document.id().value()).toList(), new Place(Optional.empty(), Integer.MAX_VALUE));
+        return Edits.putInIndex(done, done.setAside().stream().map(document -> document.id().value()).toList(),
+                new Place(Optional.empty(), Integer.MAX_VALUE));
     }
 }

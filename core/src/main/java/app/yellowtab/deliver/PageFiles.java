@@ -30,7 +30,10 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 
-/** Saves pages as files: all in one, or each in a file of its own. Whatever is there stays, but for the one file that was asked for by its name. */
+/**
+ * Saves pages as files: all in one, or each in a file of its own. Whatever is there stays, but for the one file that was asked
+ * for by its name.
+ */
 public final class PageFiles {
     private static final String ENDING = ".pdf";
 
@@ -60,7 +63,8 @@ public final class PageFiles {
      * @throws FindingException if a source cannot be read, or the file not be written; what was there is there still
      */
     public Saved one(Plan pages, Path target, Progress progress, BooleanSupplier stop) throws FindingException {
-        if (sources.isOriginal(target)) throw new FindingException(new Finding(Code.TARGET_IS_SOURCE, Subject.OfProduced.of(target, 0), ""), null);
+        if (sources.isOriginal(target))
+            throw new FindingException(new Finding(Code.TARGET_IS_SOURCE, Subject.OfProduced.of(target, 0), ""), null);
         @Nullable Path draft = null;
         try (PieceWriter writer = new PieceWriter(sources, List.of(pages))) {
             draft = Drafts.beside(target);
@@ -94,7 +98,8 @@ public final class PageFiles {
      * @param folder   made if it is not there; names that are taken in it are not used
      * @throws FindingException if a source cannot be read, or a file not be written; those that are whole stay
      */
-    public Saved each(Plan plan, List<Leaf> leaves, boolean numbered, PageName name, Path folder, Progress progress, BooleanSupplier stop) throws FindingException {
+    public Saved each(Plan plan, List<Leaf> leaves, boolean numbered, PageName name, Path folder, Progress progress,
+            BooleanSupplier stop) throws FindingException {
         List<Plan> pieces = new ArrayList<>();
         List<Path> targets = new ArrayList<>();
         FileNames names = new FileNames();
@@ -115,7 +120,8 @@ public final class PageFiles {
         List<Path> written = new ArrayList<>();
         try (PieceWriter writer = new PieceWriter(sources, pieces)) {
             for (int i = 0; i < pieces.size() && !stop.getAsBoolean(); i++) {
-                if (writer.write(pieces.get(i), targets.get(i), Progress.NONE, stop) instanceof Outcome.Written) written.add(targets.get(i));
+                if (writer.write(pieces.get(i), targets.get(i), Progress.NONE, stop) instanceof Outcome.Written)
+                    written.add(targets.get(i));
                 progress.report(i + 1, pieces.size());
             }
             return new Saved(written, written.size() == pieces.size(), writer.findings());
@@ -124,9 +130,12 @@ public final class PageFiles {
 
     private PageName.Page page(Plan plan, Leaf leaf, int count) {
         Optional<PlannedEntry> entry = plan.entryAt(leaf.index());
-        DocumentDate date = entry.isPresent() && entry.get() instanceof PlannedEntry.PlannedDocument planned ? planned.document().date() : DocumentDate.NOT_GIVEN;
+        DocumentDate date = entry.isPresent() && entry.get() instanceof PlannedEntry.PlannedDocument planned
+                ? planned.document().date() : DocumentDate.NOT_GIVEN;
         String title = entry.map(PlannedEntry::title).orElse("");
-        return leaf.content() instanceof Content.SourcePage source ? new PageName.Page(title, leaf.label(), date, stem(source.source()), source.page(), count) : new PageName.Page(title, leaf.label(), date, "", 0, count);
+        return leaf.content() instanceof Content.SourcePage source
+                ? new PageName.Page(title, leaf.label(), date, stem(source.source()), source.page(), count)
+                : new PageName.Page(title, leaf.label(), date, "", 0, count);
     }
 
     private String stem(SourceId id) {
@@ -136,6 +145,7 @@ public final class PageFiles {
     }
 
     private static FindingException failure(Path target, IOException e) {
-        return new FindingException(new Finding(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
+        return new FindingException(new Finding(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE,
+                Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
     }
 }

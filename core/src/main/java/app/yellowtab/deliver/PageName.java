@@ -6,7 +6,8 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * What files of single pages are called: words with gaps in square brackets. A gap that has nothing to be filled with is left out.
+ * What files of single pages are called: words with gaps in square brackets. A gap that has nothing to be filled with is left
+ * out.
  *
  * @param words such as "[title], page [page]"
  */
@@ -32,8 +33,10 @@ public record PageName(String words) {
     /** {@return the name of a page; never blank} */
     public String of(Page page) {
         String date = page.date() instanceof DocumentDate.Day day ? DateTimeFormatter.ISO_LOCAL_DATE.format(day.day()) : "";
-        String name = words.replace("[title]", page.title()).replace("[number]", page.number()).replace("[date]", date).replace("[file page]", page.filePage() == 0 ? "" : String.valueOf(page.filePage()))
-                .replace("[file]", page.file()).replace("[count]", String.format(Locale.ROOT, "%0" + DIGITS + "d", page.count())).strip();
+        String name = words.replace("[title]", page.title()).replace("[number]", page.number()).replace("[date]", date)
+                .replace("[file page]", page.filePage() == 0 ? "" : String.valueOf(page.filePage()))
+                .replace("[file]", page.file()).replace("[count]", String.format(Locale.ROOT, "%0" + DIGITS + "d", page.count()))
+                .strip();
         return name.isEmpty() ? String.format(Locale.ROOT, "%0" + DIGITS + "d", page.count()) : name;
     }
 }

@@ -23,7 +23,8 @@ public record PaperFiles(Path file, Path order, Path labels) {
 
     /** {@return the files of the set to be printed that belong to a set for the screen} */
     public static PaperFiles beside(Path screen) {
-        return new PaperFiles(named(screen, "paper", ENDING), named(screen, "printing order", ".docx"), named(screen, "spine labels", ENDING));
+        return new PaperFiles(named(screen, "paper", ENDING), named(screen, "printing order", ".docx"),
+                named(screen, "spine labels", ENDING));
     }
 
     private static Path named(Path screen, String what, String ending) {
@@ -39,7 +40,8 @@ public record PaperFiles(Path file, Path order, Path labels) {
      * @param progress counts pages that are looked at for colour
      * @throws FindingException if they cannot be written
      */
-    public void writeOthers(Bundle bundle, Plan plan, PageRenderer renderer, Progress progress, BooleanSupplier stop) throws FindingException {
+    public void writeOthers(Bundle bundle, Plan plan, PageRenderer renderer, Progress progress, BooleanSupplier stop)
+            throws FindingException {
         PrintingOrder printing = new PrintingOrder(bundle.heading(), bundle.layout().paper(), plan, Output.paper(plan));
         Set<Integer> coloured = printing.coloured(renderer, progress, stop);
         if (stop.getAsBoolean()) return;

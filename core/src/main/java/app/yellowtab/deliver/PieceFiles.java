@@ -47,7 +47,10 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 
-/** Writes the pieces of a batch in a folder of their own: as files, attached to drafted e-mails, or both, with a table of what became of every page. */
+/**
+ * Writes the pieces of a batch in a folder of their own: as files, attached to drafted e-mails, or both, with a table of what
+ * became of every page.
+ */
 public final class PieceFiles {
     /** The table beside the pieces. */
     public static final String TABLE = "cuts.csv";
@@ -65,7 +68,8 @@ public final class PieceFiles {
      * @param pages  of the batch, as they are seen, for what e-mails say of them
      */
     public PieceFiles(SourceFiles sources, CutReport report, List<BatchPage> pages, Comments comments, Wanted wanted) {
-        if (report.names().size() != report.cutting().pieces().size()) throw new IllegalArgumentException("as many names as pieces are needed");
+        if (report.names().size() != report.cutting().pieces().size())
+            throw new IllegalArgumentException("as many names as pieces are needed");
         this.sources = sources;
         this.report = report;
         this.comments = comments;
@@ -100,8 +104,8 @@ public final class PieceFiles {
      * Writes what is wanted, and the table last.
      *
      * @param folder made if it is not there; must be empty
-     * @throws FindingException if the batch cannot be read or the folder not be written; pieces that were written are there still,
-     *                          and the table tells of them
+     * @throws FindingException if the batch cannot be read or the folder not be written; pieces that were written are there
+     *         still, and the table tells of them
      */
     public Written write(Path folder, Progress progress, BooleanSupplier stop) throws FindingException {
         begin(folder);
@@ -128,7 +132,8 @@ public final class PieceFiles {
         Map<SourceId, Source> from = report.sources().stream().collect(Collectors.toMap(Source::id, source -> source));
         int total = BatchOrder.singles(report.cut()).size();
         List<Plan> plans = new ArrayList<>();
-        for (Document piece : Pieces.documents(report.cut(), report.cutting(), report.names())) plans.add(PiecePlanner.plan(piece, from, comments, Integer.MAX_VALUE));
+        for (Document piece : Pieces.documents(report.cut(), report.cutting(), report.names()))
+            plans.add(PiecePlanner.plan(piece, from, comments, Integer.MAX_VALUE));
         FileNames names = new FileNames();
         names.take(TABLE);
         boolean eachMailed = wanted.mails().filter(Mails::oneEach).isPresent();
@@ -150,7 +155,8 @@ public final class PieceFiles {
                 if (!(outcome instanceof Outcome.Written one)) return Optional.empty();
                 if (eachMailed) mail(mails.get(i), i, List.of(files.get(i)));
                 if (eachMailed && !wanted.files()) Files.delete(files.get(i));
-                return Optional.of(new Made(wanted.files() ? String.valueOf(files.get(i).getFileName()) : "", eachMailed ? String.valueOf(mails.get(i).getFileName()) : "", one.bytes()));
+                return Optional.of(new Made(wanted.files() ? String.valueOf(files.get(i).getFileName()) : "",
+                        eachMailed ? String.valueOf(mails.get(i).getFileName()) : "", one.bytes()));
             };
             boolean whole = all(plans.size(), piece, made, ended);
             if (whole && wanted.mails().isPresent() && !eachMailed) {
@@ -169,10 +175,12 @@ public final class PieceFiles {
      * @param ended is set where one could not be written, so that no other is begun
      * @return whether all were written
      */
-    private static boolean all(int count, IntFunction<Callable<Optional<Made>>> piece, List<Made> made, AtomicBoolean ended) throws IOException {
+    private static boolean all(int count, IntFunction<Callable<Optional<Made>>> piece, List<Made> made, AtomicBoolean ended)
+            throws IOException {
         @Nullable IOException failure = null;
         boolean whole = true;
-        try (ExecutorService hands = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), Thread.ofPlatform().daemon().name("pieces-", 1).factory())) {
+        try (ExecutorService hands = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(),
+                Thread.ofPlatform().daemon().name("pieces-", 1).factory())) {
             List<Future<Optional<Made>>> underway = new ArrayList<>();
             for (int i = 0; i < count; i++) {
                 Callable<Optional<Made>> one = piece.apply(i);
@@ -187,7 +195,8 @@ public final class PieceFiles {
                     whole &= its.isPresent();
                 } catch (ExecutionException e) {
                     made.add(Made.NOTHING);
-                    if (failure == null) failure = e.getCause() instanceof IOException cause ? cause : new IOException(e.getCause());
+                    if (failure == null)
+                        failure = e.getCause() instanceof IOException cause ? cause : new IOException(e.getCause());
                 }
             }
         } catch (InterruptedException e) {

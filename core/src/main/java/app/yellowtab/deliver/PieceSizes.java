@@ -36,13 +36,15 @@ public final class PieceSizes {
      *
      * @throws IOException if the file is gone, is locked or cannot be made out
      */
-    public static List<PageWeight> read(SourceFiles files, SourceId id, Comments comments, Progress progress, BooleanSupplier stop) throws IOException {
+    public static List<PageWeight> read(SourceFiles files, SourceId id, Comments comments, Progress progress,
+            BooleanSupplier stop) throws IOException {
         int count = files.source(id).pageCount();
         List<PageWeight> weights = new ArrayList<>();
         Optional<RecognisedPages> recognised = RecognisedPages.of(files, id);
         for (int first = 1; first <= count; first += AT_ONCE) {
             try (PdfInput input = files.open(id)) {
-                PageCarrier carrier = input.whole(() -> new PageCarrier(input, page -> Optional.of(new Targets.Target(page, PageLook.PLAIN)), comments, MarkSetter.NONE));
+                PageCarrier carrier = input.whole(() -> new PageCarrier(input,
+                        page -> Optional.of(new Targets.Target(page, PageLook.PLAIN)), comments, MarkSetter.NONE));
                 for (int page = first; page < first + AT_ONCE && page <= count; page++) {
                     weights.add(stop.getAsBoolean() ? PageWeight.UNKNOWN : weight(files, id, input, carrier, page, recognised));
                     progress.report(page, count);
@@ -52,14 +54,17 @@ public final class PieceSizes {
         return weights;
     }
 
-    private static PageWeight weight(SourceFiles files, SourceId id, PdfInput input, PageCarrier carrier, int page, Optional<RecognisedPages> recognised) {
+    private static PageWeight weight(SourceFiles files, SourceId id, PdfInput input, PageCarrier carrier, int page,
+            Optional<RecognisedPages> recognised) {
         try {
             Optional<RecognisedPage> words = recognised.flatMap(all -> all.page(page));
-            CarriedPage carried = input.page(() -> carrier.carry(page, PageLook.PLAIN, words, Optional.empty(), List.of(), new Changes()));
+            CarriedPage carried =
+                    input.page(() -> carrier.carry(page, PageLook.PLAIN, words, Optional.empty(), List.of(), new Changes()));
             ObjectGraph.Sizes sizes = carried.leaf().sizes(PAGE_BYTES);
             return new PageWeight(sizes.things(), sizes.bytes());
         } catch (IOException | RuntimeException | Error lost) {
-            LoggerFactory.getLogger(PieceSizes.class).info("page {} of {} is not measured", page, files.source(id).fileName(), lost);
+            LoggerFactory.getLogger(PieceSizes.class).info("page {} of {} is not measured", page, files.source(id).fileName(),
+                    lost);
             // A slip will stand for it.
             return new PageWeight(new long[] {page}, new long[] {PAGE_BYTES});
         }

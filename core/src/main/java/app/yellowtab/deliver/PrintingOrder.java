@@ -27,7 +27,10 @@ import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
 import org.slf4j.LoggerFactory;
 
-/** What the person at the printer must know: how many sets, on which sides, which pages in colour or on larger sheets, where tab sheets go, which pages go into which binder. */
+/**
+ * What the person at the printer must know: how many sets, on which sides, which pages in colour or on larger sheets, where tab
+ * sheets go, which pages go into which binder.
+ */
 public final class PrintingOrder {
     private static final List<String> HEADS = List.of("What", "Which");
     private static final List<Integer> WIDTHS = List.of(26, 70);
@@ -69,14 +72,18 @@ public final class PrintingOrder {
         int sheets = binders.stream().mapToInt(Binder::sheets).sum();
         rows.add(List.of("Sets", set.copies() == 1 ? "1 set" : set.copies() + " sets"));
         rows.add(List.of("Sides", set.twoSided() ? "both sides of the paper, turned at the long edge" : "one side of the paper"));
-        rows.add(List.of("Pages and sheets", output.size() + " pages in the file on " + sheets + (sheets == 1 ? " sheet" : " sheets") + " of paper a set"));
+        rows.add(List.of("Pages and sheets",
+                output.size() + " pages in the file on " + sheets + (sheets == 1 ? " sheet" : " sheets") + " of paper a set"));
         rows.add(List.of("In colour", coloured.isEmpty() ? "no page" : places(coloured.stream().sorted().toList())));
         sizes(sources).forEach((size, places) -> rows.add(List.of("On " + size, places(places))));
         List<Integer> tabs = new ArrayList<>();
-        for (int at = 1; at <= output.size(); at++) if (output.leaves().get(at - 1).content() instanceof Content.TabSheet) tabs.add(at);
+        for (int at = 1; at <= output.size(); at++)
+            if (output.leaves().get(at - 1).content() instanceof Content.TabSheet) tabs.add(at);
         if (!tabs.isEmpty()) rows.add(List.of("Tab sheets", places(tabs)));
-        for (Binder binder : binders) rows.add(List.of("Binder " + binder.number() + (binders.size() == 1 ? "" : " of " + binders.size()),
-                "pages " + binder.first() + " to " + binder.last() + " of the file, numbered " + binder.from() + " to " + binder.to() + ", " + binder.sheets() + (binder.sheets() == 1 ? " sheet" : " sheets")));
+        for (Binder binder : binders)
+            rows.add(List.of("Binder " + binder.number() + (binders.size() == 1 ? "" : " of " + binders.size()),
+                    "pages " + binder.first() + " to " + binder.last() + " of the file, numbered " + binder.from() + " to "
+                            + binder.to() + ", " + binder.sheets() + (binder.sheets() == 1 ? " sheet" : " sheets")));
         String title = heading.title().isBlank() ? "Printing order" : heading.title() + ": printing order";
         new TableWriter(title, HEADS, WIDTHS, rows, Set.of()).write(target);
     }
@@ -86,13 +93,15 @@ public final class PrintingOrder {
         Map<String, List<Integer>> larger = new LinkedHashMap<>();
         for (int at = 1; at <= output.size(); at++) {
             int place = at;
-            LeafSheet.of(output.leaves().get(at - 1), sources).filter(PrintingOrder::isLarger).ifPresent(sheet -> larger.computeIfAbsent(name(sheet), size -> new ArrayList<>()).add(place));
+            LeafSheet.of(output.leaves().get(at - 1), sources).filter(PrintingOrder::isLarger)
+                    .ifPresent(sheet -> larger.computeIfAbsent(name(sheet), size -> new ArrayList<>()).add(place));
         }
         return larger;
     }
 
     private static boolean isLarger(Sheet sheet) {
-        return Math.min(sheet.widthMm(), sheet.heightMm()) > Sheet.A4.widthMm() + ALIKE_MM * 3 || Math.max(sheet.widthMm(), sheet.heightMm()) > Sheet.A4.heightMm() + ALIKE_MM;
+        return Math.min(sheet.widthMm(), sheet.heightMm()) > Sheet.A4.widthMm() + ALIKE_MM * 3
+                || Math.max(sheet.widthMm(), sheet.heightMm()) > Sheet.A4.heightMm() + ALIKE_MM;
     }
 
     private static String name(Sheet sheet) {
@@ -109,10 +118,13 @@ public final class PrintingOrder {
         return Math.round(small) + " × " + Math.round(large) + " mm";
     }
 
-    /** {@return pages by their places in the file, each with the number that it bears, those that follow each other as one stretch} */
+    /**
+     * {@return pages by their places in the file, each with the number that it bears, those that follow each other as one
+     * stretch}
+     */
     private String places(List<Integer> places) {
         List<String> stretches = new ArrayList<>();
-        for (int i = 0; i < places.size(); ) {
+        for (int i = 0; i < places.size();) {
             int end = i;
             while (end + 1 < places.size() && places.get(end + 1) == places.get(end) + 1) end++;
             stretches.add(end == i ? place(places.get(i)) : place(places.get(i)) + " to " + place(places.get(end)));
@@ -123,7 +135,8 @@ public final class PrintingOrder {
 
     private String place(int place) {
         Leaf leaf = output.leaves().get(place - 1);
-        return leaf.label().isEmpty() || leaf.label().equals(String.valueOf(place)) ? String.valueOf(place) : place + " (numbered " + leaf.label() + ")";
+        return leaf.label().isEmpty() || leaf.label().equals(String.valueOf(place)) ? String.valueOf(place)
+                : place + " (numbered " + leaf.label() + ")";
     }
 
     /** {@return the places of pages in colour; those that cannot be drawn count as such, so that nothing is lost} */
@@ -147,7 +160,9 @@ public final class PrintingOrder {
                     int red = rgb >> 16 & 255;
                     int green = rgb >> 8 & 255;
                     int blue = rgb & 255;
-                    if (Math.max(red, Math.max(green, blue)) - Math.min(red, Math.min(green, blue)) > LEAST_DIFFERENCE && ++dots >= FEWEST_DOTS) return true;
+                    if (Math.max(red, Math.max(green, blue)) - Math.min(red, Math.min(green, blue)) > LEAST_DIFFERENCE
+                            && ++dots >= FEWEST_DOTS)
+                        return true;
                 }
             }
             return false;

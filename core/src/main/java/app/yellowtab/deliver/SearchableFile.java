@@ -25,7 +25,10 @@ import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 
-/** A source as a file of its own that can be searched: the same pages, with what was recognised behind their pictures; or its words alone. */
+/**
+ * A source as a file of its own that can be searched: the same pages, with what was recognised behind their pictures; or its
+ * words alone.
+ */
 public final class SearchableFile {
     private SearchableFile() {}
 
@@ -36,8 +39,10 @@ public final class SearchableFile {
      * @return what must be known of it; empty where it was stopped, too, and no file is there then
      * @throws FindingException if the source is gone or unreadable, or the file cannot be written
      */
-    public static List<Finding> write(SourceFiles files, Source source, Path target, Progress progress, BooleanSupplier stop) throws FindingException {
-        Plan plan = PiecePlanner.plan(Document.of(source), Map.of(source.id(), files.source(source.id())), Comments.KEPT, Integer.MAX_VALUE);
+    public static List<Finding> write(SourceFiles files, Source source, Path target, Progress progress, BooleanSupplier stop)
+            throws FindingException {
+        Plan plan = PiecePlanner.plan(Document.of(source), Map.of(source.id(), files.source(source.id())), Comments.KEPT,
+                Integer.MAX_VALUE);
         try (PieceWriter writer = new PieceWriter(files, List.of(plan))) {
             Outcome outcome = writer.write(plan, target, progress, stop);
             return outcome instanceof Outcome.Written ? writer.findings() : List.of();
@@ -64,7 +69,8 @@ public final class SearchableFile {
                 Files.deleteIfExists(draft);
             }
         } catch (IOException e) {
-            throw new FindingException(new Finding(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
+            throw new FindingException(new Finding(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE,
+                    Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
         }
     }
 }

@@ -42,7 +42,8 @@ public final class SeparatorSheets {
                 Files.deleteIfExists(draft);
             }
         } catch (IOException e) {
-            throw new FindingException(new Finding(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
+            throw new FindingException(new Finding(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE,
+                    Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
         }
     }
 }

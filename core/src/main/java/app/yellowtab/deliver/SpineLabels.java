@@ -44,14 +44,16 @@ public final class SpineLabels {
                 PDPage page = new PDPage(new PDRectangle(Units.A4_WIDTH_PT, Units.A4_HEIGHT_PT));
                 document.addPage(page);
                 try (Canvas canvas = new Canvas(document, page, fonts)) {
-                    for (int n = 0; n < ON_A_PAGE && from + n < binders.size(); n++) label(canvas, heading, binders.get(from + n), binders.size(), LEFT + n * WIDE);
+                    for (int n = 0; n < ON_A_PAGE && from + n < binders.size(); n++)
+                        label(canvas, heading, binders.get(from + n), binders.size(), LEFT + n * WIDE);
                 }
             }
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             document.save(bytes);
             Drafts.write(target, bytes.toByteArray());
         } catch (IOException e) {
-            throw new FindingException(new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
+            throw new FindingException(
+                    new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
         }
     }
 
@@ -69,11 +71,15 @@ public final class SpineLabels {
         canvas.centre(String.valueOf(binder.number()), Typeface.SANS_BOLD, 64, middle, BOTTOM + HIGH * 0.36f);
         if (count > 1) canvas.centre("of " + count, Typeface.SANS, 14, middle, BOTTOM + HIGH * 0.36f - 26);
         float foot = BOTTOM + Units.mm(14);
-        if (!binder.from().isEmpty()) canvas.centre(binder.from().equals(binder.to()) ? binder.from() : binder.from() + "–" + binder.to(), Typeface.SANS_BOLD, 18, middle, foot);
-        if (!binder.sections().isEmpty()) canvas.centre(String.join(" ", binder.sections()), Typeface.SANS, 13, middle, foot + 28);
+        if (!binder.from().isEmpty())
+            canvas.centre(binder.from().equals(binder.to()) ? binder.from() : binder.from() + "–" + binder.to(),
+                    Typeface.SANS_BOLD, 18, middle, foot);
+        if (!binder.sections().isEmpty())
+            canvas.centre(String.join(" ", binder.sections()), Typeface.SANS, 13, middle, foot + 28);
     }
 
-    private static float lines(Canvas canvas, String words, Typeface face, float size, float middle, float top) throws IOException {
+    private static float lines(Canvas canvas, String words, Typeface face, float size, float middle, float top)
+            throws IOException {
         float y = top;
         if (words.isBlank()) return y;
         for (String line : face.wrap(words, size, WIDE - 2 * PADDING).stream().limit(TALLEST_TITLE).toList()) {

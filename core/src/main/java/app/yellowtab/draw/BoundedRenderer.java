@@ -36,8 +36,10 @@ public final class BoundedRenderer extends PDFRenderer {
     private static final int MOST_FINER = 4;
     private static final double MOST_FINER_PIXELS = 4e6;
     /** Scans are drawn in half the time that the library's own hints take, and look alike. */
-    private static final RenderingHints HINTS = new RenderingHints(Map.of(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR,
-            RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY, RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON));
+    private static final RenderingHints HINTS =
+            new RenderingHints(Map.of(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR,
+                    RenderingHints.KEY_RENDERING, RenderingHints.VALUE_RENDER_QUALITY, RenderingHints.KEY_ANTIALIASING,
+                    RenderingHints.VALUE_ANTIALIAS_ON));
     /** In widths. */
     private static final float MOST_HEIGHT = 4;
 
@@ -75,20 +77,28 @@ public final class BoundedRenderer extends PDFRenderer {
         return new DrawnPage(finer == 1 ? image : averaged(image, finer), frame.widthPt(), frame.heightPt(), picturesMissing);
     }
 
-    /** {@return how many times finer a page is drawn than it is wanted, so that of a scan all dots count and not one here and there} */
+    /**
+     * {@return how many times finer a page is drawn than it is wanted, so that of a scan all dots count and not one here and
+     * there}
+     */
     private static int finer(PDPage page, int widthPx, double pixels) {
         int widest = 0;
         try {
             PDResources resources = page.getResources();
             if (resources == null) return 1;
             for (COSName name : resources.getXObjectNames()) {
-                if (resources.getCOSObject().getCOSDictionary(COSName.XOBJECT).getDictionaryObject(name) instanceof COSDictionary picture && COSName.IMAGE.equals(picture.getCOSName(COSName.SUBTYPE))) widest = Math.max(widest, picture.getInt(COSName.WIDTH, 0));
+                if (resources.getCOSObject().getCOSDictionary(COSName.XOBJECT)
+                        .getDictionaryObject(name) instanceof COSDictionary picture
+                        && COSName.IMAGE.equals(picture.getCOSName(COSName.SUBTYPE)))
+                    widest = Math.max(widest, picture.getInt(COSName.WIDTH, 0));
             }
         } catch (RuntimeException damaged) {
             return 1;
         }
         if (widest < LEAST_FINER * widthPx) return 1;
-        return (int) Math.clamp(Math.min(Math.floor((double) widest / widthPx), Math.sqrt(MOST_FINER_PIXELS / Math.max(1, pixels))), 1, MOST_FINER);
+        return (int) Math.clamp(
+                Math.min(Math.floor((double) widest / widthPx), Math.sqrt(MOST_FINER_PIXELS / Math.max(1, pixels))), 1,
+                MOST_FINER);
     }
 
     /** {@return a picture of which each pixel is the mean of a square of them} */
@@ -160,7 +170,8 @@ public final class BoundedRenderer extends PDFRenderer {
         @Override
         protected void operatorException(Operator operator, List<COSBase> operands, IOException failure) throws IOException {
             if (failure instanceof TooMuchException) throw failure;
-            if (operator.getName().equals(OperatorName.DRAW_OBJECT) || operator.getName().equals(OperatorName.BEGIN_INLINE_IMAGE)) picturesMissing++;
+            if (operator.getName().equals(OperatorName.DRAW_OBJECT) || operator.getName().equals(OperatorName.BEGIN_INLINE_IMAGE))
+                picturesMissing++;
             super.operatorException(operator, operands, failure);
         }
     }

@@ -57,10 +57,14 @@ public final class CutEdits {
         Batch joined = BatchOrder.interleaved(batchOf(bundle, fronts), second, turnedOver);
         List<Batch> others = new ArrayList<>(bundle.batches());
         others.removeIf(batch -> batch.id().equals(second.id()));
-        return change(bundle.withBatches(others), fronts, before -> new Batch(before.id(), joined.runs(), joined.rules(), joined.resting(), joined.cuts(), joined.drops(), joined.names(), joined.made()));
+        return change(bundle.withBatches(others), fronts, before -> new Batch(before.id(), joined.runs(), joined.rules(),
+                joined.resting(), joined.cuts(), joined.drops(), joined.names(), joined.made()));
     }
 
-    /** {@return the bundle with the pages of a source's batch in the order in which they came, and each file a batch of its own again} */
+    /**
+     * {@return the bundle with the pages of a source's batch in the order in which they came, and each file a batch of its own
+     * again}
+     */
     public static Bundle asCame(Bundle bundle, Source source) {
         Optional<Batch> there = find(bundle, source.id());
         if (there.isEmpty()) return bundle;
@@ -73,10 +77,14 @@ public final class CutEdits {
     }
 
     private static Optional<Batch> find(Bundle bundle, SourceId source) {
-        return bundle.batches().stream().filter(batch -> batch.runs().stream().anyMatch(run -> run.source().equals(source))).findFirst();
+        return bundle.batches().stream().filter(batch -> batch.runs().stream().anyMatch(run -> run.source().equals(source)))
+                .findFirst();
     }
 
-    /** {@return the sources that look like batches and that nothing is made of yet, neither by cutting nor by putting them in the index} */
+    /**
+     * {@return the sources that look like batches and that nothing is made of yet, neither by cutting nor by putting them in the
+     * index}
+     */
     public static List<Source> waiting(Bundle bundle) {
         List<Source> batches = bundle.sources().stream().filter(CutEdits::looksLikeBatch).toList();
         if (batches.isEmpty()) return batches;
@@ -124,7 +132,8 @@ public final class CutEdits {
         Bundle noted = change(left, source, batch -> batch.withMade(fresh));
         return switch (place) {
             case PiecePlace.Tray tray -> inTray(noted, fresh);
-            case PiecePlace.InSection in -> Edits.insertDocuments(noted, fresh, new Place(Optional.of(in.section()), Integer.MAX_VALUE));
+            case PiecePlace.InSection in ->
+                    Edits.insertDocuments(noted, fresh, new Place(Optional.of(in.section()), Integer.MAX_VALUE));
             case PiecePlace.Titled titled -> titled(noted, titled.title(), fresh);
             case PiecePlace.BySheets sheets -> bySheets(noted, sheets.titles(), fresh);
         };
@@ -133,9 +142,14 @@ public final class CutEdits {
     /** {@return documents whose pages are copies where a document that stays has them already} */
     private static List<Document> withNamesOfTheirOwn(Bundle bundle, List<Document> pieces) {
         Set<PageKey> used = new HashSet<>();
-        Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).flatMap(document -> document.runs().stream()).forEach(run -> used.addAll(keys(run)));
-        return pieces.stream().map(piece -> piece.withRuns(piece.runs().stream().map(run -> run instanceof SourcePages pages && keys(run).stream().anyMatch(used::contains)
-                ? new SourcePages(RunId.fresh(), pages.source(), pages.first(), pages.last(), pages.look()) : run).toList())).toList();
+        Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream())
+                .flatMap(document -> document.runs().stream()).forEach(run -> used.addAll(keys(run)));
+        return pieces.stream()
+                .map(piece -> piece.withRuns(piece.runs().stream()
+                        .map(run -> run instanceof SourcePages pages && keys(run).stream().anyMatch(used::contains)
+                                ? new SourcePages(RunId.fresh(), pages.source(), pages.first(), pages.last(), pages.look()) : run)
+                        .toList()))
+                .toList();
     }
 
     private static List<PageKey> keys(Run run) {
@@ -147,7 +161,8 @@ public final class CutEdits {
     private static Bundle without(Bundle bundle, List<Document> old) {
         Set<EntryId> ids = new HashSet<>();
         old.forEach(document -> ids.add(document.id()));
-        return Edits.without(bundle, ids).withSetAside(bundle.setAside().stream().filter(document -> !ids.contains(document.id())).toList());
+        return Edits.without(bundle, ids)
+                .withSetAside(bundle.setAside().stream().filter(document -> !ids.contains(document.id())).toList());
     }
 
     private static Bundle inTray(Bundle bundle, List<Document> documents) {
@@ -157,17 +172,24 @@ public final class CutEdits {
     }
 
     private static Bundle titled(Bundle bundle, String title, List<Document> documents) {
-        Optional<Section> there = bundle.contents().sections().stream().filter(section -> section.title().strip().equalsIgnoreCase(title.strip())).findFirst();
-        if (there.isPresent()) return Edits.insertDocuments(bundle, documents, new Place(Optional.of(there.get().id()), Integer.MAX_VALUE));
-        return Edits.insertSections(bundle, List.of(new Section(EntryId.fresh(), title.strip(), new Contents(documents, List.of()))), new Place(Optional.empty(), Integer.MAX_VALUE));
+        Optional<Section> there = bundle.contents().sections().stream()
+                .filter(section -> section.title().strip().equalsIgnoreCase(title.strip())).findFirst();
+        if (there.isPresent())
+            return Edits.insertDocuments(bundle, documents, new Place(Optional.of(there.get().id()), Integer.MAX_VALUE));
+        return Edits.insertSections(bundle,
+                List.of(new Section(EntryId.fresh(), title.strip(), new Contents(documents, List.of()))),
+                new Place(Optional.empty(), Integer.MAX_VALUE));
     }
 
     private static Bundle bySheets(Bundle bundle, List<String> titles, List<Document> documents) {
-        if (titles.size() != documents.size()) throw new IllegalArgumentException("as many sections as pieces are needed, got " + titles.size());
+        if (titles.size() != documents.size())
+            throw new IllegalArgumentException("as many sections as pieces are needed, got " + titles.size());
         Map<String, List<Document>> grouped = new LinkedHashMap<>();
-        for (int i = 0; i < titles.size(); i++) grouped.computeIfAbsent(titles.get(i).strip(), title -> new ArrayList<>()).add(documents.get(i));
+        for (int i = 0; i < titles.size(); i++)
+            grouped.computeIfAbsent(titles.get(i).strip(), title -> new ArrayList<>()).add(documents.get(i));
         Bundle now = bundle;
-        for (Map.Entry<String, List<Document>> group : grouped.entrySet()) now = group.getKey().isEmpty() ? inTray(now, group.getValue()) : titled(now, group.getKey(), group.getValue());
+        for (Map.Entry<String, List<Document>> group : grouped.entrySet())
+            now = group.getKey().isEmpty() ? inTray(now, group.getValue()) : titled(now, group.getKey(), group.getValue());
         return now;
     }
 }

@@ -29,7 +29,8 @@ public final class DateOrder {
     }
 
     private static List<EntryId> outOfOrder(List<Document> documents) {
-        List<Document> dated = documents.stream().filter(document -> document.belongsTo().isEmpty() && document.date().firstDay().isPresent()).toList();
+        List<Document> dated = documents.stream()
+                .filter(document -> document.belongsTo().isEmpty() && document.date().firstDay().isPresent()).toList();
         if (dated.size() < LEAST) return List.of();
         long[] days = days(dated);
         boolean[] rising = inOrder(days);
@@ -61,7 +62,7 @@ public final class DateOrder {
         int length = 0;
         for (int i = 0; i < days.length; i++) {
             int low = 0;
-            for (int high = length; low < high; ) {
+            for (int high = length; low < high;) {
                 int middle = (low + high) >>> 1;
                 if (days[ends[middle]] <= days[i]) low = middle + 1;
                 else high = middle;

@@ -44,7 +44,8 @@ public final class Edits {
                 case InTray.SetAside aside -> sources.addAll(aside.document().sources());
             }
         }
-        Bundle left = bundle.withSetAside(bundle.setAside().stream().filter(document -> !dropped.contains(document.id().value())).toList());
+        Bundle left = bundle
+                .withSetAside(bundle.setAside().stream().filter(document -> !dropped.contains(document.id().value())).toList());
         for (Document document : left.contents().allDocuments()) document.sources().forEach(sources::remove);
         for (Document document : left.setAside()) document.sources().forEach(sources::remove);
         return left.withSources(left.sources().stream().filter(source -> !sources.contains(source.id())).toList());
@@ -60,7 +61,8 @@ public final class Edits {
         Map<String, InTray> tray = new HashMap<>();
         for (InTray item : bundle.tray()) tray.put(item.id(), item);
         Map<SourceId, EntryId> placed = new HashMap<>();
-        for (Document document : bundle.contents().allDocuments()) if (document.sources().size() == 1) placed.putIfAbsent(document.sources().getFirst(), document.id());
+        for (Document document : bundle.contents().allDocuments())
+            if (document.sources().size() == 1) placed.putIfAbsent(document.sources().getFirst(), document.id());
         List<Document> documents = new ArrayList<>();
         for (String id : put) {
             switch (tray.get(id)) {
@@ -70,7 +72,7 @@ public final class Edits {
                     documents.add(made);
                 }
                 case InTray.SetAside aside -> documents.add(aside.document());
-                case null -> { }
+                case null -> {}
             }
         }
         Map<SourceId, Source> sources = bundle.sourcesById();
@@ -96,10 +98,15 @@ public final class Edits {
             Source source = before.get(id);
             if (source != null) after.put(id, change.apply(source));
         });
-        Bundle replaced = bundle.withSources(bundle.sources().stream().map(source -> after.getOrDefault(source.id(), source)).toList());
-        Bundle cut = replaced.withBatches(replaced.batches().stream().map(batch -> batch.withRuns(batch.runs().stream().map(run -> adjusted(run, before, after)).toList())).toList());
-        return cut.withContents(cut.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> document.withRuns(document.runs().stream()
-                .map(run -> run instanceof SourcePages pages ? adjusted(pages, before, after) : run).toList())).toList())));
+        Bundle replaced =
+                bundle.withSources(bundle.sources().stream().map(source -> after.getOrDefault(source.id(), source)).toList());
+        Bundle cut = replaced.withBatches(replaced.batches().stream()
+                .map(batch -> batch.withRuns(batch.runs().stream().map(run -> adjusted(run, before, after)).toList())).toList());
+        return cut.withContents(cut.contents()
+                .mapAll(here -> here.withDocuments(here.documents().stream()
+                        .map(document -> document.withRuns(document.runs().stream()
+                                .map(run -> run instanceof SourcePages pages ? adjusted(pages, before, after) : run).toList()))
+                        .toList())));
     }
 
     private static SourcePages adjusted(SourcePages run, Map<SourceId, Source> before, Map<SourceId, Source> after) {
@@ -115,9 +122,12 @@ public final class Edits {
         List<Document> all = new ArrayList<>(bundle.contents().allDocuments());
         all.addAll(bundle.setAside());
         for (Document document : all) {
-            if (!document.sources().isEmpty() && removed.containsAll(document.sources()) && document.runs().size() == document.sources().size()) documents.add(document.id());
+            if (!document.sources().isEmpty() && removed.containsAll(document.sources())
+                    && document.runs().size() == document.sources().size())
+                documents.add(document.id());
         }
-        Bundle left = without(bundle, documents).withSetAside(bundle.setAside().stream().filter(document -> !documents.contains(document.id())).toList());
+        Bundle left = without(bundle, documents)
+                .withSetAside(bundle.setAside().stream().filter(document -> !documents.contains(document.id())).toList());
         return dropFromTray(left, new HashSet<>(removed.stream().map(SourceId::value).toList()));
     }
 
@@ -129,24 +139,25 @@ public final class Edits {
         Source before = bundle.sourcesById().get(id);
         if (before == null) return bundle;
         Source source = change.apply(before);
-        return changeSources(bundle, Map.of(id, change)).withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> {
-            boolean whole = document.runs().size() == 1 && document.sources().equals(List.of(source.id()));
-            if (!whole) return document;
-            Document renamed = document.title().equals(before.proposedTitle()) ? document.withTitle(source.proposedTitle()) : document;
-            return renamed.date().equals(before.proposedDate()) ? renamed.withDate(source.proposedDate()) : renamed;
-        }).toList())));
+        return changeSources(bundle, Map.of(id, change))
+                .withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> {
+                    boolean whole = document.runs().size() == 1 && document.sources().equals(List.of(source.id()));
+                    if (!whole) return document;
+                    Document renamed = document.title().equals(before.proposedTitle())
+                            ? document.withTitle(source.proposedTitle()) : document;
+                    return renamed.date().equals(before.proposedDate()) ? renamed.withDate(source.proposedDate()) : renamed;
+                }).toList())));
     }
 
     /** {@return the bundle with documents put in at a place; an index past the end means the end} */
     public static Bundle insertDocuments(Bundle bundle, List<Document> documents, Place place) {
-        return atSection(bundle, place.section(), here ->
-                here.withDocuments(inserted(here.documents(), documents, place.index())));
+        return atSection(bundle, place.section(),
+                here -> here.withDocuments(inserted(here.documents(), documents, place.index())));
     }
 
     /** {@return the bundle with sections put in at a place; an index past the end means the end} */
     public static Bundle insertSections(Bundle bundle, List<Section> sections, Place place) {
-        return atSection(bundle, place.section(), here ->
-                here.withSections(inserted(here.sections(), sections, place.index())));
+        return atSection(bundle, place.section(), here -> here.withSections(inserted(here.sections(), sections, place.index())));
     }
 
     /** {@return the bundle with documents and sections added at its end} */
@@ -157,7 +168,8 @@ public final class Edits {
 
     /** {@return the bundle with every document of its index put through a change} */
     public static Bundle eachDocument(Bundle bundle, UnaryOperator<Document> change) {
-        return bundle.withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(change).toList())));
+        return bundle.withContents(
+                bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(change).toList())));
     }
 
     /** {@return the bundle with one document changed} */
@@ -173,8 +185,8 @@ public final class Edits {
     }
 
     /**
-     * {@return the bundle without these entries in its index; a section goes with all that is in it} The documents lie in the tray
-     * then, as they were; what belongs to them goes with them.
+     * {@return the bundle without these entries in its index; a section goes with all that is in it} The documents lie in the
+     * tray then, as they were; what belongs to them goes with them.
      */
     public static Bundle takeOut(Bundle bundle, Set<EntryId> ids) {
         Set<EntryId> all = withBelongings(bundle, ids);
@@ -195,8 +207,9 @@ public final class Edits {
     /** {@return entries, and the documents that belong to them, or to what belongs to them} */
     static Set<EntryId> withBelongings(Bundle bundle, Set<EntryId> ids) {
         Set<EntryId> all = new HashSet<>(ids);
-        List<Document> documents = bundle.contents().allDocuments().stream().filter(document -> document.belongsTo().isPresent()).toList();
-        for (boolean grown = true; grown; ) {
+        List<Document> documents =
+                bundle.contents().allDocuments().stream().filter(document -> document.belongsTo().isPresent()).toList();
+        for (boolean grown = true; grown;) {
             grown = false;
             for (Document document : documents) grown |= all.contains(document.belongsTo().get()) && all.add(document.id());
         }
@@ -204,7 +217,8 @@ public final class Edits {
     }
 
     /**
-     * Moves documents, and what belongs to them, wherever they stand, to a place, where they follow each other in the order they had.
+     * Moves documents, and what belongs to them, wherever they stand, to a place, where they follow each other in the order they
+     * had.
      *
      * @param place counted before the move; a place in a section that does not exist changes nothing
      */

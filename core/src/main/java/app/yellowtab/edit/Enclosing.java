@@ -14,7 +14,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 
-/** Files that go along with the bundle as they are, instead of their pages: recordings, and workbooks that are to be worked with. */
+/**
+ * Files that go along with the bundle as they are, instead of their pages: recordings, and workbooks that are to be worked with.
+ */
 public final class Enclosing {
     private Enclosing() {}
 
@@ -25,7 +27,8 @@ public final class Enclosing {
 
     /** {@return whether there are pages to be had instead of the file} */
     public static boolean hasPages(Bundle bundle, Document document) {
-        return document.enclosed().map(file -> bundle.sourcesById().get(file.source())).filter(source -> !source.isWithoutPages()).isPresent();
+        return document.enclosed().map(file -> bundle.sourcesById().get(file.source())).filter(source -> !source.isWithoutPages())
+                .isPresent();
     }
 
     /**
@@ -36,7 +39,8 @@ public final class Enclosing {
     public static Bundle enclose(Bundle bundle, EntryId id, boolean sheet) {
         return Edits.changeDocument(bundle, id, document -> {
             Optional<EnclosedFile> already = document.enclosed();
-            if (already.isPresent()) return changed(document, file -> new EnclosedFile(file.id(), file.source(), sheet, file.supplied()));
+            if (already.isPresent())
+                return changed(document, file -> new EnclosedFile(file.id(), file.source(), sheet, file.supplied()));
             Optional<SourceId> file = PagePick.onlySource(document);
             if (file.isEmpty()) return document;
             List<Run> runs = new ArrayList<>();
@@ -48,7 +52,8 @@ public final class Enclosing {
 
     /** {@return the bundle with other words for how the file of a document is supplied; empty for nothing particular} */
     public static Bundle supply(Bundle bundle, EntryId id, String words) {
-        return Edits.changeDocument(bundle, id, document -> changed(document, file -> new EnclosedFile(file.id(), file.source(), file.sheet(), words.strip())));
+        return Edits.changeDocument(bundle, id,
+                document -> changed(document, file -> new EnclosedFile(file.id(), file.source(), file.sheet(), words.strip())));
     }
 
     /** {@return the bundle with the pages of a file in a document that it went along with as it is} */
@@ -60,6 +65,7 @@ public final class Enclosing {
     }
 
     private static Document changed(Document document, UnaryOperator<EnclosedFile> change) {
-        return document.withRuns(document.runs().stream().map(run -> run instanceof EnclosedFile file ? change.apply(file) : run).toList());
+        return document.withRuns(
+                document.runs().stream().map(run -> run instanceof EnclosedFile file ? change.apply(file) : run).toList());
     }
 }

@@ -22,7 +22,8 @@ import java.util.stream.Stream;
 public final class Entries {
     private static final Pattern MARKED = Pattern.compile("^Exhibit\\s+(?<mark>\\p{Lu}{1,5}[ -]?\\d+\\p{L}?)\\b");
     /** A name as titles of statements and reports give it. */
-    private static final Pattern NAMED = Pattern.compile("(?:^|\\b(?:of|by) )(?:(?:Mr|Mrs|Ms|Miss|Dr|Prof)\\.? )?(?<name>\\p{Lu}\\p{Ll}+(?: \\p{Lu}\\p{Ll}+)+)");
+    private static final Pattern NAMED = Pattern
+            .compile("(?:^|\\b(?:of|by) )(?:(?:Mr|Mrs|Ms|Miss|Dr|Prof)\\.? )?(?<name>\\p{Lu}\\p{Ll}+(?: \\p{Lu}\\p{Ll}+)+)");
 
     private Entries() {}
 
@@ -37,7 +38,8 @@ public final class Entries {
         Optional<Document> found = find(bundle, id);
         if (found.isEmpty() || pages < 1 || pages >= found.get().pageCount()) return bundle;
         Document document = found.get();
-        Document second = new Document(made, title, "", document.date(), document.inIndex(), document.belongsTo(), document.agreement(), PagePick.slice(document.runs(), pages + 1, document.pageCount()));
+        Document second = new Document(made, title, "", document.date(), document.inIndex(), document.belongsTo(),
+                document.agreement(), PagePick.slice(document.runs(), pages + 1, document.pageCount()));
         Bundle shorter = Edits.changeDocument(bundle, id, before -> before.withRuns(PagePick.slice(before.runs(), 1, pages)));
         return Edits.insertDocuments(shorter, List.of(second), Outline.documentPlaceBelow(shorter, Optional.of(id)));
     }
@@ -47,7 +49,10 @@ public final class Entries {
         return neighbours(bundle, ids).size() > 1;
     }
 
-    /** {@return the bundle with neighbours as one document, which is the first of them with the pages of all; the bundle itself where they are no neighbours} */
+    /**
+     * {@return the bundle with neighbours as one document, which is the first of them with the pages of all; the bundle itself
+     * where they are no neighbours}
+     */
     public static Bundle join(Bundle bundle, Set<EntryId> ids) {
         List<Document> those = neighbours(bundle, ids);
         if (those.size() < 2) return bundle;
@@ -57,8 +62,10 @@ public final class Entries {
         gone.remove(first);
         // Where it belongs to one of the others, it would belong to itself.
         boolean toItself = leadsTo(bundle, first, gone);
-        Bundle joined = Edits.changeDocument(Edits.without(bundle, gone), first, document -> (toItself ? document.withBelongsTo(Optional.empty()) : document).withRuns(runs));
-        return Edits.eachDocument(joined, document -> document.belongsTo().filter(gone::contains).isPresent() ? document.withBelongsTo(Optional.of(first)) : document);
+        Bundle joined = Edits.changeDocument(Edits.without(bundle, gone), first,
+                document -> (toItself ? document.withBelongsTo(Optional.empty()) : document).withRuns(runs));
+        return Edits.eachDocument(joined, document -> document.belongsTo().filter(gone::contains).isPresent()
+                ? document.withBelongsTo(Optional.of(first)) : document);
     }
 
     private static List<Document> neighbours(Bundle bundle, Set<EntryId> ids) {
@@ -67,7 +74,8 @@ public final class Entries {
             List<Document> chosen = here.stream().filter(document -> ids.contains(document.id())).toList();
             if (chosen.isEmpty()) continue;
             int from = here.indexOf(chosen.getFirst());
-            boolean allOfThem = chosen.size() == ids.size() && here.subList(from, Math.min(here.size(), from + chosen.size())).equals(chosen);
+            boolean allOfThem =
+                    chosen.size() == ids.size() && here.subList(from, Math.min(here.size(), from + chosen.size())).equals(chosen);
             return allOfThem ? chosen : List.of();
         }
         return List.of();
@@ -80,7 +88,10 @@ public final class Entries {
         }
     }
 
-    /** {@return the bundle with copies of documents, and of what belongs to them, at a place; their pages are the same, under names of their own} */
+    /**
+     * {@return the bundle with copies of documents, and of what belongs to them, at a place; their pages are the same, under
+     * names of their own}
+     */
     public static Copied copy(Bundle bundle, Set<EntryId> ids, Place place) {
         Set<EntryId> all = Edits.withBelongings(bundle, withContents(bundle, ids));
         Map<EntryId, EntryId> names = new HashMap<>();
@@ -91,25 +102,32 @@ public final class Entries {
             Optional<EntryId> owner = document.belongsTo().map(id -> names.getOrDefault(id, id));
             EntryId name = names.get(document.id());
             if (name == null) continue;
-            copies.add(new Document(name, document.title(), document.description(), document.date(), document.inIndex(), owner, document.runs().stream().map(Run::copy).toList()));
+            copies.add(new Document(name, document.title(), document.description(), document.date(), document.inIndex(), owner,
+                    document.runs().stream().map(Run::copy).toList()));
         }
         return new Copied(Edits.insertDocuments(bundle, copies, place), new HashSet<>(names.values()));
     }
 
     private static Set<EntryId> withContents(Bundle bundle, Set<EntryId> ids) {
         Set<EntryId> all = new HashSet<>(ids);
-        for (Section section : Edits.topmost(bundle.contents(), ids)) section.contents().allDocuments().forEach(document -> all.add(document.id()));
+        for (Section section : Edits.topmost(bundle.contents(), ids))
+            section.contents().allDocuments().forEach(document -> all.add(document.id()));
         return all;
     }
 
-    /** {@return the bundle with documents, or sections where some are chosen, at the end of a section; outside of any for none} */
+    /**
+     * {@return the bundle with documents, or sections where some are chosen, at the end of a section; outside of any for none}
+     */
     public static Bundle moveTo(Bundle bundle, Set<EntryId> ids, Optional<EntryId> section) {
         Place end = new Place(section, Integer.MAX_VALUE);
         boolean sections = !Edits.topmost(bundle.contents(), ids).isEmpty();
         return sections ? Edits.moveSections(bundle, ids, end) : Edits.moveDocuments(bundle, ids, end);
     }
 
-    /** {@return the document that others can be tied to: that which stands before the first of them in its section, or that which this belongs to} */
+    /**
+     * {@return the document that others can be tied to: that which stands before the first of them in its section, or that which
+     * this belongs to}
+     */
     public static Optional<EntryId> ownerAbove(Bundle bundle, Set<EntryId> ids) {
         for (Optional<EntryId> section : Outline.sectionsInOrder(bundle)) {
             List<Document> here = Outline.contentsAt(bundle, section).orElseThrow().documents();
@@ -127,13 +145,15 @@ public final class Entries {
     /** {@return the bundle with documents tied to another, so that they go wherever it goes} */
     public static Bundle tie(Bundle bundle, Set<EntryId> ids, EntryId owner) {
         if (ids.contains(owner) || leadsTo(bundle, owner, ids)) return bundle;
-        return Edits.eachDocument(bundle, document -> ids.contains(document.id()) ? document.withBelongsTo(Optional.of(owner)) : document);
+        return Edits.eachDocument(bundle,
+                document -> ids.contains(document.id()) ? document.withBelongsTo(Optional.of(owner)) : document);
     }
 
     /** {@return whether a document belongs to one of others, or to what belongs to it, in the index or in the tray} */
     private static boolean leadsTo(Bundle bundle, EntryId id, Set<EntryId> others) {
         Map<EntryId, EntryId> owners = new HashMap<>();
-        Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).forEach(document -> document.belongsTo().ifPresent(owner -> owners.put(document.id(), owner)));
+        Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream())
+                .forEach(document -> document.belongsTo().ifPresent(owner -> owners.put(document.id(), owner)));
         Set<EntryId> seen = new HashSet<>();
         for (EntryId at = owners.get(id); at != null && seen.add(at); at = owners.get(at)) if (others.contains(at)) return true;
         return false;
@@ -141,7 +161,8 @@ public final class Entries {
 
     /** {@return the bundle with documents on their own again} */
     public static Bundle part(Bundle bundle, Set<EntryId> ids) {
-        return Edits.eachDocument(bundle, document -> ids.contains(document.id()) ? document.withBelongsTo(Optional.empty()) : document);
+        return Edits.eachDocument(bundle,
+                document -> ids.contains(document.id()) ? document.withBelongsTo(Optional.empty()) : document);
     }
 
     /**
@@ -159,7 +180,10 @@ public final class Entries {
         });
     }
 
-    /** {@return what an exhibit may be marked: what its title says, or the initials of who gives the statement that it belongs to, and its number among the exhibits} */
+    /**
+     * {@return what an exhibit may be marked: what its title says, or the initials of who gives the statement that it belongs to,
+     * and its number among the exhibits}
+     */
     public static String proposedMark(Bundle bundle, Document exhibit) {
         Matcher titled = MARKED.matcher(exhibit.title());
         if (titled.find()) return titled.group("mark");
@@ -167,7 +191,9 @@ public final class Entries {
         StringBuilder mark = new StringBuilder();
         Matcher name = NAMED.matcher(owner.map(Document::title).orElse(""));
         if (name.find()) for (String part : name.group("name").split(" ")) mark.append(part.charAt(0));
-        List<EntryId> exhibits = bundle.contents().allDocuments().stream().filter(document -> document.belongsTo().isPresent() && document.belongsTo().equals(exhibit.belongsTo())).map(Document::id).toList();
+        List<EntryId> exhibits = bundle.contents().allDocuments().stream()
+                .filter(document -> document.belongsTo().isPresent() && document.belongsTo().equals(exhibit.belongsTo()))
+                .map(Document::id).toList();
         return mark.append(Math.max(0, exhibits.indexOf(exhibit.id())) + 1).toString();
     }
 

@@ -9,8 +9,8 @@ import java.util.function.UnaryOperator;
 
 /**
  * Undo and redo without limit: the bundles before and after the one that is shown. What is found out meanwhile, such as what an
- * unlocked file holds, is learned and no step: it is true of every state, and of those that are not shown when they are come back to.
- * Not for several threads.
+ * unlocked file holds, is learned and no step: it is true of every state, and of those that are not shown when they are come back
+ * to. Not for several threads.
  */
 public final class History {
     private final Deque<State> past = new ArrayDeque<>();

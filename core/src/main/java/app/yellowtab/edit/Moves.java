@@ -37,7 +37,8 @@ public final class Moves {
         if (!sections.isEmpty()) {
             Place last = Outline.placeOfSection(bundle, sections.getLast().id()).orElseThrow();
             int size = Outline.contentsAt(bundle, last.section()).orElseThrow().sections().size();
-            return last.index() == size - 1 ? bundle : Edits.moveSections(bundle, ids, new Place(last.section(), last.index() + 2));
+            return last.index() == size - 1 ? bundle
+                    : Edits.moveSections(bundle, ids, new Place(last.section(), last.index() + 2));
         }
         List<Place> places = documentPlaces(bundle, ids);
         if (places.isEmpty()) return bundle;
@@ -49,7 +50,10 @@ public final class Moves {
                 .map(section -> Edits.moveDocuments(bundle, ids, new Place(section, 0))).orElse(bundle);
     }
 
-    /** {@return the bundle with the entries one level deeper: a section under the one before it, a document into the sub-section that follows} */
+    /**
+     * {@return the bundle with the entries one level deeper: a section under the one before it, a document into the sub-section
+     * that follows}
+     */
     public static Bundle in(Bundle bundle, Set<EntryId> ids) {
         List<Section> sections = Edits.topmost(bundle.contents(), ids);
         if (!sections.isEmpty()) {

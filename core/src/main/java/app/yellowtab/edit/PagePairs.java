@@ -31,7 +31,8 @@ public record PagePairs(List<Pair> pairs) {
      */
     public record Pair(int before, int after, boolean same) {
         public Pair {
-            if (before < 0 || after < 0 || before + after == 0) throw new IllegalArgumentException("a pair needs a page, got " + before + " and " + after);
+            if (before < 0 || after < 0 || before + after == 0)
+                throw new IllegalArgumentException("a pair needs a page, got " + before + " and " + after);
         }
     }
 
@@ -53,7 +54,8 @@ public record PagePairs(List<Pair> pairs) {
     }
 
     /**
-     * Finds which pages stand for each other, without changing their order: as many as can be that are the same, then those most alike.
+     * Finds which pages stand for each other, without changing their order: as many as can be that are the same, then those most
+     * alike.
      *
      * @param before how many pages the older version has
      * @param after  how many pages the newer version has
@@ -78,7 +80,8 @@ public record PagePairs(List<Pair> pairs) {
         float[][] gain = new float[before + 1][after + 1];
         for (int i = before - 1; i >= 0; i--) {
             for (int j = after - 1; j >= 0; j--) {
-                double alike = looks ? likeness.of(head + i + 1, head + j + 1) : likeness.isSame(head + i + 1, head + j + 1) ? 1 : 0;
+                double alike =
+                        looks ? likeness.of(head + i + 1, head + j + 1) : likeness.isSame(head + i + 1, head + j + 1) ? 1 : 0;
                 // Pages that are the same count for more than any number of others that are merely alike.
                 gain[i][j] = alike >= 1 ? 1 + Math.min(before, after) : alike >= LEAST ? (float) alike : 0;
                 best[i][j] = Math.max(gain[i][j] + best[i + 1][j + 1], Math.max(best[i + 1][j], best[i][j + 1]));
@@ -105,7 +108,10 @@ public record PagePairs(List<Pair> pairs) {
         return pairs;
     }
 
-    /** Pages between others that stand for each other: as many on both sides have changed one by one, otherwise they are gone and new. */
+    /**
+     * Pages between others that stand for each other: as many on both sides have changed one by one, otherwise they are gone and
+     * new.
+     */
     private static List<Pair> gap(int fromBefore, int before, int fromAfter, int after, Likeness likeness) {
         List<Pair> pairs = new ArrayList<>();
         if (before == after && IntStream.rangeClosed(1, before).allMatch(n -> likeness.canBe(fromBefore + n, fromAfter + n))) {

@@ -33,7 +33,9 @@ public final class PagePick {
 
     /** {@return the only file that a document is made of; empty where there are several, or pages that are of none} */
     public static Optional<SourceId> onlySource(Document document) {
-        boolean one = document.enclosed().isEmpty() && document.runs().stream().allMatch(run -> run instanceof SourcePages || run instanceof FrontSheet) && new HashSet<>(document.sources()).size() == 1;
+        boolean one = document.enclosed().isEmpty()
+                && document.runs().stream().allMatch(run -> run instanceof SourcePages || run instanceof FrontSheet)
+                && new HashSet<>(document.sources()).size() == 1;
         return one ? Optional.of(document.sources().getFirst()) : Optional.empty();
     }
 
@@ -58,7 +60,8 @@ public final class PagePick {
             if (!half) ranges.add(new PageRanges.Range(goesOn ? ranges.removeLast().first() : pages.first(), pages.last()));
             before = Optional.of(pages);
         }
-        return String.join(", ", ranges.stream().map(range -> range.first() == range.last() ? "" + range.first() : range.first() + "-" + range.last()).toList());
+        return String.join(", ", ranges.stream()
+                .map(range -> range.first() == range.last() ? "" + range.first() : range.first() + "-" + range.last()).toList());
     }
 
     /**
@@ -67,7 +70,8 @@ public final class PagePick {
      * @param ranges of the pages that there are to choose from; at least one
      */
     public static Bundle pick(Bundle bundle, EntryId id, List<PageRanges.Range> ranges) {
-        Optional<Document> found = bundle.contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst();
+        Optional<Document> found =
+                bundle.contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst();
         if (found.isEmpty() || ranges.isEmpty()) return bundle;
         Document document = found.get();
         List<Run> pages = new ArrayList<>();
@@ -75,7 +79,8 @@ public final class PagePick {
         Set<PageKey> used = keysElsewhere(bundle, document);
         Optional<SourceId> only = onlySource(document);
         for (PageRanges.Range range : ranges) {
-            List<Run> taken = only.isPresent() ? pages(document, only.get(), range) : slice(document.runs(), range.first(), range.last());
+            List<Run> taken =
+                    only.isPresent() ? pages(document, only.get(), range) : slice(document.runs(), range.first(), range.last());
             for (Run run : taken) {
                 if (run.pageCount() == 0) continue;
                 pages.add(Collections.disjoint(used, keys(run)) ? run : run.copy());
@@ -87,13 +92,16 @@ public final class PagePick {
         return Edits.changeDocument(bundle, id, before -> before.withRuns(merged(pages)));
     }
 
-    /** {@return pages of a document's file, with their looks where the document has them; of a sheet that was divided both halves} */
+    /**
+     * {@return pages of a document's file, with their looks where the document has them; of a sheet that was divided both halves}
+     */
     private static List<Run> pages(Document document, SourceId source, PageRanges.Range range) {
         List<Run> all = new ArrayList<>();
         RunId name = document.runs().getLast().id();
         for (int page = range.first(); page <= range.last(); page++) {
             List<Run> had = new ArrayList<>();
-            for (Run run : document.runs()) if (run instanceof SourcePages pages && pages.first() <= page && pages.last() >= page) had.add(pages.part(page, page));
+            for (Run run : document.runs()) if (run instanceof SourcePages pages && pages.first() <= page && pages.last() >= page)
+                had.add(pages.part(page, page));
             boolean halves = had.size() > 1 && had.get(1) instanceof SourcePages second && second.isOtherHalfOf(had.getFirst());
             if (had.isEmpty()) had.add(new SourcePages(name, source, page, page, PageLook.PLAIN));
             all.addAll(had.subList(0, halves ? 2 : 1));
@@ -101,7 +109,10 @@ public final class PagePick {
         return merged(all);
     }
 
-    /** {@return some pages of neighbouring runs, counted from 1 through all of them; a file that goes along without a sheet goes with the page behind it, or the last} */
+    /**
+     * {@return some pages of neighbouring runs, counted from 1 through all of them; a file that goes along without a sheet goes
+     * with the page behind it, or the last}
+     */
     static List<Run> slice(List<Run> runs, int first, int last) {
         List<Run> some = new ArrayList<>();
         int all = runs.stream().mapToInt(Run::pageCount).sum();
@@ -131,7 +142,8 @@ public final class PagePick {
         if (first == 1 && last == run.pageCount()) return run;
         return switch (run) {
             case SourcePages pages -> pages.part(pages.first() + first - 1, pages.first() + last - 1);
-            case BlankPages blank -> new BlankPages(first == 1 ? blank.id() : RunId.fresh(), last - first + 1, blank.look(), blank.counted(), blank.sets());
+            case BlankPages blank -> new BlankPages(first == 1 ? blank.id() : RunId.fresh(), last - first + 1, blank.look(),
+                    blank.counted(), blank.sets());
             case FrontSheet sheet -> sheet;
             case EnclosedFile file -> file;
             case ReservedPages reserved -> new ReservedPages(first == 1 ? reserved.id() : RunId.fresh(), last - first + 1);
@@ -142,7 +154,9 @@ public final class PagePick {
     public static List<Run> merged(List<Run> runs) {
         List<Run> merged = new ArrayList<>();
         for (Run run : runs) {
-            if (!merged.isEmpty() && merged.getLast() instanceof SourcePages before && run instanceof SourcePages next && before.isFollowedBy(next)) merged.set(merged.size() - 1, before.to(next.last()));
+            if (!merged.isEmpty() && merged.getLast() instanceof SourcePages before && run instanceof SourcePages next
+                    && before.isFollowedBy(next))
+                merged.set(merged.size() - 1, before.to(next.last()));
             else merged.add(run);
         }
         return merged;
@@ -151,7 +165,8 @@ public final class PagePick {
     private static Set<PageKey> keysElsewhere(Bundle bundle, Document document) {
         Set<RunId> own = new HashSet<>(document.runs().stream().map(Run::id).toList());
         Set<PageKey> used = new HashSet<>();
-        Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).filter(other -> other != document).flatMap(other -> other.runs().stream())
+        Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).filter(other -> other != document)
+                .flatMap(other -> other.runs().stream())
                 .filter(run -> own.contains(run.id())).forEach(run -> used.addAll(keys(run)));
         return used;
     }
@@ -162,22 +177,27 @@ public final class PagePick {
     }
 
     /**
-     * {@return the bundle with one more document, behind another, of those pages of its file that stand nowhere in the index; the bundle itself where there are none}
+     * {@return the bundle with one more document, behind another, of those pages of its file that stand nowhere in the index; the
+     * bundle itself where there are none}
      *
      * @param made the identity of the new document
      */
     public static Bundle takeRest(Bundle bundle, EntryId id, EntryId made) {
-        Optional<Document> found = bundle.contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst();
+        Optional<Document> found =
+                bundle.contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst();
         PageSet rest = found.map(document -> rest(bundle, document)).orElse(PageSet.NONE);
         if (rest.equals(PageSet.NONE)) return bundle;
         Source source = source(bundle, onlySource(found.orElseThrow()).orElseThrow());
         List<Run> runs = new ArrayList<>();
-        rest.pages().stream().forEach(page -> runs.add(new SourcePages(runs.isEmpty() ? RunId.fresh() : runs.getFirst().id(), source.id(), page, page, PageLook.PLAIN)));
-        Document document = new Document(made, source.proposedTitle(), "", source.proposedDate(), true, Optional.empty(), merged(runs));
+        rest.pages().stream().forEach(page -> runs.add(
+                new SourcePages(runs.isEmpty() ? RunId.fresh() : runs.getFirst().id(), source.id(), page, page, PageLook.PLAIN)));
+        Document document =
+                new Document(made, source.proposedTitle(), "", source.proposedDate(), true, Optional.empty(), merged(runs));
         return Edits.insertDocuments(bundle, List.of(document), Outline.documentPlaceBelow(bundle, Optional.of(id)));
     }
 
     private static Source source(Bundle bundle, SourceId id) {
-        return bundle.sources().stream().filter(source -> source.id().equals(id)).findFirst().orElseThrow(() -> new IllegalArgumentException("no such source: " + id.value()));
+        return bundle.sources().stream().filter(source -> source.id().equals(id)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no such source: " + id.value()));
     }
 }

@@ -28,7 +28,8 @@ public final class Placeholders {
 
     /** {@return a new entry for a document that is still to come} */
     public static Document placeholder(String title, int pages) {
-        return new Document(EntryId.fresh(), title, "", DocumentDate.NOT_GIVEN, true, Optional.empty(), List.of(new ReservedPages(RunId.fresh(), pages)));
+        return new Document(EntryId.fresh(), title, "", DocumentDate.NOT_GIVEN, true, Optional.empty(),
+                List.of(new ReservedPages(RunId.fresh(), pages)));
     }
 
     /** {@return how many pages are kept free in a document} */
@@ -51,14 +52,15 @@ public final class Placeholders {
      */
     public static Bundle reserve(Bundle bundle, EntryId id, int pages) {
         return Edits.changeDocument(bundle, id, document -> {
-            boolean nothingElse = document.runs().stream().noneMatch(run -> run instanceof SourcePages || run instanceof BlankPages);
+            boolean nothingElse =
+                    document.runs().stream().noneMatch(run -> run instanceof SourcePages || run instanceof BlankPages);
             return document.withRuns(filled(document.runs(), List.of(), nothingElse ? Math.max(1, pages) : pages));
         });
     }
 
     /**
-     * {@return the bundle with a document's free pages filled with something that lies in the tray; the bundle itself where either is not there}
-     * Its title and its place stay; its date too, if it has one.
+     * {@return the bundle with a document's free pages filled with something that lies in the tray; the bundle itself where
+     * either is not there} Its title and its place stay; its date too, if it has one.
      *
      * @param item its identity, as {@link InTray#id} gives it
      */

@@ -17,7 +17,8 @@ import java.util.Map;
 
 /**
  * Puts a newer version of a file in place of an older one in a document. All else of the document stays; pages that have not
- * changed keep their looks, and those that have changed what is redacted on them: nothing of a page is shown again unasked. A document that had some of the pages has those that stand for them, and what is new right behind one of them.
+ * changed keep their looks, and those that have changed what is redacted on them: nothing of a page is shown again unasked. A
+ * document that had some of the pages has those that stand for them, and what is new right behind one of them.
  */
 public final class Replacing {
     private final SourceId older;
@@ -36,7 +37,8 @@ public final class Replacing {
     }
 
     /**
-     * {@return the bundle with a newer file in a document; the bundle itself where the document has no page of the older one, or would have none of the newer}
+     * {@return the bundle with a newer file in a document; the bundle itself where the document has no page of the older one, or
+     * would have none of the newer}
      *
      * @param pairs which pages stand for each other
      */
@@ -55,11 +57,13 @@ public final class Replacing {
             RunId name = names.computeIfAbsent(pages.id(), id -> RunId.fresh());
             if (first && pages.first() == 1) addNew(name, 1);
             first = false;
-            boolean halfFollows = i + 1 < document.runs().size() && document.runs().get(i + 1) instanceof SourcePages next && next.isOtherHalfOf(pages);
+            boolean halfFollows = i + 1 < document.runs().size() && document.runs().get(i + 1) instanceof SourcePages next
+                    && next.isOtherHalfOf(pages);
             for (int page = pages.first(); page <= pages.last(); page++) {
                 Pair pair = byBefore[page];
                 if (pair.after() == 0) continue;
-                runs.add(new SourcePages(name, newer, pair.after(), pair.after(), pair.same() ? pages.look() : PageLook.PLAIN.withRedactions(pages.look().redactions())));
+                runs.add(new SourcePages(name, newer, pair.after(), pair.after(),
+                        pair.same() ? pages.look() : PageLook.PLAIN.withRedactions(pages.look().redactions())));
                 if (!halfFollows) addNew(name, pair.after() + 1);
             }
         }

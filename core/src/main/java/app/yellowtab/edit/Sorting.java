@@ -21,7 +21,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Sorting documents where they stand. What belongs to a document, and stands right behind it, goes with it; equal ones keep their order. */
+/**
+ * Sorting documents where they stand. What belongs to a document, and stands right behind it, goes with it; equal ones keep their
+ * order.
+ */
 public final class Sorting {
     /** As long as a stretch of a file can be; a page is a smaller step than a file. */
     private static final long PAGES_A_FILE = 1L << 32;
@@ -37,7 +40,8 @@ public final class Sorting {
         order = switch (by) {
             case DATE -> Comparator.comparing(document -> document.date().firstDay().orElse(LocalDate.MAX));
             case TITLE -> Comparator.comparing(Document::title, names);
-            case FILE_NAME -> Comparator.comparing(this::fileName, (a, b) -> a.isEmpty() || b.isEmpty() ? Boolean.compare(a.isEmpty(), b.isEmpty()) : names.compare(a.get(), b.get()));
+            case FILE_NAME -> Comparator.comparing(this::fileName, (a, b) -> a.isEmpty() || b.isEmpty()
+                    ? Boolean.compare(a.isEmpty(), b.isEmpty()) : names.compare(a.get(), b.get()));
             case AS_CAME -> Comparator.comparingLong(this::arrival);
         };
     }
@@ -45,8 +49,8 @@ public final class Sorting {
     /**
      * {@return the bundle with what is chosen sorted}
      *
-     * @param chosen sections, in which all documents are sorted at every depth; or documents, which are sorted among the places that
-     *               they hold; of a single document the section is sorted that it stands in
+     * @param chosen sections, in which all documents are sorted at every depth; or documents, which are sorted among the places
+     *         that they hold; of a single document the section is sorted that it stands in
      */
     public static Bundle sorted(Bundle bundle, Set<EntryId> chosen, SortOrder by) {
         Sorting sorting = new Sorting(bundle, by);
@@ -57,7 +61,8 @@ public final class Sorting {
             section.contents().forEachSection(inner -> within.add(inner.id()));
         }
         Bundle now = bundle.withContents(bundle.contents().mapAll(here -> here.withSections(here.sections().stream()
-                .map(section -> within.contains(section.id()) ? section.withContents(sorting.all(section.contents())) : section).toList())));
+                .map(section -> within.contains(section.id()) ? section.withContents(sorting.all(section.contents())) : section)
+                .toList())));
         return now.withContents(now.contents().mapAll(here -> sorting.some(here, chosen)));
     }
 

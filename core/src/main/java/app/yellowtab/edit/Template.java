@@ -28,7 +28,8 @@ import java.util.Objects;
  * @param entries     outside of any section
  * @param sections    in order
  */
-public record Template(String called, String about, Layout layout, FromSources fromSources, BundleNumber number, List<Series> series, List<RunningLine> lines, List<Entry> entries, List<Part> sections) {
+public record Template(String called, String about, Layout layout, FromSources fromSources, BundleNumber number,
+        List<Series> series, List<RunningLine> lines, List<Entry> entries, List<Part> sections) {
     public Template {
         Objects.requireNonNull(number, "number");
         series = List.copyOf(series);
@@ -63,12 +64,14 @@ public record Template(String called, String about, Layout layout, FromSources f
     }
 
     /**
-     * {@return the structure of a bundle} Its sections are in it; its documents, as placeholders, only if they are wanted, otherwise only
-     * those that are placeholders already.
+     * {@return the structure of a bundle} Its sections are in it; its documents, as placeholders, only if they are wanted,
+     * otherwise only those that are placeholders already.
      */
     public static Template of(Bundle bundle, String called, boolean withDocuments) {
         NumberPreset numbers = NumberPreset.of(bundle);
-        return new Template(called, "", bundle.layout().withPaper(bundle.layout().paper().withSingleSided(List.of())), bundle.fromSources(), numbers.number(), numbers.series(), numbers.lines(), entries(bundle.contents(), withDocuments), parts(bundle.contents(), withDocuments));
+        return new Template(called, "", bundle.layout().withPaper(bundle.layout().paper().withSingleSided(List.of())),
+                bundle.fromSources(), numbers.number(), numbers.series(), numbers.lines(),
+                entries(bundle.contents(), withDocuments), parts(bundle.contents(), withDocuments));
     }
 
     private static List<Entry> entries(Contents contents, boolean withDocuments) {
@@ -77,16 +80,20 @@ public record Template(String called, String about, Layout layout, FromSources f
     }
 
     private static List<Part> parts(Contents contents, boolean withDocuments) {
-        return contents.sections().stream().map(section -> new Part(section.title(), entries(section.contents(), withDocuments), parts(section.contents(), withDocuments))).toList();
+        return contents.sections().stream().map(section -> new Part(section.title(), entries(section.contents(), withDocuments),
+                parts(section.contents(), withDocuments))).toList();
     }
 
     /** {@return a bundle that is built like this, under a title} */
     public Bundle begun(String title) {
-        return Bundle.EMPTY.withHeading(Bundle.EMPTY.heading().withTitle(title)).withLayout(layout).withFromSources(fromSources).withNumbering(Numbering.NONE.withBundle(number).withSeries(series).withLines(lines)).withContents(contents(entries, sections));
+        return Bundle.EMPTY.withHeading(Bundle.EMPTY.heading().withTitle(title)).withLayout(layout).withFromSources(fromSources)
+                .withNumbering(Numbering.NONE.withBundle(number).withSeries(series).withLines(lines))
+                .withContents(contents(entries, sections));
     }
 
     private static Contents contents(List<Entry> entries, List<Part> parts) {
         List<Document> documents = entries.stream().map(entry -> Placeholders.placeholder(entry.title(), entry.pages())).toList();
-        return new Contents(documents, parts.stream().map(part -> new Section(EntryId.fresh(), part.title(), contents(part.entries(), part.sections()))).toList());
+        return new Contents(documents, parts.stream()
+                .map(part -> new Section(EntryId.fresh(), part.title(), contents(part.entries(), part.sections()))).toList());
     }
 }

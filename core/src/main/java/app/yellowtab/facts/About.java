@@ -22,9 +22,12 @@ import java.util.Optional;
  * @param recognised the key of the list of the words that were read in pictures of its pages; empty for none
  * @param lengthSeconds how long a recording is, in seconds; 0 for what has no length, or one that is not known
  */
-public record About(Way way, Optional<Note> trouble, List<Note> notes, String attachedTo, Origin titleFrom, Origin dateFrom, Optional<Instant> modified, Optional<LocalDate> made, boolean alikeAccepted, PageFacts pages, String recognised, int lengthSeconds) {
+public record About(Way way, Optional<Note> trouble, List<Note> notes, String attachedTo, Origin titleFrom, Origin dateFrom,
+        Optional<Instant> modified, Optional<LocalDate> made, boolean alikeAccepted, PageFacts pages, String recognised,
+        int lengthSeconds) {
     /** What is known of files that older versions brought in. */
-    public static final About UNKNOWN = new About(Way.AS_IT_IS, Optional.empty(), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, Optional.empty(), Optional.empty(), false, PageFacts.UNKNOWN, "", 0);
+    public static final About UNKNOWN = new About(Way.AS_IT_IS, Optional.empty(), List.of(), "", Origin.FILE_NAME,
+            Origin.FILE_NAME, Optional.empty(), Optional.empty(), false, PageFacts.UNKNOWN, "", 0);
 
     public About {
         Objects.requireNonNull(way, "way");
@@ -35,18 +38,22 @@ public record About(Way way, Optional<Note> trouble, List<Note> notes, String at
     }
 
     public About withAttachedTo(String source) {
-        return new About(way, trouble, notes, source, titleFrom, dateFrom, modified, made, alikeAccepted, pages, recognised, lengthSeconds);
+        return new About(way, trouble, notes, source, titleFrom, dateFrom, modified, made, alikeAccepted, pages, recognised,
+                lengthSeconds);
     }
 
     public About withOrigins(Origin title, Origin date) {
-        return new About(way, trouble, notes, attachedTo, title, date, modified, made, alikeAccepted, pages, recognised, lengthSeconds);
+        return new About(way, trouble, notes, attachedTo, title, date, modified, made, alikeAccepted, pages, recognised,
+                lengthSeconds);
     }
 
     public About withAlikeAccepted() {
-        return new About(way, trouble, notes, attachedTo, titleFrom, dateFrom, modified, made, true, pages, recognised, lengthSeconds);
+        return new About(way, trouble, notes, attachedTo, titleFrom, dateFrom, modified, made, true, pages, recognised,
+                lengthSeconds);
     }
 
     public About withRecognised(String list) {
-        return new About(way, trouble, notes, attachedTo, titleFrom, dateFrom, modified, made, alikeAccepted, pages, list, lengthSeconds);
+        return new About(way, trouble, notes, attachedTo, titleFrom, dateFrom, modified, made, alikeAccepted, pages, list,
+                lengthSeconds);
     }
 }

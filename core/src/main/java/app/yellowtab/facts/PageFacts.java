@@ -26,11 +26,14 @@ import java.util.Optional;
  * @param repaired     whether it is damaged and was read all the same
  * @param prints       a short fingerprint of what each page shows, eight bytes a page, in Base64 (RFC 4648); empty if unknown
  */
-public record PageFacts(List<ShapedPages> shapes, List<SheetSize> sizes, PageSet scanned, PageSet searchable, Optional<PrintedSeries> printed, int beginnings, int signatures, int comments, int fields,
-                        int layers, int hiddenLayers, int scripts, List<String> attachments, List<String> fontsMissing, boolean locked, boolean repaired, String prints) {
+public record PageFacts(List<ShapedPages> shapes, List<SheetSize> sizes, PageSet scanned, PageSet searchable,
+        Optional<PrintedSeries> printed, int beginnings, int signatures, int comments, int fields,
+        int layers, int hiddenLayers, int scripts, List<String> attachments, List<String> fontsMissing, boolean locked,
+        boolean repaired, String prints) {
     private static final int PRINT_BYTES = 8;
     /** Nothing is known. */
-    public static final PageFacts UNKNOWN = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
+    public static final PageFacts UNKNOWN = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0,
+            0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
 
     public PageFacts {
         shapes = List.copyOf(shapes);
@@ -59,7 +62,8 @@ public record PageFacts(List<ShapedPages> shapes, List<SheetSize> sizes, PageSet
         try {
             byte[] part = Base64.getDecoder().decode(prints.substring(from, to));
             int at = begin - from / 4 * 3;
-            return part.length < at + PRINT_BYTES ? Optional.empty() : Optional.of(HexFormat.of().formatHex(part, at, at + PRINT_BYTES));
+            return part.length < at + PRINT_BYTES ? Optional.empty()
+                    : Optional.of(HexFormat.of().formatHex(part, at, at + PRINT_BYTES));
         } catch (IllegalArgumentException damaged) {
             return Optional.empty();
         }
@@ -67,6 +71,7 @@ public record PageFacts(List<ShapedPages> shapes, List<SheetSize> sizes, PageSet
 
     /** {@return the same of a damaged file} */
     public PageFacts asRepaired() {
-        return new PageFacts(shapes, sizes, scanned, searchable, printed, beginnings, signatures, comments, fields, layers, hiddenLayers, scripts, attachments, fontsMissing, locked, true, prints);
+        return new PageFacts(shapes, sizes, scanned, searchable, printed, beginnings, signatures, comments, fields, layers,
+                hiddenLayers, scripts, attachments, fontsMissing, locked, true, prints);
     }
 }

@@ -11,13 +11,14 @@ public record PageSet(String ranges) {
     public static final PageSet NONE = new PageSet("");
 
     public PageSet {
-        if (!ranges.matches("(\\d{1,9}(-\\d{1,9})?(,\\d{1,9}(-\\d{1,9})?)*)?")) throw new IllegalArgumentException("no set of pages: " + ranges);
+        if (!ranges.matches("(\\d{1,9}(-\\d{1,9})?(,\\d{1,9}(-\\d{1,9})?)*)?"))
+            throw new IllegalArgumentException("no set of pages: " + ranges);
     }
 
     /** @param pages counted from 1 */
     public static PageSet of(BitSet pages) {
         StringBuilder ranges = new StringBuilder();
-        for (int first = pages.nextSetBit(0); first >= 0; ) {
+        for (int first = pages.nextSetBit(0); first >= 0;) {
             int end = pages.nextClearBit(first);
             if (!ranges.isEmpty()) ranges.append(',');
             ranges.append(first);

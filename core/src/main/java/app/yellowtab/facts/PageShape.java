@@ -15,8 +15,10 @@ public record PageShape(double leftPt, double bottomPt, double widthPt, double h
     public static final PageShape A4 = new PageShape(0, 0, 210 * 72 / 25.4, 297 * 72 / 25.4, 0, 1);
 
     public PageShape {
-        if (!(widthPt > 0 && heightPt > 0)) throw new IllegalArgumentException("a page must have an extent, got " + widthPt + " x " + heightPt);
-        if (turn % 90 != 0 || turn < 0 || turn > 270) throw new IllegalArgumentException("\"turn\" must be 0, 90, 180 or 270, got " + turn);
+        if (!(widthPt > 0 && heightPt > 0))
+            throw new IllegalArgumentException("a page must have an extent, got " + widthPt + " x " + heightPt);
+        if (turn % 90 != 0 || turn < 0 || turn > 270)
+            throw new IllegalArgumentException("\"turn\" must be 0, 90, 180 or 270, got " + turn);
         if (!(userUnit > 0)) throw new IllegalArgumentException("\"userUnit\" must be more than 0, got " + userUnit);
     }
 

@@ -24,7 +24,8 @@ public final class PageText {
      */
     public record Word(String text, float leftMm, float topMm, float widthMm, float heightMm) {
         public Word {
-            if (text.isEmpty() || text.chars().anyMatch(c -> c == ' ' || c == '\n')) throw new IllegalArgumentException("a word must be one, got \"" + text + "\"");
+            if (text.isEmpty() || text.chars().anyMatch(c -> c == ' ' || c == '\n'))
+                throw new IllegalArgumentException("a word must be one, got \"" + text + "\"");
         }
 
         /** {@return how far its end is from the left} */
@@ -71,7 +72,8 @@ public final class PageText {
             if (end) words++;
             inside = !end;
         }
-        if (inside || text.endsWith(" ") || words * SIDES != sides.length) throw new IllegalArgumentException("words and their sides must be as many, got " + words + " and " + sides.length);
+        if (inside || text.endsWith(" ") || words * SIDES != sides.length)
+            throw new IllegalArgumentException("words and their sides must be as many, got " + words + " and " + sides.length);
         return text.isEmpty() ? NONE : new PageText(text, sides.clone());
     }
 

@@ -20,6 +20,7 @@ public record RecognisedPage(PageText text, List<Integer> certainties, String la
         Objects.requireNonNull(engine, "engine");
         Objects.requireNonNull(state, "state");
         certainties = List.copyOf(certainties);
-        if (certainties.size() * SIDES != text.sides().length) throw new IllegalArgumentException("each word has a certainty, got " + certainties.size() + " for " + text.sides().length / SIDES);
+        if (certainties.size() * SIDES != text.sides().length) throw new IllegalArgumentException(
+                "each word has a certainty, got " + certainties.size() + " for " + text.sides().length / SIDES);
     }
 }

@@ -23,10 +23,14 @@ public record SheetState(int turns, int perhapsTurns, double slantDegrees, doubl
     public SheetState {
         Objects.requireNonNull(edges, "edges");
         if (turns < 0 || turns > 3) throw new IllegalArgumentException("\"turns\" must be 0 to 3, got " + turns);
-        if (perhapsTurns < 0 || perhapsTurns > 3) throw new IllegalArgumentException("\"perhapsTurns\" must be 0 to 3, got " + perhapsTurns);
-        if (!(Math.abs(slantDegrees) <= 45)) throw new IllegalArgumentException("\"slantDegrees\" must be within 45, got " + slantDegrees);
-        if (!(markMm >= 0 && markMm <= MOST_MARK_MM)) throw new IllegalArgumentException("\"markMm\" must be 0 to " + MOST_MARK_MM + ", got " + markMm);
-        if (!(foldShare >= 0 && foldShare < 1)) throw new IllegalArgumentException("\"foldShare\" must be 0 to 1, got " + foldShare);
+        if (perhapsTurns < 0 || perhapsTurns > 3)
+            throw new IllegalArgumentException("\"perhapsTurns\" must be 0 to 3, got " + perhapsTurns);
+        if (!(Math.abs(slantDegrees) <= 45))
+            throw new IllegalArgumentException("\"slantDegrees\" must be within 45, got " + slantDegrees);
+        if (!(markMm >= 0 && markMm <= MOST_MARK_MM))
+            throw new IllegalArgumentException("\"markMm\" must be 0 to " + MOST_MARK_MM + ", got " + markMm);
+        if (!(foldShare >= 0 && foldShare < 1))
+            throw new IllegalArgumentException("\"foldShare\" must be 0 to 1, got " + foldShare);
     }
 
     /**
@@ -78,7 +82,8 @@ public record SheetState(int turns, int perhapsTurns, double slantDegrees, doubl
         public static final DarkEdges NONE = new DarkEdges(0, 0, 0, 0);
 
         public DarkEdges {
-            if (!(leftMm >= 0 && topMm >= 0 && rightMm >= 0 && bottomMm >= 0)) throw new IllegalArgumentException("edges must be >= 0, got " + leftMm + ", " + topMm + ", " + rightMm + ", " + bottomMm);
+            if (!(leftMm >= 0 && topMm >= 0 && rightMm >= 0 && bottomMm >= 0)) throw new IllegalArgumentException(
+                    "edges must be >= 0, got " + leftMm + ", " + topMm + ", " + rightMm + ", " + bottomMm);
         }
 
         public boolean areNone() {

@@ -19,7 +19,10 @@ public final class Drafts {
         return name.startsWith(BEGIN) && name.endsWith(END);
     }
 
-    /** {@return a new empty file in the target's folder, with the rights that the folder's new files have; it can be moved into place in one step} */
+    /**
+     * {@return a new empty file in the target's folder, with the rights that the folder's new files have; it can be moved into
+     * place in one step}
+     */
     public static Path beside(Path target) throws IOException {
         return Files.createFile(target.toAbsolutePath().resolveSibling(BEGIN + UUID.randomUUID() + END));
     }

@@ -7,11 +7,16 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Pattern;
 
-/** Makes names of files of any words, safe on Windows, macOS and Linux, each only once whatever the case of its letters. For one folder and one thread. */
+/**
+ * Makes names of files of any words, safe on Windows, macOS and Linux, each only once whatever the case of its letters. For one
+ * folder and one thread.
+ */
 public final class FileNames {
     /** What one of the systems forbids, and what nobody sees: controls, marks of direction, and half letters. */
-    private static final Pattern FORBIDDEN = Pattern.compile("[<>:\"/\\\\|?*\\p{Cntrl}\\p{Cf}\\p{Cs}\\p{Co}\\p{Cn}\\p{Zl}\\p{Zp}]+");
-    private static final Pattern RESERVED = Pattern.compile("(?i)(con|prn|aux|nul|conin\\$|conout\\$|com[0-9¹²³]|lpt[0-9¹²³])(\\s*\\..*|\\s*)");
+    private static final Pattern FORBIDDEN =
+            Pattern.compile("[<>:\"/\\\\|?*\\p{Cntrl}\\p{Cf}\\p{Cs}\\p{Co}\\p{Cn}\\p{Zl}\\p{Zp}]+");
+    private static final Pattern RESERVED =
+            Pattern.compile("(?i)(con|prn|aux|nul|conin\\$|conout\\$|com[0-9¹²³]|lpt[0-9¹²³])(\\s*\\..*|\\s*)");
     /** The systems take 255 bytes; the rest is for what makes a name unique, its ending, and the draft that it is written as. */
     private static final int MOST_BYTES = 200;
 
@@ -43,7 +48,8 @@ public final class FileNames {
 
     /** {@return words as a name, without an ending; never empty} */
     public static String safe(String words) {
-        String name = FORBIDDEN.matcher(Normalizer.normalize(words, Normalizer.Form.NFC)).replaceAll(" ").replaceAll("\\s+", " ").strip();
+        String name = FORBIDDEN.matcher(Normalizer.normalize(words, Normalizer.Form.NFC)).replaceAll(" ").replaceAll("\\s+", " ")
+                .strip();
         name = shortened(name).replaceFirst("[ .]+$", "").replaceFirst("^[ .]+", "");
         if (name.isEmpty()) return "without a name";
         return RESERVED.matcher(name).matches() ? "_" + name : name;
@@ -51,7 +57,7 @@ public final class FileNames {
 
     private static String shortened(String name) {
         int bytes = 0;
-        for (int i = 0; i < name.length(); ) {
+        for (int i = 0; i < name.length();) {
             int letter = name.codePointAt(i);
             bytes += Character.toString(letter).getBytes(StandardCharsets.UTF_8).length;
             if (bytes > MOST_BYTES) return name.substring(0, i);
@@ -62,6 +68,8 @@ public final class FileNames {
 
     /** {@return the same for names that one of the systems takes for the same} */
     private static String folded(String name) {
-        return Normalizer.normalize(Normalizer.normalize(name, Normalizer.Form.NFKC).toUpperCase(Locale.ROOT).toLowerCase(Locale.ROOT), Normalizer.Form.NFC);
+        return Normalizer.normalize(
+                Normalizer.normalize(name, Normalizer.Form.NFKC).toUpperCase(Locale.ROOT).toLowerCase(Locale.ROOT),
+                Normalizer.Form.NFC);
     }
 }

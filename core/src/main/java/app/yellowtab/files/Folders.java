@@ -15,10 +15,15 @@ import org.jspecify.annotations.Nullable;
 public final class Folders {
     private Folders() {}
 
-    /** Makes a folder that only the user may look into, where the system knows such rights; one that is there already is left as it is. */
+    /**
+     * Makes a folder that only the user may look into, where the system knows such rights; one that is there already is left as
+     * it is.
+     */
     public static void createForUserOnly(Path folder) throws IOException {
         boolean posix = FileSystems.getDefault().supportedFileAttributeViews().contains("posix") && !Files.exists(folder);
-        Files.createDirectories(folder, posix ? new FileAttribute<?>[] {PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------"))} : new FileAttribute<?>[0]);
+        Files.createDirectories(folder, posix
+                ? new FileAttribute<?>[] {PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------"))}
+                : new FileAttribute<?>[0]);
     }
 
     /** Deletes a folder and all that is in it; links are deleted, not followed. */

@@ -10,8 +10,8 @@ import java.util.Locale;
 import java.util.Map;
 
 /**
- * Orders names as people number them: 2 before 10. Letters by the alphabet, whatever their case. It remembers what it has compared,
- * so that a long list is sorted soon: make one for every sort. Not for several threads.
+ * Orders names as people number them: 2 before 10. Letters by the alphabet, whatever their case. It remembers what it has
+ * compared, so that a long list is sorted soon: make one for every sort. Not for several threads.
  */
 public final class NaturalOrder implements Comparator<String> {
     private final Collator letters;
@@ -32,12 +32,13 @@ public final class NaturalOrder implements Comparator<String> {
 
     private Key key(String text) {
         List<Part> parts = new ArrayList<>();
-        for (int i = 0; i < text.length(); ) {
+        for (int i = 0; i < text.length();) {
             int end = runEnd(text, i);
             String run = text.substring(i, end);
             // Compared as text, without leading zeros, because a number in a name may be of any length.
             boolean figures = isFigure(run.charAt(0));
-            parts.add(new Part(figures ? withoutZeros(run) : "", runs.computeIfAbsent(run, letters::getCollationKey), run.length()));
+            parts.add(new Part(figures ? withoutZeros(run) : "", runs.computeIfAbsent(run, letters::getCollationKey),
+                    run.length()));
             i = end;
         }
         return new Key(parts);
@@ -54,7 +55,8 @@ public final class NaturalOrder implements Comparator<String> {
         @Override
         public int compareTo(Part other) {
             if (figures.isEmpty() || other.figures.isEmpty()) return letters.compareTo(other.letters);
-            return figures.length() != other.figures.length() ? Integer.compare(figures.length(), other.figures.length()) : figures.compareTo(other.figures);
+            return figures.length() != other.figures.length() ? Integer.compare(figures.length(), other.figures.length())
+                    : figures.compareTo(other.figures);
         }
     }
 

@@ -28,7 +28,10 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 
-/** The words on the pages of a bundle, where they are seen: those that pages have of their own, and those that were read in their pictures. Safe to share between threads. */
+/**
+ * The words on the pages of a bundle, where they are seen: those that pages have of their own, and those that were read in their
+ * pictures. Safe to share between threads.
+ */
 public final class BundleWords {
     /** As much of the memory as words may take; what does not fit is read again. */
     private static final long MOST_BYTES = Runtime.getRuntime().maxMemory() / 8;
@@ -41,9 +44,11 @@ public final class BundleWords {
 
     private final SourceFiles files;
     /** By what tells the words of a file's pages from all others. */
-    private final Cache<String, List<BatchPage>> kept = Caffeine.newBuilder().executor(Runnable::run).maximumWeight(MOST_BYTES).weigher((String key, List<BatchPage> pages) -> weight(pages)).build();
+    private final Cache<String, List<BatchPage>> kept = Caffeine.newBuilder().executor(Runnable::run).maximumWeight(MOST_BYTES)
+            .weigher((String key, List<BatchPage> pages) -> weight(pages)).build();
     /** What is searched: of every page its words as they are compared, in one line. */
-    private final Cache<String, List<String>> plain = Caffeine.newBuilder().executor(Runnable::run).maximumWeight(MOST_BYTES).weigher((String key, List<String> pages) -> weightOf(pages)).build();
+    private final Cache<String, List<String>> plain = Caffeine.newBuilder().executor(Runnable::run).maximumWeight(MOST_BYTES)
+            .weigher((String key, List<String> pages) -> weightOf(pages)).build();
     /** One thread at a time makes the lines of a source. */
     private final Map<String, Object> locks = new ConcurrentHashMap<>();
 
@@ -53,7 +58,8 @@ public final class BundleWords {
 
     private static int weight(List<BatchPage> pages) {
         long bytes = 0;
-        for (BatchPage page : pages) bytes += BYTES_A_PAGE + page.text().text().length() + (long) BYTES_A_SIDE * page.text().sides().length;
+        for (BatchPage page : pages)
+            bytes += BYTES_A_PAGE + page.text().text().length() + (long) BYTES_A_SIDE * page.text().sides().length;
         return (int) Math.min(Integer.MAX_VALUE, bytes);
     }
 
@@ -84,7 +90,8 @@ public final class BundleWords {
     public record Searched(int unread, boolean stopped) {}
 
     /**
-     * {@return the words of a page, in millimetres from the upper left of what is seen of it} Pages that are made by us have none.
+     * {@return the words of a page, in millimetres from the upper left of what is seen of it} Pages that are made by us have
+     * none.
      *
      * @throws IOException if its file is gone, is locked or cannot be made out
      */
@@ -125,7 +132,8 @@ public final class BundleWords {
     }
 
     /**
-     * Looks for words on all pages, in their order. What has been {@link #learn learned} takes a few milliseconds for a thousand pages.
+     * Looks for words on all pages, in their order. What has been {@link #learn learned} takes a few milliseconds for a thousand
+     * pages.
      *
      * @param found    is told of every page on which they stand
      * @param progress is told after every page
@@ -138,7 +146,8 @@ public final class BundleWords {
             if (stop.getAsBoolean()) return new Searched(unread.size(), true);
             if (leaf.content() instanceof Content.SourcePage page && !unread.contains(page.source())) {
                 try {
-                    List<String> hits = page.look().isPlain() ? lines.find(page, finder, stop) : finder.on(of(leaf)).stream().map(Hit::around).toList();
+                    List<String> hits = page.look().isPlain() ? lines.find(page, finder, stop)
+                            : finder.on(of(leaf)).stream().map(Hit::around).toList();
                     if (!hits.isEmpty()) found.accept(new Found(leaf.index(), hits));
                 } catch (IOException | RuntimeException | Error unreadable) {
                     LoggerFactory.getLogger(BundleWords.class).info("not searched: {}", page.source().value(), unreadable);
@@ -189,8 +198,10 @@ public final class BundleWords {
         if (written.isPresent()) return written.get();
         // The words with their places are many, and of most pages never asked for again where their lines are kept.
         List<BatchPage> known = kept.getIfPresent(key(files.source(id)));
-        List<BatchPage> pages = known != null ? known : file.isPresent() ? BatchPages.read(files, id, false, Progress.NONE, stop) : pages(id, stop);
-        List<String> lines = pages.stream().map(page -> CONTROLS.matcher(page.text().text().replace('\n', ' ')).replaceAll("").stripTrailing()).toList();
+        List<BatchPage> pages = known != null ? known
+                : file.isPresent() ? BatchPages.read(files, id, false, Progress.NONE, stop) : pages(id, stop);
+        List<String> lines = pages.stream()
+                .map(page -> CONTROLS.matcher(page.text().text().replace('\n', ' ')).replaceAll("").stripTrailing()).toList();
         if (file.isPresent() && !stop.getAsBoolean()) LinesFile.write(file.get(), lines);
         return lines;
     }

@@ -14,7 +14,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Pattern;
 
-/** Finds entries of the index by what they say: their titles, descriptions and dates. Capitals, accents and spaces do not matter. */
+/**
+ * Finds entries of the index by what they say: their titles, descriptions and dates. Capitals, accents and spaces do not matter.
+ */
 public final class EntryFinder {
     private static final Pattern ACCENTS = Pattern.compile("\\p{M}+");
 
@@ -35,7 +37,8 @@ public final class EntryFinder {
         if (sought.isEmpty()) return List.of();
         List<PlannedEntry> found = new ArrayList<>();
         for (PlannedEntry entry : plan.entries()) {
-            boolean says = plain(entry.title()).contains(sought) || entry instanceof PlannedDocument planned && (plain(planned.document().description()).contains(sought) || isOf(planned.document().date()));
+            boolean says = plain(entry.title()).contains(sought) || entry instanceof PlannedDocument planned
+                    && (plain(planned.document().description()).contains(sought) || isOf(planned.document().date()));
             if (says) found.add(entry);
         }
         return found;
@@ -48,13 +51,15 @@ public final class EntryFinder {
         return switch (date.get()) {
             case DocumentDate.Month month -> month.month().equals(YearMonth.from(day.get()));
             case DocumentDate.Range range -> !day.get().isBefore(range.from()) && !day.get().isAfter(range.to());
-            case DocumentDate.Day one -> of.equals(one) || of instanceof DocumentDate.Range range && !one.day().isBefore(range.from()) && !one.day().isAfter(range.to());
+            case DocumentDate.Day one -> of.equals(one) || of instanceof DocumentDate.Range range
+                    && !one.day().isBefore(range.from()) && !one.day().isAfter(range.to());
             case DocumentDate.NotGiven none -> false;
             case DocumentDate.Undated none -> false;
         };
     }
 
     private static String plain(String text) {
-        return ACCENTS.matcher(Normalizer.normalize(text, Normalizer.Form.NFKD)).replaceAll("").toLowerCase(Locale.ROOT).replaceAll("\\s+", " ").strip();
+        return ACCENTS.matcher(Normalizer.normalize(text, Normalizer.Form.NFKD)).replaceAll("").toLowerCase(Locale.ROOT)
+                .replaceAll("\\s+", " ").strip();
     }
 }

@@ -11,7 +11,10 @@ import java.util.List;
 import java.util.Optional;
 import org.slf4j.LoggerFactory;
 
-/** The words of a source's pages, one page a line, kept so that they can be searched at once: a few kilobytes a page, and quickly read. */
+/**
+ * The words of a source's pages, one page a line, kept so that they can be searched at once: a few kilobytes a page, and quickly
+ * read.
+ */
 final class LinesFile {
     /** Raised when words are read another way, so that older files are not taken for new ones. */
     private static final String HEAD = "yellowtab lines 1";
@@ -27,7 +30,8 @@ final class LinesFile {
         try {
             if (!Files.exists(file)) return Optional.empty();
             List<String> lines = Files.readAllLines(file, StandardCharsets.UTF_8);
-            return lines.size() == pages + 1 && lines.getFirst().equals(HEAD) ? Optional.of(lines.subList(1, pages + 1)) : Optional.empty();
+            return lines.size() == pages + 1 && lines.getFirst().equals(HEAD) ? Optional.of(lines.subList(1, pages + 1))
+                    : Optional.empty();
         } catch (IOException damaged) {
             LoggerFactory.getLogger(LinesFile.class).warn("the words are read anew: {}", file, damaged);
             return Optional.empty();

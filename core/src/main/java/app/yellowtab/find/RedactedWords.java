@@ -57,19 +57,31 @@ public final class RedactedWords {
         List<Leak> leaks = new ArrayList<>(elsewhere(bundle, plan));
         if (taken.isEmpty()) return leaks;
         for (Document document : bundle.contents().allDocuments()) {
-            repeated(document.description(), taken).ifPresent(clean -> leaks.add(new Leak(new Finding(Code.REDACTED_IN_TITLE, new Subject.OfEntry(document.id().value(), document.description()), clean),
+            repeated(document.description(), taken).ifPresent(clean -> leaks.add(new Leak(
+                    new Finding(Code.REDACTED_IN_TITLE, new Subject.OfEntry(document.id().value(), document.description()),
+                            clean),
                     Optional.of(now -> Edits.changeDocument(now, document.id(), its -> its.withDescription(clean))))));
-            repeated(document.title(), taken).ifPresent(clean -> leaks.add(new Leak(new Finding(Code.REDACTED_IN_TITLE, new Subject.OfEntry(document.id().value(), document.title()), clean),
+            repeated(document.title(), taken).ifPresent(clean -> leaks.add(new Leak(
+                    new Finding(Code.REDACTED_IN_TITLE, new Subject.OfEntry(document.id().value(), document.title()), clean),
                     Optional.of(now -> Edits.changeDocument(now, document.id(), its -> its.withTitle(clean))))));
         }
         Set<SourceId> used = new HashSet<>();
         for (Document document : bundle.contents().allDocuments()) used.addAll(document.sources());
         for (Source source : bundle.sources()) {
             if (!used.contains(source.id())) continue;
-            if (repeated(source.fileName().replace('_', ' '), taken).isPresent()) leaks.add(new Leak(new Finding(Code.REDACTED_IN_NAME, new Subject.OfSource(source.id().value(), source.fileName(), "", 0), ""), Optional.empty()));
+            if (repeated(source.fileName().replace('_', ' '), taken).isPresent()) leaks.add(new Leak(
+                    new Finding(Code.REDACTED_IN_NAME, new Subject.OfSource(source.id().value(), source.fileName(), "", 0), ""),
+                    Optional.empty()));
             for (SourceBookmark own : new LinkedHashSet<>(source.bookmarks())) {
-                repeated(own.title(), taken).ifPresent(clean -> leaks.add(new Leak(new Finding(Code.REDACTED_IN_BOOKMARK, new Subject.OfSource(source.id().value(), source.fileName(), "", own.page()), "\"" + own.title() + "\", which could be \"" + clean + "\""),
-                        Optional.of(now -> renamed(now, source.id(), own, clean)))));
+                repeated(own.title(), taken)
+                        .ifPresent(
+                                clean -> leaks
+                                        .add(new Leak(
+                                                new Finding(Code.REDACTED_IN_BOOKMARK,
+                                                        new Subject.OfSource(source.id().value(), source.fileName(), "",
+                                                                own.page()),
+                                                        "\"" + own.title() + "\", which could be \"" + clean + "\""),
+                                                Optional.of(now -> renamed(now, source.id(), own, clean)))));
             }
         }
         return leaks;
@@ -77,7 +89,10 @@ public final class RedactedWords {
 
     private static Bundle renamed(Bundle bundle, SourceId id, SourceBookmark own, String clean) {
         return bundle.withSources(bundle.sources().stream().map(source -> source.id().equals(id)
-                ? source.withBookmarks(source.bookmarks().stream().map(one -> one.equals(own) ? new SourceBookmark(own.level(), clean, own.page(), own.look()) : one).toList()) : source).toList());
+                ? source.withBookmarks(source.bookmarks().stream()
+                        .map(one -> one.equals(own) ? new SourceBookmark(own.level(), clean, own.page(), own.look()) : one)
+                        .toList())
+                : source).toList());
     }
 
     /** {@return the words of every area that is redacted} */
@@ -89,7 +104,9 @@ public final class RedactedWords {
                 words.page(page.source(), page.page()).ifPresent(its -> {
                     for (Redaction redaction : page.look().redactions()) {
                         List<String> area = new ArrayList<>();
-                        for (String word : TakenOut.words(its.text(), its.state(), redaction.area(), its.widthMm(), its.heightMm())) area.addAll(words(word));
+                        for (String word : TakenOut.words(its.text(), its.state(), redaction.area(), its.widthMm(),
+                                its.heightMm()))
+                            area.addAll(words(word));
                         if (!area.isEmpty()) all.add(area);
                     }
                 });
@@ -119,7 +136,8 @@ public final class RedactedWords {
             for (int i = 0; i < own.size(); i++) {
                 for (int at = 0; at < area.size(); at++) {
                     int same = 0;
-                    while (i + same < own.size() && at + same < area.size() && own.get(i + same).equals(area.get(at + same))) same++;
+                    while (i + same < own.size() && at + same < area.size() && own.get(i + same).equals(area.get(at + same)))
+                        same++;
                     if (!tells(own.subList(i, i + same), area.size())) continue;
                     for (int n = 0; n < same; n++) gone[i + n] = true;
                     any = true;
@@ -154,23 +172,30 @@ public final class RedactedWords {
         Map<SourceId, Source> sources = bundle.sourcesById();
         Set<SourceId> redacted = new HashSet<>();
         for (Leaf leaf : plan.leaves()) {
-            if (leaf.content() instanceof Content.SourcePage page && !page.look().redactions().isEmpty()) redacted.add(page.source());
+            if (leaf.content() instanceof Content.SourcePage page && !page.look().redactions().isEmpty())
+                redacted.add(page.source());
         }
         List<Leak> leaks = new ArrayList<>();
         if (redacted.isEmpty()) return leaks;
-        for (Leaf leaf : plan.leaves()) if (leaf.content() instanceof Content.SourcePage page) same.computeIfAbsent(shown(page, sources), name -> new ArrayList<>(1)).add(leaf);
+        for (Leaf leaf : plan.leaves()) if (leaf.content() instanceof Content.SourcePage page)
+            same.computeIfAbsent(shown(page, sources), name -> new ArrayList<>(1)).add(leaf);
         for (Leaf leaf : plan.leaves()) {
             if (!(leaf.content() instanceof Content.SourcePage page) || page.look().redactions().isEmpty()) continue;
             for (Leaf other : same.getOrDefault(shown(page, sources), List.of())) {
-                if (!(other.content() instanceof Content.SourcePage its) || areas(its).containsAll(areas(page)) || leaf.key().isEmpty() || other.key().isEmpty()) continue;
+                if (!(other.content() instanceof Content.SourcePage its) || areas(its).containsAll(areas(page))
+                        || leaf.key().isEmpty() || other.key().isEmpty())
+                    continue;
                 PageKey key = leaf.key().get();
                 PageKey there = other.key().get();
-                leaks.add(new Leak(new Finding(Code.REDACTED_ELSEWHERE, new Subject.OfThing(leaf.label()), other.label()), Optional.of(now -> Redacting.alsoOn(now, key, Set.of(there)))));
+                leaks.add(new Leak(new Finding(Code.REDACTED_ELSEWHERE, new Subject.OfThing(leaf.label()), other.label()),
+                        Optional.of(now -> Redacting.alsoOn(now, key, Set.of(there)))));
             }
         }
         for (Document document : bundle.contents().allDocuments()) {
             if (document.enclosed().filter(file -> redacted.contains(file.source())).isEmpty()) continue;
-            leaks.add(new Leak(new Finding(Code.REDACTED_GOES_ALONG, new Subject.OfEntry(document.id().value(), document.title()), ""), Optional.empty()));
+            leaks.add(new Leak(
+                    new Finding(Code.REDACTED_GOES_ALONG, new Subject.OfEntry(document.id().value(), document.title()), ""),
+                    Optional.empty()));
         }
         return leaks;
     }

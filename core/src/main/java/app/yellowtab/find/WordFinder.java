@@ -89,7 +89,7 @@ public final class WordFinder {
 
     private static List<String> words(String line) {
         List<String> words = new ArrayList<>();
-        for (int from = 0; from < line.length(); ) {
+        for (int from = 0; from < line.length();) {
             int end = line.indexOf(' ', from);
             if (end < 0) end = line.length();
             words.add(line.substring(from, end));
@@ -108,7 +108,8 @@ public final class WordFinder {
 
     private static String around(List<String> all, int from, int to) {
         StringBuilder around = new StringBuilder(from > AROUND ? "…" : "");
-        for (int i = Math.max(0, from - AROUND); i < Math.min(all.size(), to + AROUND); i++) around.append(around.isEmpty() ? "" : " ").append(all.get(i));
+        for (int i = Math.max(0, from - AROUND); i < Math.min(all.size(), to + AROUND); i++)
+            around.append(around.isEmpty() ? "" : " ").append(all.get(i));
         return around + (to + AROUND < all.size() ? " …" : "");
     }
 

@@ -20,7 +20,8 @@ public final class DiskFull {
      */
     public static boolean is(IOException failure, Path near) {
         String words = String.valueOf(failure.getMessage()).toLowerCase(Locale.ROOT);
-        if (words.contains("no space left") || words.contains("not enough space") || words.contains("quota exceeded")) return true;
+        if (words.contains("no space left") || words.contains("not enough space") || words.contains("quota exceeded"))
+            return true;
         Path folder = near.toAbsolutePath().getParent();
         try {
             return folder != null && Files.getFileStore(folder).getUsableSpace() < NOTHING_LEFT;

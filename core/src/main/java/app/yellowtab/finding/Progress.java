@@ -4,7 +4,7 @@ package app.yellowtab.finding;
 @FunctionalInterface
 public interface Progress {
     /** Hears nothing. */
-    Progress NONE = (done, total) -> { };
+    Progress NONE = (done, total) -> {};
 
     /** @param done how many of {@code total} pages are finished */
     void report(int done, int total);

@@ -42,7 +42,8 @@ public final class Allowance {
 
     /** @param length of the file in bytes */
     public static Allowance ofFile(long length) {
-        return new Allowance(null, FILE_BYTES + length * FILE_BYTES_A_BYTE, 10 * PAGE_OPERATORS + length / 1000 * FILE_OPERATORS_A_PAGE_OF_WORK, System.nanoTime() + AGES);
+        return new Allowance(null, FILE_BYTES + length * FILE_BYTES_A_BYTE,
+                10 * PAGE_OPERATORS + length / 1000 * FILE_OPERATORS_A_PAGE_OF_WORK, System.nanoTime() + AGES);
     }
 
     /** {@return the allowance of one page in a file} */
@@ -79,7 +80,8 @@ public final class Allowance {
     }
 
     /**
-     * Spends what an operator of a page's content takes, where there is an allowance; to draw a form or a picture by its name takes more.
+     * Spends what an operator of a page's content takes, where there is an allowance; to draw a form or a picture by its name
+     * takes more.
      *
      * @throws TooMuchException if it is used up
      */
@@ -90,7 +92,9 @@ public final class Allowance {
     private void spend(int moreBytes, int moreOperators) throws TooMuchException {
         bytes -= moreBytes;
         operators -= moreOperators;
-        if (bytes < 0 || operators < 0 || System.nanoTime() - deadline > 0) throw new TooMuchException(file == null ? "the file asks for more work than any honest one does" : "the page asks for more work than any honest one does");
+        if (bytes < 0 || operators < 0 || System.nanoTime() - deadline > 0)
+            throw new TooMuchException(file == null ? "the file asks for more work than any honest one does"
+                    : "the page asks for more work than any honest one does");
         if (file != null) file.spend(moreBytes, moreOperators);
     }
 }

@@ -3,7 +3,10 @@ package app.yellowtab.input;
 import java.util.ArrayDeque;
 import java.util.Deque;
 
-/** Arrays that were used and can be used again, which is cheaper than having new ones cleared and collected. Safe to share between threads. */
+/**
+ * Arrays that were used and can be used again, which is cheaper than having new ones cleared and collected. Safe to share between
+ * threads.
+ */
 final class ArrayPool {
     private static final int MOST = 4;
     private final Deque<byte[]> free = new ArrayDeque<>();

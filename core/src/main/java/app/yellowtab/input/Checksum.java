@@ -20,7 +20,7 @@ public final class Checksum {
     public static String of(InputStream in, Runnable alive) throws IOException {
         CRC32C sum = new CRC32C();
         byte[] buffer = new byte[1 << 16];
-        for (int read; (read = in.read(buffer)) > 0; ) {
+        for (int read; (read = in.read(buffer)) > 0;) {
             sum.update(buffer, 0, read);
             alive.run();
         }

@@ -81,7 +81,7 @@ final class FileBytes implements RandomAccessRead {
     /** {@return the checksum of the whole file} */
     String checksum() throws IOException {
         byte[] buffer = new byte[CHUNK];
-        for (long at = 0; !isWhole && at < length; ) {
+        for (long at = 0; !isWhole && at < length;) {
             int part = (int) Math.min(buffer.length, length - at);
             check();
             fill(channel, buffer, at, 0, part);
@@ -159,7 +159,8 @@ final class FileBytes implements RandomAccessRead {
     private static void fill(FileChannel from, byte[] to, long at, int offset, int count) throws IOException {
         ByteBuffer buffer = ByteBuffer.wrap(to, offset, count);
         while (buffer.hasRemaining()) {
-            if (from.read(buffer, at + count - buffer.remaining()) < 0) throw new EOFException("the file has become shorter while it was read");
+            if (from.read(buffer, at + count - buffer.remaining()) < 0)
+                throw new EOFException("the file has become shorter while it was read");
         }
     }
 

@@ -23,7 +23,7 @@ final class Flate implements RawBytes, Closeable {
         if (over) return;
         inflater.setInput(bytes, offset, length);
         try {
-            for (int count; (count = inflater.inflate(unpacked)) > 0; ) {
+            for (int count; (count = inflater.inflate(unpacked)) > 0;) {
                 if (to.size() + count > Unpacking.LIMIT) throw new TooMuchException(Unpacking.LIMIT);
                 Allowance.spendBytes(count);
                 to.write(unpacked, 0, count);

@@ -38,12 +38,14 @@ public final class NamedDestinations {
      */
     public Optional<COSArray> explicit(@Nullable COSBase wanted) {
         if (wanted instanceof COSString name) return Optional.ofNullable(all().get(key(name.getBytes())));
-        if (wanted instanceof COSName name) return Optional.ofNullable(all().get(key(name.getName().getBytes(StandardCharsets.UTF_8))));
+        if (wanted instanceof COSName name)
+            return Optional.ofNullable(all().get(key(name.getName().getBytes(StandardCharsets.UTF_8))));
         return direct(wanted);
     }
 
     private static Optional<COSArray> direct(@Nullable COSBase value) {
-        if (value instanceof COSDictionary dictionary) return direct(dictionary.getDictionaryObject(COSName.D) instanceof COSArray array ? array : null);
+        if (value instanceof COSDictionary dictionary)
+            return direct(dictionary.getDictionaryObject(COSName.D) instanceof COSArray array ? array : null);
         return value instanceof COSArray array && array.size() > 0 ? Optional.of(array) : Optional.empty();
     }
 
@@ -61,7 +63,8 @@ public final class NamedDestinations {
         Map<String, COSArray> all = new HashMap<>();
         COSDictionary older = catalog.getCOSDictionary(COSName.DESTS);
         if (older != null) {
-            for (COSName name : older.keySet()) direct(older.getDictionaryObject(name)).ifPresent(to -> all.put(key(name.getName().getBytes(StandardCharsets.UTF_8)), to));
+            for (COSName name : older.keySet()) direct(older.getDictionaryObject(name))
+                    .ifPresent(to -> all.put(key(name.getName().getBytes(StandardCharsets.UTF_8)), to));
         }
         COSDictionary names = catalog.getCOSDictionary(COSName.NAMES);
         Set<COSDictionary> seen = Collections.newSetFromMap(new IdentityHashMap<>());
@@ -71,10 +74,12 @@ public final class NamedDestinations {
             COSDictionary node = open.pop();
             if (!seen.add(node)) continue;
             COSArray kids = node.getCOSArray(COSName.KIDS);
-            for (int i = 0; kids != null && i < kids.size(); i++) if (kids.getObject(i) instanceof COSDictionary kid) open.push(kid);
+            for (int i = 0; kids != null && i < kids.size(); i++)
+                if (kids.getObject(i) instanceof COSDictionary kid) open.push(kid);
             COSArray pairs = node.getCOSArray(COSName.NAMES);
             for (int i = 0; pairs != null && i + 1 < pairs.size(); i += 2) {
-                if (pairs.getObject(i) instanceof COSString name) direct(pairs.getObject(i + 1)).ifPresent(to -> all.put(key(name.getBytes()), to));
+                if (pairs.getObject(i) instanceof COSString name)
+                    direct(pairs.getObject(i + 1)).ifPresent(to -> all.put(key(name.getBytes()), to));
             }
         }
         return all;

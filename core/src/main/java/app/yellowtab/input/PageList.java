@@ -22,9 +22,9 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 
 /**
  * The pages of a document in order (ISO 32000-1:2008, 7.7.3). It walks the tree without recursion, enters no node
- * inside itself, and takes a leaf for a page even where its type is missing, so that no page is lost without a word. A page is read only
- * when it is asked for: where a node counts as many pages as it has kids, these are taken for pages unread; should one turn
- * out to be a node after all, the whole tree is read. For one thread.
+ * inside itself, and takes a leaf for a page even where its type is missing, so that no page is lost without a word. A page is
+ * read only when it is asked for: where a node counts as many pages as it has kids, these are taken for pages unread; should one
+ * turn out to be a node after all, the whole tree is read. For one thread.
  */
 public final class PageList extends AbstractList<COSDictionary> implements RandomAccess {
     /** No bundle reads a file with more; beyond, it is a damaged or a hostile one. Chosen by us. */
@@ -109,7 +109,8 @@ public final class PageList extends AbstractList<COSDictionary> implements Rando
     }
 
     private static COSDictionary dictionary(COSBase item) {
-        return (item instanceof COSObject reference ? reference.getObject() : item) instanceof COSDictionary dictionary ? dictionary : new COSDictionary();
+        return (item instanceof COSObject reference ? reference.getObject() : item) instanceof COSDictionary dictionary
+                ? dictionary : new COSDictionary();
     }
 
     private List<COSBase> walk() {
@@ -139,14 +140,16 @@ public final class PageList extends AbstractList<COSDictionary> implements Rando
             found.add(item);
         } else {
             COSArray kids = dictionary.getCOSArray(COSName.KIDS);
-            if (kids != null && above.add(dictionary)) open.push(new Place(dictionary, kids, trusting && holdsPages(dictionary, kids)));
+            if (kids != null && above.add(dictionary))
+                open.push(new Place(dictionary, kids, trusting && holdsPages(dictionary, kids)));
         }
     }
 
     /** {@return whether all kids are pages, by the node's count, by their references and by the first and the last of them} */
     private static boolean holdsPages(COSDictionary node, COSArray kids) {
         if (kids.size() == 0 || node.getInt(COSName.COUNT) != kids.size()) return false;
-        for (int i = 0; i < kids.size(); i++) if (!(kids.get(i) instanceof COSObject reference) || reference.getKey() == null) return false;
+        for (int i = 0; i < kids.size(); i++)
+            if (!(kids.get(i) instanceof COSObject reference) || reference.getKey() == null) return false;
         return isPage(kids.getObject(0)) && isPage(kids.getObject(kids.size() - 1));
     }
 

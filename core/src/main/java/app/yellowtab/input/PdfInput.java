@@ -130,7 +130,7 @@ public final class PdfInput implements Closeable {
      * @throws TooMuchException if it unpacks to more than the limit
      */
     public static byte[] unpacked(COSStream stream) throws IOException {
-        return unpacked(stream, () -> { });
+        return unpacked(stream, () -> {});
     }
 
     /** Unpacks a stream as above; {@code damaged} is told where its data are no sound packing and something is missing. */

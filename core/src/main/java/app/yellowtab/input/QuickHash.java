@@ -23,6 +23,7 @@ public final class QuickHash {
     }
 
     private static String hex(HashValue128 value) {
-        return HexFormat.of().toHexDigits(value.getMostSignificantBits()) + HexFormat.of().toHexDigits(value.getLeastSignificantBits());
+        return HexFormat.of().toHexDigits(value.getMostSignificantBits())
+                + HexFormat.of().toHexDigits(value.getLeastSignificantBits());
     }
 }

@@ -26,7 +26,7 @@ public interface RawBytes {
         BoundedView.RAW.set(taker);
         byte[] buffer = new byte[1];    // most streams are given whole at the first read
         try (InputStream in = stream.createRawInputStream()) {
-            for (int count; (count = in.read(buffer)) > 0; ) {
+            for (int count; (count = in.read(buffer)) > 0;) {
                 taker.take(buffer, 0, count);
                 if (buffer.length == 1) buffer = new byte[1 << 12];
             }

@@ -40,7 +40,7 @@ final class Unpacking {
         begun = true;
         inflater.setInput(bytes, offset, length);
         try {
-            for (int count; (count = inflater.inflate(unpacked)) > 0; ) {
+            for (int count; (count = inflater.inflate(unpacked)) > 0;) {
                 if (total == 0 && depth < DEEPEST) inner = new Unpacking(depth + 1);
                 total += count;
                 if (total > LIMIT) throw new TooMuchException(LIMIT);

@@ -30,12 +30,15 @@ public final class EmbeddedFiles {
         List<Embedded> found = new ArrayList<>();
         Set<COSBase> seen = Collections.newSetFromMap(new IdentityHashMap<>());
         COSDictionary names = input.document().getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.NAMES);
-        if (names != null && names.getDictionaryObject(COSName.EMBEDDED_FILES) instanceof COSDictionary tree) collect(tree, seen, found, 0);
+        if (names != null && names.getDictionaryObject(COSName.EMBEDDED_FILES) instanceof COSDictionary tree)
+            collect(tree, seen, found, 0);
         for (COSDictionary page : input.pages()) {
             if (!(page.getDictionaryObject(COSName.ANNOTS) instanceof COSArray annotations)) continue;
             for (int i = 0; i < annotations.size(); i++) {
-                if (annotations.getObject(i) instanceof COSDictionary annotation && "FileAttachment".equals(annotation.getNameAsString(COSName.SUBTYPE))
-                        && annotation.getDictionaryObject(COSName.FS) instanceof COSDictionary file) add(file, seen, found);
+                if (annotations.getObject(i) instanceof COSDictionary annotation
+                        && "FileAttachment".equals(annotation.getNameAsString(COSName.SUBTYPE))
+                        && annotation.getDictionaryObject(COSName.FS) instanceof COSDictionary file)
+                    add(file, seen, found);
             }
         }
         return found;
@@ -44,15 +47,18 @@ public final class EmbeddedFiles {
     private static void collect(COSDictionary node, Set<COSBase> seen, List<Embedded> found, int depth) {
         if (depth > DEEPEST || !seen.add(node)) return;
         if (node.getDictionaryObject(COSName.NAMES) instanceof COSArray pairs) {
-            for (int i = 1; i < pairs.size(); i += 2) if (pairs.getObject(i) instanceof COSDictionary file) add(file, seen, found);
+            for (int i = 1; i < pairs.size(); i += 2)
+                if (pairs.getObject(i) instanceof COSDictionary file) add(file, seen, found);
         }
         if (node.getDictionaryObject(COSName.KIDS) instanceof COSArray kids) {
-            for (int i = 0; i < kids.size(); i++) if (kids.getObject(i) instanceof COSDictionary kid) collect(kid, seen, found, depth + 1);
+            for (int i = 0; i < kids.size(); i++)
+                if (kids.getObject(i) instanceof COSDictionary kid) collect(kid, seen, found, depth + 1);
         }
     }
 
     private static void add(COSDictionary file, Set<COSBase> seen, List<Embedded> found) {
-        if (found.size() >= MOST || !seen.add(file) || !(file.getDictionaryObject(COSName.EF) instanceof COSDictionary versions)) return;
+        if (found.size() >= MOST || !seen.add(file) || !(file.getDictionaryObject(COSName.EF) instanceof COSDictionary versions))
+            return;
         COSBase content = versions.getDictionaryObject(COSName.UF);
         if (content == null) content = versions.getDictionaryObject(COSName.F);
         if (content instanceof COSStream stream) found.add(new Embedded(name(file), stream));

@@ -47,7 +47,7 @@ public enum FileEnd {
     private static String read(SeekableByteChannel channel, long place, int most) throws IOException {
         ByteBuffer bytes = ByteBuffer.allocate(most);
         channel.position(place);
-        while (bytes.hasRemaining() && channel.read(bytes) > 0) { }
+        while (bytes.hasRemaining() && channel.read(bytes) > 0) {}
         return new String(bytes.array(), 0, bytes.position(), StandardCharsets.ISO_8859_1);
     }
 }

@@ -76,7 +76,8 @@ public final class FileProperties {
         try {
             PDDocumentInformation information = document.getDocumentInformation();
             Calendar made = information.getCreationDate();
-            return properties(information.getTitle(), Optional.ofNullable(made).map(calendar -> calendar.toInstant().atZone(calendar.getTimeZone().toZoneId()).toLocalDate()));
+            return properties(information.getTitle(), Optional.ofNullable(made)
+                    .map(calendar -> calendar.toInstant().atZone(calendar.getTimeZone().toZoneId()).toLocalDate()));
         } catch (RuntimeException damaged) {
             LOG.info("properties cannot be read", damaged);
             return Properties.NONE;
@@ -131,8 +132,11 @@ public final class FileProperties {
     /** [MS-OLEPS]; times are in UTC. */
     private static Properties ofSummary(Path file, ZoneId zone) throws IOException, HPSFException {
         try (POIFSFileSystem system = new POIFSFileSystem(file.toFile(), true)) {
-            if (!(PropertySetFactory.create(system.getRoot(), SummaryInformation.DEFAULT_STREAM_NAME) instanceof SummaryInformation summary)) return Properties.NONE;
-            return properties(summary.getTitle(), Optional.ofNullable(summary.getCreateDateTime()).map(time -> time.toInstant().atZone(zone).toLocalDate()));
+            if (!(PropertySetFactory.create(system.getRoot(),
+                    SummaryInformation.DEFAULT_STREAM_NAME) instanceof SummaryInformation summary))
+                return Properties.NONE;
+            return properties(summary.getTitle(),
+                    Optional.ofNullable(summary.getCreateDateTime()).map(time -> time.toInstant().atZone(zone).toLocalDate()));
         }
     }
 
@@ -141,7 +145,8 @@ public final class FileProperties {
             String head = new String(in.readNBytes(RTF_HEAD_BYTES), StandardCharsets.ISO_8859_1);
             Matcher title = RTF_TITLE.matcher(head);
             Matcher made = RTF_MADE.matcher(head);
-            return properties(title.find() ? title.group(1) : "", made.find() ? day(made.group(1), made.group(2), made.group(3)) : Optional.empty());
+            return properties(title.find() ? title.group(1) : "",
+                    made.find() ? day(made.group(1), made.group(2), made.group(3)) : Optional.empty());
         }
     }
 

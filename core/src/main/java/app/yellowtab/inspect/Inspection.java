@@ -46,8 +46,9 @@ import org.slf4j.LoggerFactory;
  * @param damaged    the pages of which something cannot be read
  * @param excessive  the pages that ask for more work than any honest one does, and were not looked through
  */
-public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFacts facts, List<FirstLine> firstPage, Properties properties, PageSet damaged,
-                         PageSet excessive) {
+public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFacts facts, List<FirstLine> firstPage,
+        Properties properties, PageSet damaged,
+        PageSet excessive) {
     private static final Logger LOG = LoggerFactory.getLogger(Inspection.class);
     private static final double EDGE = 0.11;
     private static final double PT_PER_MM = 72 / 25.4;
@@ -80,7 +81,8 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
             PageList pages = input.pages().verified();
             Reading reading = new Reading(input, pages);
             reading.readPages();
-            return new Inspection(pages.size(), SourceBookmarks.read(input.document(), pages), reading.facts(), reading.firstPage, FileProperties.of(input.document()),
+            return new Inspection(pages.size(), SourceBookmarks.read(input.document(), pages), reading.facts(), reading.firstPage,
+                    FileProperties.of(input.document()),
                     PageSet.of(reading.damaged), PageSet.of(reading.excessive));
         });
     }
@@ -148,9 +150,11 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
             double unit = Math.max(0.01, page.getUserUnit());
             int widthMm = (int) Math.round(width * unit / PT_PER_MM);
             int heightMm = (int) Math.round(height * unit / PT_PER_MM);
-            sizes.merge(widthMm + "x" + heightMm, new SheetSize(widthMm, heightMm, 1), (a, b) -> new SheetSize(widthMm, heightMm, a.pages() + 1));
+            sizes.merge(widthMm + "x" + heightMm, new SheetSize(widthMm, heightMm, 1),
+                    (a, b) -> new SheetSize(widthMm, heightMm, a.pages() + 1));
             COSDictionary resources = page.getResources() == null ? null : page.getResources().getCOSObject();
-            PageScan scan = new PageScan(letters, pictures, shown(box, page.getRotation()), width, height, height * EDGE, number == 1);
+            PageScan scan =
+                    new PageScan(letters, pictures, shown(box, page.getRotation()), width, height, height * EDGE, number == 1);
             scan.run(content(page, () -> damaged.set(number)), resources);
             boolean isScan = scan.pictureShare >= SCAN_SHARE && scan.visibleCodes <= FEW_LETTERS;
             if (isScan) scanned.set(number);
@@ -158,8 +162,10 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
             if (scan.readableCodes > (isScan ? FEW_LETTERS : 0)) searchable.set(number);
             prints.writeBytes(scan.print());
             List<TextLines.Line> lines = TextLines.lines(scan.pieces);
-            series.add(number, lines.stream().filter(line -> line.y() < height * EDGE || line.y() > height * (1 - EDGE)).toList(), height / 2);
-            if (number == 1) lines.stream().limit(MOST_FIRST_LINES).forEach(line -> firstPage.add(new FirstLine(line.text(), line.y() / height, line.sizePt())));
+            series.add(number, lines.stream().filter(line -> line.y() < height * EDGE || line.y() > height * (1 - EDGE)).toList(),
+                    height / 2);
+            if (number == 1) lines.stream().limit(MOST_FIRST_LINES)
+                    .forEach(line -> firstPage.add(new FirstLine(line.text(), line.y() / height, line.sizePt())));
             fonts(resources);
             carried.page(page.getCOSObject());
         }
@@ -197,9 +203,12 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
                 COSDictionary font = fonts.getCOSDictionary(name);
                 if (font == null || !fontsSeen.add(font) || COSName.TYPE3.equals(font.getCOSName(COSName.SUBTYPE))) continue;
                 COSDictionary described = font;
-                if (font.getDictionaryObject(COSName.DESCENDANT_FONTS) instanceof COSArray descendants && descendants.getObject(0) instanceof COSDictionary descendant) described = descendant;
+                if (font.getDictionaryObject(COSName.DESCENDANT_FONTS) instanceof COSArray descendants
+                        && descendants.getObject(0) instanceof COSDictionary descendant)
+                    described = descendant;
                 COSDictionary descriptor = described.getCOSDictionary(COSName.FONT_DESC);
-                boolean embedded = descriptor != null && (descriptor.containsKey(COSName.FONT_FILE) || descriptor.containsKey(COSName.FONT_FILE2) || descriptor.containsKey(COSName.FONT_FILE3));
+                boolean embedded = descriptor != null && (descriptor.containsKey(COSName.FONT_FILE)
+                        || descriptor.containsKey(COSName.FONT_FILE2) || descriptor.containsKey(COSName.FONT_FILE3));
                 String base = font.getNameAsString(COSName.BASE_FONT);
                 if (!embedded && fontsMissing.size() < 50) fontsMissing.add(base == null ? "a font without a name" : base);
             }
@@ -207,9 +216,12 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
 
         PageFacts facts() {
             carried.document(input.document());
-            List<SheetSize> bySize = sizes.values().stream().sorted((a, b) -> Integer.compare(b.pages(), a.pages())).limit(20).toList();
-            return new PageFacts(shapes, bySize, PageSet.of(scanned), PageSet.of(searchable), series.best(), series.beginnings(), carried.signatures, carried.comments, carried.fields,
-                    carried.layers, carried.hiddenLayers, carried.scripts, carried.attachments, List.copyOf(fontsMissing), input.neededPassword(),
+            List<SheetSize> bySize =
+                    sizes.values().stream().sorted((a, b) -> Integer.compare(b.pages(), a.pages())).limit(20).toList();
+            return new PageFacts(shapes, bySize, PageSet.of(scanned), PageSet.of(searchable), series.best(), series.beginnings(),
+                    carried.signatures, carried.comments, carried.fields,
+                    carried.layers, carried.hiddenLayers, carried.scripts, carried.attachments, List.copyOf(fontsMissing),
+                    input.neededPassword(),
                     false, Base64.getEncoder().encodeToString(prints.toByteArray()));
         }
     }

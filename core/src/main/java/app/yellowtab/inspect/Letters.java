@@ -51,14 +51,17 @@ final class Letters {
             if (!composite && font.getDictionaryObject(COSName.WIDTHS) instanceof COSArray given) {
                 int first = font.getInt(COSName.FIRST_CHAR, 0);
                 for (int i = 0; i < given.size(); i++) {
-                    if (first + i >= 0 && first + i < 256 && given.getObject(i) instanceof COSNumber width && width.floatValue() > 0) widths[first + i] = width.floatValue() / 1000;
+                    if (first + i >= 0 && first + i < 256 && given.getObject(i) instanceof COSNumber width
+                            && width.floatValue() > 0)
+                        widths[first + i] = width.floatValue() / 1000;
                 }
             }
         }
 
         private static @Nullable CMap map(COSDictionary font) {
             try {
-                return font.getDictionaryObject(COSName.TO_UNICODE) instanceof COSStream stream ? new CMapParser().parse(new RandomAccessReadBuffer(PdfInput.unpacked(stream))) : null;
+                return font.getDictionaryObject(COSName.TO_UNICODE) instanceof COSStream stream
+                        ? new CMapParser().parse(new RandomAccessReadBuffer(PdfInput.unpacked(stream))) : null;
             } catch (IOException | RuntimeException damaged) {
                 return null;
             }
@@ -66,12 +69,14 @@ final class Letters {
 
         private boolean encode(COSDictionary font) {
             COSBase stated = font.getDictionaryObject(COSName.ENCODING);
-            COSName base = stated instanceof COSName name ? name : stated instanceof COSDictionary own ? own.getCOSName(COSName.BASE_ENCODING) : null;
+            COSName base = stated instanceof COSName name ? name
+                    : stated instanceof COSDictionary own ? own.getCOSName(COSName.BASE_ENCODING) : null;
             boolean type3 = COSName.TYPE3.equals(font.getCOSName(COSName.SUBTYPE));
             Encoding encoding = base == null ? StandardEncoding.INSTANCE : Encoding.getInstance(base);
             if (encoding == null) encoding = StandardEncoding.INSTANCE;
             if (!type3) encoding.getCodeToNameMap().forEach((code, name) -> put(code, name));
-            if (stated instanceof COSDictionary own && own.getDictionaryObject(COSName.DIFFERENCES) instanceof COSArray differences) {
+            if (stated instanceof COSDictionary own
+                    && own.getDictionaryObject(COSName.DIFFERENCES) instanceof COSArray differences) {
                 int code = 0;
                 for (int i = 0; i < differences.size(); i++) {
                     COSBase item = differences.getObject(i);

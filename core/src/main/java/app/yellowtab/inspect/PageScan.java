@@ -54,7 +54,8 @@ final class PageScan {
      * @param edgePt     how far the edges reach in, in points
      * @param everything whether all text is wanted, not only that at head and foot
      */
-    PageScan(Letters letters, Map<COSStream, String> pictureHashes, AffineTransform shown, double widthPt, double heightPt, double edgePt, boolean everything) {
+    PageScan(Letters letters, Map<COSStream, String> pictureHashes, AffineTransform shown, double widthPt, double heightPt,
+            double edgePt, boolean everything) {
         this.letters = letters;
         this.pictureHashes = pictureHashes;
         this.shown = shown;
@@ -99,7 +100,8 @@ final class PageScan {
         run(content, resources, state, 0, new IdentityHashMap<>());
     }
 
-    private void run(byte[] content, @Nullable COSDictionary resources, State start, int depth, Map<COSBase, Boolean> above) throws IOException {
+    private void run(byte[] content, @Nullable COSDictionary resources, State start, int depth, Map<COSBase, Boolean> above)
+            throws IOException {
         hash.update(content, 0, content.length);
         if (depth > DEEPEST) return;
         // What is too long to look through is taken as drawn, not scanned.
@@ -161,7 +163,7 @@ final class PageScan {
                     if (!operands.isEmpty()) draw(resources, operands.getFirst(), state, depth, above);
                 }
                 case "BI" -> picture(state.matrix);
-                default -> { }
+                default -> {}
             }
             operands.clear();
         }
@@ -196,20 +198,24 @@ final class PageScan {
         boolean atEdge = start.getY() < edgePt || start.getY() > heightPt - edgePt;
         if (upright && (everything || atEdge)) {
             String words = font.read(codes);
-            if (!words.isEmpty()) pieces.add(new TextLines.Piece(start.getX(), start.getY(), end.getX(), Math.abs(top.getY() - start.getY()), words));
+            if (!words.isEmpty()) pieces
+                    .add(new TextLines.Piece(start.getX(), start.getY(), end.getX(), Math.abs(top.getY() - start.getY()), words));
         }
     }
 
-    private void draw(@Nullable COSDictionary resources, COSBase name, State state, int depth, Map<COSBase, Boolean> above) throws IOException {
+    private void draw(@Nullable COSDictionary resources, COSBase name, State state, int depth, Map<COSBase, Boolean> above)
+            throws IOException {
         COSDictionary objects = resources == null ? null : resources.getCOSDictionary(COSName.XOBJECT);
-        if (objects == null || !(name instanceof COSName key) || !(objects.getDictionaryObject(key) instanceof COSStream object)) return;
+        if (objects == null || !(name instanceof COSName key) || !(objects.getDictionaryObject(key) instanceof COSStream object))
+            return;
         if (COSName.IMAGE.equals(object.getCOSName(COSName.SUBTYPE))) {
             picture(state.matrix);
             byte[] own = hashOf(object).getBytes(StandardCharsets.US_ASCII);
             hash.update(own, 0, own.length);
         } else if (COSName.FORM.equals(object.getCOSName(COSName.SUBTYPE)) && above.put(object, true) == null) {
             State inner = state.copy();
-            if (object.getDictionaryObject(COSName.MATRIX) instanceof COSArray given) inner.matrix.concatenate(matrix(given.toList().stream().map(item -> (COSBase) item).toList()));
+            if (object.getDictionaryObject(COSName.MATRIX) instanceof COSArray given)
+                inner.matrix.concatenate(matrix(given.toList().stream().map(item -> (COSBase) item).toList()));
             COSDictionary own = object.getCOSDictionary(COSName.RESOURCES);
             run(PdfInput.unpacked(object), own == null ? resources : own, inner, depth + 1, above);
             above.remove(object);

@@ -13,7 +13,9 @@ import java.util.regex.Pattern;
 /** Recognises page numbers that a file carries already: figures at the same edge that run on from page to page. */
 final class PrintedNumbers {
     /** "12", "- 12 -", "Page 12 of 80", "p. 12", "12/80", "TH-000123". */
-    private static final Pattern NUMBER = Pattern.compile("^[\\s\\-–—|\\[(]*(?:(?:page|pg|p)\\.?\\s*)?(?<prefix>[A-Za-z]{1,8}[-_ .]{0,2}|)0*(?<number>\\d{1,7})(?:\\s*(?:of|/)\\s*\\d{1,6})?[\\s\\-–—|\\])]*$",
+    private static final Pattern NUMBER = Pattern.compile(
+            "^[\\s\\-–—|\\[(]*(?:(?:page|pg|p)\\.?\\s*)?(?<prefix>[A-Za-z]{1,8}[-_ "
+                    + ".]{0,2}|)0*(?<number>\\d{1,7})(?:\\s*(?:of|/)\\s*\\d{1,6})?[\\s\\-–—|\\])]*$",
             Pattern.CASE_INSENSITIVE);
     private static final int LONGEST = 40;
     private static final int FEWEST = 2;
@@ -62,10 +64,13 @@ final class PrintedNumbers {
 
     /** {@return the series that most pages carry; empty where too few do} */
     Optional<PrintedSeries> best() {
-        return found.entrySet().stream().filter(e -> e.getValue()[2] >= FEWEST && e.getValue()[2] >= ENOUGH * (e.getValue()[1] - e.getValue()[0] + 1) && e.getValue()[2] >= 0.4 * pages)
+        return found.entrySet().stream()
+                .filter(e -> e.getValue()[2] >= FEWEST && e.getValue()[2] >= ENOUGH * (e.getValue()[1] - e.getValue()[0] + 1)
+                        && e.getValue()[2] >= 0.4 * pages)
                 .max((a, b) -> Integer.compare(a.getValue()[2], b.getValue()[2])).map(e -> {
                     Key key = keys.get(e.getKey());
-                    return new PrintedSeries(e.getValue()[0] + key.offset(), e.getValue()[1] + key.offset(), key.foot(), key.prefix());
+                    return new PrintedSeries(e.getValue()[0] + key.offset(), e.getValue()[1] + key.offset(), key.foot(),
+                            key.prefix());
                 });
     }
 }

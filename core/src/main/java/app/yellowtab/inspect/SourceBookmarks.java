@@ -70,13 +70,15 @@ final class SourceBookmarks {
     private Optional<COSArray> target(COSDictionary item) {
         COSBase wanted = item.getDictionaryObject(COSName.DEST);
         COSDictionary action = item.getCOSDictionary(COSName.A);
-        if (wanted == null && action != null && "GoTo".equals(action.getNameAsString(COSName.S))) wanted = action.getDictionaryObject(COSName.D);
+        if (wanted == null && action != null && "GoTo".equals(action.getNameAsString(COSName.S)))
+            wanted = action.getDictionaryObject(COSName.D);
         return names.explicit(wanted);
     }
 
     /** {@return which page it is, counted from 1; 0 for none} */
     private int page(@Nullable COSBase item) {
-        if (item instanceof COSNumber number) return number.intValue() >= 0 && number.intValue() < pages.size() ? number.intValue() + 1 : 0;
+        if (item instanceof COSNumber number)
+            return number.intValue() >= 0 && number.intValue() < pages.size() ? number.intValue() + 1 : 0;
         return item == null ? 0 : pages.numberOf(item);
     }
 
@@ -95,7 +97,8 @@ final class SourceBookmarks {
         StringBuilder view = new StringBuilder(Optional.ofNullable(operands.size() > 1 ? operands.getName(1) : null).orElse(""));
         for (int i = 2; i < Math.min(operands.size(), 6); i++) {
             view.append(' ').append(operands.getObject(i) instanceof COSNumber number && Math.abs(number.floatValue()) < 1e8
-                    ? new BigDecimal(number.floatValue()).setScale(4, RoundingMode.HALF_EVEN).stripTrailingZeros().toPlainString() : "null");
+                    ? new BigDecimal(number.floatValue()).setScale(4, RoundingMode.HALF_EVEN).stripTrailingZeros().toPlainString()
+                    : "null");
         }
         return BookmarkLook.isView(view.toString()) ? view.toString() : "";
     }

@@ -87,9 +87,12 @@ public final class TextReader implements AutoCloseable {
 
     private static final class Stripper extends PDFTextStripper {
         /** What draws (ISO 32000-1:2008, table 51). */
-        private static final Set<String> DRAWING = Set.of(OperatorName.STROKE_PATH, OperatorName.CLOSE_AND_STROKE, OperatorName.FILL_NON_ZERO, OperatorName.LEGACY_FILL_NON_ZERO,
-                OperatorName.FILL_EVEN_ODD, OperatorName.FILL_NON_ZERO_AND_STROKE, OperatorName.FILL_EVEN_ODD_AND_STROKE, OperatorName.CLOSE_FILL_NON_ZERO_AND_STROKE,
-                OperatorName.CLOSE_FILL_EVEN_ODD_AND_STROKE, OperatorName.SHADING_FILL, OperatorName.BEGIN_INLINE_IMAGE, OperatorName.DRAW_OBJECT);
+        private static final Set<String> DRAWING = Set.of(OperatorName.STROKE_PATH, OperatorName.CLOSE_AND_STROKE,
+                OperatorName.FILL_NON_ZERO, OperatorName.LEGACY_FILL_NON_ZERO,
+                OperatorName.FILL_EVEN_ODD, OperatorName.FILL_NON_ZERO_AND_STROKE, OperatorName.FILL_EVEN_ODD_AND_STROKE,
+                OperatorName.CLOSE_FILL_NON_ZERO_AND_STROKE,
+                OperatorName.CLOSE_FILL_EVEN_ODD_AND_STROKE, OperatorName.SHADING_FILL, OperatorName.BEGIN_INLINE_IMAGE,
+                OperatorName.DRAW_OBJECT);
 
         /** Which way words are written on the page as it is seen, in degrees against the clock. */
         private static final int UP = 90;

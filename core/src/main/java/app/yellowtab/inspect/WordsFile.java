@@ -53,7 +53,8 @@ public final class WordsFile {
     /** {@return what a file holds; empty where there is none, or it is of another format or damaged} */
     public static Optional<Kept> read(Path file) {
         if (!Files.exists(file)) return Optional.empty();
-        try (InputStream in = new GZIPInputStream(Files.newInputStream(file), 1 << 16); JsonParser json = MAPPER.createParser(in)) {
+        try (InputStream in = new GZIPInputStream(Files.newInputStream(file), 1 << 16);
+                JsonParser json = MAPPER.createParser(in)) {
             List<BatchPage> pages = new ArrayList<>();
             boolean codes = false;
             int format = 0;
@@ -84,7 +85,8 @@ public final class WordsFile {
         float[] sides = new float[numbers.size()];
         for (int i = 0; i < sides.length; i++) sides[i] = (float) (numbers.get(i).asInt() / HUNDREDTHS);
         JsonNode code = node.path("code");
-        return new BatchPage(PageText.of(node.required("text").asString(), sides), node.path("blank").asBoolean(false), node.required("size").required(0).asDouble(), node.required("size").required(1).asDouble(),
+        return new BatchPage(PageText.of(node.required("text").asString(), sides), node.path("blank").asBoolean(false),
+                node.required("size").required(0).asDouble(), node.required("size").required(1).asDouble(),
                 List.of()).withSheet(code.isMissingNode() ? Optional.empty() : SheetCode.read(code.asString()));
     }
 
@@ -94,7 +96,7 @@ public final class WordsFile {
         Path draft = Drafts.beside(file);
         try {
             try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(draft), 1 << 16);
-                 JsonGenerator json = new JsonFactory().createGenerator(ObjectWriteContext.empty(), out, JsonEncoding.UTF8)) {
+                    JsonGenerator json = new JsonFactory().createGenerator(ObjectWriteContext.empty(), out, JsonEncoding.UTF8)) {
                 json.writeStartObject();
                 json.writeNumberProperty("words", FORMAT);
                 json.writeBooleanProperty("codes", kept.hasCodes());

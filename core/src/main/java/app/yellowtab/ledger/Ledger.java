@@ -19,7 +19,8 @@ import java.util.Optional;
  * @param files     the files that the leaves stand in; today always one
  * @param enclosed  the files that go along, in the folder beside
  */
-public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index, List<Bookmark> bookmarks, List<Font> fonts, List<ProducedFile> files, List<Enclosed> enclosed) {
+public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index, List<Bookmark> bookmarks, List<Font> fonts,
+        List<ProducedFile> files, List<Enclosed> enclosed) {
     public Ledger {
         enclosed = List.copyOf(enclosed);
         files = List.copyOf(files);
@@ -80,7 +81,8 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      *
      * @param text  its words in reading order
      * @param pages what stands in its page column
-     * @param to    the place in the file that it leads to, counted from 1; 0 where that is in another file, or the entry has no pages, and the row has no link
+     * @param to    the place in the file that it leads to, counted from 1; 0 where that is in another file, or the entry has no
+     *         pages, and the row has no link
      */
     public record Row(String text, String pages, int to, Area area) {}
 
@@ -106,7 +108,8 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      * @param position     its place in the file, counted from 1
      * @param number       what is printed on it and called out; empty for one that is not counted
      * @param label        its page label
-     * @param kind         "cover", "index", "section", "blank", "divider", "page", "slip", "front_sheet", "file_sheet" or "tab_sheet"
+     * @param kind         "cover", "index", "section", "blank", "divider", "page", "slip", "front_sheet", "file_sheet" or
+     *         "tab_sheet"
      * @param contentPrint of its contents and what they need, without annotations and marks; empty in ledgers of format 1
      * @param pagePrint    of all that it holds and reaches
      * @param look         what was done to its page
@@ -115,8 +118,9 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      * @param links        the places in the file that its links lead to, in order
      * @param allResources whether what it draws could not be followed, so that it may hold more than it shows
      */
-    public record Page(int position, Optional<String> number, String label, String kind, String contentPrint, String pagePrint, PageLook look, List<Mark> marks, Optional<From> from,
-                       List<Integer> links, boolean allResources) {
+    public record Page(int position, Optional<String> number, String label, String kind, String contentPrint, String pagePrint,
+            PageLook look, List<Mark> marks, Optional<From> from,
+            List<Integer> links, boolean allResources) {
         public Page {
             marks = List.copyOf(marks);
             links = List.copyOf(links);
@@ -141,7 +145,8 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
      *
      * @param series what it belongs to
      * @param words  empty for what covers a part of the page with white
-     * @param box    from its left end on the base line, in points from the lower left corner of what a reader sees, before it is turned
+     * @param box    from its left end on the base line, in points from the lower left corner of what a reader sees, before it is
+     *         turned
      * @param turn   clockwise about the middle of the box, in degrees
      */
     public record Mark(String series, String words, Area box, float sizePt, int turn) {}

@@ -48,7 +48,7 @@ public final class LedgerCsv {
         try {
             try (LedgerReader leaves = LedgerReader.leaves(ledgerFile); BufferedWriter out = Files.newBufferedWriter(draft)) {
                 out.write("position,number,label,kind,file,file sha256,page,fingerprint,stamp x,stamp y,stamp size\r\n");
-                for (Optional<Ledger.Page> leaf; (leaf = leaves.next()).isPresent(); ) out.write(line(leaf.get(), ledger));
+                for (Optional<Ledger.Page> leaf; (leaf = leaves.next()).isPresent();) out.write(line(leaf.get(), ledger));
             }
             Files.move(draft, beside(bundle), StandardCopyOption.REPLACE_EXISTING);
         } finally {
@@ -57,10 +57,14 @@ public final class LedgerCsv {
     }
 
     private static String line(Ledger.Page leaf, Ledger ledger) {
-        Ledger.SourceFile source = leaf.from().map(from -> ledger.sources().get(from.source())).orElse(new Ledger.SourceFile("", "", 0));
+        Ledger.SourceFile source =
+                leaf.from().map(from -> ledger.sources().get(from.source())).orElse(new Ledger.SourceFile("", "", 0));
         Optional<Ledger.Mark> number = leaf.marks().stream().filter(mark -> mark.series().equals(Mark.BUNDLE_NUMBER)).findFirst();
-        return String.format(Locale.ROOT, "%d,%s,%s,%s,%s,%s,%s,%s,%s\r\n", leaf.position(), CsvLine.quoted(leaf.number().orElse("")), CsvLine.quoted(leaf.label()), leaf.kind(), CsvLine.quoted(source.file()),
+        return String.format(Locale.ROOT, "%d,%s,%s,%s,%s,%s,%s,%s,%s\r\n", leaf.position(),
+                CsvLine.quoted(leaf.number().orElse("")), CsvLine.quoted(leaf.label()), leaf.kind(),
+                CsvLine.quoted(source.file()),
                 source.sha256(), leaf.from().map(from -> String.valueOf(from.page())).orElse(""), leaf.pagePrint(),
-                number.map(mark -> String.format(Locale.ROOT, "%.2f,%.2f,%.2f", mark.box().left(), mark.box().bottom(), mark.sizePt())).orElse(",,"));
+                number.map(mark -> String.format(Locale.ROOT, "%.2f,%.2f,%.2f", mark.box().left(), mark.box().bottom(),
+                        mark.sizePt())).orElse(",,"));
     }
 }

@@ -51,7 +51,8 @@ public final class LedgerReader implements Closeable {
         LedgerReader reader = new LedgerReader(file);
         try {
             while (reader.json.nextToken() != null) {
-                if (reader.json.currentToken() == JsonToken.START_ARRAY && "leaves".equals(reader.json.currentName())) return reader;
+                if (reader.json.currentToken() == JsonToken.START_ARRAY && "leaves".equals(reader.json.currentName()))
+                    return reader;
                 if (reader.json.currentToken() == JsonToken.START_ARRAY) reader.json.skipChildren();
             }
         } catch (JacksonException e) {
@@ -67,11 +68,17 @@ public final class LedgerReader implements Closeable {
             if (json.nextToken() != JsonToken.START_OBJECT) return Optional.empty();
             JsonNode node = json.readValueAsTree();
             boolean first = node.has("stamp");
-            Optional<Ledger.From> from = node.has("source") ? Optional.of(new Ledger.From(node.required("source").asInt(), node.required("page").asInt())) : Optional.empty();
-            return Optional.of(new Ledger.Page(first ? node.required("number").asInt() : node.required("places").required(0).required(1).asInt(),
-                    Optional.ofNullable(node.get("number")).map(JsonNode::asString), node.required("label").asString(), node.required("kind").asString(),
-                    first ? "" : node.required("contentPrint").asString(), node.required(first ? "fingerprint" : "pagePrint").asString(), look(node.path("look")),
-                    first ? List.of(number(node)) : each(node.required("marks"), LedgerReader::mark), from, each(node.path("links"), JsonNode::asInt),
+            Optional<Ledger.From> from = node.has("source")
+                    ? Optional.of(new Ledger.From(node.required("source").asInt(), node.required("page").asInt()))
+                    : Optional.empty();
+            return Optional.of(new Ledger.Page(
+                    first ? node.required("number").asInt() : node.required("places").required(0).required(1).asInt(),
+                    Optional.ofNullable(node.get("number")).map(JsonNode::asString), node.required("label").asString(),
+                    node.required("kind").asString(),
+                    first ? "" : node.required("contentPrint").asString(),
+                    node.required(first ? "fingerprint" : "pagePrint").asString(), look(node.path("look")),
+                    first ? List.of(number(node)) : each(node.required("marks"), LedgerReader::mark), from,
+                    each(node.path("links"), JsonNode::asInt),
                     ALL.equals(node.path("resources").asString(""))));
         } catch (JacksonException | IllegalArgumentException e) {
             throw new IOException("it is no ledger, or a damaged one", e);
@@ -85,7 +92,8 @@ public final class LedgerReader implements Closeable {
         List<Double> sheet = each(node.path("sheet"), JsonNode::doubleValue);
         return new PageLook(node.required("turns").asInt(), node.required("straightenDegrees").doubleValue(),
                 crop.size() == 4 ? Optional.of(area(crop)) : Optional.empty(),
-                sheet.size() == 2 ? Optional.of(new Sheet(sheet.get(0), sheet.get(1))) : Optional.empty(), node.required("scale").doubleValue(),
+                sheet.size() == 2 ? Optional.of(new Sheet(sheet.get(0), sheet.get(1))) : Optional.empty(),
+                node.required("scale").doubleValue(),
                 each(node.path("redactions"), LedgerReader::redaction));
     }
 
@@ -99,7 +107,8 @@ public final class LedgerReader implements Closeable {
     }
 
     private static Ledger.Mark mark(JsonNode node) {
-        return new Ledger.Mark(node.required("series").asString(), node.required("words").asString(), area(node.required("box")), node.required("size").floatValue(), node.path("turn").asInt(0));
+        return new Ledger.Mark(node.required("series").asString(), node.required("words").asString(), area(node.required("box")),
+                node.required("size").floatValue(), node.path("turn").asInt(0));
     }
 
     /** {@return the only mark that leaves of format 1 have} */
@@ -107,7 +116,8 @@ public final class LedgerReader implements Closeable {
         JsonNode stamp = leaf.required("stamp");
         float x = stamp.required("x").floatValue();
         float y = stamp.required("y").floatValue();
-        return new Ledger.Mark(Mark.BUNDLE_NUMBER, leaf.required("number").asString(), new Ledger.Area(x, y, x, y), stamp.required("size").floatValue(), 0);
+        return new Ledger.Mark(Mark.BUNDLE_NUMBER, leaf.required("number").asString(), new Ledger.Area(x, y, x, y),
+                stamp.required("size").floatValue(), 0);
     }
 
     private Ledger whole() {
@@ -128,12 +138,18 @@ public final class LedgerReader implements Closeable {
                 case "ledger" -> format = json.getIntValue();
                 case "pages" -> pages = json.getIntValue();
                 case "identity" -> identity = json.getString();
-                case "files" -> files = each(tree(), f -> new Ledger.ProducedFile(f.required("name").asString(), f.required("output").asString(),
-                        f.required("identity").asString(), f.required("pages").asInt()));
-                case "sources" -> sources = each(tree(), s -> new Ledger.SourceFile(s.required("file").asString(), s.required("sha256").asString(), s.required("pages").asInt()));
-                case "index" -> index = each(tree(), p -> new Ledger.IndexPage(p.required(p.has("number") ? "number" : "position").asInt(), each(p.required("rows"), LedgerReader::row)));
-                case "bookmarks" -> bookmarks = each(tree(), b -> new Ledger.Bookmark(b.required("level").asInt(), b.required("title").asString(), b.required("to").asInt()));
-                case "enclosed" -> enclosed = each(tree(), f -> new Ledger.Enclosed(f.required("name").asString(), f.required("bytes").asLong(), f.required("sha256").asString()));
+                case "files" -> files =
+                        each(tree(), f -> new Ledger.ProducedFile(f.required("name").asString(), f.required("output").asString(),
+                                f.required("identity").asString(), f.required("pages").asInt()));
+                case "sources" -> sources = each(tree(), s -> new Ledger.SourceFile(s.required("file").asString(),
+                        s.required("sha256").asString(), s.required("pages").asInt()));
+                case "index" -> index =
+                        each(tree(), p -> new Ledger.IndexPage(p.required(p.has("number") ? "number" : "position").asInt(),
+                                each(p.required("rows"), LedgerReader::row)));
+                case "bookmarks" -> bookmarks = each(tree(), b -> new Ledger.Bookmark(b.required("level").asInt(),
+                        b.required("title").asString(), b.required("to").asInt()));
+                case "enclosed" -> enclosed = each(tree(), f -> new Ledger.Enclosed(f.required("name").asString(),
+                        f.required("bytes").asLong(), f.required("sha256").asString()));
                 case "fonts" -> fonts = each(tree(), LedgerReader::font);
                 default -> json.skipChildren();
             }
@@ -149,15 +165,18 @@ public final class LedgerReader implements Closeable {
     }
 
     private static Ledger.Row row(JsonNode node) {
-        return new Ledger.Row(node.required("text").asString(), node.required("pages").asString(), node.required("to").asInt(), area(node.required("area")));
+        return new Ledger.Row(node.required("text").asString(), node.required("pages").asString(), node.required("to").asInt(),
+                area(node.required("area")));
     }
 
     private static Ledger.Area area(JsonNode sides) {
-        return new Ledger.Area(sides.required(0).floatValue(), sides.required(1).floatValue(), sides.required(2).floatValue(), sides.required(3).floatValue());
+        return new Ledger.Area(sides.required(0).floatValue(), sides.required(1).floatValue(), sides.required(2).floatValue(),
+                sides.required(3).floatValue());
     }
 
     private static Ledger.Font font(JsonNode node) {
-        return new Ledger.Font(Face.of(node.required("face").asString()), node.required("name").asString(), node.required("object").asInt(),
+        return new Ledger.Font(Face.of(node.required("face").asString()), node.required("name").asString(),
+                node.required("object").asInt(),
                 node.required(node.has("print") ? "print" : "fingerprint").asString());
     }
 

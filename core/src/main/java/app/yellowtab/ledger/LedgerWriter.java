@@ -21,7 +21,8 @@ public final class LedgerWriter implements Closeable {
      *
      * @param out closed with this
      */
-    public LedgerWriter(OutputStream out, int pages, List<Ledger.SourceFile> sources, List<Ledger.IndexPage> index, List<Ledger.Bookmark> bookmarks) {
+    public LedgerWriter(OutputStream out, int pages, List<Ledger.SourceFile> sources, List<Ledger.IndexPage> index,
+            List<Ledger.Bookmark> bookmarks) {
         json = new JsonFactory().createGenerator(ObjectWriteContext.empty(), out, JsonEncoding.UTF8);
         json.writeStartObject();
         json.writeNumberProperty("ledger", FORMAT);

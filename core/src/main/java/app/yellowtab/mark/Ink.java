@@ -13,7 +13,8 @@ public record Ink(int rgb) {
     private static final Pattern WRITTEN = Pattern.compile("#?([0-9a-fA-F]{6})");
 
     public Ink {
-        if (rgb < 0 || rgb > 0xFFFFFF) throw new IllegalArgumentException("a colour must be 000000 to ffffff, got " + Integer.toHexString(rgb));
+        if (rgb < 0 || rgb > 0xFFFFFF)
+            throw new IllegalArgumentException("a colour must be 000000 to ffffff, got " + Integer.toHexString(rgb));
     }
 
     /**

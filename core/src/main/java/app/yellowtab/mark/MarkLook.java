@@ -7,14 +7,18 @@ import java.util.Objects;
 /**
  * How a mark is set.
  *
- * @param sizePt  in points; on very small pages it is set smaller, so that all of it is seen, and on very large ones larger, so that it can be read on A4
+ * @param sizePt  in points; on very small pages it is set smaller, so that all of it is seen, and on very large ones larger, so
+ *         that it can be read on A4
  * @param ground  what it stands on
  * @param ink     its colour
  * @param opacity from 0 (not seen) to 1 (covers what is below)
  * @param turn    clockwise about its middle, in degrees from -180 to 180; 0 for upright
  */
 public record MarkLook(Face face, float sizePt, Ground ground, Ink ink, double opacity, int turn) {
-    /** Of bundle numbers. Chosen by us: larger than body text, so that it is found first when a number is called out, and on white, so that every page shows it. */
+    /**
+     * Of bundle numbers. Chosen by us: larger than body text, so that it is found first when a number is called out, and on
+     * white, so that every page shows it.
+     */
     public static final MarkLook NUMBER = new MarkLook(Typeface.SANS_BOLD, 14, Ground.WHITE);
 
     /** Of other series. Chosen by us: smaller than the bundle's own, which is called out, and still easily read. */
@@ -36,9 +40,12 @@ public record MarkLook(Face face, float sizePt, Ground ground, Ink ink, double o
         Objects.requireNonNull(face, "face");
         Objects.requireNonNull(ground, "ground");
         Objects.requireNonNull(ink, "ink");
-        if (!(sizePt > 0 && sizePt <= LARGEST_PT)) throw new IllegalArgumentException("a mark's size must be more than 0 and at most 500 points, got " + sizePt);
-        if (!(opacity > 0 && opacity <= 1)) throw new IllegalArgumentException("a mark's opacity must be more than 0 and at most 1, got " + opacity);
-        if (Math.abs(turn) > MOST_DEGREES) throw new IllegalArgumentException("a mark's turn must be -180 to 180 degrees, got " + turn);
+        if (!(sizePt > 0 && sizePt <= LARGEST_PT))
+            throw new IllegalArgumentException("a mark's size must be more than 0 and at most 500 points, got " + sizePt);
+        if (!(opacity > 0 && opacity <= 1))
+            throw new IllegalArgumentException("a mark's opacity must be more than 0 and at most 1, got " + opacity);
+        if (Math.abs(turn) > MOST_DEGREES)
+            throw new IllegalArgumentException("a mark's turn must be -180 to 180 degrees, got " + turn);
     }
 
     public MarkLook withFace(Face newFace) {

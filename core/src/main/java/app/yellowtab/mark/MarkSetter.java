@@ -16,8 +16,8 @@ import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.util.Matrix;
 
 /**
- * Sets marks upright to the reader, unless they are turned, inside what is seen of a page, in embedded fonts. All letters that may come
- * are taken up when it is made, so that it is safe to share between threads afterwards.
+ * Sets marks upright to the reader, unless they are turned, inside what is seen of a page, in embedded fonts. All letters that
+ * may come are taken up when it is made, so that it is safe to share between threads afterwards.
  */
 public final class MarkSetter {
     /** Opens each mark in the content (ISO 32000-1:2008, 14.8.2.2); a proof finds marks by it. */
@@ -78,10 +78,12 @@ public final class MarkSetter {
 
     private void words(StringBuilder operators, Placed place, Matrix at, String font) {
         MarkLook look = place.mark().look();
-        operators.append("BT\n").append(colour(look.ink())).append("\n0 Tr\n/").append(font).append(' ').append(plain(place.sizePt())).append(" Tf\n");
+        operators.append("BT\n").append(colour(look.ink())).append("\n0 Tr\n/").append(font).append(' ')
+                .append(plain(place.sizePt())).append(" Tf\n");
         matrix(operators, at).append(" Tm\n<");
         Map<Integer, String> known = Objects.requireNonNull(codes.get(look.face()), "no letters were given of this typeface");
-        place.mark().words().codePoints().forEach(letter -> operators.append(Objects.requireNonNull(known.get(letter), "a letter that was not given")));
+        place.mark().words().codePoints()
+                .forEach(letter -> operators.append(Objects.requireNonNull(known.get(letter), "a letter that was not given")));
         operators.append("> Tj\nET\n");
     }
 
@@ -94,12 +96,15 @@ public final class MarkSetter {
     private static void ground(StringBuilder operators, Placed place, Matrix at) {
         float reach = place.reachPt();
         operators.append("q\n1 g\n");
-        matrix(operators, at).append(" cm\n").append(plain(-reach)).append(' ').append(plain(-reach)).append(' ').append(plain(place.box().width() + 2 * reach)).append(' ')
-                .append(plain(place.box().height() + 2 * reach)).append(place.mark().look().ground() == Ground.FRAME ? " re\n0 G\n0.5 w\nB\nQ\n" : " re f\nQ\n");
+        matrix(operators, at).append(" cm\n").append(plain(-reach)).append(' ').append(plain(-reach)).append(' ')
+                .append(plain(place.box().width() + 2 * reach)).append(' ')
+                .append(plain(place.box().height() + 2 * reach))
+                .append(place.mark().look().ground() == Ground.FRAME ? " re\n0 G\n0.5 w\nB\nQ\n" : " re f\nQ\n");
     }
 
     private static StringBuilder matrix(StringBuilder operators, Matrix at) {
-        return operators.append(plain(at.getScaleX())).append(' ').append(plain(at.getShearY())).append(' ').append(plain(at.getShearX())).append(' ').append(plain(at.getScaleY())).append(' ')
+        return operators.append(plain(at.getScaleX())).append(' ').append(plain(at.getShearY())).append(' ')
+                .append(plain(at.getShearX())).append(' ').append(plain(at.getScaleY())).append(' ')
                 .append(plain(at.getTranslateX())).append(' ').append(plain(at.getTranslateY()));
     }
 

@@ -4,8 +4,8 @@ import java.util.Objects;
 import org.apache.pdfbox.util.Matrix;
 
 /**
- * A mark where it stands. Its box is that of its words before they are turned about their middle: from their left end on the base line
- * to their right end at the height of figures.
+ * A mark where it stands. Its box is that of its words before they are turned about their middle: from their left end on the base
+ * line to their right end at the height of figures.
  *
  * @param mark with its words as they are set: those of a line may have been cut
  * @param cut  whether they were
@@ -53,7 +53,10 @@ public record Placed(Mark mark, Box box, float sizePt, boolean cut) {
         return new Box(box.left() + (box.width() - width) / 2, box.bottom() + (box.height() - height) / 2, width, height);
     }
 
-    /** {@return the matrix that takes what is measured from the left end of its words on the base line to the reader's coordinates} */
+    /**
+     * {@return the matrix that takes what is measured from the left end of its words on the base line to the reader's
+     * coordinates}
+     */
     Matrix matrix() {
         int turn = mark.look().turn();
         if (turn == 0) return Matrix.getTranslateInstance(x(), y());

@@ -6,8 +6,9 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Finds the places of the marks on a page, within what is seen of it. On very small pages all shrink to fit; on very large ones they
- * grow, so that they can still be read when the page is brought to A4. Numbers are set whole; lines give way to them and to each other.
+ * Finds the places of the marks on a page, within what is seen of it. On very small pages all shrink to fit; on very large ones
+ * they grow, so that they can still be read when the page is brought to A4. Numbers are set whole; lines give way to them and to
+ * each other.
  */
 public final class Placing {
     /** Of our typefaces, in em. */
@@ -49,7 +50,8 @@ public final class Placing {
         places.forEach(known -> known.filter(its -> its.mark().covers().isEmpty()).ifPresent(placing.placed::add));
         List<Placed> lines = marks.stream().filter(Mark::line).map(placing::whole).toList();
         List<Placed> all = new ArrayList<>();
-        for (int i = 0; i < marks.size(); i++) all.add(places.get(i).isPresent() ? places.get(i).get() : placing.line(marks.get(i), lines));
+        for (int i = 0; i < marks.size(); i++)
+            all.add(places.get(i).isPresent() ? places.get(i).get() : placing.line(marks.get(i), lines));
         return all;
     }
 
@@ -86,8 +88,10 @@ public final class Placing {
         float width = mark.look().face().width(mark.words(), 1) * size;
         float height = HEIGHT_OF_FIGURES * size;
         double turn = Math.toRadians(mark.look().turn());
-        float seenWidth = mark.look().turn() == 0 ? width : (float) (width * Math.abs(Math.cos(turn)) + height * Math.abs(Math.sin(turn)));
-        float seenHeight = mark.look().turn() == 0 ? height : (float) (width * Math.abs(Math.sin(turn)) + height * Math.abs(Math.cos(turn)));
+        float seenWidth =
+                mark.look().turn() == 0 ? width : (float) (width * Math.abs(Math.cos(turn)) + height * Math.abs(Math.sin(turn)));
+        float seenHeight =
+                mark.look().turn() == 0 ? height : (float) (width * Math.abs(Math.sin(turn)) + height * Math.abs(Math.cos(turn)));
         float x = switch (mark.spot().column()) {
             case LEFT -> across;
             case MIDDLE -> (wide - seenWidth) / 2;
@@ -98,7 +102,8 @@ public final class Placing {
             case MIDDLE -> (high - seenHeight) / 2;
             case FOOT -> down;
         };
-        return new Placed(mark, new Box(rounded(x + (seenWidth - width) / 2), rounded(y + (seenHeight - height) / 2), rounded(width), rounded(height)), rounded(size), cut);
+        return new Placed(mark, new Box(rounded(x + (seenWidth - width) / 2), rounded(y + (seenHeight - height) / 2),
+                rounded(width), rounded(height)), rounded(size), cut);
     }
 
     /** Sets a line smaller, and cuts it, where others stand beside it. */
@@ -132,17 +137,24 @@ public final class Placing {
             if (isBehind) right = Math.min(right, box.left() - GAP_PT);
             else left = Math.max(left, box.right() + GAP_PT);
         }
-        float room = wished.mark().spot().column() == Spot.Column.MIDDLE ? 2 * Math.min(middle - left, right - middle) : right - left;
+        float room =
+                wished.mark().spot().column() == Spot.Column.MIDDLE ? 2 * Math.min(middle - left, right - middle) : right - left;
         return room < LEAST_ROOM_PT ? wide - 2 * across : room;
     }
 
-    /** {@return how wide a line may be among the other lines at its height: as wide as it is if none of them meets it, its share if one does} */
+    /**
+     * {@return how wide a line may be among the other lines at its height: as wide as it is if none of them meets it, its share
+     * if one does}
+     */
     private float roomAmong(Placed wished, List<Placed> lines) {
-        List<Placed> beside = lines.stream().filter(other -> other.mark() != wished.mark() && other.mark().spot().column() != wished.mark().spot().column()
-                && other.box().bottom() < wished.box().top() && wished.box().bottom() < other.box().top()).toList();
+        List<Placed> beside = lines.stream()
+                .filter(other -> other.mark() != wished.mark() && other.mark().spot().column() != wished.mark().spot().column()
+                        && other.box().bottom() < wished.box().top() && wished.box().bottom() < other.box().top())
+                .toList();
         float all = wide - 2 * inward(wished.mark().spot().across());
         if (beside.stream().noneMatch(other -> other.box().grown(GAP_PT / 2).meets(wished.box().grown(GAP_PT / 2)))) return all;
-        boolean inMiddle = wished.mark().spot().column() == Spot.Column.MIDDLE || beside.stream().anyMatch(other -> other.mark().spot().column() == Spot.Column.MIDDLE);
+        boolean inMiddle = wished.mark().spot().column() == Spot.Column.MIDDLE
+                || beside.stream().anyMatch(other -> other.mark().spot().column() == Spot.Column.MIDDLE);
         int shares = inMiddle ? COLUMNS : 2;
         return all / shares - GAP_PT;
     }

@@ -36,6 +36,7 @@ public record Spot(Row row, Column column, double across, double down) {
     public Spot {
         Objects.requireNonNull(row, "row");
         Objects.requireNonNull(column, "column");
-        if (!(across >= 0 && down >= 0)) throw new IllegalArgumentException("a mark must stand on the page, got " + across + " mm and " + down + " mm from its edges");
+        if (!(across >= 0 && down >= 0)) throw new IllegalArgumentException(
+                "a mark must stand on the page, got " + across + " mm and " + down + " mm from its edges");
     }
 }

@@ -31,9 +31,11 @@ import java.util.Set;
  * @param batches  sources that hold several documents, and how they are cut
  * @param recognition whether the words of scans are read, and in which languages
  */
-public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, Reading reading, List<Source> sources, Contents contents, List<Document> setAside, Numbering numbering, List<Batch> batches, RecognitionChoice recognition) {
+public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, Reading reading, List<Source> sources,
+        Contents contents, List<Document> setAside, Numbering numbering, List<Batch> batches, RecognitionChoice recognition) {
     /** A bundle with nothing in it. */
-    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, Reading.STANDARD, List.of(), Contents.EMPTY, List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD);
+    public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, Reading.STANDARD,
+            List.of(), Contents.EMPTY, List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD);
 
     public Bundle {
         Objects.requireNonNull(heading, "heading");
@@ -49,27 +51,33 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
     }
 
     public Bundle withHeading(CaseHeading newHeading) {
-        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, reading, sources, contents, setAside, numbering, batches, recognition);
+        return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, reading, sources, contents,
+                setAside, numbering, batches, recognition);
     }
 
     public Bundle withLayout(Layout newLayout) {
-        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, reading, sources, contents, setAside, numbering, batches, recognition);
+        return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, reading, sources, contents, setAside,
+                numbering, batches, recognition);
     }
 
     public Bundle withFromSources(FromSources newFromSources) {
-        return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, reading, sources, contents, setAside, numbering, batches, recognition);
+        return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, reading, sources, contents,
+                setAside, numbering, batches, recognition);
     }
 
     public Bundle withReading(Reading newReading) {
-        return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents, setAside, numbering, batches, recognition);
+        return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents,
+                setAside, numbering, batches, recognition);
     }
 
     public Bundle withNumbering(Numbering newNumbering) {
-        return newNumbering.equals(numbering) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside, newNumbering, batches, recognition);
+        return newNumbering.equals(numbering) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents,
+                setAside, newNumbering, batches, recognition);
     }
 
     public Bundle withRecognition(RecognitionChoice newRecognition) {
-        return newRecognition.equals(recognition) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside, numbering, batches, newRecognition);
+        return newRecognition.equals(recognition) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents,
+                setAside, numbering, batches, newRecognition);
     }
 
     /** {@return the same with other sources; how one was cut that is not among them is forgotten} */
@@ -77,21 +85,27 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
         if (newSources.equals(sources)) return this;
         Set<SourceId> there = new HashSet<>();
         for (Source source : newSources) there.add(source.id());
-        List<Batch> left = batches.stream().map(batch -> Map.entry(batch, batch.runs().stream().filter(run -> there.contains(run.source())).toList())).filter(its -> !its.getValue().isEmpty())
-                .map(its -> its.getValue().equals(its.getKey().runs()) ? its.getKey() : its.getKey().withRuns(its.getValue())).toList();
+        List<Batch> left = batches.stream()
+                .map(batch -> Map.entry(batch, batch.runs().stream().filter(run -> there.contains(run.source())).toList()))
+                .filter(its -> !its.getValue().isEmpty())
+                .map(its -> its.getValue().equals(its.getKey().runs()) ? its.getKey() : its.getKey().withRuns(its.getValue()))
+                .toList();
         return new Bundle(heading, layout, fromSources, reading, newSources, contents, setAside, numbering, left, recognition);
     }
 
     public Bundle withBatches(List<Batch> newBatches) {
-        return newBatches.equals(batches) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside, numbering, newBatches, recognition);
+        return newBatches.equals(batches) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside,
+                numbering, newBatches, recognition);
     }
 
     public Bundle withContents(Contents newContents) {
-        return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, reading, sources, newContents, setAside, numbering, batches, recognition);
+        return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, reading, sources, newContents,
+                setAside, numbering, batches, recognition);
     }
 
     public Bundle withSetAside(List<Document> newSetAside) {
-        return newSetAside.equals(setAside) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, newSetAside, numbering, batches, recognition);
+        return newSetAside.equals(setAside) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents,
+                newSetAside, numbering, batches, recognition);
     }
 
     /** {@return the sources by their id} */
@@ -107,7 +121,10 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
         return sources.stream().filter(source -> !used.contains(source.id())).toList();
     }
 
-    /** {@return what has no place in the index: documents that were taken out, then the files that no document is made of, in the order they came} */
+    /**
+     * {@return what has no place in the index: documents that were taken out, then the files that no document is made of, in the
+     * order they came}
+     */
     public List<InTray> tray() {
         return tray(unplaced());
     }
@@ -131,11 +148,13 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
      * @throws IllegalArgumentException if there is no such source
      */
     public PageSet unplacedPages(SourceId id) {
-        Source source = sources.stream().filter(known -> known.id().equals(id)).findFirst().orElseThrow(() -> new IllegalArgumentException("no such source: " + id.value()));
+        Source source = sources.stream().filter(known -> known.id().equals(id)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no such source: " + id.value()));
         BitSet pages = new BitSet();
         pages.set(1, source.pageCount() + 1);
         for (Document document : contents.allDocuments()) {
-            for (Run run : document.runs()) if (run instanceof SourcePages from && from.source().equals(id)) pages.clear(from.first(), from.last() + 1);
+            for (Run run : document.runs())
+                if (run instanceof SourcePages from && from.source().equals(id)) pages.clear(from.first(), from.last() + 1);
         }
         return PageSet.of(pages);
     }

@@ -16,7 +16,7 @@ import java.util.Optional;
  * @param preparedBy  the person or firm that made the bundle
  */
 public record CaseHeading(String court, String caseNumber, List<Party> parties, String title,
-                          Optional<LocalDate> hearing, String preparedBy) {
+        Optional<LocalDate> hearing, String preparedBy) {
     /** The heading of a bundle of which nothing is known yet. */
     public static final CaseHeading EMPTY = new CaseHeading("", "", List.of(), "", Optional.empty(), "");
 

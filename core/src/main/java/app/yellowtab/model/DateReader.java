@@ -63,7 +63,9 @@ public final class DateReader {
      */
     public static Optional<DocumentDate> read(String text, boolean monthFirst) {
         Matcher figures = FIGURES.matcher(text.strip());
-        if (monthFirst && figures.matches()) return read(figures.group("b") + figures.group("s") + figures.group("a") + figures.group("s") + figures.group("y"), false);
+        if (monthFirst && figures.matches())
+            return read(figures.group("b") + figures.group("s") + figures.group("a") + figures.group("s") + figures.group("y"),
+                    false);
         String typed = text.strip();
         if (typed.isEmpty()) return Optional.of(DocumentDate.NOT_GIVEN);
         if (typed.equalsIgnoreCase("undated")) return Optional.of(DocumentDate.UNDATED);

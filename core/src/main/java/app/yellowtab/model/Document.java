@@ -26,7 +26,7 @@ import java.util.Optional;
  * @param runs        its pages in order; never empty
  */
 public record Document(EntryId id, String title, String description, DocumentDate date, boolean inIndex,
-                       Optional<EntryId> belongsTo, Agreement agreement, List<Run> runs) {
+        Optional<EntryId> belongsTo, Agreement agreement, List<Run> runs) {
     public Document {
         Objects.requireNonNull(agreement, "agreement");
         Objects.requireNonNull(belongsTo, "belongsTo");
@@ -39,14 +39,20 @@ public record Document(EntryId id, String title, String description, DocumentDat
     }
 
     /** An entry of which the parties have said nothing. */
-    public Document(EntryId id, String title, String description, DocumentDate date, boolean inIndex, Optional<EntryId> belongsTo, List<Run> runs) {
+    public Document(EntryId id, String title, String description, DocumentDate date, boolean inIndex, Optional<EntryId> belongsTo,
+            List<Run> runs) {
         this(id, title, description, date, inIndex, belongsTo, Agreement.OPEN, runs);
     }
 
-    /** {@return a new entry with all pages of a source, or with a sheet for a file that has none, titled and dated as the source proposes} */
+    /**
+     * {@return a new entry with all pages of a source, or with a sheet for a file that has none, titled and dated as the source
+     * proposes}
+     */
     public static Document of(Source source) {
-        Run run = source.isWithoutPages() ? new EnclosedFile(RunId.fresh(), source.id(), true, "") : SourcePages.of(source.id(), 1, source.pageCount());
-        return new Document(EntryId.fresh(), source.proposedTitle(), "", source.proposedDate(), true, Optional.empty(), List.of(run));
+        Run run = source.isWithoutPages() ? new EnclosedFile(RunId.fresh(), source.id(), true, "")
+                : SourcePages.of(source.id(), 1, source.pageCount());
+        return new Document(EntryId.fresh(), source.proposedTitle(), "", source.proposedDate(), true, Optional.empty(),
+                List.of(run));
     }
 
     public int pageCount() {
@@ -103,7 +109,8 @@ public record Document(EntryId id, String title, String description, DocumentDat
     }
 
     public Document withAgreement(Agreement newAgreement) {
-        return newAgreement.equals(agreement) ? this : new Document(id, title, description, date, inIndex, belongsTo, newAgreement, runs);
+        return newAgreement.equals(agreement) ? this
+                : new Document(id, title, description, date, inIndex, belongsTo, newAgreement, runs);
     }
 
     public Document withInIndex(boolean shown) {

@@ -4,7 +4,8 @@ import java.util.List;
 import java.util.Objects;
 
 /**
- * What only the set to be printed has. None of it is counted, so that the same pages bear the same numbers on paper and on the screen.
+ * What only the set to be printed has. None of it is counted, so that the same pages bear the same numbers on paper and on the
+ * screen.
  *
  * @param twoSided    whether it is printed on both sides
  * @param begins      what begins on a right-hand page; without meaning on one side
@@ -14,7 +15,8 @@ import java.util.Objects;
  * @param binderSheets so many sheets fit into a binder; 0 for all in one
  * @param copies      how many sets are printed
  */
-public record PaperSet(boolean twoSided, Beginning begins, List<EntryId> singleSided, Beginning tabs, String note, int binderSheets, int copies) {
+public record PaperSet(boolean twoSided, Beginning begins, List<EntryId> singleSided, Beginning tabs, String note,
+        int binderSheets, int copies) {
     /** What something is done for. */
     public enum Beginning { NOTHING, SECTIONS, DOCUMENTS }
 
@@ -30,8 +32,10 @@ public record PaperSet(boolean twoSided, Beginning begins, List<EntryId> singleS
         Objects.requireNonNull(tabs, "tabs");
         Objects.requireNonNull(note, "note");
         singleSided = List.copyOf(singleSided);
-        if (binderSheets < 0 || binderSheets > MOST_BINDER_SHEETS) throw new IllegalArgumentException("\"binderSheets\" must be 0 to " + MOST_BINDER_SHEETS + ", got " + binderSheets);
-        if (copies < 1 || copies > MOST_COPIES) throw new IllegalArgumentException("\"copies\" must be 1 to " + MOST_COPIES + ", got " + copies);
+        if (binderSheets < 0 || binderSheets > MOST_BINDER_SHEETS)
+            throw new IllegalArgumentException("\"binderSheets\" must be 0 to " + MOST_BINDER_SHEETS + ", got " + binderSheets);
+        if (copies < 1 || copies > MOST_COPIES)
+            throw new IllegalArgumentException("\"copies\" must be 1 to " + MOST_COPIES + ", got " + copies);
     }
 
     public PaperSet withTwoSided(boolean newTwoSided) {

@@ -13,6 +13,7 @@ public record RecognitionChoice(boolean isOn, List<String> languages) {
 
     public RecognitionChoice {
         languages = List.copyOf(languages);
-        if (languages.isEmpty() || !languages.stream().allMatch(code -> code.matches("[A-Za-z][A-Za-z_]{1,30}"))) throw new IllegalArgumentException("\"languages\" must be codes such as \"eng\", got " + languages);
+        if (languages.isEmpty() || !languages.stream().allMatch(code -> code.matches("[A-Za-z][A-Za-z_]{1,30}")))
+            throw new IllegalArgumentException("\"languages\" must be codes such as \"eng\", got " + languages);
     }
 }

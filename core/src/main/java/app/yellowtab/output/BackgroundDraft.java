@@ -41,7 +41,8 @@ final class BackgroundDraft {
     ByteBuffer buffer() throws IOException {
         try {
             ByteBuffer waiting = free.poll();
-            ByteBuffer buffer = waiting != null ? waiting : made < BUFFERS ? ByteBuffer.allocateDirect(made++ == 0 ? FIRST_BYTES : BUFFER_BYTES) : free.take();
+            ByteBuffer buffer = waiting != null ? waiting
+                    : made < BUFFERS ? ByteBuffer.allocateDirect(made++ == 0 ? FIRST_BYTES : BUFFER_BYTES) : free.take();
             check();
             return buffer.clear();
         } catch (InterruptedException e) {

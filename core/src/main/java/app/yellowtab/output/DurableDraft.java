@@ -42,7 +42,7 @@ final class DurableDraft implements DraftFile {
 
     @Override
     public void append(FileChannel from, long start, long count) throws IOException {
-        for (long done = 0; done < count; ) {
+        for (long done = 0; done < count;) {
             long part = from.transferTo(start + done, count - done, channel);
             if (part <= 0) throw new EOFException("a file has become shorter while it was read");
             done += part;
@@ -64,7 +64,7 @@ final class DurableDraft implements DraftFile {
 
     @Override
     public void read(ByteBuffer into, long offset) throws IOException {
-        for (long at = offset; into.hasRemaining(); ) {
+        for (long at = offset; into.hasRemaining();) {
             int count = channel.read(into, at);
             if (count < 0) return;
             at += count;

@@ -36,11 +36,13 @@ public final class ObjectGraph {
          *
          * @param item a reference or the object itself
          */
-        @Nullable COSBase of(COSBase item);
+        @Nullable
+        COSBase of(COSBase item);
     }
 
-    private static final Set<COSName> TABLES = Set.of(COSName.FONT, COSName.XOBJECT, COSName.EXT_G_STATE, COSName.COLORSPACE, COSName.PATTERN,
-            COSName.SHADING, COSName.PROPERTIES);
+    private static final Set<COSName> TABLES =
+            Set.of(COSName.FONT, COSName.XOBJECT, COSName.EXT_G_STATE, COSName.COLORSPACE, COSName.PATTERN,
+                    COSName.SHADING, COSName.PROPERTIES);
 
     private final StandIns standIns;
     private final Set<COSName> leftBehind;
@@ -213,7 +215,7 @@ public final class ObjectGraph {
         };
         text.clear();
         leaf.root().write(text, filler);
-        for (Reached object; (object = cyclic.poll()) != null; ) {
+        for (Reached object; (object = cyclic.poll()) != null;) {
             object.write(text, filler);
             text.text(object.rawHash);
         }
@@ -242,7 +244,8 @@ public final class ObjectGraph {
     }
 
     boolean leavesBehind(COSDictionary dictionary, COSName name) {
-        return leftBehind.contains(name) && !nameTables.contains(dictionary) || name.equals(COSName.LENGTH) && dictionary instanceof COSStream;
+        return leftBehind.contains(name) && !nameTables.contains(dictionary)
+                || name.equals(COSName.LENGTH) && dictionary instanceof COSStream;
     }
 
     /** An object under way, and which of its gaps comes next. */

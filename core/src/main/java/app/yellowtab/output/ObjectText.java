@@ -90,7 +90,8 @@ final class ObjectText {
 
     /** {@return whether an item is written as a reference} */
     private static boolean standsAlone(COSBase item, COSBase real) {
-        return real instanceof COSStream || item instanceof COSObject && (real instanceof COSDictionary || real instanceof COSArray);
+        return real instanceof COSStream
+                || item instanceof COSObject && (real instanceof COSDictionary || real instanceof COSArray);
     }
 
     /** As a literal string (7.3.4.2); line ends are escaped, since a bare one may be read as another. */

@@ -186,7 +186,8 @@ public final class PdfWriter implements Closeable {
                 written.clear().limit(Math.min(written.capacity(), length - done));
                 file.read(written, at);
                 same = written.position() == written.limit()
-                        && Arrays.equals(bytes, offset + done, offset + done + written.position(), written.array(), 0, written.position());
+                        && Arrays.equals(bytes, offset + done, offset + done + written.position(), written.array(), 0,
+                                written.position());
                 at += written.position();
             }
         }
@@ -230,8 +231,10 @@ public final class PdfWriter implements Closeable {
             xref.write(next, out);
         }
         String id = "<" + HexFormat.of().formatHex(identity) + ">";
-        writeOwnStream(number, "<</Type/XRef/Size " + next + "/W" + XrefTable.WIDTHS + "/Root " + catalog + " 0 R/Info " + information
-                + " 0 R/ID[" + id + id + "]", deflated.toByteArray());
+        writeOwnStream(number,
+                "<</Type/XRef/Size " + next + "/W" + XrefTable.WIDTHS + "/Root " + catalog + " 0 R/Info " + information
+                        + " 0 R/ID[" + id + id + "]",
+                deflated.toByteArray());
         put(("startxref\n" + start + "\n%%EOF\n").getBytes(StandardCharsets.US_ASCII));
         flush();
         return flushed;
@@ -246,7 +249,7 @@ public final class PdfWriter implements Closeable {
     }
 
     private void put(byte[] bytes, int offset, int count) throws IOException {
-        for (int done = 0; done < count; ) {
+        for (int done = 0; done < count;) {
             if (!buffer.hasRemaining()) handOver();
             int part = Math.min(count - done, buffer.remaining());
             buffer.put(bytes, offset + done, part);

@@ -43,7 +43,8 @@ public final class Reached {
     }
 
     /** {@return the stream that it is, or null for any other object} */
-    @Nullable COSStream stream() {
+    @Nullable
+    COSStream stream() {
         return base instanceof COSStream stream ? stream : null;
     }
 

@@ -37,7 +37,10 @@ public final class Advances {
         }
     }
 
-    /** {@return the same bytes, with no other tables in their directory, where there is one} The parser reads all that it finds there, and ligatures take it longer than all the rest. */
+    /**
+     * {@return the same bytes, with no other tables in their directory, where there is one} The parser reads all that it finds
+     * there, and ligatures take it longer than all the rest.
+     */
     private static byte[] withoutOtherTables(byte[] font) {
         ByteBuffer directory = ByteBuffer.wrap(font);
         int tables = font.length < HEADER_BYTES ? 0 : Short.toUnsignedInt(directory.getShort(4));

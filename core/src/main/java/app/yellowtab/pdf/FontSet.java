@@ -30,7 +30,8 @@ public final class FontSet {
 
     /** {@return the typeface that a font dictionary of this set embeds} */
     public Optional<Face> faceOf(COSBase dictionary) {
-        return fonts.entrySet().stream().filter(known -> known.getValue().getCOSObject() == dictionary).map(Map.Entry::getKey).findFirst();
+        return fonts.entrySet().stream().filter(known -> known.getValue().getCOSObject() == dictionary).map(Map.Entry::getKey)
+                .findFirst();
     }
 
     /** {@return the typefaces in use, in the order in which they came into use} */

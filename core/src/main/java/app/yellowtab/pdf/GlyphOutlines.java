@@ -36,8 +36,8 @@ public final class GlyphOutlines {
     }
 
     /**
-     * {@return the path of a line of words from (0, 0) to the right, one unit to the em, to be filled by the rule of winding numbers
-     * (ISO 32000-1:2008, 8.5.3.3)}
+     * {@return the path of a line of words from (0, 0) to the right, one unit to the em, to be filled by the rule of winding
+     * numbers (ISO 32000-1:2008, 8.5.3.3)}
      *
      * @param words that the typeface has all letters of
      */
@@ -69,7 +69,8 @@ public final class GlyphOutlines {
                 case PathIterator.SEG_MOVETO -> add(path, "m", p[0], p[1]);
                 case PathIterator.SEG_LINETO -> add(path, "l", p[0], p[1]);
                 // A curve with one point between, as one with two (its cubic form).
-                case PathIterator.SEG_QUADTO -> add(path, "c", x + 2 * THIRD * (p[0] - x), y + 2 * THIRD * (p[1] - y), p[2] + 2 * THIRD * (p[0] - p[2]), p[3] + 2 * THIRD * (p[1] - p[3]), p[2], p[3]);
+                case PathIterator.SEG_QUADTO -> add(path, "c", x + 2 * THIRD * (p[0] - x), y + 2 * THIRD * (p[1] - y),
+                        p[2] + 2 * THIRD * (p[0] - p[2]), p[3] + 2 * THIRD * (p[1] - p[3]), p[2], p[3]);
                 case PathIterator.SEG_CUBICTO -> add(path, "c", p);
                 default -> path.append("h\n");
             }

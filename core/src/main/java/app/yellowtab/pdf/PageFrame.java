@@ -46,7 +46,8 @@ public record PageFrame(PDRectangle visible, int rotation, float userUnit) {
     public PageShape shape() {
         boolean flat = !(visible.getWidth() > 0 && visible.getHeight() > 0);
         int turn = rotation % 90 == 0 ? rotation : 0;
-        return flat ? PageShape.A4 : new PageShape(visible.getLowerLeftX(), visible.getLowerLeftY(), visible.getWidth(), visible.getHeight(), turn, userUnit);
+        return flat ? PageShape.A4 : new PageShape(visible.getLowerLeftX(), visible.getLowerLeftY(), visible.getWidth(),
+                visible.getHeight(), turn, userUnit);
     }
 
     private boolean isSideways() {

@@ -7,8 +7,8 @@ import java.io.UncheckedIOException;
 import java.text.Normalizer;
 
 /**
- * A typeface of the machine, by its full name, such as "DejaVu Sans Bold". Where the machine does not have it, or it may not be embedded,
- * one of ours stands in for it.
+ * A typeface of the machine, by its full name, such as "DejaVu Sans Bold". Where the machine does not have it, or it may not be
+ * embedded, one of ours stands in for it.
  */
 public record SystemFace(String name) implements Face {
     /** Before the names of such typefaces in files. */
@@ -34,7 +34,8 @@ public record SystemFace(String name) implements Face {
 
     @Override
     public float width(String text, float sizePt) {
-        return SystemFaces.find(name).map(found -> sum(text, advances(found)) * sizePt).orElseGet(() -> INSTEAD.width(text, sizePt));
+        return SystemFaces.find(name).map(found -> sum(text, advances(found)) * sizePt)
+                .orElseGet(() -> INSTEAD.width(text, sizePt));
     }
 
     private static float[] advances(SystemFaces.Found found) {
@@ -47,7 +48,7 @@ public record SystemFace(String name) implements Face {
 
     private static float sum(String text, float[] advances) {
         float sum = 0;
-        for (int i = 0; i < text.length(); ) {
+        for (int i = 0; i < text.length();) {
             int letter = text.codePointAt(i);
             sum += letter < advances.length && advances[letter] > 0 ? advances[letter] : advances[MISSING_SIGN];
             i += Character.charCount(letter);
@@ -67,12 +68,14 @@ public record SystemFace(String name) implements Face {
 
     private static String showable(String text, float[] advances) {
         StringBuilder shown = new StringBuilder(text.length());
-        Normalizer.normalize(text, Normalizer.Form.NFC).codePoints().forEach(letter -> shown.appendCodePoint(letter < advances.length && advances[letter] > 0 ? letter : Character.isWhitespace(letter) ? ' ' : MISSING_SIGN));
+        Normalizer.normalize(text, Normalizer.Form.NFC).codePoints().forEach(letter -> shown.appendCodePoint(
+                letter < advances.length && advances[letter] > 0 ? letter : Character.isWhitespace(letter) ? ' ' : MISSING_SIGN));
         return shown.toString();
     }
 
     private static int missing(String text, float[] advances) {
-        return (int) Normalizer.normalize(text, Normalizer.Form.NFC).codePoints().filter(letter -> letter != ' ' && !(letter < advances.length && advances[letter] > 0)).count();
+        return (int) Normalizer.normalize(text, Normalizer.Form.NFC).codePoints()
+                .filter(letter -> letter != ' ' && !(letter < advances.length && advances[letter] > 0)).count();
     }
 
     @Override

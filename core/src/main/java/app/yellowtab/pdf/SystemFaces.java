@@ -22,7 +22,10 @@ import org.apache.pdfbox.io.RandomAccessReadBufferedFile;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 
-/** The typefaces of the machine that may be embedded in part: TrueType fonts whose makers allow it. Looked for once, when first asked for. */
+/**
+ * The typefaces of the machine that may be embedded in part: TrueType fonts whose makers allow it. Looked for once, when first
+ * asked for.
+ */
 public final class SystemFaces {
     /** Where the measured letters end. */
     private static final int MEASURED = 0x2600;
@@ -31,7 +34,9 @@ public final class SystemFaces {
 
     /** {@return one finding for each of some typefaces that this machine lacks, or that may not be embedded} */
     public static List<Finding> missing(Collection<Face> faces) {
-        return faces.stream().filter(face -> !face.isPresent()).map(face -> Finding.about(Code.FACE_MISSING, face instanceof SystemFace system ? system.name() : face.key(), "")).toList();
+        return faces.stream().filter(face -> !face.isPresent())
+                .map(face -> Finding.about(Code.FACE_MISSING, face instanceof SystemFace system ? system.name() : face.key(), ""))
+                .toList();
     }
 
     /** Looked for once. */
@@ -82,7 +87,9 @@ public final class SystemFaces {
             if (!file.toString().toLowerCase(Locale.ROOT).endsWith(".ttf")) continue;
             try (TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBufferedFile(new File(uri)))) {
                 String name = font.getNaming() == null ? null : fullName(font);
-                if (name != null && !name.isBlank() && mayBeEmbedded(font.getOS2Windows()) && font.getUnicodeCmapLookup().getGlyphId('0') != 0) found.putIfAbsent(name, new Found(name, file));
+                if (name != null && !name.isBlank() && mayBeEmbedded(font.getOS2Windows())
+                        && font.getUnicodeCmapLookup().getGlyphId('0') != 0)
+                    found.putIfAbsent(name, new Found(name, file));
             } catch (IOException | RuntimeException | Error unreadable) {
                 LoggerFactory.getLogger(SystemFaces.class).info("font passed over: {}", file, unreadable);
             }
@@ -93,16 +100,21 @@ public final class SystemFaces {
     private static @Nullable String fullName(TrueTypeFont font) throws IOException {
         String family = font.getNaming().getFontFamily();
         String style = font.getNaming().getFontSubFamily();
-        return family == null ? font.getName() : style == null || style.equals("Regular") || style.equals("Book") ? family : family + " " + style;
+        return family == null ? font.getName()
+                : style == null || style.equals("Regular") || style.equals("Book") ? family : family + " " + style;
     }
 
-    /** {@return whether a font's maker allows that letters of it are embedded} As fsType says (OpenType 1.9, "OS/2"): bit 1 forbids all, bit 8 parts, bit 9 outlines. */
+    /**
+     * {@return whether a font's maker allows that letters of it are embedded} As fsType says (OpenType 1.9, "OS/2"): bit 1
+     * forbids all, bit 8 parts, bit 9 outlines.
+     */
     static boolean mayBeEmbedded(@Nullable OS2WindowsMetricsTable rights) {
         return rights == null || mayBeEmbedded(rights.getFsType());
     }
 
     static boolean mayBeEmbedded(int fsType) {
         boolean restricted = (fsType & 0xF) == OS2WindowsMetricsTable.FSTYPE_RESTRICTED;
-        return !restricted && (fsType & (OS2WindowsMetricsTable.FSTYPE_NO_SUBSETTING | OS2WindowsMetricsTable.FSTYPE_BITMAP_ONLY)) == 0;
+        return !restricted
+                && (fsType & (OS2WindowsMetricsTable.FSTYPE_NO_SUBSETTING | OS2WindowsMetricsTable.FSTYPE_BITMAP_ONLY)) == 0;
     }
 }

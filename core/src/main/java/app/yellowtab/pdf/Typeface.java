@@ -53,7 +53,7 @@ public enum Typeface implements Face {
     /** {@return the advance widths of a text, in em, added to those of what stands before it} */
     private static float sum(String text, float before, float[] advances) {
         float sum = before;
-        for (int i = 0; i < text.length(); ) {
+        for (int i = 0; i < text.length();) {
             int letter = text.codePointAt(i);
             sum += letter < MEASURED && advances[letter] > 0 ? advances[letter] : advances[fallback(advances)];
             i += Character.charCount(letter);
@@ -61,7 +61,10 @@ public enum Typeface implements Face {
         return sum;
     }
 
-    /** {@return the text, in composed letters (Unicode NFC), with every letter that the typeface lacks shown as a box, tabs and breaks as spaces, other controls left out} */
+    /**
+     * {@return the text, in composed letters (Unicode NFC), with every letter that the typeface lacks shown as a box, tabs and
+     * breaks as spaces, other controls left out}
+     */
     @Override
     public String showable(String text) {
         float[] advances = advances();
@@ -87,8 +90,10 @@ public enum Typeface implements Face {
     @Override
     public int missingIn(String text) {
         float[] advances = advances();
-        return (int) Normalizer.normalize(text, Normalizer.Form.NFC).codePoints().filter(letter -> !Character.isWhitespace(letter) && !isInvisible(letter)
-                && letter != '\u00A0' && letter != '\u202F' && !(letter < MEASURED && advances[letter] > 0)).count();
+        return (int) Normalizer.normalize(text, Normalizer.Form.NFC).codePoints()
+                .filter(letter -> !Character.isWhitespace(letter) && !isInvisible(letter)
+                        && letter != '\u00A0' && letter != '\u202F' && !(letter < MEASURED && advances[letter] > 0))
+                .count();
     }
 
     /**
@@ -117,7 +122,8 @@ public enum Typeface implements Face {
             }
             if (!line.isEmpty()) lines.add(line);
             int start = 0;
-            for (int end; (end = start + fitting(word, start, sizePt, widthPt)) < word.length(); start = end) lines.add(word.substring(start, end));
+            for (int end; (end = start + fitting(word, start, sizePt, widthPt)) < word.length(); start = end)
+                lines.add(word.substring(start, end));
             line = word.substring(start);
             length = sum(line, 0, advances);
         }
@@ -141,7 +147,8 @@ public enum Typeface implements Face {
 
     private static boolean isInvisible(int letter) {
         int type = Character.getType(letter);
-        boolean selector = letter >= 0xFE00 && letter <= 0xFE0F || letter >= 0xE0100 && letter <= 0xE01EF || letter == 0x034F || letter >= 0x180B && letter <= 0x180F;
+        boolean selector = letter >= 0xFE00 && letter <= 0xFE0F || letter >= 0xE0100 && letter <= 0xE01EF || letter == 0x034F
+                || letter >= 0x180B && letter <= 0x180F;
         return selector || type == Character.CONTROL || type == Character.FORMAT;
     }
 

@@ -87,7 +87,8 @@ final class OpenSources implements Closeable {
             if (page > input.pages().size()) throw new IOException("page " + page + " is missing");
             try {
                 Optional<RedactedPicture> instead = look.redactions().isEmpty() ? Optional.empty()
-                        : Optional.of(redacted.page(which.source, input, carrier, page, look.redactions(), which.comments).picture());
+                        : Optional.of(
+                                redacted.page(which.source, input, carrier, page, look.redactions(), which.comments).picture());
                 return input.page(() -> carrier.toBeDrawn(page, look, instead));
             } catch (IOException | RuntimeException | Error e) {
                 throw new LostPageException(e);

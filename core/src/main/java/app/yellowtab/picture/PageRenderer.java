@@ -96,9 +96,11 @@ public final class PageRenderer implements Closeable {
     /** {@return a sketch of a leaf, a pixel to about a millimetre; on leaves of ours words are drawn too} */
     public Sketching sketch(Plan plan, Leaf leaf) {
         if (!(leaf.content() instanceof Content.SourcePage page)) {
-            return new Sketching(List.of(leaf.content(), words(plan, leaf.content())), () -> drawn(OwnLeafFile.of(plan, leaf), SKETCH_PX));
+            return new Sketching(List.of(leaf.content(), words(plan, leaf.content())),
+                    () -> drawn(OwnLeafFile.of(plan, leaf), SKETCH_PX));
         }
-        return new Sketching(List.of(key(page.source(), page.page(), page.look(), plan.comments(), SKETCH_PX)), () -> draw(page.source(), page.page(), page.look(), plan.comments(), SKETCH_PX, false));
+        return new Sketching(List.of(key(page.source(), page.page(), page.look(), plan.comments(), SKETCH_PX)),
+                () -> draw(page.source(), page.page(), page.look(), plan.comments(), SKETCH_PX, false));
     }
 
     private PictureKey key(SourceId id, int page, PageLook look, Comments comments, int widthPx) {
@@ -148,7 +150,8 @@ public final class PageRenderer implements Closeable {
         }
     }
 
-    private Drawn draw(SourceId id, int page, PageLook look, Comments comments, int widthPx, boolean withText) throws IOException {
+    private Drawn draw(SourceId id, int page, PageLook look, Comments comments, int widthPx, boolean withText)
+            throws IOException {
         Source source = sources.source(id);
         OpenSources.Lent lent = open.borrow(id, comments);
         boolean isSound = false;

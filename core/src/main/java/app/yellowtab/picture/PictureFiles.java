@@ -61,7 +61,8 @@ public final class PictureFiles {
     Optional<DrawnPage> read(String name) {
         if (mostBytes == 0) return Optional.empty();
         Path file = file(name);
-        try (DataInputStream in = new DataInputStream(new InflaterInputStream(new BufferedInputStream(Files.newInputStream(file), 1 << 16)))) {
+        try (DataInputStream in =
+                new DataInputStream(new InflaterInputStream(new BufferedInputStream(Files.newInputStream(file), 1 << 16)))) {
             DrawnPage page = read(in);
             noteUse(file);
             return Optional.of(page);
@@ -75,14 +76,16 @@ public final class PictureFiles {
 
     private static void noteUse(Path file) throws IOException {
         Instant now = Instant.now();
-        if (Files.getLastModifiedTime(file).toInstant().isBefore(now.minus(NOTED))) Files.setLastModifiedTime(file, FileTime.from(now));
+        if (Files.getLastModifiedTime(file).toInstant().isBefore(now.minus(NOTED)))
+            Files.setLastModifiedTime(file, FileTime.from(now));
     }
 
     private static DrawnPage read(DataInputStream in) throws IOException {
         if (in.readInt() != MAGIC) throw new IOException("no picture");
         int width = in.readInt();
         int height = in.readInt();
-        if (width < 1 || height < 1 || width > LARGEST_SIDE || height > LARGEST_SIDE) throw new IOException("no picture of that size");
+        if (width < 1 || height < 1 || width > LARGEST_SIDE || height > LARGEST_SIDE)
+            throw new IOException("no picture of that size");
         float widthPt = in.readFloat();
         float heightPt = in.readFloat();
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
@@ -132,7 +135,8 @@ public final class PictureFiles {
     private static void write(DrawnPage page, OutputStream to) throws IOException {
         BufferedImage image = page.image();
         Deflater fast = new Deflater(Deflater.BEST_SPEED);
-        try (DataOutputStream out = new DataOutputStream(new BufferedOutputStream(new DeflaterOutputStream(to, fast, 1 << 15), 1 << 15))) {
+        try (DataOutputStream out =
+                new DataOutputStream(new BufferedOutputStream(new DeflaterOutputStream(to, fast, 1 << 15), 1 << 15))) {
             out.writeInt(MAGIC);
             out.writeInt(image.getWidth());
             out.writeInt(image.getHeight());
@@ -165,7 +169,8 @@ public final class PictureFiles {
         written.set(0);
         if (mostBytes == 0 || !Files.exists(folder)) return;
         try (Stream<Path> all = Files.walk(folder, 2)) {
-            List<Kept> files = all.filter(Files::isRegularFile).map(Kept::of).sorted(Comparator.comparing(Kept::used).reversed()).toList();
+            List<Kept> files =
+                    all.filter(Files::isRegularFile).map(Kept::of).sorted(Comparator.comparing(Kept::used).reversed()).toList();
             long sum = 0;
             for (Kept file : files) {
                 sum += file.bytes;

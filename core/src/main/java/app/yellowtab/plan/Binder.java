@@ -23,8 +23,8 @@ public record Binder(int number, int first, int last, String from, String to, in
     }
 
     /**
-     * {@return the set to be printed, divided into binders} Each ends before a section where that leaves it filled enough, otherwise before a
-     * document, and within one only where that alone is longer than a binder.
+     * {@return the set to be printed, divided into binders} Each ends before a section where that leaves it filled enough,
+     * otherwise before a document, and within one only where that alone is longer than a binder.
      *
      * @param output the set
      * @param sheets that fit into a binder; 0 for all in one
@@ -33,7 +33,7 @@ public record Binder(int number, int first, int last, String from, String to, in
         int perSheet = twoSided ? 2 : 1;
         int most = sheets == 0 ? Integer.MAX_VALUE : sheets * perSheet;
         List<Binder> binders = new ArrayList<>();
-        for (int first = 1; first <= output.size(); ) {
+        for (int first = 1; first <= output.size();) {
             int last = output.size() - first < most ? output.size() : end(plan, output, first, most, perSheet);
             binders.add(binder(plan, output, binders.size() + 1, first, last, perSheet));
             first = last + 1;
@@ -49,7 +49,8 @@ public record Binder(int number, int first, int last, String from, String to, in
             Leaf begin = output.leaves().get(next - 1);
             boolean section = begins(plan, output, next, Content.SectionTitle.class);
             if (section && next - first >= ENOUGH * most) return next - 1;
-            if (beforeDocument == 0 && (section || begins(plan, output, next, Content.Divider.class) || isFirst(plan, begin))) beforeDocument = next - 1;
+            if (beforeDocument == 0 && (section || begins(plan, output, next, Content.Divider.class) || isFirst(plan, begin)))
+                beforeDocument = next - 1;
         }
         return beforeDocument > 0 ? beforeDocument : first + most - 1;
     }
@@ -78,6 +79,7 @@ public record Binder(int number, int first, int last, String from, String to, in
             String letter = plan.letterAt(leaf.index());
             if (!letter.isEmpty() && !sections.contains(letter)) sections.add(letter);
         }
-        return new Binder(number, first, last, labels.isEmpty() ? "" : labels.getFirst(), labels.isEmpty() ? "" : labels.getLast(), (last - first + perSheet) / perSheet, sections);
+        return new Binder(number, first, last, labels.isEmpty() ? "" : labels.getFirst(),
+                labels.isEmpty() ? "" : labels.getLast(), (last - first + perSheet) / perSheet, sections);
     }
 }

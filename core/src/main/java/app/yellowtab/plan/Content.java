@@ -29,7 +29,10 @@ public sealed interface Content {
     /** A page that stands for one that is not there; {@code lines} is what it says, the title first. */
     record Slip(EntryId document, List<String> lines) implements Content {}
 
-    /** A slip in the place of a page of a source that is withheld; {@code page} is counted from 1, and {@code reason} may be empty. */
+    /**
+     * A slip in the place of a page of a source that is withheld; {@code page} is counted from 1, and {@code reason} may be
+     * empty.
+     */
     record Withheld(EntryId document, SourceId source, int page, PageLook look, String reason) implements Content {}
 
     /**

@@ -8,7 +8,9 @@ import app.yellowtab.pdf.Units;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Sets the cover: on one page, with its title in the middle, where that has room; otherwise it flows on over as many as it takes. */
+/**
+ * Sets the cover: on one page, with its title in the middle, where that has room; otherwise it flows on over as many as it takes.
+ */
 public final class CoverSetter {
     /** How wide its lines may be. */
     public static final float MEASURE = Units.mm(150);
@@ -58,7 +60,8 @@ public final class CoverSetter {
         lines(heading.title().isBlank() ? "Bundle" : heading.title(), Typeface.SERIF_BOLD, 26);
         rule(10);
         y -= 24;
-        if (heading.hearing().isPresent()) lines("Hearing: " + DocumentDate.Formats.full(heading.hearing().get()), Typeface.SERIF, 12);
+        if (heading.hearing().isPresent())
+            lines("Hearing: " + DocumentDate.Formats.full(heading.hearing().get()), Typeface.SERIF, 12);
         lowest = Math.min(lowest, y);
         if (heading.preparedBy().isBlank()) return;
         if (!flows) y = BOTTOM;

@@ -33,10 +33,12 @@ record Covers(Map<SourceId, Map<Integer, List<Area>>> areas, Map<String, Carrier
         Map<SourceId, Source> own = new HashMap<>();
         for (OldNumbers numbers : old) {
             Source source = sources.get(numbers.source());
-            if (numbers.handling() == Handling.IDENTITY) for (OldNumbers.Place place : numbers.places()) theirs.putIfAbsent(place.words().toLowerCase(Locale.ROOT), new Carrier(numbers.source(), place.page()));
+            if (numbers.handling() == Handling.IDENTITY) for (OldNumbers.Place place : numbers.places())
+                theirs.putIfAbsent(place.words().toLowerCase(Locale.ROOT), new Carrier(numbers.source(), place.page()));
             if (numbers.handling() != Handling.COVERED || source == null) continue;
             own.put(source.id(), source);
-            for (OldNumbers.Place place : numbers.places()) areas.computeIfAbsent(source.id(), id -> new HashMap<>()).computeIfAbsent(place.page(), page -> new ArrayList<>()).add(place.area());
+            for (OldNumbers.Place place : numbers.places()) areas.computeIfAbsent(source.id(), id -> new HashMap<>())
+                    .computeIfAbsent(place.page(), page -> new ArrayList<>()).add(place.area());
         }
         return areas.isEmpty() && theirs.isEmpty() ? NONE : new Covers(areas, theirs, own);
     }
@@ -48,8 +50,10 @@ record Covers(Map<SourceId, Map<Integer, List<Area>>> areas, Map<String, Carrier
             LookedPage looked = LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), page.look());
             List<Mark> covers = new ArrayList<>();
             for (Area area : own) {
-                Rectangle2D box = looked.matrix().createTransformedShape(LookedPage.asCame(area, shape.seenHeightPt())).getBounds2D().createIntersection(looked.shown());
-                if (box.getWidth() > 0 && box.getHeight() > 0) covers.add(Mark.cover(new Box((float) box.getX(), (float) box.getY(), (float) box.getWidth(), (float) box.getHeight())));
+                Rectangle2D box = looked.matrix().createTransformedShape(LookedPage.asCame(area, shape.seenHeightPt()))
+                        .getBounds2D().createIntersection(looked.shown());
+                if (box.getWidth() > 0 && box.getHeight() > 0) covers.add(Mark
+                        .cover(new Box((float) box.getX(), (float) box.getY(), (float) box.getWidth(), (float) box.getHeight())));
             }
             return covers;
         }).orElse(List.of());

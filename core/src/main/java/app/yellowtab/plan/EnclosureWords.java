@@ -25,7 +25,8 @@ final class EnclosureWords {
         lines.add(name);
         String size = String.format(Locale.ROOT, "%,d bytes", source.bytes());
         lines.add(source.about().lengthSeconds() > 0 ? extent(source) + " long, " + size : size);
-        lines.add("Fingerprint (SHA-256) " + (source.sha256().length() <= HALF_OF_SHA ? source.sha256() : source.sha256().substring(0, HALF_OF_SHA) + " " + source.sha256().substring(HALF_OF_SHA)));
+        lines.add("Fingerprint (SHA-256) " + (source.sha256().length() <= HALF_OF_SHA ? source.sha256()
+                : source.sha256().substring(0, HALF_OF_SHA) + " " + source.sha256().substring(HALF_OF_SHA)));
         return lines;
     }
 

@@ -21,14 +21,16 @@ final class Enclosures {
         this.sources = sources;
         FileNames names = new FileNames();
         for (Document document : documents) {
-            for (Run run : document.runs()) if (run instanceof EnclosedFile file) bySource.computeIfAbsent(file.source(), id -> named(id, names));
+            for (Run run : document.runs())
+                if (run instanceof EnclosedFile file) bySource.computeIfAbsent(file.source(), id -> named(id, names));
         }
     }
 
     private Enclosure named(SourceId id, FileNames names) {
         String name = source(id).fileName();
         int dot = name.lastIndexOf('.');
-        boolean ends = dot > 0 && name.length() - dot <= 10 && FileNames.safe(name.substring(dot + 1)).equals(name.substring(dot + 1));
+        boolean ends =
+                dot > 0 && name.length() - dot <= 10 && FileNames.safe(name.substring(dot + 1)).equals(name.substring(dot + 1));
         return Enclosure.of(source(id), names.next(ends ? name.substring(0, dot) : name, ends ? name.substring(dot) : ""));
     }
 
@@ -46,7 +48,8 @@ final class Enclosures {
     /** {@return what the index says of those of a document} */
     List<String> inIndex(Document document) {
         List<String> lines = new ArrayList<>();
-        for (Run run : document.runs()) if (run instanceof EnclosedFile file) lines.add(EnclosureWords.inIndex(file, source(file.source()), name(file)));
+        for (Run run : document.runs())
+            if (run instanceof EnclosedFile file) lines.add(EnclosureWords.inIndex(file, source(file.source()), name(file)));
         return lines;
     }
 

@@ -23,7 +23,8 @@ public final class Excerpt {
     public Excerpt(Plan plan, boolean numbered) {
         this.plan = plan;
         this.numbered = numbered;
-        for (PlannedEntry entry : plan.entries()) if (entry instanceof PlannedDocument document) documents.put(document.id(), document);
+        for (PlannedEntry entry : plan.entries())
+            if (entry instanceof PlannedDocument document) documents.put(document.id(), document);
     }
 
     /**
@@ -37,10 +38,13 @@ public final class Excerpt {
         Map<EntryId, List<Run>> runs = new LinkedHashMap<>();
         Map<Integer, Integer> places = new HashMap<>();
         for (Leaf leaf : leaves) {
-            Optional<PlannedDocument> document = plan.entryAt(leaf.index()).filter(PlannedDocument.class::isInstance).map(PlannedDocument.class::cast);
-            if (document.isEmpty() || leaf.key().isEmpty()) throw new IllegalArgumentException("a page of a document is needed, got the leaf at " + leaf.index());
+            Optional<PlannedDocument> document =
+                    plan.entryAt(leaf.index()).filter(PlannedDocument.class::isInstance).map(PlannedDocument.class::cast);
+            if (document.isEmpty() || leaf.key().isEmpty())
+                throw new IllegalArgumentException("a page of a document is needed, got the leaf at " + leaf.index());
             places.put(leaf.index(), own.size());
-            own.add(new Leaf(own.size(), leaf.key(), numbered ? leaf.number() : Optional.empty(), leaf.onlyPaper(), leaf.content()));
+            own.add(new Leaf(own.size(), leaf.key(), numbered ? leaf.number() : Optional.empty(), leaf.onlyPaper(),
+                    leaf.content()));
             runs.computeIfAbsent(document.get().id(), id -> new ArrayList<>()).add(part(document.get(), leaf.key().get()));
         }
         List<PlannedEntry> entries = new ArrayList<>();
@@ -48,10 +52,12 @@ public final class Excerpt {
         for (Map.Entry<EntryId, List<Run>> its : runs.entrySet()) {
             PlannedDocument document = documents.get(its.getKey());
             int last = first + its.getValue().size() - 1;
-            entries.add(new PlannedDocument(document.document().withRuns(PagePick.merged(its.getValue())), 0, 0, new PlannedEntry.Span(first, last, own.get(first).label(), own.get(last).label())));
+            entries.add(new PlannedDocument(document.document().withRuns(PagePick.merged(its.getValue())), 0, 0,
+                    new PlannedEntry.Span(first, last, own.get(first).label(), own.get(last).label())));
             first = last + 1;
         }
-        return new Plan(CaseHeading.EMPTY.withTitle(title), plan.comments(), own, entries, List.of(), List.of(), bookmarks(places), List.of(), false, List.of(), numbered ? plan.marking().of(leaves) : Marking.STANDARD);
+        return new Plan(CaseHeading.EMPTY.withTitle(title), plan.comments(), own, entries, List.of(), List.of(),
+                bookmarks(places), List.of(), false, List.of(), numbered ? plan.marking().of(leaves) : Marking.STANDARD);
     }
 
     private static Run part(PlannedDocument document, PageKey key) {
@@ -68,7 +74,8 @@ public final class Excerpt {
             Integer place = places.get(bookmark.target().leaf());
             if (place == null) continue;
             before = Math.min(bookmark.level(), before + 1);
-            bookmarks.add(new PlannedBookmark(before, bookmark.title(), new Target(place, bookmark.target().view()), bookmark.look()));
+            bookmarks.add(
+                    new PlannedBookmark(before, bookmark.title(), new Target(place, bookmark.target().view()), bookmark.look()));
         }
         return bookmarks;
     }

@@ -24,8 +24,9 @@ final class FrontSheetWords {
         List<String> lines = new ArrayList<>();
         if (!exhibit.title().replaceFirst("^Exhibit\\s+", "").equals(mark)) lines.add(exhibit.title());
         if (!exhibit.date().shown().isEmpty()) lines.add(exhibit.date().shown());
-        owner.ifPresent(statement -> lines.add("This is the exhibit marked " + mark + " that is referred to in: " + statement.title()
-                + (statement.date().shown().isEmpty() ? "" : ", " + statement.date().shown())));
+        owner.ifPresent(
+                statement -> lines.add("This is the exhibit marked " + mark + " that is referred to in: " + statement.title()
+                        + (statement.date().shown().isEmpty() ? "" : ", " + statement.date().shown())));
         return lines;
     }
 }

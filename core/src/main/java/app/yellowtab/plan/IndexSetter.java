@@ -47,11 +47,13 @@ final class IndexSetter {
     }
 
     static List<String> sectionLines(String title, int depth) {
-        return bounded(IndexLook.SECTION_FACE.wrap(title, IndexLook.SIZE_PT, IndexLook.titleWidth(depth + 1, true)), MOST_TITLE_LINES);
+        return bounded(IndexLook.SECTION_FACE.wrap(title, IndexLook.SIZE_PT, IndexLook.titleWidth(depth + 1, true)),
+                MOST_TITLE_LINES);
     }
 
     static List<String> titleLines(Document document, int depth) {
-        return bounded(IndexLook.FACE.wrap(document.title(), IndexLook.SIZE_PT, IndexLook.titleWidth(depth, false)), MOST_TITLE_LINES);
+        return bounded(IndexLook.FACE.wrap(document.title(), IndexLook.SIZE_PT, IndexLook.titleWidth(depth, false)),
+                MOST_TITLE_LINES);
     }
 
     /**
@@ -61,13 +63,18 @@ final class IndexSetter {
     static List<String> descriptionLines(Document document, int depth, boolean agreement, List<String> files) {
         List<String> lines = new ArrayList<>();
         float width = IndexLook.titleWidth(depth, false);
-        if (!document.description().isBlank()) lines.addAll(bounded(IndexLook.FACE.wrap(document.description(), IndexLook.SMALL_PT, width), MOST_DESCRIPTION_LINES));
+        if (!document.description().isBlank())
+            lines.addAll(bounded(IndexLook.FACE.wrap(document.description(), IndexLook.SMALL_PT, width), MOST_DESCRIPTION_LINES));
         int reserved = document.runs().stream().filter(ReservedPages.class::isInstance).mapToInt(Run::pageCount).sum();
-        if (reserved > 0) lines.addAll(IndexLook.FACE.wrap(SlipWords.toFollow(reserved, reserved == document.pageCount()), IndexLook.SMALL_PT, width));
-        int withheld = document.runs().stream().filter(run -> run instanceof SourcePages pages && pages.look().withheld().isPresent()).mapToInt(Run::pageCount).sum();
+        if (reserved > 0) lines.addAll(
+                IndexLook.FACE.wrap(SlipWords.toFollow(reserved, reserved == document.pageCount()), IndexLook.SMALL_PT, width));
+        int withheld =
+                document.runs().stream().filter(run -> run instanceof SourcePages pages && pages.look().withheld().isPresent())
+                        .mapToInt(Run::pageCount).sum();
         if (withheld > 0) lines.addAll(IndexLook.FACE.wrap(SlipWords.withheldPages(withheld), IndexLook.SMALL_PT, width));
         for (String file : files) lines.addAll(bounded(IndexLook.FACE.wrap(file, IndexLook.SMALL_PT, width), MOST_FILE_LINES));
-        if (agreement && !document.agreement().shown().isEmpty()) lines.addAll(bounded(IndexLook.FACE.wrap(document.agreement().shown(), IndexLook.SMALL_PT, width), MOST_AGREEMENT_LINES));
+        if (agreement && !document.agreement().shown().isEmpty()) lines.addAll(
+                bounded(IndexLook.FACE.wrap(document.agreement().shown(), IndexLook.SMALL_PT, width), MOST_AGREEMENT_LINES));
         return lines;
     }
 

@@ -18,8 +18,10 @@ public final class LeafSheet {
     /** {@return the size of a leaf, turned and cropped as it will be produced; empty where that of its page is not known} */
     public static Optional<Sheet> of(Leaf leaf, Map<SourceId, Source> sources) {
         return switch (leaf.content()) {
-            case Content.SourcePage page -> Optional.ofNullable(sources.get(page.source())).flatMap(source -> source.about().pages().shape(page.page()))
-                    .map(shape -> LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), page.look())).map(looked -> new Sheet(millimetres(looked.widthPt()), millimetres(looked.heightPt())));
+            case Content.SourcePage page ->
+                    Optional.ofNullable(sources.get(page.source())).flatMap(source -> source.about().pages().shape(page.page()))
+                            .map(shape -> LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), page.look()))
+                            .map(looked -> new Sheet(millimetres(looked.widthPt()), millimetres(looked.heightPt())));
             case Content.Blank blank -> Optional.of(blank.look().sheet());
             default -> Optional.of(Sheet.A4);
         };

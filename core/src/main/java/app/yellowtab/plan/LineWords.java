@@ -29,14 +29,16 @@ final class LineWords {
     private final String last;
 
     /** @param produced when the bundle is produced */
-    LineWords(CaseHeading heading, List<Leaf> leaves, List<PlannedEntry> planned, Map<SourceId, Source> sources, LocalDateTime produced) {
+    LineWords(CaseHeading heading, List<Leaf> leaves, List<PlannedEntry> planned, Map<SourceId, Source> sources,
+            LocalDateTime produced) {
         this.heading = heading;
         this.leaves = leaves;
         this.sources = sources;
         this.produced = produced;
         Optional<PlannedSection> section = Optional.empty();
         for (PlannedEntry entry : planned) {
-            if (entry.depth() == 0) section = entry instanceof PlannedSection outermost ? Optional.of(outermost) : Optional.empty();
+            if (entry.depth() == 0)
+                section = entry instanceof PlannedSection outermost ? Optional.of(outermost) : Optional.empty();
             entries.put(entry.id(), entry);
             section.ifPresent(its -> sections.put(entry.id(), its));
         }
@@ -86,9 +88,12 @@ final class LineWords {
             case PRODUCED -> LinePart.Field.shown(field.form(), produced);
             case PAGE -> leaf.label();
             case PAGES -> last;
-            case SECTION -> Reach.entry(leaf.content()).flatMap(id -> Optional.ofNullable(sections.get(id))).map(section -> section.label() + ". " + section.title()).orElse("");
-            case FILE_NAME -> leaf.content() instanceof Content.SourcePage page ? Optional.ofNullable(sources.get(page.source())).map(Source::fileName).orElse("") : "";
-            case TAB, DOCUMENT, DOCUMENT_DATE, DOCUMENT_PAGE, DOCUMENT_PAGES -> document(leaf).map(document -> value(of, document, leaf)).orElse("");
+            case SECTION -> Reach.entry(leaf.content()).flatMap(id -> Optional.ofNullable(sections.get(id)))
+                    .map(section -> section.label() + ". " + section.title()).orElse("");
+            case FILE_NAME -> leaf.content() instanceof Content.SourcePage page
+                    ? Optional.ofNullable(sources.get(page.source())).map(Source::fileName).orElse("") : "";
+            case TAB, DOCUMENT, DOCUMENT_DATE, DOCUMENT_PAGE, DOCUMENT_PAGES ->
+                    document(leaf).map(document -> value(of, document, leaf)).orElse("");
         };
     }
 
@@ -97,8 +102,10 @@ final class LineWords {
             case TAB -> document.tab() == 0 ? "" : String.valueOf(document.tab());
             case DOCUMENT -> document.title();
             case DOCUMENT_DATE -> document.document().date().shown();
-            case DOCUMENT_PAGE -> leaf.index() < document.span().first() || leaf.number().isEmpty() ? "" : String.valueOf(leaf.number().get().value() - first(document) + 1);
-            default -> leaf.index() < document.span().first() || leaf.number().isEmpty() ? "" : String.valueOf(last(document) - first(document) + 1);
+            case DOCUMENT_PAGE -> leaf.index() < document.span().first() || leaf.number().isEmpty() ? ""
+                    : String.valueOf(leaf.number().get().value() - first(document) + 1);
+            default -> leaf.index() < document.span().first() || leaf.number().isEmpty() ? ""
+                    : String.valueOf(last(document) - first(document) + 1);
         };
     }
 
@@ -116,6 +123,7 @@ final class LineWords {
     }
 
     private Optional<PlannedDocument> document(Leaf leaf) {
-        return Reach.entry(leaf.content()).map(entries::get).filter(PlannedDocument.class::isInstance).map(PlannedDocument.class::cast);
+        return Reach.entry(leaf.content()).map(entries::get).filter(PlannedDocument.class::isInstance)
+                .map(PlannedDocument.class::cast);
     }
 }

@@ -20,8 +20,8 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 
 /**
- * Which marks the leaves of a plan bear, and where. They are made when they are asked for, so that twenty thousand leaves with many
- * marks cost nothing.
+ * Which marks the leaves of a plan bear, and where. They are made when they are asked for, so that twenty thousand leaves with
+ * many marks cost nothing.
  *
  * @param number   how the numbers are set that run through the bundle
  * @param numbered the leaves that show them
@@ -31,9 +31,11 @@ import java.util.TreeSet;
  * @param moves    marks that stand elsewhere than their series does
  * @param covers   what is covered with white
  */
-public record Marking(BundleNumber number, Reach numbered, Map<String, String> totals, List<PlannedSeries> series, List<PlannedSeries> lines, Map<Moved, Spot> moves, Covers covers) {
+public record Marking(BundleNumber number, Reach numbered, Map<String, String> totals, List<PlannedSeries> series,
+        List<PlannedSeries> lines, Map<Moved, Spot> moves, Covers covers) {
     /** The numbers that run through the bundle, where they usually stand. */
-    public static final Marking STANDARD = new Marking(BundleNumber.STANDARD, Reach.ALL, Map.of(), List.of(), List.of(), Map.of(), Covers.NONE);
+    public static final Marking STANDARD =
+            new Marking(BundleNumber.STANDARD, Reach.ALL, Map.of(), List.of(), List.of(), Map.of(), Covers.NONE);
     /** As moves name the numbers that run through the bundle. */
     public static final SeriesId BUNDLE = new SeriesId(Mark.BUNDLE_NUMBER);
     private static final String OF = " of ";
@@ -56,28 +58,34 @@ public record Marking(BundleNumber number, Reach numbered, Map<String, String> t
     static Map<String, String> totals(BundleNumber number, List<Leaf> leaves) {
         if (!number.total()) return Map.of();
         Map<String, String> totals = new HashMap<>();
-        for (Leaf leaf : leaves) if (leaf.number().isPresent() && !isFront(number, leaf)) totals.put(leaf.number().get().prefix(), leaf.label());
+        for (Leaf leaf : leaves)
+            if (leaf.number().isPresent() && !isFront(number, leaf)) totals.put(leaf.number().get().prefix(), leaf.label());
         return totals;
     }
 
     private static boolean isFront(BundleNumber number, Leaf leaf) {
-        return number.front().isPresent() && (leaf.content() instanceof Content.Cover || leaf.content() instanceof Content.IndexSheet);
+        return number.front().isPresent()
+                && (leaf.content() instanceof Content.Cover || leaf.content() instanceof Content.IndexSheet);
     }
 
     /** {@return what is set on a leaf: first what covers, then from the left to the right} */
     List<Mark> on(Leaf leaf) {
         List<Mark> marks = new ArrayList<>();
-        if (leaf.number().isPresent() && numbered.has(leaf.index())) marks.add(new Mark(Mark.BUNDLE_NUMBER, shown(leaf, leaf.number().get()), spot(leaf, BUNDLE, number.setting()), number.setting().look()));
+        if (leaf.number().isPresent() && numbered.has(leaf.index())) marks.add(new Mark(Mark.BUNDLE_NUMBER,
+                shown(leaf, leaf.number().get()), spot(leaf, BUNDLE, number.setting()), number.setting().look()));
         for (PlannedSeries one : series) {
             String words = one.words(leaf.index());
-            if (!words.isEmpty()) marks.add(new Mark(one.id().value(), words, spot(leaf, one.id(), one.setting()), one.setting().look()));
+            if (!words.isEmpty())
+                marks.add(new Mark(one.id().value(), words, spot(leaf, one.id(), one.setting()), one.setting().look()));
         }
         for (PlannedSeries one : lines) {
             String words = one.words(leaf.index());
-            if (!words.isEmpty()) marks.add(Mark.line(one.id().value(), words, spot(leaf, one.id(), one.setting()), one.setting().look()));
+            if (!words.isEmpty())
+                marks.add(Mark.line(one.id().value(), words, spot(leaf, one.id(), one.setting()), one.setting().look()));
         }
         // As one reads, so that whoever reads the page's words has a space between them.
-        if (marks.size() > 1) marks.sort(Comparator.<Mark, Spot.Row>comparing(mark -> mark.spot().row()).thenComparing(mark -> mark.spot().column()));
+        if (marks.size() > 1) marks.sort(
+                Comparator.<Mark, Spot.Row>comparing(mark -> mark.spot().row()).thenComparing(mark -> mark.spot().column()));
         if (leaf.content() instanceof Content.SourcePage page) marks.addAll(0, covers.on(page));
         return marks;
     }
@@ -101,7 +109,8 @@ public record Marking(BundleNumber number, Reach numbered, Map<String, String> t
             Set<Integer> own = letters.computeIfAbsent(number.setting().look().face(), face -> new TreeSet<>());
             "0123456789".chars().forEach(own::add);
             if (number.total()) OF.chars().forEach(own::add);
-            for (Leaf leaf : leaves) if (leaf.number().isPresent() && !leaf.number().get().isPlain()) leaf.label().codePoints().forEach(own::add);
+            for (Leaf leaf : leaves)
+                if (leaf.number().isPresent() && !leaf.number().get().isPlain()) leaf.label().codePoints().forEach(own::add);
         }
         for (PlannedSeries one : series) add(one, leaves, letters, "");
         for (PlannedSeries one : lines) add(one, leaves, letters, " …");
@@ -120,7 +129,9 @@ public record Marking(BundleNumber number, Reach numbered, Map<String, String> t
     Marking of(List<Leaf> leaves) {
         BitSet shown = new BitSet();
         for (int i = 0; i < leaves.size(); i++) if (numbered.has(leaves.get(i).index())) shown.set(i);
-        return new Marking(number, numbered.leaves().isEmpty() ? Reach.ALL : new Reach(Optional.of(shown)), totals, series.stream().map(one -> one.of(leaves)).toList(), lines.stream().map(one -> one.of(leaves)).toList(), moves, covers);
+        return new Marking(number, numbered.leaves().isEmpty() ? Reach.ALL : new Reach(Optional.of(shown)), totals,
+                series.stream().map(one -> one.of(leaves)).toList(), lines.stream().map(one -> one.of(leaves)).toList(), moves,
+                covers);
     }
 
     /**
@@ -132,7 +143,8 @@ public record Marking(BundleNumber number, Reach numbered, Map<String, String> t
      * @param highest of these; empty where there is none
      * @param basis   what its numbers follow from; empty for a line
      */
-    public record PlannedSeries(SeriesId id, MarkSetting setting, List<String> words, int fixed, int count, String highest, Optional<SeriesPlanner.Basis> basis) {
+    public record PlannedSeries(SeriesId id, MarkSetting setting, List<String> words, int fixed, int count, String highest,
+            Optional<SeriesPlanner.Basis> basis) {
         /** {@return a line} */
         static PlannedSeries line(SeriesId id, MarkSetting setting, List<String> words) {
             return new PlannedSeries(id, setting, words, 0, 0, "", Optional.empty());
@@ -154,7 +166,8 @@ public record Marking(BundleNumber number, Reach numbered, Map<String, String> t
         }
 
         private PlannedSeries of(List<Leaf> leaves) {
-            return new PlannedSeries(id, setting, leaves.stream().map(leaf -> words(leaf.index())).toList(), fixed, count, highest, Optional.empty());
+            return new PlannedSeries(id, setting, leaves.stream().map(leaf -> words(leaf.index())).toList(), fixed, count,
+                    highest, Optional.empty());
         }
     }
 }

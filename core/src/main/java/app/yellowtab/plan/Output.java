@@ -47,9 +47,12 @@ public final class Output {
      * @throws IllegalArgumentException if there are no such leaves, or only paper has them
      */
     public static Output volume(Plan plan, int first, int last) {
-        if (first < 0 || last < first || last >= plan.leaves().size()) throw new IllegalArgumentException("a volume must have leaves of the plan, got " + first + " to " + last);
-        if (plan.leaves().subList(first, last + 1).stream().allMatch(Leaf::onlyPaper)) throw new IllegalArgumentException("a volume must have leaves that a screen shows, got " + first + " to " + last);
-        return new Output(Kind.VOLUME, plan, leaf -> leaf.index() >= first && leaf.index() <= last || leaf.content() instanceof Content.Cover || leaf.content() instanceof Content.IndexSheet);
+        if (first < 0 || last < first || last >= plan.leaves().size())
+            throw new IllegalArgumentException("a volume must have leaves of the plan, got " + first + " to " + last);
+        if (plan.leaves().subList(first, last + 1).stream().allMatch(Leaf::onlyPaper))
+            throw new IllegalArgumentException("a volume must have leaves that a screen shows, got " + first + " to " + last);
+        return new Output(Kind.VOLUME, plan, leaf -> leaf.index() >= first && leaf.index() <= last
+                || leaf.content() instanceof Content.Cover || leaf.content() instanceof Content.IndexSheet);
     }
 
     public Kind kind() {
@@ -66,7 +69,8 @@ public final class Output {
     }
 
     /**
-     * {@return the place in the file, counted from 1, of what leads to a leaf: its own, or that of the next where only paper has it; 0 where that is in another file}
+     * {@return the place in the file, counted from 1, of what leads to a leaf: its own, or that of the next where only paper has
+     * it; 0 where that is in another file}
      *
      * @param index of the leaf in the plan, counted from 0
      */

@@ -13,12 +13,14 @@ import java.util.Objects;
  * @param style  how the value is written
  * @param suffix what stands behind the figures, such as "A"; may be empty
  */
-public record PageNumber(int place, String prefix, int value, NumberStyle style, String suffix) implements Comparable<PageNumber> {
+public record PageNumber(int place, String prefix, int value, NumberStyle style, String suffix)
+        implements Comparable<PageNumber> {
     public PageNumber {
         Objects.requireNonNull(prefix, "prefix");
         Objects.requireNonNull(style, "style");
         Objects.requireNonNull(suffix, "suffix");
-        if (value < style.least()) throw new IllegalArgumentException("a page number must be >= " + style.least() + ", got " + value);
+        if (value < style.least())
+            throw new IllegalArgumentException("a page number must be >= " + style.least() + ", got " + value);
     }
 
     /** {@return its words, such as "412", "45A", "iii" or "B12"} */

@@ -26,7 +26,8 @@ final class PaperLeaves {
 
     /** Comes to a section. */
     void before(Section section, String label) {
-        if (singleSided.contains(section.id())) section.contents().allDocuments().forEach(document -> singleSided.add(document.id()));
+        if (singleSided.contains(section.id()))
+            section.contents().allDocuments().forEach(document -> singleSided.add(document.id()));
         if (set.begins() != Beginning.NOTHING) toTheRight(section.id());
         if (set.tabs() != Beginning.NOTHING) tab(section.id(), label, section.title());
     }
@@ -52,7 +53,8 @@ final class PaperLeaves {
 
     private void tab(EntryId entry, String label, String title) {
         toTheRight(entry);
-        leaves.add(new Leaf(leaves.size(), Optional.empty(), Optional.empty(), true, new Content.TabSheet(entry, label, title, set.note())));
+        leaves.add(new Leaf(leaves.size(), Optional.empty(), Optional.empty(), true,
+                new Content.TabSheet(entry, label, title, set.note())));
         toTheRight(entry);
     }
 

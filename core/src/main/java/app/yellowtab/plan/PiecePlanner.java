@@ -13,7 +13,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Plans a document as a file of its own: its pages as they are, with no cover, index or number, and the bookmarks that are in it. */
+/**
+ * Plans a document as a file of its own: its pages as they are, with no cover, index or number, and the bookmarks that are in it.
+ */
 public final class PiecePlanner {
     private PiecePlanner() {}
 
@@ -39,13 +41,18 @@ public final class PiecePlanner {
             for (SourceBookmark own : source.bookmarks()) {
                 if (isOtherHalf || own.page() < pages.first() || own.page() > pages.last() || own.level() > levels) continue;
                 level = Math.min(own.level(), level + 1);
-                bookmarks.add(new PlannedBookmark(level, own.title(), new Target(leaves.size() + own.page() - pages.first(), Planner.view(own, source, pages.look())), own.look()));
+                bookmarks.add(new PlannedBookmark(level, own.title(),
+                        new Target(leaves.size() + own.page() - pages.first(), Planner.view(own, source, pages.look())),
+                        own.look()));
             }
             for (int n = 1; n <= pages.pageCount(); n++) {
-                leaves.add(new Leaf(leaves.size(), Optional.of(pages.key(n)), Optional.empty(), false, new Content.SourcePage(document.id(), pages.source(), pages.first() + n - 1, pages.look())));
+                leaves.add(new Leaf(leaves.size(), Optional.of(pages.key(n)), Optional.empty(), false,
+                        new Content.SourcePage(document.id(), pages.source(), pages.first() + n - 1, pages.look())));
             }
         }
         PlannedEntry.Span span = new PlannedEntry.Span(0, leaves.size() - 1, "", "");
-        return new Plan(CaseHeading.EMPTY.withTitle(document.title()), comments, leaves, List.of(new PlannedEntry.PlannedDocument(document, 0, 0, span)), List.of(), List.of(), bookmarks, List.of(), false, List.of(), Marking.STANDARD);
+        return new Plan(CaseHeading.EMPTY.withTitle(document.title()), comments, leaves,
+                List.of(new PlannedEntry.PlannedDocument(document, 0, 0, span)), List.of(), List.of(), bookmarks, List.of(),
+                false, List.of(), Marking.STANDARD);
     }
 }

@@ -30,8 +30,10 @@ import java.util.Set;
  * @param enclosures the files that are put beside the produced bundle
  * @param marking    which marks leaves bear
  */
-public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, List<PlannedEntry> entries, List<String> headingLines,
-                   List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets, boolean agreement, List<Enclosure> enclosures, Marking marking) {
+public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, List<PlannedEntry> entries,
+        List<String> headingLines,
+        List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets, boolean agreement,
+        List<Enclosure> enclosures, Marking marking) {
     public int pageCount() {
         return leaves.size();
     }
@@ -48,12 +50,18 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
         return leaves.get(index);
     }
 
-    /** {@return the leaf that bears a number, in these words, whatever the case of its letters: one of ours, or one of the other side} */
+    /**
+     * {@return the leaf that bears a number, in these words, whatever the case of its letters: one of ours, or one of the other
+     * side}
+     */
     public Optional<Leaf> leafNumbered(String words) {
         for (Leaf leaf : leaves) if (leaf.label().equalsIgnoreCase(words) && leaf.number().isPresent()) return Optional.of(leaf);
-        for (Marking.PlannedSeries series : marking.series()) for (Leaf leaf : leaves) if (!words.isEmpty() && series.words(leaf.index()).equalsIgnoreCase(words)) return Optional.of(leaf);
+        for (Marking.PlannedSeries series : marking.series()) for (Leaf leaf : leaves)
+            if (!words.isEmpty() && series.words(leaf.index()).equalsIgnoreCase(words)) return Optional.of(leaf);
         Covers.Carrier theirs = marking.covers().theirs().get(words.strip().toLowerCase(Locale.ROOT));
-        return theirs == null ? Optional.empty() : leaves.stream().filter(leaf -> leaf.content() instanceof Content.SourcePage page && page.source().equals(theirs.source()) && page.page() == theirs.page()).findFirst();
+        return theirs == null ? Optional.empty()
+                : leaves.stream().filter(leaf -> leaf.content() instanceof Content.SourcePage page
+                        && page.source().equals(theirs.source()) && page.page() == theirs.page()).findFirst();
     }
 
     /** {@return the highest number that is printed, in its words; empty where none is} */
@@ -77,13 +85,17 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
         return marking.letters(leaves);
     }
 
-    /** {@return the leaf to look at for a finding: the page that it is about, or the first one; empty where it is about no leaf} */
+    /**
+     * {@return the leaf to look at for a finding: the page that it is about, or the first one; empty where it is about no leaf}
+     */
     public Optional<Leaf> leafOf(Subject subject) {
         return switch (subject) {
             case Subject.OfSource source -> leaves.stream().filter(leaf -> leaf.content() instanceof Content.SourcePage shown
-                    && shown.source().value().equals(source.id()) && (source.page() == 0 || shown.page() == source.page())).findFirst();
+                    && shown.source().value().equals(source.id()) && (source.page() == 0 || shown.page() == source.page()))
+                    .findFirst();
             case Subject.OfEntry listed -> entry(new EntryId(listed.id())).map(entry -> leaf(entry.span().first()));
-            case Subject.OfProduced produced -> produced.page() >= 1 && produced.page() <= leaves.size() ? Optional.of(leaf(produced.page() - 1)) : Optional.empty();
+            case Subject.OfProduced produced -> produced.page() >= 1 && produced.page() <= leaves.size()
+                    ? Optional.of(leaf(produced.page() - 1)) : Optional.empty();
             case Subject.OfFile file -> Optional.empty();
             case Subject.OfThing thing -> Optional.empty();
         };
@@ -97,7 +109,9 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
     /** {@return the letter of the outermost section that a leaf stands in; empty where it stands in none} */
     public String letterAt(int leaf) {
         for (PlannedEntry entry : entries) {
-            if (entry instanceof PlannedEntry.PlannedSection section && section.depth() == 0 && section.span().first() <= leaf && leaf <= section.span().last()) return section.label();
+            if (entry instanceof PlannedEntry.PlannedSection section && section.depth() == 0 && section.span().first() <= leaf
+                    && leaf <= section.span().last())
+                return section.label();
         }
         return "";
     }

@@ -92,7 +92,8 @@ public final class Planner {
     /** {@return the view that shows the same of a page with its look; the top of it where the page's shape is not known} */
     static String view(SourceBookmark own, Source source, PageLook look) {
         if (look.isPlain() || own.look().view().isEmpty()) return own.look().view();
-        return source.about().pages().shape(own.page()).map(shape -> PageView.moved(own.look().view(), LookedPage.onto(shape, look))).orElse("");
+        return source.about().pages().shape(own.page())
+                .map(shape -> PageView.moved(own.look().view(), LookedPage.onto(shape, look))).orElse("");
     }
 
     /** The planning of one bundle. */
@@ -125,7 +126,8 @@ public final class Planner {
         Planning(Bundle bundle, LocalDateTime produced, Map<Document, IndexRow> set, @Nullable Plan before, PaperSet paperSet) {
             this.before = Optional.ofNullable(before);
             this.leavesBefore = before == null ? List.of() : before.leaves();
-            if (before != null) for (PlannedEntry entry : before.entries()) if (entry instanceof PlannedDocument planned) plannedBefore.put(planned.document(), planned);
+            if (before != null) for (PlannedEntry entry : before.entries())
+                if (entry instanceof PlannedDocument planned) plannedBefore.put(planned.document(), planned);
             this.bundle = bundle;
             this.produced = produced;
             this.counter = new NumberCounter(bundle.numbering().bundle());
@@ -150,7 +152,8 @@ public final class Planner {
             place(bundle.contents(), 0, "");
             List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
             return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
-                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover, bundle.layout().agreement(), enclosures.list(),
+                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover, bundle.layout().agreement(),
+                    enclosures.list(),
                     marking(placed));
         }
 
@@ -159,9 +162,11 @@ public final class Planner {
             List<PlannedSeries> running = new ArrayList<>();
             if (!numbering.lines().isEmpty()) {
                 LineWords words = new LineWords(bundle.heading(), List.copyOf(leaves), placed, sources, produced);
-                for (RunningLine line : numbering.lines()) running.add(PlannedSeries.line(line.id(), line.setting(), words.of(line.parts(), Reach.of(line.setting().pages(), leaves, placed))));
+                for (RunningLine line : numbering.lines()) running.add(PlannedSeries.line(line.id(), line.setting(),
+                        words.of(line.parts(), Reach.of(line.setting().pages(), leaves, placed))));
             }
-            return new Marking(numbering.bundle(), Reach.of(numbering.bundle().setting().pages(), leaves, placed), Marking.totals(numbering.bundle(), leaves), SeriesPlanner.plan(bundle, leaves, placed, before), running,
+            return new Marking(numbering.bundle(), Reach.of(numbering.bundle().setting().pages(), leaves, placed),
+                    Marking.totals(numbering.bundle(), leaves), SeriesPlanner.plan(bundle, leaves, placed, before), running,
                     Marking.Moved.of(numbering.moves()), Covers.of(numbering.old(), sources));
         }
 
@@ -196,8 +201,10 @@ public final class Planner {
 
         private SetLines linesOf(Document document, int depth) {
             IndexRow before = set.get(document);
-            return before != null && before.entry().depth() == depth && document.enclosed().isEmpty() ? new SetLines(before.titleLines(), before.descriptionLines())
-                    : new SetLines(IndexSetter.titleLines(document, depth), IndexSetter.descriptionLines(document, depth, bundle.layout().agreement(), enclosures.inIndex(document)));
+            return before != null && before.entry().depth() == depth && document.enclosed().isEmpty()
+                    ? new SetLines(before.titleLines(), before.descriptionLines())
+                    : new SetLines(IndexSetter.titleLines(document, depth), IndexSetter.descriptionLines(document, depth,
+                            bundle.layout().agreement(), enclosures.inIndex(document)));
         }
 
         private void place(Contents contents, int depth, String outerLabel) {
@@ -247,14 +254,16 @@ public final class Planner {
                 switch (runs.get(i)) {
                     case SourcePages pages -> {
                         // What leads to a sheet leads to the first of its halves.
-                        if (i == 0 || !pages.isOtherHalfOf(runs.get(i - 1))) mark(pages, known ? at : next(), depth + 1, paper.hasSingleSided(document) ? 2 : 1);
+                        if (i == 0 || !pages.isOtherHalfOf(runs.get(i - 1)))
+                            mark(pages, known ? at : next(), depth + 1, paper.hasSingleSided(document) ? 2 : 1);
                         if (!known) place(document, pages);
                         at += pages.pageCount();
                     }
                     case BlankPages blank -> place(document, blank);
                     case ReservedPages reserved -> place(document, reserved);
                     case EnclosedFile file -> {
-                        if (file.sheet()) add(Optional.of(file.key(1)), new Content.FileSheet(document.id(), document.title(), enclosures.onSheet(file)));
+                        if (file.sheet()) add(Optional.of(file.key(1)),
+                                new Content.FileSheet(document.id(), document.title(), enclosures.onSheet(file)));
                     }
                     case FrontSheet sheet -> add(Optional.of(sheet.key(1)), frontSheet(document, sheet));
                 }
@@ -273,17 +282,22 @@ public final class Planner {
             if (source == null) throw new IllegalArgumentException("no such source in the bundle: " + run.source().value());
             int previous = level;
             for (SourceBookmark own : source.bookmarks()) {
-                if (own.page() < run.first() || own.page() > run.last() || own.level() > bundle.fromSources().bookmarkLevels()) continue;
+                if (own.page() < run.first() || own.page() > run.last() || own.level() > bundle.fromSources().bookmarkLevels())
+                    continue;
                 previous = Math.min(level + own.level(), previous + 1);
-                bookmarks.add(new PlannedBookmark(previous, own.title(), new Target(leaf + (own.page() - run.first()) * step, view(own, source, run.look())), own.look()));
+                bookmarks.add(new PlannedBookmark(previous, own.title(),
+                        new Target(leaf + (own.page() - run.first()) * step, view(own, source, run.look())), own.look()));
             }
         }
 
         private void place(Document document, SourcePages run) {
             for (int n = 1; n <= run.pageCount(); n++) {
                 int page = run.first() + n - 1;
-                add(Optional.of(run.key(n)), run.look().withheld().<Content>map(reason -> new Content.Withheld(document.id(), run.source(), page, run.look(), reason))
-                        .orElseGet(() -> new Content.SourcePage(document.id(), run.source(), page, run.look())));
+                add(Optional.of(run.key(n)),
+                        run.look().withheld()
+                                .<Content>map(
+                                        reason -> new Content.Withheld(document.id(), run.source(), page, run.look(), reason))
+                                .orElseGet(() -> new Content.SourcePage(document.id(), run.source(), page, run.look())));
                 paper.after(document);
             }
         }
@@ -291,10 +305,13 @@ public final class Planner {
         /** {@return whether the first leaf of a document would stand where it stood, with the number that it bore} */
         private boolean isUnmoved(PlannedDocument before) {
             PlannedEntry.Span span = before.span();
-            return !span.isEmpty() && span.first() == next() && leavesBefore.get(span.first()).number().filter(counter.peek(next())::equals).isPresent();
+            return !span.isEmpty() && span.first() == next()
+                    && leavesBefore.get(span.first()).number().filter(counter.peek(next())::equals).isPresent();
         }
 
-        /** {@return whether the leaves of a document show what they showed, and have been added: it is of pages of sources alone} */
+        /**
+         * {@return whether the leaves of a document show what they showed, and have been added: it is of pages of sources alone}
+         */
         private boolean takeOver(PlannedDocument before, boolean unmoved) {
             for (Run run : before.document().runs()) if (!(run instanceof SourcePages)) return false;
             List<Leaf> known = leavesBefore.subList(before.span().first(), before.span().last() + 1);
@@ -317,17 +334,21 @@ public final class Planner {
         }
 
         private Content frontSheet(Document document, FrontSheet sheet) {
-            Optional<Document> owner = document.belongsTo().flatMap(id -> Optional.ofNullable(documents.computeIfAbsent(id, this::find)));
-            return new Content.FrontSheet(document.id(), sheet.mark(), FrontSheetWords.above(bundle.heading()), FrontSheetWords.below(document, sheet.mark(), owner));
+            Optional<Document> owner =
+                    document.belongsTo().flatMap(id -> Optional.ofNullable(documents.computeIfAbsent(id, this::find)));
+            return new Content.FrontSheet(document.id(), sheet.mark(), FrontSheetWords.above(bundle.heading()),
+                    FrontSheetWords.below(document, sheet.mark(), owner));
         }
 
         private @Nullable Document find(EntryId id) {
-            return bundle.contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst().orElse(null);
+            return bundle.contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst()
+                    .orElse(null);
         }
 
         private void place(Document document, ReservedPages run) {
             for (int n = 1; n <= run.count(); n++) {
-                add(Optional.of(run.key(n)), new Content.Slip(document.id(), SlipWords.reserved(document.title(), n, run.count())));
+                add(Optional.of(run.key(n)),
+                        new Content.Slip(document.id(), SlipWords.reserved(document.title(), n, run.count())));
             }
         }
 
@@ -338,7 +359,8 @@ public final class Planner {
             int to = leaves.size() - 1;
             while (to > from && leaves.get(to).number().isEmpty()) to--;
             boolean counted = from < leaves.size();
-            return new PlannedEntry.Span(first, leaves.size() - 1, counted ? leaves.get(from).label() : "", counted ? leaves.get(to).label() : "");
+            return new PlannedEntry.Span(first, leaves.size() - 1, counted ? leaves.get(from).label() : "",
+                    counted ? leaves.get(to).label() : "");
         }
 
         private List<List<IndexRow>> indexSheets(List<PlannedEntry> placed, List<Integer> rowsPerSheet) {

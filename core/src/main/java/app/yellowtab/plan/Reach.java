@@ -28,8 +28,9 @@ record Reach(Optional<BitSet> leaves) {
         BitSet reached = new BitSet(leaves.size());
         for (Leaf leaf : leaves) {
             if (kind(leaf.content()).filter(not::contains).isPresent()) continue;
-            boolean isNamed = !pages.isPart() || numbered.get(leaf.index()) || entry(leaf.content()).filter(named::contains).isPresent()
-                    || leaf.content() instanceof Content.SourcePage page && sources.contains(page.source());
+            boolean isNamed =
+                    !pages.isPart() || numbered.get(leaf.index()) || entry(leaf.content()).filter(named::contains).isPresent()
+                            || leaf.content() instanceof Content.SourcePage page && sources.contains(page.source());
             if (isNamed) reached.set(leaf.index());
         }
         return new Reach(Optional.of(reached));

@@ -6,7 +6,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * How somebody writes where a page stands, such as "[B/45]" or "(bundle B, p. 45)". Learned from one reference that they have written.
+ * How somebody writes where a page stands, such as "[B/45]" or "(bundle B, p. 45)". Learned from one reference that they have
+ * written.
  *
  * @param before  what stands first
  * @param between what stands between the two; of no meaning where the section is left out
@@ -51,16 +52,20 @@ public record ReferenceForm(String before, String between, String after, Order o
         Optional<int[]> letterBefore = section.isEmpty() ? Optional.empty() : find(written, section, 0, from);
         Optional<int[]> letterAfter = section.isEmpty() ? Optional.empty() : find(written, section, to, written.length());
         if (letterBefore.isPresent()) {
-            return Optional.of(new ReferenceForm(written.substring(0, letterBefore.get()[0]), written.substring(letterBefore.get()[1], from), written.substring(to), Order.SECTION_PAGE));
+            return Optional.of(new ReferenceForm(written.substring(0, letterBefore.get()[0]),
+                    written.substring(letterBefore.get()[1], from), written.substring(to), Order.SECTION_PAGE));
         }
-        return Optional.of(letterAfter.map(letter -> new ReferenceForm(written.substring(0, from), written.substring(to, letter[0]), written.substring(letter[1]), Order.PAGE_SECTION))
+        return Optional.of(letterAfter
+                .map(letter -> new ReferenceForm(written.substring(0, from), written.substring(to, letter[0]),
+                        written.substring(letter[1]), Order.PAGE_SECTION))
                 .orElseGet(() -> new ReferenceForm(written.substring(0, from), "", written.substring(to), Order.PAGE)));
     }
 
     /** {@return where a word stands last within a text, whole; empty if it does not} */
     private static Optional<int[]> find(String text, String word, int from, int to) {
         if (word.isEmpty()) return Optional.empty();
-        Matcher matcher = Pattern.compile("(?<![\\p{L}\\p{N}])" + Pattern.quote(word) + "(?![\\p{L}\\p{N}])").matcher(text).region(from, to).useTransparentBounds(true);
+        Matcher matcher = Pattern.compile("(?<![\\p{L}\\p{N}])" + Pattern.quote(word) + "(?![\\p{L}\\p{N}])").matcher(text)
+                .region(from, to).useTransparentBounds(true);
         Optional<int[]> last = Optional.empty();
         while (matcher.find()) last = Optional.of(new int[] {matcher.start(), matcher.end()});
         return last;

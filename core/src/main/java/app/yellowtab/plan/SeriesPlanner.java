@@ -20,8 +20,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Gives the pages of sources the numbers of their series, in the order of the bundle. A number belongs to the page of the source, or to
- * its half: copies repeat it. What was given for ever stays; what comes later goes on from the last.
+ * Gives the pages of sources the numbers of their series, in the order of the bundle. A number belongs to the page of the source,
+ * or to its half: copies repeat it. What was given for ever stays; what comes later goes on from the last.
  */
 final class SeriesPlanner {
     private SeriesPlanner() {}
@@ -40,7 +40,9 @@ final class SeriesPlanner {
         boolean sameLeaves = before.filter(plan -> showTheSame(plan.leaves(), leaves)).isPresent();
         for (Series series : bundle.numbering().series()) {
             Basis basis = new Basis(series.first(), series.setting().pages(), bundle.numbering().given());
-            Optional<PlannedSeries> known = sameLeaves ? before.flatMap(plan -> plan.marking().series().stream().filter(one -> one.id().equals(series.id()) && one.basis().filter(basis::holdsLike).isPresent()).findFirst()) : Optional.empty();
+            Optional<PlannedSeries> known = sameLeaves ? before.flatMap(plan -> plan.marking().series().stream()
+                    .filter(one -> one.id().equals(series.id()) && one.basis().filter(basis::holdsLike).isPresent()).findFirst())
+                    : Optional.empty();
             planned.add(known.map(one -> one.with(series.setting())).orElseGet(() -> plan(series, basis, leaves, entries)));
         }
         return planned;
@@ -48,15 +50,19 @@ final class SeriesPlanner {
 
     private static boolean showTheSame(List<Leaf> some, List<Leaf> others) {
         if (some.size() != others.size()) return false;
-        for (int i = 0; i < some.size(); i++) if (some.get(i) != others.get(i) && !some.get(i).content().equals(others.get(i).content())) return false;
+        for (int i = 0; i < some.size(); i++)
+            if (some.get(i) != others.get(i) && !some.get(i).content().equals(others.get(i).content())) return false;
         return true;
     }
 
     /** What the numbers of a series follow from, beside the leaves. */
     record Basis(String first, MarkedPages pages, List<GivenNumber> given) {
-        /** {@return whether the same numbers follow from another} Typed ranges and sections look at more than what leaves show. */
+        /**
+         * {@return whether the same numbers follow from another} Typed ranges and sections look at more than what leaves show.
+         */
         boolean holdsLike(Basis other) {
-            return given == other.given && first.equals(other.first) && pages.equals(other.pages) && pages.entries().isEmpty() && pages.numbers().isBlank();
+            return given == other.given && first.equals(other.first) && pages.equals(other.pages) && pages.entries().isEmpty()
+                    && pages.numbers().isBlank();
         }
     }
 
@@ -98,13 +104,18 @@ final class SeriesPlanner {
             most = figures;
             highest = number;
         }
-        return new PlannedSeries(series.id(), series.setting(), List.copyOf(words), fixed, seen.size(), highest, Optional.of(basis));
+        return new PlannedSeries(series.id(), series.setting(), List.copyOf(words), fixed, seen.size(), highest,
+                Optional.of(basis));
     }
 
-    /** {@return the numbers of a series as the pages bear them at present, and those that pages bear for ever which are no more in the bundle} */
+    /**
+     * {@return the numbers of a series as the pages bear them at present, and those that pages bear for ever which are no more in
+     * the bundle}
+     */
     static List<GivenNumber> numbers(Plan plan, Bundle bundle, SeriesId id) {
         Map<Place, GivenNumber> numbers = new LinkedHashMap<>();
-        for (GivenNumber given : bundle.numbering().given()) if (given.series().equals(id)) numbers.put(new Place(given.source(), given.page(), given.half()), given);
+        for (GivenNumber given : bundle.numbering().given())
+            if (given.series().equals(id)) numbers.put(new Place(given.source(), given.page(), given.half()), given);
         for (PlannedSeries series : plan.marking().series()) {
             if (!series.id().equals(id)) continue;
             for (Leaf leaf : plan.leaves()) {
@@ -135,7 +146,8 @@ final class SeriesPlanner {
     }
 
     private static boolean isOther(Content.SourcePage page, Leaf beside) {
-        return beside.content() instanceof Content.SourcePage other && other.source().equals(page.source()) && other.page() == page.page() && crop(other.look()) && !other.look().equals(page.look());
+        return beside.content() instanceof Content.SourcePage other && other.source().equals(page.source())
+                && other.page() == page.page() && crop(other.look()) && !other.look().equals(page.look());
     }
 
     private static boolean crop(PageLook look) {

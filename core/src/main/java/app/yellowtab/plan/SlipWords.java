@@ -22,7 +22,8 @@ public final class SlipWords {
      */
     public static List<String> unread(String fileName, long bytes, String sha256) {
         return List.of(fileName, "This page stands for a file that has no pages of its own in this bundle.",
-                String.format(Locale.ROOT, "%,d bytes. Its fingerprint (SHA-256) begins %s.", bytes, sha256.substring(0, Math.min(FINGERPRINT, sha256.length()))));
+                String.format(Locale.ROOT, "%,d bytes. Its fingerprint (SHA-256) begins %s.", bytes,
+                        sha256.substring(0, Math.min(FINGERPRINT, sha256.length()))));
     }
 
     /**

@@ -91,8 +91,10 @@ final class LeafProof {
         alone.removeItem(COSName.PARENT);
         ObjectGraph.Reach reach = graph.reach(alone);
         String fingerprint = graph.fingerprintOf(reach);
-        String contentPrint = graph.fingerprintOf(graph.reach(LeafCloser.content(dictionary, item -> fonts.faceOf(item).isPresent())));
-        if (leaf.kind().equals("page") && !leaf.look().redactions().isEmpty()) redaction.fault(leaf.look(), dictionary).ifPresent(fault -> report(leaf, Code.PROOF_REDACTION, fault));
+        String contentPrint =
+                graph.fingerprintOf(graph.reach(LeafCloser.content(dictionary, item -> fonts.faceOf(item).isPresent())));
+        if (leaf.kind().equals("page") && !leaf.look().redactions().isEmpty())
+            redaction.fault(leaf.look(), dictionary).ifPresent(fault -> report(leaf, Code.PROOF_REDACTION, fault));
         marks(leaf, text.marks(dictionary));
         rows(leaf, dictionary);
         List<Integer> links = links(dictionary);
@@ -138,14 +140,16 @@ final class LeafProof {
         COSArray annotations = page.getCOSArray(COSName.ANNOTS);
         int linked = 0;
         for (Ledger.Row row : expected) {
-            String found = bare(letters.stream().filter(letter -> letter.y() > row.area().bottom() && letter.y() < row.area().top())
-                    .map(Letter::text).collect(Collectors.joining()));
+            String found =
+                    bare(letters.stream().filter(letter -> letter.y() > row.area().bottom() && letter.y() < row.area().top())
+                            .map(Letter::text).collect(Collectors.joining()));
             if (!found.endsWith(bare(row.pages()))) report(leaf, Code.PROOF_ROW_NUMBER, row.text());
             else if (!found.equals(bare(row.text()))) report(leaf, Code.PROOF_ROW, row.text());
             if (row.to() == 0) continue;
             COSBase link = annotations == null || linked >= annotations.size() ? null : annotations.getObject(linked);
             linked++;
-            if (!(link instanceof COSDictionary dictionary) || target(dictionary) != row.to() || !covers(dictionary, row.area())) {
+            if (!(link instanceof COSDictionary dictionary) || target(dictionary) != row.to()
+                    || !covers(dictionary, row.area())) {
                 report(leaf, Code.PROOF_ROW_LINK, row.text());
             }
         }
@@ -160,15 +164,18 @@ final class LeafProof {
         COSArray sides = link.getCOSArray(COSName.RECT);
         if (sides == null || sides.size() < 4) return false;
         PDRectangle is = new PDRectangle(sides);
-        return Math.abs(is.getLowerLeftX() - area.left()) < TOLERANCE_PT && Math.abs(is.getLowerLeftY() - area.bottom()) < TOLERANCE_PT
-                && Math.abs(is.getUpperRightX() - area.right()) < TOLERANCE_PT && Math.abs(is.getUpperRightY() - area.top()) < TOLERANCE_PT;
+        return Math.abs(is.getLowerLeftX() - area.left()) < TOLERANCE_PT
+                && Math.abs(is.getLowerLeftY() - area.bottom()) < TOLERANCE_PT
+                && Math.abs(is.getUpperRightX() - area.right()) < TOLERANCE_PT
+                && Math.abs(is.getUpperRightY() - area.top()) < TOLERANCE_PT;
     }
 
     private List<Integer> links(COSDictionary page) {
         List<Integer> links = new ArrayList<>();
         COSArray annotations = page.getCOSArray(COSName.ANNOTS);
         for (int i = 0; annotations != null && i < annotations.size(); i++) {
-            if (annotations.getObject(i) instanceof COSDictionary annotation && annotation.containsKey(COSName.DEST)) links.add(target(annotation));
+            if (annotations.getObject(i) instanceof COSDictionary annotation && annotation.containsKey(COSName.DEST))
+                links.add(target(annotation));
         }
         return links;
     }
@@ -181,12 +188,15 @@ final class LeafProof {
     /** {@return the first link that differs, in words} */
     private static String difference(List<Integer> expected, List<Integer> found) {
         if (expected.size() != found.size()) return found.size() + " instead of " + expected.size();
-        for (int i = 0; ; i++) {
-            if (!expected.get(i).equals(found.get(i))) return "one leads to " + (found.get(i) == 0 ? "no page" : "page " + found.get(i)) + " instead of " + expected.get(i);
+        for (int i = 0;; i++) {
+            if (!expected.get(i).equals(found.get(i))) return "one leads to "
+                    + (found.get(i) == 0 ? "no page" : "page " + found.get(i)) + " instead of " + expected.get(i);
         }
     }
 
-    /** {@return whether an object holds a forbidden action in itself; objects that it refers to are looked at in their own turn} */
+    /**
+     * {@return whether an object holds a forbidden action in itself; objects that it refers to are looked at in their own turn}
+     */
     static boolean acts(COSBase base) {
         if (base instanceof COSDictionary dictionary) {
             return Actions.isForbidden(dictionary) || dictionary.getValues().stream().anyMatch(LeafProof::acts);

@@ -38,8 +38,11 @@ final class LedgerProver implements Prover {
     @Override
     public Optional<Proof> prove(Path bundle, Progress progress, BooleanSupplier stop) throws FindingException {
         Path ledgerFile = Ledger.beside(bundle);
-        if (!Files.isReadable(bundle)) throw new FindingException(new Finding(Code.PROOF_NO_BUNDLE, Subject.OfProduced.of(bundle, 0), ""), null);
-        if (!Files.isReadable(ledgerFile)) throw new FindingException(new Finding(Code.LEDGER_MISSING, Subject.OfProduced.of(bundle, 0), String.valueOf(ledgerFile.getFileName())), null);
+        if (!Files.isReadable(bundle))
+            throw new FindingException(new Finding(Code.PROOF_NO_BUNDLE, Subject.OfProduced.of(bundle, 0), ""), null);
+        if (!Files.isReadable(ledgerFile)) throw new FindingException(
+                new Finding(Code.LEDGER_MISSING, Subject.OfProduced.of(bundle, 0), String.valueOf(ledgerFile.getFileName())),
+                null);
         Ledger ledger = read(ledgerFile);
         PageTable pages;
         List<Finding> findings;
@@ -47,13 +50,15 @@ final class LedgerProver implements Prover {
             pages = PageTable.of(input);
             findings = new ArrayList<>(new WholeProof(bundle, ledger, input, pages).prove(ledgerFile));
         } catch (IOException | RuntimeException | StackOverflowError e) {
-            throw new FindingException(new Finding(Code.PROOF_NO_PDF, Subject.OfProduced.of(bundle, 0), String.valueOf(e.getMessage())), e);
+            throw new FindingException(
+                    new Finding(Code.PROOF_NO_PDF, Subject.OfProduced.of(bundle, 0), String.valueOf(e.getMessage())), e);
         }
         try (Leaves leaves = new Leaves(bundle, ledger, pages, progress, stop)) {
             if (!leaves.prove(ledgerFile, findings)) return Optional.empty();
             findings.sort(Comparator.comparingInt(finding -> finding.subject().page()));
             int rows = ledger.index().stream().mapToInt(page -> page.rows().size()).sum();
-            return Optional.of(new Proof(bundle, ledger.pages(), rows, ledger.bookmarks().size(), leaves.links, ledger.enclosed().size(), findings));
+            return Optional.of(new Proof(bundle, ledger.pages(), rows, ledger.bookmarks().size(), leaves.links,
+                    ledger.enclosed().size(), findings));
         } catch (IOException e) {
             throw new FindingException(Finding.of(Code.LEDGER_DAMAGED, ledgerFile), e);
         }
@@ -98,7 +103,7 @@ final class LedgerProver implements Prover {
         boolean prove(Path ledgerFile, List<Finding> findings) throws IOException {
             int read = 0;
             try (LedgerReader reader = LedgerReader.leaves(ledgerFile)) {
-                for (List<Ledger.Page> next; !(next = next(reader)).isEmpty(); ) {
+                for (List<Ledger.Page> next; !(next = next(reader)).isEmpty();) {
                     List<Ledger.Page> leaves = next;
                     read = leaves.getLast().position();
                     underway.add(new Stretch(read, threads.submit(() -> prove(leaves))));

@@ -54,16 +54,19 @@ final class OwnFonts {
     /** {@return what is wrong with a font, in a few words; empty if nothing is} */
     static Optional<String> fault(Ledger.Font font, COSBase object) throws IOException {
         if (!(object instanceof COSDictionary dictionary)) return Optional.of("it is not there");
-        if (!font.name().equals(dictionary.getNameAsString(COSName.BASE_FONT))) return Optional.of("another font stands in its place");
+        if (!font.name().equals(dictionary.getNameAsString(COSName.BASE_FONT)))
+            return Optional.of("another font stands in its place");
         if (!isEmbedded(dictionary)) return Optional.of("it is not embedded");
         ObjectGraph graph = ObjectGraph.plain();
-        return graph.fingerprintOf(graph.reach(dictionary)).equals(font.fingerprint()) ? Optional.empty() : Optional.of("it has been changed");
+        return graph.fingerprintOf(graph.reach(dictionary)).equals(font.fingerprint()) ? Optional.empty()
+                : Optional.of("it has been changed");
     }
 
     private static boolean isEmbedded(COSDictionary font) {
         COSDictionary descendant = font.getCOSArray(COSName.DESCENDANT_FONTS) instanceof COSArray several && several.size() > 0
                 && several.getObject(0) instanceof COSDictionary first ? first : font;
         COSDictionary descriptor = descendant.getCOSDictionary(COSName.FONT_DESC);
-        return descriptor != null && (descriptor.getCOSStream(COSName.FONT_FILE2) != null || descriptor.getCOSStream(COSName.FONT_FILE3) != null);
+        return descriptor != null
+                && (descriptor.getCOSStream(COSName.FONT_FILE2) != null || descriptor.getCOSStream(COSName.FONT_FILE3) != null);
     }
 }

@@ -75,10 +75,14 @@ final class OwnText extends PDFStreamEngine {
 
     OwnText(OwnFonts fonts) {
         this.fonts = fonts;
-        List<OperatorProcessor> understood = List.of(new DrawObject(this), new Concatenate(this), new Save(this), new Restore(this), new SetMatrix(this),
-                new BeginText(this), new EndText(this), new MoveText(this), new MoveTextSetLeading(this), new NextLine(this), new SetCharSpacing(this),
-                new SetTextHorizontalScaling(this), new SetTextLeading(this), new SetTextRise(this), new SetWordSpacing(this), new ShowText(this),
-                new ShowTextAdjusted(this), new ShowTextLine(this), new ShowTextLineAndSpace(this), new SelectFont(), new BeginMarkedContentSequenceWithProperties(this), new EndMarkedContentSequence(this));
+        List<OperatorProcessor> understood =
+                List.of(new DrawObject(this), new Concatenate(this), new Save(this), new Restore(this), new SetMatrix(this),
+                        new BeginText(this), new EndText(this), new MoveText(this), new MoveTextSetLeading(this),
+                        new NextLine(this), new SetCharSpacing(this),
+                        new SetTextHorizontalScaling(this), new SetTextLeading(this), new SetTextRise(this),
+                        new SetWordSpacing(this), new ShowText(this),
+                        new ShowTextAdjusted(this), new ShowTextLine(this), new ShowTextLineAndSpace(this), new SelectFont(),
+                        new BeginMarkedContentSequenceWithProperties(this), new EndMarkedContentSequence(this));
         understood.forEach(this::addOperator);
     }
 
@@ -120,7 +124,8 @@ final class OwnText extends PDFStreamEngine {
 
     @Override
     public void beginMarkedContentSequence(COSName tag, COSDictionary properties) {
-        isMark = COSName.ARTIFACT.equals(tag) && properties != null && COSName.getPDFName("Pagination").equals(properties.getItem(COSName.TYPE));
+        isMark = COSName.ARTIFACT.equals(tag) && properties != null
+                && COSName.getPDFName("Pagination").equals(properties.getItem(COSName.TYPE));
         if (isMark) marks.add(new ArrayList<>());
     }
 
@@ -153,8 +158,11 @@ final class OwnText extends PDFStreamEngine {
         seen.concatenate(at.createAffineTransform());
         String text = font.toUnicode(code);
         double size = Math.hypot(seen.getShearX(), seen.getScaleY());
-        boolean straight = Math.abs(seen.getScaleX() * seen.getShearX() + seen.getShearY() * seen.getScaleY()) < 1e-3 * size * size && seen.getDeterminant() > 0;
-        Letter letter = new Letter(text == null ? "\uFFFD" : text, (float) seen.getTranslateX(), (float) seen.getTranslateY(), (float) size, straight ? Math.atan2(seen.getShearY(), seen.getScaleX()) : Double.NaN);
+        boolean straight =
+                Math.abs(seen.getScaleX() * seen.getShearX() + seen.getShearY() * seen.getScaleY()) < 1e-3 * size * size
+                        && seen.getDeterminant() > 0;
+        Letter letter = new Letter(text == null ? "\uFFFD" : text, (float) seen.getTranslateX(), (float) seen.getTranslateY(),
+                (float) size, straight ? Math.atan2(seen.getShearY(), seen.getScaleX()) : Double.NaN);
         letters.add(letter);
         if (isMark) marks.getLast().add(letter);
     }
@@ -173,7 +181,8 @@ final class OwnText extends PDFStreamEngine {
 
         @Override
         public void process(Operator operator, List<COSBase> operands) throws IOException {
-            if (operands.size() < 2 || !(operands.get(0) instanceof COSName name) || !(operands.get(1) instanceof COSNumber size)) return;
+            if (operands.size() < 2 || !(operands.get(0) instanceof COSName name) || !(operands.get(1) instanceof COSNumber size))
+                return;
             Optional<PDFont> font = getResources() == null ? Optional.empty() : fonts.load(getResources().getCOSObject(), name);
             getGraphicsState().getTextState().setFontSize(size.floatValue());
             getGraphicsState().getTextState().setFont(font.orElse(null));

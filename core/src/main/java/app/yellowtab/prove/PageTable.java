@@ -46,7 +46,8 @@ final class PageTable {
 
     /** {@return the page that an explicit destination (ISO 32000-1:2008, 12.3.2.2) leads to, counted from 1; 0 for none} */
     int target(@Nullable COSBase destination) {
-        return destination instanceof COSArray parts && parts.size() > 0 && parts.get(0) instanceof COSObject page && page.getKey() != null
-                ? place(page.getKey().getNumber()) : 0;
+        return destination instanceof COSArray parts && parts.size() > 0 && parts.get(0) instanceof COSObject page
+                && page.getKey() != null
+                        ? place(page.getKey().getNumber()) : 0;
     }
 }

@@ -25,7 +25,10 @@ final class PicturePlace extends PDFStreamEngine {
         understood.forEach(this::addOperator);
     }
 
-    /** {@return what takes the picture's square, one by one, to the page's own coordinates; null where it is drawn never or more than once} */
+    /**
+     * {@return what takes the picture's square, one by one, to the page's own coordinates; null where it is drawn never or more
+     * than once}
+     */
     static @Nullable AffineTransform of(PDPage page) throws IOException {
         PicturePlace place = new PicturePlace();
         place.processPage(page);

@@ -27,10 +27,13 @@ public record Proof(Path file, int pages, int rows, int bookmarks, int links, in
     /** {@return such as "412 pages proved: …", or how much is wrong} */
     public String summary() {
         if (holds()) {
-            return counted(pages, "page") + " proved: every number, label and page as it was produced, " + counted(rows, "row") + " of the index, "
-                    + counted(bookmarks, "bookmark") + ", " + counted(links, "link") + (enclosed == 0 ? "" : ", " + counted(enclosed, "file") + " beside it") + ".";
+            return counted(pages, "page") + " proved: every number, label and page as it was produced, " + counted(rows, "row")
+                    + " of the index, "
+                    + counted(bookmarks, "bookmark") + ", " + counted(links, "link")
+                    + (enclosed == 0 ? "" : ", " + counted(enclosed, "file") + " beside it") + ".";
         }
-        return "Not proved: " + counted(findings.size(), "thing") + (findings.size() == 1 ? " is" : " are") + " wrong in " + counted(pages, "page")
+        return "Not proved: " + counted(findings.size(), "thing") + (findings.size() == 1 ? " is" : " are") + " wrong in "
+                + counted(pages, "page")
                 + ". Do not send this file out; produce it again.";
     }
 

@@ -26,8 +26,8 @@ import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /**
- * Proves that nothing is left on a page of what was taken out of it: it draws with one picture and nothing else, that is black inside of the
- * areas, no word touches one, and no annotation does. For one thread.
+ * Proves that nothing is left on a page of what was taken out of it: it draws with one picture and nothing else, that is black
+ * inside of the areas, no word touches one, and no annotation does. For one thread.
  */
 final class RedactionProof {
     private static final double PT_A_MM = 72 / 25.4;
@@ -47,9 +47,13 @@ final class RedactionProof {
     Optional<String> fault(PageLook look, COSDictionary page) throws IOException {
         COSDictionary resources = page.getCOSDictionary(COSName.RESOURCES);
         COSDictionary drawn = resources == null ? null : resources.getCOSDictionary(COSName.XOBJECT);
-        if (drawn == null || drawn.size() != 1 || !(drawn.getDictionaryObject(drawn.keySet().iterator().next()) instanceof COSStream picture)
-                || !COSName.IMAGE.equals(picture.getCOSName(COSName.SUBTYPE))) return Optional.of("it is not one picture");
-        if (resources.containsKey(COSName.PATTERN) || resources.containsKey(COSName.SHADING) || resources.containsKey(COSName.PROPERTIES)) return Optional.of("it draws with more than its picture");
+        if (drawn == null || drawn.size() != 1
+                || !(drawn.getDictionaryObject(drawn.keySet().iterator().next()) instanceof COSStream picture)
+                || !COSName.IMAGE.equals(picture.getCOSName(COSName.SUBTYPE)))
+            return Optional.of("it is not one picture");
+        if (resources.containsKey(COSName.PATTERN) || resources.containsKey(COSName.SHADING)
+                || resources.containsKey(COSName.PROPERTIES))
+            return Optional.of("it draws with more than its picture");
         AffineTransform placed = PicturePlace.of(new PDPage(page));
         if (placed == null) return Optional.of("its picture is not drawn once");
         // One unit of the picture's square is the page as it came.
@@ -60,7 +64,8 @@ final class RedactionProof {
         List<Word> words = words(page);
         PageFrame frame = PageFrame.of(new PDPage(page));
         for (Redaction redaction : look.redactions()) {
-            Rectangle2D area = LookedPage.asCame(redaction.area(), high).createIntersection(new Rectangle2D.Double(0, 0, wide, high));
+            Rectangle2D area =
+                    LookedPage.asCame(redaction.area(), high).createIntersection(new Rectangle2D.Double(0, 0, wide, high));
             if (!(area.getWidth() > 0 && area.getHeight() > 0)) continue;
             if (!isBlack(image, area, wide, high)) return Optional.of("its picture is not black in an area");
             AffineTransform onPage = new AffineTransform(placed);
@@ -109,7 +114,8 @@ final class RedactionProof {
 
     /** Words are told as they are seen, from the upper left. */
     private static boolean touches(Word word, Shape area, PageFrame frame) {
-        Rectangle2D seen = new Rectangle2D.Double(word.leftMm() * PT_A_MM + NEAR_PT, frame.heightPt() - (word.topMm() + word.heightMm()) * PT_A_MM + NEAR_PT,
+        Rectangle2D seen = new Rectangle2D.Double(word.leftMm() * PT_A_MM + NEAR_PT,
+                frame.heightPt() - (word.topMm() + word.heightMm()) * PT_A_MM + NEAR_PT,
                 Math.max(0.1, word.widthMm() * PT_A_MM - 2 * NEAR_PT), Math.max(0.1, word.heightMm() * PT_A_MM - 2 * NEAR_PT));
         return area.intersects(frame.fromReader().createAffineTransform().createTransformedShape(seen).getBounds2D());
     }
@@ -117,7 +123,8 @@ final class RedactionProof {
     private static boolean annotationTouches(COSDictionary page, Shape area) {
         COSArray annotations = page.getCOSArray(COSName.ANNOTS);
         for (int i = 0; annotations != null && i < annotations.size(); i++) {
-            COSArray sides = annotations.getObject(i) instanceof COSDictionary annotation ? annotation.getCOSArray(COSName.RECT) : null;
+            COSArray sides =
+                    annotations.getObject(i) instanceof COSDictionary annotation ? annotation.getCOSArray(COSName.RECT) : null;
             if (sides == null || sides.size() < 4) return true;
             PDRectangle place = new PDRectangle(sides);
             if (area.intersects(place.getLowerLeftX(), place.getLowerLeftY(), place.getWidth(), place.getHeight())) return true;

@@ -30,7 +30,10 @@ import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocume
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineNode;
 
-/** Proves what concerns a file as a whole: its pages' count and labels, its bookmarks, its fonts, its catalog, the files that go along. For one thread. */
+/**
+ * Proves what concerns a file as a whole: its pages' count and labels, its bookmarks, its fonts, its catalog, the files that go
+ * along. For one thread.
+ */
 final class WholeProof {
     private final Path file;
     private final Ledger ledger;
@@ -62,7 +65,9 @@ final class WholeProof {
         COSArray identity = input.document().getDocument().getDocumentID();
         if (identity == null || identity.size() < 2) return false;
         for (int i = 0; i < 2; i++) {
-            if (!(identity.getObject(i) instanceof COSString part) || !HexFormat.of().formatHex(part.getBytes()).equals(ledger.files().getFirst().identity())) return false;
+            if (!(identity.getObject(i) instanceof COSString part)
+                    || !HexFormat.of().formatHex(part.getBytes()).equals(ledger.files().getFirst().identity()))
+                return false;
         }
         return true;
     }
@@ -71,7 +76,7 @@ final class WholeProof {
         PDPageLabels labels = input.document().getDocumentCatalog().getPageLabels();
         String[] shown = labels == null ? new String[0] : labels.getLabelsByPageIndices();
         try (LedgerReader leaves = LedgerReader.leaves(ledgerFile)) {
-            for (Optional<Ledger.Page> leaf; (leaf = leaves.next()).isPresent(); ) {
+            for (Optional<Ledger.Page> leaf; (leaf = leaves.next()).isPresent();) {
                 int position = leaf.get().position();
                 String label = position <= shown.length ? shown[position - 1] : "none";
                 if (position <= pages.count() && !label.equals(leaf.get().label())) report(Code.PROOF_LABEL, position, label);
@@ -96,7 +101,8 @@ final class WholeProof {
     private void collect(PDOutlineNode node, int level, List<Ledger.Bookmark> found) {
         for (PDOutlineItem item : node.children()) {
             if (found.size() > ledger.bookmarks().size()) return;
-            found.add(new Ledger.Bookmark(level, String.valueOf(item.getTitle()), pages.target(item.getCOSObject().getDictionaryObject(COSName.DEST))));
+            found.add(new Ledger.Bookmark(level, String.valueOf(item.getTitle()),
+                    pages.target(item.getCOSObject().getDictionaryObject(COSName.DEST))));
             collect(item, level + 1, found);
         }
     }
@@ -114,7 +120,8 @@ final class WholeProof {
             Path place = Ledger.filesBeside(file).resolve(its.name());
             try {
                 if (!Files.isRegularFile(place)) report(Code.PROOF_FILE_MISSING, 0, its.name());
-                else if (Files.size(place) != its.bytes() || !Fingerprint.of(place).equals(its.sha256())) report(Code.PROOF_FILE_CHANGED, 0, its.name());
+                else if (Files.size(place) != its.bytes() || !Fingerprint.of(place).equals(its.sha256()))
+                    report(Code.PROOF_FILE_CHANGED, 0, its.name());
             } catch (IOException unreadable) {
                 report(Code.PROOF_FILE_MISSING, 0, its.name());
             }

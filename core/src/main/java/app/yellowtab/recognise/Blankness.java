@@ -3,8 +3,9 @@ package app.yellowtab.recognise;
 import app.yellowtab.facts.SheetState;
 
 /**
- * Finds sheets that are surely blank, whatever dirt is on them: dust, the holes of a punch, the shadows of a staple and of the edges, what
- * shines through from the other side, a line that the scanner draws. Anything else, however faint and small, makes a page.
+ * Finds sheets that are surely blank, whatever dirt is on them: dust, the holes of a punch, the shadows of a staple and of the
+ * edges, what shines through from the other side, a line that the scanner draws. Anything else, however faint and small, makes a
+ * page.
  */
 final class Blankness {
     /** What is paler is the other side shining through, or the paper's own grain. */
@@ -29,7 +30,9 @@ final class Blankness {
 
     private Blankness() {}
 
-    /** {@return how long all marks on a sheet are together that may be more than dirt, in millimetres; 0 where it is surely blank} */
+    /**
+     * {@return how long all marks on a sheet are together that may be more than dirt, in millimetres; 0 where it is surely blank}
+     */
     static double markMm(Ink ink) {
         int dust = 0;
         double mark = 0;
@@ -47,7 +50,8 @@ final class Blankness {
     private static boolean[] within(Ink ink, boolean[] dark) {
         int edge = (int) Math.round(SHADOW_MM * ink.dotsAMm);
         for (int y = 0; y < ink.height; y++) {
-            for (int x = 0; x < ink.width; x++) if (x < edge || y < edge || x >= ink.width - edge || y >= ink.height - edge) dark[y * ink.width + x] = false;
+            for (int x = 0; x < ink.width; x++)
+                if (x < edge || y < edge || x >= ink.width - edge || y >= ink.height - edge) dark[y * ink.width + x] = false;
         }
         return dark;
     }
@@ -60,11 +64,13 @@ final class Blankness {
     private static boolean isHole(Ink ink, int[] spot, double wide, double high) {
         double near = HOLES_MM * ink.dotsAMm;
         boolean isNear = spot[2] < near || spot[0] > ink.width - near || spot[3] < near || spot[1] > ink.height - near;
-        boolean isRound = Math.min(wide, high) >= ROUND * Math.max(wide, high) && spot[4] >= FILLED * (spot[2] - spot[0] + 1) * (spot[3] - spot[1] + 1);
+        boolean isRound = Math.min(wide, high) >= ROUND * Math.max(wide, high)
+                && spot[4] >= FILLED * (spot[2] - spot[0] + 1) * (spot[3] - spot[1] + 1);
         return isNear && isRound && Math.max(wide, high) <= MOST_HOLE_MM && Math.min(wide, high) >= LEAST_HOLE_MM;
     }
 
     private static boolean isLine(Ink ink, double wide, double high) {
-        return wide <= DUST_MM && high >= LINE_SHARE * ink.height / ink.dotsAMm || high <= DUST_MM && wide >= LINE_SHARE * ink.width / ink.dotsAMm;
+        return wide <= DUST_MM && high >= LINE_SHARE * ink.height / ink.dotsAMm
+                || high <= DUST_MM && wide >= LINE_SHARE * ink.width / ink.dotsAMm;
     }
 }

@@ -21,7 +21,8 @@ import org.slf4j.LoggerFactory;
 public final class CodeReader {
     /** A page should be so many pixels wide, so that the small squares of a code of ours are told apart. Chosen by us. */
     public static final int WIDTH_PX = 900;
-    private static final Map<DecodeHintType, ?> HINTS = Map.of(DecodeHintType.TRY_HARDER, true, DecodeHintType.POSSIBLE_FORMATS, List.of(BarcodeFormat.QR_CODE));
+    private static final Map<DecodeHintType, ?> HINTS =
+            Map.of(DecodeHintType.TRY_HARDER, true, DecodeHintType.POSSIBLE_FORMATS, List.of(BarcodeFormat.QR_CODE));
 
     private static final int NINE = 9;
 
@@ -37,7 +38,8 @@ public final class CodeReader {
 
     private static Optional<String> read(byte[] dots, int width, int height) {
         LuminanceSource light = new PlanarYUVLuminanceSource(dots, width, height, 0, 0, width, height, false);
-        return read(new BinaryBitmap(new HybridBinarizer(light))).or(() -> read(new BinaryBitmap(new GlobalHistogramBinarizer(light))));
+        return read(new BinaryBitmap(new HybridBinarizer(light)))
+                .or(() -> read(new BinaryBitmap(new GlobalHistogramBinarizer(light))));
     }
 
     /** {@return each dot as the middle one of the nine around it, by their light} */
@@ -47,7 +49,8 @@ public final class CodeReader {
         for (int y = 1; y < height - 1; y++) {
             for (int x = 1; x < width - 1; x++) {
                 int count = 0;
-                for (int row = -1; row <= 1; row++) for (int at = -1; at <= 1; at++) around[count++] = dots[(y + row) * width + x + at] & 0xFF;
+                for (int row = -1; row <= 1; row++)
+                    for (int at = -1; at <= 1; at++) around[count++] = dots[(y + row) * width + x + at] & 0xFF;
                 Arrays.sort(around);
                 smooth[y * width + x] = (byte) around[NINE / 2];
             }

@@ -43,7 +43,8 @@ final class Edges {
     static DarkEdges of(Ink ink, List<double[]> words) {
         Edges edges = new Edges(ink);
         // A dark edge crosses those beside it, so that each is measured between the others.
-        for (int round = 0; round < 2; round++) for (int side = LEFT; side <= BOTTOM; side++) edges.reach[side] = edges.measured(side);
+        for (int round = 0; round < 2; round++)
+            for (int side = LEFT; side <= BOTTOM; side++) edges.reach[side] = edges.measured(side);
         if (Arrays.stream(edges.reach).allMatch(reach -> reach == 0)) return DarkEdges.NONE;
         edges.keepOff(words);
         return new DarkEdges(edges.mm(LEFT), edges.mm(TOP), edges.mm(RIGHT), edges.mm(BOTTOM));
@@ -89,14 +90,18 @@ final class Edges {
         int room = (int) Math.ceil(ROOM_MM * ink.dotsAMm);
         for (int[] spot : ink.spots(dark.clone())) {
             boolean atEdge = spot[0] < near || spot[1] < near || spot[2] > ink.width - near || spot[3] > ink.height - near;
-            if (!atEdge && Math.max(spot[2] - spot[0], spot[3] - spot[1]) > DUST_MM * ink.dotsAMm) keepOff(spot[0] - room, spot[1] - room, spot[2] + room, spot[3] + room);
+            if (!atEdge && Math.max(spot[2] - spot[0], spot[3] - spot[1]) > DUST_MM * ink.dotsAMm)
+                keepOff(spot[0] - room, spot[1] - room, spot[2] + room, spot[3] + room);
         }
-        for (double[] word : words) keepOff((int) (word[LEFT] * ink.width) - room, (int) (word[TOP] * ink.height) - room, (int) (word[RIGHT] * ink.width) + room, (int) (word[BOTTOM] * ink.height) + room);
+        for (double[] word : words) keepOff((int) (word[LEFT] * ink.width) - room, (int) (word[TOP] * ink.height) - room,
+                (int) (word[RIGHT] * ink.width) + room, (int) (word[BOTTOM] * ink.height) + room);
     }
 
     /** Of the edges that a thing lies in, that is drawn back which loses least by it. */
     private void keepOff(int left, int top, int right, int bottom) {
-        int[] now = {reach[LEFT] - left, reach[TOP] - top, right - (ink.width - 1 - reach[RIGHT]), bottom - (ink.height - 1 - reach[BOTTOM])};
-        for (int side = LEFT; side <= BOTTOM; side++) if (reach[side] > 0 && now[side] > 0) reach[side] = Math.max(0, reach[side] - now[side]);
+        int[] now = {reach[LEFT] - left, reach[TOP] - top, right - (ink.width - 1 - reach[RIGHT]),
+                bottom - (ink.height - 1 - reach[BOTTOM])};
+        for (int side = LEFT; side <= BOTTOM; side++)
+            if (reach[side] > 0 && now[side] > 0) reach[side] = Math.max(0, reach[side] - now[side]);
     }
 }

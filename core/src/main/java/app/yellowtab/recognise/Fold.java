@@ -16,7 +16,10 @@ final class Fold {
     private static final double MOST_SHADOW_MM = 12;
     /** Between the words of two pages there are two margins. */
     private static final double LEAST_GAP_MM = 14;
-    /** Where there is no shadow, lines of running text must fill both pages so far, words that far apart: the columns of a table do not. */
+    /**
+     * Where there is no shadow, lines of running text must fill both pages so far, words that far apart: the columns of a table
+     * do not.
+     */
     private static final double LEAST_FILLED = 0.25;
     private static final double CLOSES_MM = 4;
     /** Specks in so large a part of a column are no words. */
@@ -73,8 +76,12 @@ final class Fold {
         return new int[] {left, right};
     }
 
-    /** {@return the middle of the widest run of columns that are dark, or empty, as a share of the width; 0 where none is as wide as it should be} */
-    private static double middle(Ink ink, int from, int to, int darkerBy, double bound, boolean isDark, double leastMm, double mostMm) {
+    /**
+     * {@return the middle of the widest run of columns that are dark, or empty, as a share of the width; 0 where none is as wide
+     * as it should be}
+     */
+    private static double middle(Ink ink, int from, int to, int darkerBy, double bound, boolean isDark, double leastMm,
+            double mostMm) {
         int widest = 0;
         int at = 0;
         int begin = from;

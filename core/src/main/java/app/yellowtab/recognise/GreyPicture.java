@@ -14,7 +14,8 @@ public record GreyPicture(int width, int height, int dpi, byte[] pixels) {
     static final int MOST_PIXELS = 150_000_000;
 
     public GreyPicture {
-        if (width < 1 || height < 1 || (long) width * height > MOST_PIXELS || pixels.length != width * height) throw new IllegalArgumentException("no picture: " + width + " x " + height + " with " + pixels.length + " bytes");
+        if (width < 1 || height < 1 || (long) width * height > MOST_PIXELS || pixels.length != width * height)
+            throw new IllegalArgumentException("no picture: " + width + " x " + height + " with " + pixels.length + " bytes");
         if (dpi < 1) throw new IllegalArgumentException("dpi must be at least 1, got " + dpi);
     }
 
@@ -43,6 +44,7 @@ public record GreyPicture(int width, int height, int dpi, byte[] pixels) {
             g.drawImage(image, 0, 0, null);
             g.dispose();
         }
-        return new GreyPicture(image.getWidth(), image.getHeight(), dpi, ((DataBufferByte) grey.getRaster().getDataBuffer()).getData());
+        return new GreyPicture(image.getWidth(), image.getHeight(), dpi,
+                ((DataBufferByte) grey.getRaster().getDataBuffer()).getData());
     }
 }

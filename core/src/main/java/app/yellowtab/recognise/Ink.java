@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
-/** Where there is ink on a page: a raster of about a hundred dots an inch, in which each dot is the darkest pixel of its place. */
+/**
+ * Where there is ink on a page: a raster of about a hundred dots an inch, in which each dot is the darkest pixel of its place.
+ */
 final class Ink {
     private static final int DOTS_AN_INCH = 100;
     private static final double PAPER_SHARE = 0.6;
@@ -30,7 +32,8 @@ final class Ink {
                 int darkest = 255;
                 for (int dy = 0; dy < cell && y * cell + dy < picture.height(); dy++) {
                     int at = (y * cell + dy) * picture.width() + x * cell;
-                    for (int dx = 0; dx < cell && x * cell + dx < picture.width(); dx++) darkest = Math.min(darkest, pixels[at + dx] & 255);
+                    for (int dx = 0; dx < cell && x * cell + dx < picture.width(); dx++)
+                        darkest = Math.min(darkest, pixels[at + dx] & 255);
                 }
                 depth[y * width + x] = Math.max(0, paper - darkest);
             }

@@ -62,7 +62,8 @@ public final class Languages {
 
     private static boolean isData(Path file) {
         try {
-            return String.valueOf(file.getFileName()).matches("[A-Za-z][A-Za-z_]{1,30}\\Q" + ENDING + "\\E") && Files.size(file) >= LEAST_BYTES;
+            return String.valueOf(file.getFileName()).matches("[A-Za-z][A-Za-z_]{1,30}\\Q" + ENDING + "\\E")
+                    && Files.size(file) >= LEAST_BYTES;
         } catch (IOException gone) {
             return false;
         }
@@ -77,7 +78,9 @@ public final class Languages {
     public static String named(String code) {
         String plain = code.replaceAll("_.*", "");
         String rest = plain.equals(code) ? "" : " (" + code.substring(plain.length() + 1) + ")";
-        return Arrays.stream(Locale.getISOLanguages()).map(Locale::of).filter(language -> language.getISO3Language().equals(plain)).findFirst().map(language -> language.getDisplayLanguage(Locale.UK)).orElse(plain) + rest;
+        return Arrays.stream(Locale.getISOLanguages()).map(Locale::of)
+                .filter(language -> language.getISO3Language().equals(plain)).findFirst()
+                .map(language -> language.getDisplayLanguage(Locale.UK)).orElse(plain) + rest;
     }
 
     /**
@@ -92,9 +95,12 @@ public final class Languages {
             Path target = cache.resolve(code + ENDING);
             Path from = own.resolve(code + ENDING);
             if (Files.exists(from)) {
-                if (!Files.exists(target) || Files.size(target) != Files.size(from) || Files.getLastModifiedTime(target).compareTo(Files.getLastModifiedTime(from)) < 0) put(Files.newInputStream(from), target);
+                if (!Files.exists(target) || Files.size(target) != Files.size(from)
+                        || Files.getLastModifiedTime(target).compareTo(Files.getLastModifiedTime(from)) < 0)
+                    put(Files.newInputStream(from), target);
             } else if (code.equals(ENGLISH)) {
-                if (!Files.exists(target)) put(new GZIPInputStream(Objects.requireNonNull(Languages.class.getResourceAsStream(ENGLISH + ENDING + ".gz"))), target);
+                if (!Files.exists(target)) put(new GZIPInputStream(
+                        Objects.requireNonNull(Languages.class.getResourceAsStream(ENGLISH + ENDING + ".gz"))), target);
             } else {
                 throw new IOException("There is no file " + code + ENDING + " in " + own + ".");
             }

@@ -1,8 +1,8 @@
 package app.yellowtab.recognise;
 
 /**
- * Whether a page is set in two columns of running text, as law reports are: such pages are read column by column, and all others, letters and
- * tables among them, row by row. A quick look, on a raster of a millimetre or so.
+ * Whether a page is set in two columns of running text, as law reports are: such pages are read column by column, and all others,
+ * letters and tables among them, row by row. A quick look, on a raster of a millimetre or so.
  */
 final class PageColumns {
     private static final double CELLS_AN_INCH = 25.4;
@@ -25,14 +25,16 @@ final class PageColumns {
         int columns = picture.width() / cell;
         int rows = picture.height() / cell;
         boolean[][] ink = new boolean[rows][columns];
-        for (int row = 0; row < rows; row++) for (int column = 0; column < columns; column++) ink[row][column] = isInk(picture, row * cell, column * cell, cell);
+        for (int row = 0; row < rows; row++)
+            for (int column = 0; column < columns; column++) ink[row][column] = isInk(picture, row * cell, column * cell, cell);
         for (int gap = (int) (columns * FROM); gap + GAP < columns * TO; gap++) if (isBetween(ink, gap, columns)) return true;
         return false;
     }
 
     private static boolean isInk(GreyPicture picture, int top, int left, int cell) {
         int dark = 0;
-        for (int y = top; y < top + cell; y++) for (int x = left; x < left + cell; x++) if ((picture.pixels()[y * picture.width() + x] & 255) < DARK) dark++;
+        for (int y = top; y < top + cell; y++)
+            for (int x = left; x < left + cell; x++) if ((picture.pixels()[y * picture.width() + x] & 255) < DARK) dark++;
         // A speck is no letter.
         return dark >= Math.max(2, cell * cell / 16);
     }

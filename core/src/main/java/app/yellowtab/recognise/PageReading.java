@@ -21,7 +21,9 @@ public final class PageReading {
     private static final int LEAST_WIDTH_PX = 16;
     private static final double HUNDREDTHS = 100;
     private static final int[] OTHER_TURNS = {2, 1, 3};
-    /** A page stands the wrong way only if so many words are read surely the other way, and so many times more than as it came. */
+    /**
+     * A page stands the wrong way only if so many words are read surely the other way, and so many times more than as it came.
+     */
     private static final int LEAST_SURE = 8;
     private static final int CLEARLY_MORE = 3;
     private static final int SURE = 75;
@@ -48,7 +50,8 @@ public final class PageReading {
      * @param fileBytes how large the file is that it is of
      * @throws IOException if it cannot be drawn or read; others can
      */
-    public static RecognisedPage read(BoundedRenderer renderer, int page, PageShape shape, long fileBytes, TextRecogniser recogniser) throws IOException {
+    public static RecognisedPage read(BoundedRenderer renderer, int page, PageShape shape, long fileBytes,
+            TextRecogniser recogniser) throws IOException {
         double mostPx = Math.sqrt(MOST_PIXELS * shape.seenWidthPt() / shape.seenHeightPt());
         int widthPx = (int) Math.max(LEAST_WIDTH_PX, Math.round(Math.min(mostPx, shape.seenWidthPt() / PT_AN_INCH * DPI)));
         DrawnPage drawn = BoundedRenderer.within(fileBytes, () -> renderer.draw(page - 1, widthPx));
@@ -62,7 +65,8 @@ public final class PageReading {
         Ink ink = new Ink(picture);
         // Nothing is looked for on a blank sheet: what is found in dust are no words.
         double mark = Blankness.markMm(ink);
-        if (mark == 0) return new RecognisedPage(PageText.NONE, List.of(), recogniser.languages(), recogniser.engine(), SheetState.BLANK.withEdges(Edges.of(ink, List.of())));
+        if (mark == 0) return new RecognisedPage(PageText.NONE, List.of(), recogniser.languages(), recogniser.engine(),
+                SheetState.BLANK.withEdges(Edges.of(ink, List.of())));
         List<ReadWord> words = recogniser.read(picture);
         int turns = 0;
         int perhaps = 0;
@@ -85,7 +89,8 @@ public final class PageReading {
         Ink upright = turns == 0 ? ink : new Ink(picture.turned(turns));
         if (turns == 0 && perhaps == 0 && sure(words) < FEW && Slant.isSideways(ink, new Ink(picture.turned(1)))) perhaps = 1;
         double slant = Slant.of(upright);
-        SheetState state = new SheetState(turns, turns == 0 ? perhaps : 0, Math.abs(slant) < LEAST_SLANT ? 0 : slant, mark, Edges.of(ink, shares(words, picture, turns)), Fold.of(upright));
+        SheetState state = new SheetState(turns, turns == 0 ? perhaps : 0, Math.abs(slant) < LEAST_SLANT ? 0 : slant, mark,
+                Edges.of(ink, shares(words, picture, turns)), Fold.of(upright));
         return of(words, mmAPx, recogniser, state);
     }
 
@@ -122,11 +127,14 @@ public final class PageReading {
 
     /** Lines that run up or down the page are read too, and do not count. */
     private static int sure(List<ReadWord> words) {
-        return (int) words.stream().filter(word -> word.certainty() >= SURE && word.width() > word.height() && word.text().codePoints().filter(Character::isLetterOrDigit).count() >= LONG_ENOUGH).count();
+        return (int) words.stream().filter(word -> word.certainty() >= SURE && word.width() > word.height()
+                && word.text().codePoints().filter(Character::isLetterOrDigit).count() >= LONG_ENOUGH).count();
     }
 
     private static int letters(Ink ink) {
-        return (int) ink.spots(ink.darkerBy(DARK)).stream().filter(spot -> spot[3] - spot[1] + 1 >= LETTER_MM * ink.dotsAMm && spot[3] - spot[1] + 1 <= MOST_LETTER_MM * ink.dotsAMm).count();
+        return (int) ink.spots(ink.darkerBy(DARK)).stream().filter(
+                spot -> spot[3] - spot[1] + 1 >= LETTER_MM * ink.dotsAMm && spot[3] - spot[1] + 1 <= MOST_LETTER_MM * ink.dotsAMm)
+                .count();
     }
 
     private static RecognisedPage of(List<ReadWord> words, double mmAPx, TextRecogniser by, SheetState state) {
@@ -136,10 +144,12 @@ public final class PageReading {
         for (ReadWord word : words) {
             if (word.line() != line) lines.add(new ArrayList<>());
             line = word.line();
-            lines.getLast().add(new PageText.Word(word.text(), mm(word.left() * mmAPx), mm(word.top() * mmAPx), mm(word.width() * mmAPx), mm(word.height() * mmAPx)));
+            lines.getLast().add(new PageText.Word(word.text(), mm(word.left() * mmAPx), mm(word.top() * mmAPx),
+                    mm(word.width() * mmAPx), mm(word.height() * mmAPx)));
             certainties.add(word.certainty());
         }
-        return new RecognisedPage(lines.isEmpty() ? PageText.NONE : new PageText(lines), certainties, by.languages(), by.engine(), state);
+        return new RecognisedPage(lines.isEmpty() ? PageText.NONE : new PageText(lines), certainties, by.languages(), by.engine(),
+                state);
     }
 
     /** Places are kept to a hundredth of a millimetre, on the disk too. */

@@ -79,7 +79,10 @@ public final class ProcessRecogniser implements TextRecogniser {
         reader.process().close();
     }
 
-    /** The engine's table: level, page, block, paragraph, line, word, left, top, width, height, certainty, text; words are of level 5. */
+    /**
+     * The engine's table: level, page, block, paragraph, line, word, left, top, width, height, certainty, text; words are of
+     * level 5.
+     */
     static List<ReadWord> words(String table) {
         List<ReadWord> words = new ArrayList<>();
         String before = "";
@@ -92,7 +95,8 @@ public final class ProcessRecogniser implements TextRecogniser {
             String place = cells[2] + "/" + cells[3] + "/" + cells[4];
             if (!place.equals(before)) line++;
             before = place;
-            words.add(new ReadWord(line, text, Integer.parseInt(cells[6]), Integer.parseInt(cells[7]), Integer.parseInt(cells[8]), Integer.parseInt(cells[9]), Math.clamp(Math.round(Float.parseFloat(cells[10])), 0, 100)));
+            words.add(new ReadWord(line, text, Integer.parseInt(cells[6]), Integer.parseInt(cells[7]), Integer.parseInt(cells[8]),
+                    Integer.parseInt(cells[9]), Math.clamp(Math.round(Float.parseFloat(cells[10])), 0, 100)));
         }
         return words;
     }

@@ -43,8 +43,10 @@ final class ReaderProcess implements Closeable {
     ReaderProcess(Path data, String languages, Path cache) throws IOException {
         List<String> command = new ArrayList<>();
         if (Files.isExecutable(Path.of("/usr/bin/nice"))) command.addAll(List.of("/usr/bin/nice", "-n", "19"));
-        command.addAll(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx320m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "--enable-native-access=ALL-UNNAMED",
-                "-Dorg.bytedeco.javacpp.cachedir=" + cache, "-Djava.awt.headless=true", "-cp", classPath(), Main.class.getName(), data.toString(), languages));
+        command.addAll(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx320m", "-XX:+UseSerialGC",
+                "-XX:TieredStopAtLevel=1", "-Xshare:auto", "--enable-native-access=ALL-UNNAMED",
+                "-Dorg.bytedeco.javacpp.cachedir=" + cache, "-Djava.awt.headless=true", "-cp", classPath(), Main.class.getName(),
+                data.toString(), languages));
         ProcessBuilder builder = new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD);
         // Two pages at a time are faster than one page on two cores.
         builder.environment().put("OMP_THREAD_LIMIT", "1");

@@ -24,7 +24,10 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** What was read in the picture of one page, kept so that it need not be read again: JSON packed with gzip, described in docs/recognised.schema.json. */
+/**
+ * What was read in the picture of one page, kept so that it need not be read again: JSON packed with gzip, described in
+ * docs/recognised.schema.json.
+ */
 public final class RecognisedFile {
     private static final int FORMAT = 2;
     private static final int BEFORE_MEASURES = 1;
@@ -57,7 +60,9 @@ public final class RecognisedFile {
             for (int i = 0; i < sides.length; i++) sides[i] = (float) (numbers.get(i).asInt() / HUNDREDTHS);
             List<Integer> certainties = new ArrayList<>();
             root.required("certainties").forEach(one -> certainties.add(one.asInt()));
-            return Optional.of(new RecognisedPage(PageText.of(root.required("text").asString(), sides), certainties, root.required("languages").asString(), root.required("engine").asString(), format == FORMAT ? state(root) : oldState(root)));
+            return Optional.of(new RecognisedPage(PageText.of(root.required("text").asString(), sides), certainties,
+                    root.required("languages").asString(), root.required("engine").asString(),
+                    format == FORMAT ? state(root) : oldState(root)));
         } catch (IOException | JacksonException | IllegalArgumentException damaged) {
             LoggerFactory.getLogger(RecognisedFile.class).info("no words of a page", damaged);
             return Optional.empty();
@@ -72,16 +77,22 @@ public final class RecognisedFile {
 
     private static SheetState state(JsonNode root) {
         JsonNode edges = root.required("edges");
-        return new SheetState(root.required("turns").asInt(), root.required("perhapsTurns").asInt(), root.required("slant").asDouble(), root.required("marks").asDouble(),
-                new DarkEdges(edges.required(0).asDouble(), edges.required(1).asDouble(), edges.required(2).asDouble(), edges.required(3).asDouble()), root.required("fold").asDouble());
+        return new SheetState(root.required("turns").asInt(), root.required("perhapsTurns").asInt(),
+                root.required("slant").asDouble(), root.required("marks").asDouble(),
+                new DarkEdges(edges.required(0).asDouble(), edges.required(1).asDouble(), edges.required(2).asDouble(),
+                        edges.required(3).asDouble()),
+                root.required("fold").asDouble());
     }
 
     /** {@return what a file of it holds} */
     public static byte[] bytes(RecognisedPage page) throws IOException {
         SheetState state = page.state();
-        ObjectNode root = MAPPER.createObjectNode().put("recognised", FORMAT).put("engine", page.engine()).put("languages", page.languages())
-                .put("turns", state.turns()).put("perhapsTurns", state.perhapsTurns()).put("slant", state.slantDegrees()).put("marks", state.markMm()).put("fold", state.foldShare());
-        root.putArray("edges").add(state.edges().leftMm()).add(state.edges().topMm()).add(state.edges().rightMm()).add(state.edges().bottomMm());
+        ObjectNode root = MAPPER.createObjectNode().put("recognised", FORMAT).put("engine", page.engine())
+                .put("languages", page.languages())
+                .put("turns", state.turns()).put("perhapsTurns", state.perhapsTurns()).put("slant", state.slantDegrees())
+                .put("marks", state.markMm()).put("fold", state.foldShare());
+        root.putArray("edges").add(state.edges().leftMm()).add(state.edges().topMm()).add(state.edges().rightMm())
+                .add(state.edges().bottomMm());
         root.put("text", page.text().text());
         ArrayNode sides = root.putArray("sides");
         for (float side : page.text().sides()) sides.add(Math.round(side * HUNDREDTHS));

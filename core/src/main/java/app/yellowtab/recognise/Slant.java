@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Finds by how much a page lies askew: the feet of its letters are summed up along lines of every slant, and where the lines of text lie
- * along them, the sums differ most.
+ * Finds by how much a page lies askew: the feet of its letters are summed up along lines of every slant, and where the lines of
+ * text lie along them, the sums differ most.
  */
 final class Slant {
     private static final double MOST_DEGREES = 10;
@@ -24,7 +24,9 @@ final class Slant {
 
     private Slant() {}
 
-    /** {@return by how many degrees the page must be turned clockwise so that its lines lie level; 0 where nothing can be told} */
+    /**
+     * {@return by how many degrees the page must be turned clockwise so that its lines lie level; 0 where nothing can be told}
+     */
     static double of(Ink ink) {
         List<double[]> feet = feet(ink);
         if (feet.size() < LEAST_LETTERS) return 0;
@@ -62,7 +64,8 @@ final class Slant {
 
     private static double levelness(List<double[]> feet, int height) {
         double most = 0;
-        for (double degrees = -MOST_DEGREES; degrees <= MOST_DEGREES; degrees += COARSE) most = Math.max(most, sharpness(feet, degrees, height));
+        for (double degrees = -MOST_DEGREES; degrees <= MOST_DEGREES; degrees += COARSE)
+            most = Math.max(most, sharpness(feet, degrees, height));
         return most;
     }
 
@@ -71,7 +74,8 @@ final class Slant {
         for (int[] spot : ink.spots(ink.darkerBy(DARK))) {
             double high = (spot[3] - spot[1] + 1) / ink.dotsAMm;
             double wide = (spot[2] - spot[0] + 1) / ink.dotsAMm;
-            if (high >= LEAST_MM && high <= MOST_MM && wide <= 4 * MOST_MM) feet.add(new double[] {(spot[0] + spot[2]) / 2.0, spot[3] + (feet.size() * GOLDEN) % 1});
+            if (high >= LEAST_MM && high <= MOST_MM && wide <= 4 * MOST_MM)
+                feet.add(new double[] {(spot[0] + spot[2]) / 2.0, spot[3] + (feet.size() * GOLDEN) % 1});
         }
         return feet;
     }

@@ -23,7 +23,9 @@ final class WholeFigures {
             }
             ReadWord first = whole.removeLast();
             int top = Math.min(first.top(), word.top());
-            whole.add(new ReadWord(first.line(), first.text() + word.text(), first.left(), top, word.left() + word.width() - first.left(), Math.max(first.top() + first.height(), word.top() + word.height()) - top,
+            whole.add(new ReadWord(first.line(), first.text() + word.text(), first.left(), top,
+                    word.left() + word.width() - first.left(),
+                    Math.max(first.top() + first.height(), word.top() + word.height()) - top,
                     Math.min(first.certainty(), word.certainty())));
         }
         return whole;
@@ -32,6 +34,8 @@ final class WholeFigures {
     private static boolean isFigure(ReadWord first, ReadWord second) {
         int room = second.left() - first.left() - first.width();
         if (first.line() != second.line() || room < 0 || room > ROOM * Math.max(first.height(), second.height())) return false;
-        return PARTED_AFTER.matcher(first.text()).matches() && Character.isDigit(second.text().charAt(0)) || Character.isDigit(first.text().charAt(first.text().length() - 1)) && PARTED_BEFORE.matcher(second.text()).matches();
+        return PARTED_AFTER.matcher(first.text()).matches() && Character.isDigit(second.text().charAt(0))
+                || Character.isDigit(first.text().charAt(first.text().length() - 1))
+                        && PARTED_BEFORE.matcher(second.text()).matches();
     }
 }

@@ -38,7 +38,10 @@ final class PicturePacker {
 
     private PicturePacker() {}
 
-    /** {@return a picture packed: with two tones where it has no others, in greys where it has no colour, as a photograph where it is one} */
+    /**
+     * {@return a picture packed: with two tones where it has no others, in greys where it has no colour, as a photograph where it
+     * is one}
+     */
     static COSStream pack(BufferedImage rgb) throws IOException {
         int[] dots = ((DataBufferInt) rgb.getRaster().getDataBuffer()).getData();
         boolean colour = isColoured(dots);
@@ -53,7 +56,8 @@ final class PicturePacker {
             int red = dot >> 16 & 255;
             int green = dot >> 8 & 255;
             int blue = dot & 255;
-            if (Math.max(red, Math.max(green, blue)) - Math.min(red, Math.min(green, blue)) > GREY_APART && ++stray > MOST_STRAY) return true;
+            if (Math.max(red, Math.max(green, blue)) - Math.min(red, Math.min(green, blue)) > GREY_APART && ++stray > MOST_STRAY)
+                return true;
         }
         return false;
     }
@@ -92,7 +96,8 @@ final class PicturePacker {
         byte[] rows = ((DataBufferByte) bits.getRaster().getDataBuffer()).getData();
         int rowBytes = (width + 7) / 8;
         for (int y = 0; y < height; y++) {
-            for (int x = 0; x < width; x++) if ((dots[y * width + x] >> 8 & 255) >= THRESHOLD) rows[y * rowBytes + (x >> 3)] |= (byte) (128 >> (x & 7));
+            for (int x = 0; x < width; x++)
+                if ((dots[y * width + x] >> 8 & 255) >= THRESHOLD) rows[y * rowBytes + (x >> 3)] |= (byte) (128 >> (x & 7));
         }
         try (PDDocument stage = new PDDocument()) {
             return alone(CCITTFactory.createFromImage(stage, bits));

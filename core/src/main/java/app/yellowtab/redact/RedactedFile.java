@@ -31,8 +31,8 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A page from which areas were taken out, kept: a ZIP file with the picture as a PDF holds it, its entries and its measures as JSON, and the
- * words that are left as {@link RecognisedFile} writes them. It holds nothing of what was taken out.
+ * A page from which areas were taken out, kept: a ZIP file with the picture as a PDF holds it, its entries and its measures as
+ * JSON, and the words that are left as {@link RecognisedFile} writes them. It holds nothing of what was taken out.
  */
 final class RedactedFile {
     private static final String ENDING = ".zip";
@@ -55,13 +55,14 @@ final class RedactedFile {
         if (!Files.exists(file)) return Optional.empty();
         try (ZipInputStream zip = new ZipInputStream(new BufferedInputStream(Files.newInputStream(file)))) {
             Map<String, byte[]> parts = new HashMap<>();
-            for (ZipEntry entry; (entry = zip.getNextEntry()) != null; ) parts.put(entry.getName(), within(zip));
+            for (ZipEntry entry; (entry = zip.getNextEntry()) != null;) parts.put(entry.getName(), within(zip));
             JsonNode page = MAPPER.readTree(parts.get(PAGE));
             if (page.required("redacted").asInt() != FORMAT || !parts.containsKey(PICTURE)) return Optional.empty();
             Optional<RecognisedPage> words = RecognisedFile.read(parts.get(WORDS));
             MadeStream picture = new MadeStream(parts.get(PICTURE));
             picture.addAll(dictionary(page.required("image")));
-            return words.map(left -> new RedactedPages.Made(new RedactedPicture(picture, left), page.required("dpi").asDouble(), page.required("picturesMissing").asInt()));
+            return words.map(left -> new RedactedPages.Made(new RedactedPicture(picture, left), page.required("dpi").asDouble(),
+                    page.required("picturesMissing").asInt()));
         } catch (IOException | JacksonException | IllegalArgumentException | NullPointerException damaged) {
             LoggerFactory.getLogger(RedactedFile.class).warn("the page is made anew: {}", file, damaged);
             return Optional.empty();
@@ -79,8 +80,11 @@ final class RedactedFile {
         Files.createDirectories(file.toAbsolutePath().getParent());
         Path draft = Drafts.beside(file);
         try {
-            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(draft)); ZipOutputStream zip = new ZipOutputStream(out); InputStream raw = made.picture().picture().createRawInputStream()) {
-                ObjectNode page = MAPPER.createObjectNode().put("redacted", FORMAT).put("dpi", made.dpi()).put("picturesMissing", made.picturesMissing());
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(draft));
+                    ZipOutputStream zip = new ZipOutputStream(out);
+                    InputStream raw = made.picture().picture().createRawInputStream()) {
+                ObjectNode page = MAPPER.createObjectNode().put("redacted", FORMAT).put("dpi", made.dpi()).put("picturesMissing",
+                        made.picturesMissing());
                 page.set("image", json(made.picture().picture()));
                 put(zip, PAGE, MAPPER.writeValueAsBytes(page));
                 put(zip, WORDS, RecognisedFile.bytes(made.picture().words()));

@@ -36,8 +36,8 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.slf4j.LoggerFactory;
 
 /**
- * Makes pages from which areas are taken out, for the screen and for production. Each is made once and kept under what made it, where
- * the sources have a place for it; those of locked files are not kept. Stateless, but for the disk.
+ * Makes pages from which areas are taken out, for the screen and for production. Each is made once and kept under what made it,
+ * where the sources have a place for it; those of locked files are not kept. Stateless, but for the disk.
  */
 public final class RedactedPages {
     /** Raised when pages are made another way, so that they are made anew. */
@@ -81,10 +81,12 @@ public final class RedactedPages {
      * @throws IOException      if it cannot be drawn
      * @throws RuntimeException of any kind, for the same reason
      */
-    public Made page(SourceId id, PdfInput open, PageCarrier carrier, int page, List<Redaction> redactions, Comments comments) throws IOException {
+    public Made page(SourceId id, PdfInput open, PageCarrier carrier, int page, List<Redaction> redactions, Comments comments)
+            throws IOException {
         Source source = sources.source(id);
         boolean isLocked = open.neededPassword() || source.about().pages().locked();
-        Optional<Path> file = isLocked ? Optional.empty() : sources.redactedFolder().map(folder -> folder.resolve(RedactedFile.name(key(source, page, redactions, comments))));
+        Optional<Path> file = isLocked ? Optional.empty() : sources.redactedFolder()
+                .map(folder -> folder.resolve(RedactedFile.name(key(source, page, redactions, comments))));
         Optional<Made> kept = file.flatMap(RedactedFile::read);
         if (kept.isPresent()) return kept.get();
         Made made = make(id, open, carrier, page, redactions);
@@ -102,8 +104,10 @@ public final class RedactedPages {
     public static String key(Source source, int page, List<Redaction> redactions, Comments comments) {
         List<String> areas = redactions.stream().map(one -> one.area().toString()).sorted().distinct().toList();
         try {
-            String all = WAY + " " + source.pagesKey() + " " + page + " " + comments + " " + areas + " " + source.about().recognised();
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(all.getBytes(StandardCharsets.UTF_8)), 0, KEY_BYTES);
+            String all =
+                    WAY + " " + source.pagesKey() + " " + page + " " + comments + " " + areas + " " + source.about().recognised();
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(all.getBytes(StandardCharsets.UTF_8)), 0,
+                    KEY_BYTES);
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java platform has SHA-256", e);
         }
@@ -118,7 +122,8 @@ public final class RedactedPages {
         blacken(drawn, areas);
         RecognisedPage left = TakenOut.wordsLeft(words, areas, drawn.widthPt() / PT_A_MM, drawn.heightPt() / PT_A_MM,
                 sources.source(id).about().pages().scanned().pages().get(page) ? LOOSE_MM : 0);
-        return new Made(new RedactedPicture(PicturePacker.pack(drawn.image()), left), drawn.image().getWidth() * PT_A_INCH / drawn.widthPt(), drawn.picturesMissing());
+        return new Made(new RedactedPicture(PicturePacker.pack(drawn.image()), left),
+                drawn.image().getWidth() * PT_A_INCH / drawn.widthPt(), drawn.picturesMissing());
     }
 
     /** {@return the words of a page: those that were read in its picture, or its own} */
@@ -129,7 +134,8 @@ public final class RedactedPages {
         try (TextReader reader = new TextReader(open)) {
             text = reader.read(whole).text();
         } catch (IOException | RuntimeException | Error unreadable) {
-            LoggerFactory.getLogger(RedactedPages.class).warn("no words were read: {} {}", sources.original(id), page, unreadable);
+            LoggerFactory.getLogger(RedactedPages.class).warn("no words were read: {} {}", sources.original(id), page,
+                    unreadable);
             text = PageText.NONE;
         }
         return new RecognisedPage(text, Collections.nCopies(text.sides().length / 4, CERTAIN), "", "", SheetState.SOUND);

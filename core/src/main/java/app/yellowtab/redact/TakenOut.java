@@ -37,7 +37,8 @@ public final class TakenOut {
             }
             if (!its.isEmpty()) lines.add(its);
         }
-        return new RecognisedPage(lines.isEmpty() ? PageText.NONE : new PageText(lines), certainties, page.languages(), page.engine(), page.state());
+        return new RecognisedPage(lines.isEmpty() ? PageText.NONE : new PageText(lines), certainties, page.languages(),
+                page.engine(), page.state());
     }
 
     /**
@@ -49,13 +50,16 @@ public final class TakenOut {
      */
     public static List<String> words(PageText text, SheetState state, Area area, double wideMm, double highMm) {
         List<String> words = new ArrayList<>();
-        for (List<Word> line : text.lines()) for (Word word : line) if (isTouched(word, state, List.of(area), wideMm, highMm, 0)) words.add(word.text());
+        for (List<Word> line : text.lines())
+            for (Word word : line) if (isTouched(word, state, List.of(area), wideMm, highMm, 0)) words.add(word.text());
         return words;
     }
 
-    private static boolean isTouched(Word word, SheetState state, List<Area> areas, double wideMm, double highMm, double looseMm) {
+    private static boolean isTouched(Word word, SheetState state, List<Area> areas, double wideMm, double highMm,
+            double looseMm) {
         Rectangle2D box = box(word, state, wideMm, highMm);
-        return areas.stream().anyMatch(area -> box.intersects(area.leftMm() - NEAR_MM - looseMm, area.topMm() - looseMm, area.widthMm() + 2 * (NEAR_MM + looseMm), area.heightMm() + 2 * looseMm));
+        return areas.stream().anyMatch(area -> box.intersects(area.leftMm() - NEAR_MM - looseMm, area.topMm() - looseMm,
+                area.widthMm() + 2 * (NEAR_MM + looseMm), area.heightMm() + 2 * looseMm));
     }
 
     /** {@return where a word stands on the page as it came, in millimetres from the upper left} */

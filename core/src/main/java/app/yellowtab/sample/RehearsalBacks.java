@@ -13,7 +13,10 @@ import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.util.Random;
 
-/** Sheets with hardly anything on them, as the scanner to rehearse with delivers them: blank backs with every kind of dirt, and such as are not blank. */
+/**
+ * Sheets with hardly anything on them, as the scanner to rehearse with delivers them: blank backs with every kind of dirt, and
+ * such as are not blank.
+ */
 public final class RehearsalBacks {
     private static final double MM_AN_INCH = 25.4;
     private static final int WIDTH_MM = 210;
@@ -66,7 +69,7 @@ public final class RehearsalBacks {
             case STAMP -> stamp(g, random);
             case SIGNATURE -> signature(g, random);
             case PENCIL_LINE -> pencil(g, random);
-            default -> { }
+            default -> {}
         }
         g.dispose();
         return sheet;
@@ -116,7 +119,8 @@ public final class RehearsalBacks {
     private static void showThrough(Graphics2D g, Random random) {
         g.setComposite(AlphaComposite.getInstance(AlphaComposite.SRC_OVER, 0.055f));
         g.setColor(Color.BLACK);
-        for (double y = 30; y < 260; y += 6) for (double x = 25; x < 180; x += 2.5) if (random.nextInt(5) > 0) g.fill(new Ellipse2D.Double(x, y, 1.8, 2.4));
+        for (double y = 30; y < 260; y += 6)
+            for (double x = 25; x < 180; x += 2.5) if (random.nextInt(5) > 0) g.fill(new Ellipse2D.Double(x, y, 1.8, 2.4));
         g.setComposite(AlphaComposite.SrcOver);
     }
 
@@ -154,7 +158,8 @@ public final class RehearsalBacks {
         double x = 60 + random.nextDouble() * 60;
         double y = 120 + random.nextDouble() * 100;
         name.moveTo(x, y);
-        for (int i = 1; i < 9; i++) name.quadTo(x + 4 * i - 2, y + random.nextDouble() * 14 - 7, x + 4 * i, y + random.nextDouble() * 6 - 3);
+        for (int i = 1; i < 9; i++)
+            name.quadTo(x + 4 * i - 2, y + random.nextDouble() * 14 - 7, x + 4 * i, y + random.nextDouble() * 6 - 3);
         g.draw(name);
     }
 

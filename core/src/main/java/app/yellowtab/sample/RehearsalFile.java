@@ -38,7 +38,9 @@ public final class RehearsalFile {
     private RehearsalFile() {}
 
     /** How a picture is packed; the first two take black and white ones alone. */
-    public enum Packing { CCITT, JBIG2, JPEG, JPEG_2000 }
+    public enum Packing {
+        CCITT, JBIG2, JPEG, JPEG_2000
+    }
 
     /**
      * Writes sides, a page each.
@@ -72,7 +74,8 @@ public final class RehearsalFile {
     }
 
     private static void add(PDDocument document, BufferedImage side, PDImageXObject picture, int dpi) throws IOException {
-        PDRectangle size = new PDRectangle(side.getWidth() * (float) PT_AN_INCH / dpi, side.getHeight() * (float) PT_AN_INCH / dpi);
+        PDRectangle size =
+                new PDRectangle(side.getWidth() * (float) PT_AN_INCH / dpi, side.getHeight() * (float) PT_AN_INCH / dpi);
         PDPage page = new PDPage(size);
         document.addPage(page);
         try (PDPageContentStream content = new PDPageContentStream(document, page)) {
@@ -80,10 +83,14 @@ public final class RehearsalFile {
         }
     }
 
-    /** A page of one generic region, coded as a fax is (ITU-T T.88, 6.2.6), without the file's own header (ISO 32000-1:2008, 7.4.7). */
+    /**
+     * A page of one generic region, coded as a fax is (ITU-T T.88, 6.2.6), without the file's own header (ISO 32000-1:2008,
+     * 7.4.7).
+     */
     private static PDImageXObject jbig2(PDDocument document, BufferedImage side) throws IOException {
         byte[] fax;
-        try (InputStream coded = CCITTFactory.createFromImage(document, side).getStream().createInputStream(List.of(COSName.CCITTFAX_DECODE.getName()))) {
+        try (InputStream coded = CCITTFactory.createFromImage(document, side).getStream()
+                .createInputStream(List.of(COSName.CCITTFAX_DECODE.getName()))) {
             fax = coded.readAllBytes();
         }
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
@@ -97,7 +104,8 @@ public final class RehearsalFile {
         out.writeByte(0);
         out.writeByte(1);
         out.write(fax);
-        return new PDImageXObject(document, new ByteArrayInputStream(bytes.toByteArray()), COSName.JBIG2_DECODE, side.getWidth(), side.getHeight(), 1, PDDeviceGray.INSTANCE);
+        return new PDImageXObject(document, new ByteArrayInputStream(bytes.toByteArray()), COSName.JBIG2_DECODE, side.getWidth(),
+                side.getHeight(), 1, PDDeviceGray.INSTANCE);
     }
 
     private static void segment(DataOutputStream out, int number, int type, int length) throws IOException {
@@ -121,7 +129,8 @@ public final class RehearsalFile {
                 writer.write(null, new IIOImage(side, null, null), way);
             }
             boolean grey = side.getRaster().getNumBands() == 1;
-            return new PDImageXObject(document, new ByteArrayInputStream(bytes.toByteArray()), COSName.JPX_DECODE, side.getWidth(), side.getHeight(), 8, grey ? PDDeviceGray.INSTANCE : PDDeviceRGB.INSTANCE);
+            return new PDImageXObject(document, new ByteArrayInputStream(bytes.toByteArray()), COSName.JPX_DECODE,
+                    side.getWidth(), side.getHeight(), 8, grey ? PDDeviceGray.INSTANCE : PDDeviceRGB.INSTANCE);
         } finally {
             writer.dispose();
         }

@@ -14,14 +14,25 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
-/** Made-up pages to be scanned, whose words are known: numbered statements, reports in two columns and tables, in several typefaces and sizes. */
+/**
+ * Made-up pages to be scanned, whose words are known: numbered statements, reports in two columns and tables, in several
+ * typefaces and sizes.
+ */
 public final class RehearsalPages {
-    private static final String[] WORDS = ("the of and to in that was is for on with as by at from which be this had not are but have or were their has an been they "
-            + "chamber store apples bins temperature cooling fan motor alarm engineer orchard farm agreement schedule clause notice invoice payment storage season October November morning evening "
-            + "claimant defendant witness statement exhibit paragraph court judge hearing order costs damages interest loss breach contract term condition reasonable evidence expert report opinion "
-            + "telephone message letter received sent replied asked opened closed found warm soft brown fruit weighed loaded trailer driver gate yard records readings printed chart hour night failed "
-            + "repaired replaced inspected maintained available possible necessary immediately approximately together through without against because although whether between before after during").split(" ");
-    private static final String[] NAMES = {"Tarn Hollow Orchards Ltd", "Brightwick Cold Stores Ltd", "Orla Fennick", "Tobias Wrenfield", "Maud Ashgrove", "Piers Dunnock", "Dr Selwyn Carrow"};
+    private static final String[] WORDS =
+            ("the of and to in that was is for on with as by at from which be this had not are but have or were their has an "
+                    + "been they "
+                    + "chamber store apples bins temperature cooling fan motor alarm engineer orchard farm agreement schedule "
+                    + "clause notice invoice payment storage season October November morning evening "
+                    + "claimant defendant witness statement exhibit paragraph court judge hearing order costs damages interest "
+                    + "loss breach contract term condition reasonable evidence expert report opinion "
+                    + "telephone message letter received sent replied asked opened closed found warm soft brown fruit weighed "
+                    + "loaded trailer driver gate yard records readings printed chart hour night failed "
+                    + "repaired replaced inspected maintained available possible necessary immediately approximately together "
+                    + "through without against because although whether between before after during")
+                    .split(" ");
+    private static final String[] NAMES = {"Tarn Hollow Orchards Ltd", "Brightwick Cold Stores Ltd", "Orla Fennick",
+            "Tobias Wrenfield", "Maud Ashgrove", "Piers Dunnock", "Dr Selwyn Carrow"};
     private static final Typeface[] FACES = {Typeface.SERIF, Typeface.SANS, Typeface.MONO};
     private static final float LEFT_PT = Units.mm(25);
     private static final float RIGHT_PT = Units.mm(185);
@@ -50,7 +61,8 @@ public final class RehearsalPages {
                 float size = 9.5f + random.nextInt(6) / 2f;
                 try (Canvas canvas = new Canvas(document, page, fonts)) {
                     int kind = random.nextInt(8);
-                    if (kind == 7) for (float left : new float[] {LEFT_PT, Units.mm(110)}) text(canvas, face, size - 1, left, left + Units.mm(75), random, words);
+                    if (kind == 7) for (float left : new float[] {LEFT_PT, Units.mm(110)})
+                        text(canvas, face, size - 1, left, left + Units.mm(75), random, words);
                     else if (kind < 3) table(canvas, face, size, random, words);
                     else text(canvas, face, size, LEFT_PT, RIGHT_PT, random, words);
                 }
@@ -62,7 +74,8 @@ public final class RehearsalPages {
         return truth;
     }
 
-    private static void text(Canvas canvas, Typeface face, float size, float left, float right, Random random, List<String> truth) throws IOException {
+    private static void text(Canvas canvas, Typeface face, float size, float left, float right, Random random, List<String> truth)
+            throws IOException {
         int paragraph = 1;
         float y = TOP_PT;
         while (y > BOTTOM_PT) {
@@ -90,7 +103,8 @@ public final class RehearsalPages {
         };
     }
 
-    private static float set(Canvas canvas, String line, Typeface face, float size, float left, float y, List<String> truth) throws IOException {
+    private static float set(Canvas canvas, String line, Typeface face, float size, float left, float y, List<String> truth)
+            throws IOException {
         canvas.left(line, face, size, left, y);
         truth.addAll(List.of(line.split(" ")));
         return y - LINE * size;

@@ -14,21 +14,42 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
-/** A week's post in one pile: letters, printed e-mails, invoices, forms, statements and notes by many hands, one behind the other; made up, and it is known where each begins. */
+/**
+ * A week's post in one pile: letters, printed e-mails, invoices, forms, statements and notes by many hands, one behind the other;
+ * made up, and it is known where each begins.
+ */
 public final class RehearsalPost {
-    private static final String[] FIRMS = {"Carrow & Dunnock Solicitors", "Brightwick Cold Stores Ltd", "Tarn Hollow Orchards Ltd", "Fennick Refrigeration", "Aldermere District Council", "Upper Sedge Growers", "Wrenfield Haulage Ltd", "Ashgrove Insurance plc", "Selwyn Carrow, Engineer", "Hollin Bank Packaging"};
-    private static final String[] PEOPLE = {"Orla Fennick", "Tobias Wrenfield", "Maud Ashgrove", "Piers Dunnock", "Selwyn Carrow", "Ines Hollin", "Gareth Sedge", "Petra Brill"};
-    private static final String[] PLACES = {"4 Mill Lane, Aldermere", "Sedge House, Upper Sedge", "19 Station Road, Brightwick", "The Old Dairy, Hollin Bank"};
-    private static final String[] MATTERS = {"Chamber 3, October failure", "Your claim against Brightwick Cold Stores Ltd", "Storage agreement of 2 June 2030", "Inspection of the fan motors", "Insurance policy AG 4471", "Costs to date", "Hearing on 14 May 2031"};
+    private static final String[] FIRMS = {"Carrow & Dunnock Solicitors", "Brightwick Cold Stores Ltd",
+            "Tarn Hollow Orchards Ltd", "Fennick Refrigeration", "Aldermere District Council", "Upper Sedge Growers",
+            "Wrenfield Haulage Ltd", "Ashgrove Insurance plc", "Selwyn Carrow, Engineer", "Hollin Bank Packaging"};
+    private static final String[] PEOPLE = {"Orla Fennick", "Tobias Wrenfield", "Maud Ashgrove", "Piers Dunnock", "Selwyn Carrow",
+            "Ines Hollin", "Gareth Sedge", "Petra Brill"};
+    private static final String[] PLACES =
+            {"4 Mill Lane, Aldermere", "Sedge House, Upper Sedge", "19 Station Road, Brightwick", "The Old Dairy, Hollin Bank"};
+    private static final String[] MATTERS =
+            {"Chamber 3, October failure", "Your claim against Brightwick Cold Stores Ltd", "Storage agreement of 2 June 2030",
+                    "Inspection of the fan motors", "Insurance policy AG 4471", "Costs to date", "Hearing on 14 May 2031"};
     private static final String[] SENTENCES = {
-        "We refer to our telephone conversation of last week about the bins in chamber 3.", "The temperature rose during the night and nobody was called.", "Please let us have the readings for the whole of October.",
-        "The engineer found the second fan motor burnt out and the alarm switched off.", "Our client does not accept that the agreement excludes such a loss.", "We enclose copies of the weighbridge slips that you asked for.",
-        "The apples were inspected on the Monday and most were soft to the touch.", "He told me that the door had been open when he came on shift.", "A further invoice will follow once the repairs are complete.",
-        "You will appreciate that time is short before the hearing.", "The matter was discussed again on 12 November 2030 without a result.", "Nothing in this affects what was agreed in June.",
-        "I wrote to the manager the same day but had no answer.", "The cost of the replacement is not in dispute between the parties.", "Dear knows why the log shows no entry for those hours.",
-        "From there the fruit was taken to the yard and weighed.", "It would help to know who held the keys that weekend."};
-    private static final String[] GOODS = {"Cold storage", "Handling in", "Handling out", "Fan motor", "Call-out", "Pallet hire", "Readings", "Haulage", "Labels", "Inspection"};
-    private static final String[] MONTHS = {"January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"};
+            "We refer to our telephone conversation of last week about the bins in chamber 3.",
+            "The temperature rose during the night and nobody was called.",
+            "Please let us have the readings for the whole of October.",
+            "The engineer found the second fan motor burnt out and the alarm switched off.",
+            "Our client does not accept that the agreement excludes such a loss.",
+            "We enclose copies of the weighbridge slips that you asked for.",
+            "The apples were inspected on the Monday and most were soft to the touch.",
+            "He told me that the door had been open when he came on shift.",
+            "A further invoice will follow once the repairs are complete.",
+            "You will appreciate that time is short before the hearing.",
+            "The matter was discussed again on 12 November 2030 without a result.",
+            "Nothing in this affects what was agreed in June.",
+            "I wrote to the manager the same day but had no answer.",
+            "The cost of the replacement is not in dispute between the parties.",
+            "Dear knows why the log shows no entry for those hours.",
+            "From there the fruit was taken to the yard and weighed.", "It would help to know who held the keys that weekend."};
+    private static final String[] GOODS = {"Cold storage", "Handling in", "Handling out", "Fan motor", "Call-out", "Pallet hire",
+            "Readings", "Haulage", "Labels", "Inspection"};
+    private static final String[] MONTHS = {"January", "February", "March", "April", "May", "June", "July", "August", "September",
+            "October", "November", "December"};
     private static final Typeface[] FACES = {Typeface.SERIF, Typeface.SANS, Typeface.MONO};
     private static final float LEFT = Units.mm(25);
     private static final float RIGHT = Units.mm(185);
@@ -45,7 +66,7 @@ public final class RehearsalPost {
     private int begun;
     private Canvas canvas;
     /** What stands on the pages after the first, and on all. */
-    private PageHead further = page -> { };
+    private PageHead further = page -> {};
 
     private RehearsalPost(PDDocument document, Random random) throws IOException {
         this.document = document;
@@ -85,7 +106,7 @@ public final class RehearsalPost {
         face = FACES[random.nextInt(FACES.length)];
         size = 10 + random.nextInt(4) / 2f;
         begun = 0;
-        further = page -> { };
+        further = page -> {};
         switch (random.nextInt(10)) {
             case 0, 1 -> letter();
             case 2 -> email();
@@ -180,7 +201,8 @@ public final class RehearsalPost {
         y -= size;
         if (random.nextBoolean()) line("Our ref: " + (char) ('A' + random.nextInt(26)) + "C/" + random.nextInt(900), 2);
         line("Dear " + pick("Sirs", "Madam", "Ms Fennick", "Mr Wrenfield", "Dr Carrow", "Orla"), 2);
-        if (random.nextInt(3) > 0) canvas.left(pick("Re: ", "") + pick(MATTERS), face == Typeface.SERIF ? Typeface.SERIF_BOLD : Typeface.SANS_BOLD, size, LEFT, y);
+        if (random.nextInt(3) > 0) canvas.left(pick("Re: ", "") + pick(MATTERS),
+                face == Typeface.SERIF ? Typeface.SERIF_BOLD : Typeface.SANS_BOLD, size, LEFT, y);
         y -= 2 * size;
         text(3 + random.nextInt(random.nextBoolean() ? 90 : 16), false);
         if (y < FOOT + 7 * size) page();
@@ -260,16 +282,21 @@ public final class RehearsalPost {
             if (footed) canvas.left(code + (random.nextBoolean() ? "  page " + page : ""), face, 8.5f, LEFT, Units.mm(12));
         };
         page();
-        canvas.left(pick("Notice of change", "Application for an extension of time", "Accident report", "Certificate of service", "Request for inspection"), Typeface.SANS_BOLD, 16, LEFT, y);
+        canvas.left(pick("Notice of change", "Application for an extension of time", "Accident report", "Certificate of service",
+                "Request for inspection"), Typeface.SANS_BOLD, 16, LEFT, y);
         canvas.right(code, Typeface.SANS, 10, RIGHT, y);
         y -= 36;
-        String[] fields = {"Name of the court", "Claim number", "Name of claimant", "Name of defendant", "Date", "Address for service", "Telephone", "What order is asked for", "Reasons", "Who should be served", "Signed", "Position held"};
+        String[] fields =
+                {"Name of the court", "Claim number", "Name of claimant", "Name of defendant", "Date", "Address for service",
+                        "Telephone", "What order is asked for", "Reasons", "Who should be served", "Signed", "Position held"};
         for (int page = 1; page <= pages; page++) {
             if (page > 1) page();
             for (int field = 0; field < 10; field++) {
-                canvas.left((page > 1 ? field + 11 + ". " : field + 1 + ". ") + fields[(field + page * 3) % fields.length], face, size, LEFT, y);
+                canvas.left((page > 1 ? field + 11 + ". " : field + 1 + ". ") + fields[(field + page * 3) % fields.length], face,
+                        size, LEFT, y);
                 canvas.rule(Units.mm(90), RIGHT, y - 3, 0.6f);
-                if (random.nextInt(3) > 0) canvas.left(pick(pick(PEOPLE), "AL-2031-00417", date(), "see attached"), face, size, Units.mm(92), y);
+                if (random.nextInt(3) > 0)
+                    canvas.left(pick(pick(PEOPLE), "AL-2031-00417", date(), "see attached"), face, size, Units.mm(92), y);
                 y -= Units.mm(19);
             }
         }
@@ -278,7 +305,8 @@ public final class RehearsalPost {
     private void statement() throws IOException {
         boolean counted = random.nextBoolean();
         further = page -> {
-            if (counted) canvas.centre(page == 1 && random.nextBoolean() ? "" : String.valueOf(page), face, size, MIDDLE, Units.mm(14));
+            if (counted)
+                canvas.centre(page == 1 && random.nextBoolean() ? "" : String.valueOf(page), face, size, MIDDLE, Units.mm(14));
         };
         page();
         if (random.nextInt(4) > 0) {
@@ -290,7 +318,8 @@ public final class RehearsalPost {
             canvas.centre("BRIGHTWICK COLD STORES LTD", face, size, MIDDLE, y - 40);
             y -= 75;
         }
-        canvas.centre(pick("WITNESS STATEMENT OF ", "FIRST WITNESS STATEMENT OF ", "REPORT OF ") + pick(PEOPLE).toUpperCase(Locale.ROOT), Typeface.SERIF_BOLD, 13, MIDDLE, y);
+        canvas.centre(pick("WITNESS STATEMENT OF ", "FIRST WITNESS STATEMENT OF ", "REPORT OF ")
+                + pick(PEOPLE).toUpperCase(Locale.ROOT), Typeface.SERIF_BOLD, 13, MIDDLE, y);
         y -= 30;
         line("I, " + pick(PEOPLE) + ", of " + pick(PLACES) + ", will say:", 2);
         text(15 + random.nextInt(140), true);
@@ -316,7 +345,10 @@ public final class RehearsalPost {
         int chapters = 2 + random.nextInt(3);
         for (int chapter = 1; chapter <= chapters; chapter++) {
             if (chapter > 1 && random.nextBoolean()) page();
-            canvas.left((random.nextBoolean() ? chapter + ". " : "") + pick("Instructions", "Findings", "What was seen", "Opinion", "Appendix"), Typeface.SANS_BOLD, 15, LEFT, y);
+            canvas.left(
+                    (random.nextBoolean() ? chapter + ". " : "")
+                            + pick("Instructions", "Findings", "What was seen", "Opinion", "Appendix"),
+                    Typeface.SANS_BOLD, 15, LEFT, y);
             y -= 30;
             text(6 + random.nextInt(25), false);
         }

@@ -14,7 +14,10 @@ import java.util.Random;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
-/** The scanner to rehearse with: makes a scan of the pages of a PDF, as a device delivers it, so that what stands on each is known. */
+/**
+ * The scanner to rehearse with: makes a scan of the pages of a PDF, as a device delivers it, so that what stands on each is
+ * known.
+ */
 public final class RehearsalScan {
     private static final int PT_AN_INCH = 72;
     static final int THRESHOLD = 150;
@@ -48,7 +51,8 @@ public final class RehearsalScan {
                 double degrees = (random.nextDouble() * 2 - 1) * manner.mostDegrees();
                 float width = from.getPage(page).getCropBox().getWidth();
                 BufferedImage sheet = renderer.draw(page, Math.round(width / PT_AN_INCH * manner.dpi())).image();
-                RehearsalFile.add(to, scanned(sheet, degrees, manner, random), manner.ink() == Ink.BLACK_AND_WHITE ? Packing.CCITT : Packing.JPEG, manner.dpi());
+                RehearsalFile.add(to, scanned(sheet, degrees, manner, random),
+                        manner.ink() == Ink.BLACK_AND_WHITE ? Packing.CCITT : Packing.JPEG, manner.dpi());
                 angles.add(degrees);
             }
             to.setDocumentId(0L);
@@ -66,7 +70,8 @@ public final class RehearsalScan {
     public static BufferedImage scanned(BufferedImage sheet, double degrees, Manner manner, Random random) {
         int width = sheet.getWidth();
         int height = sheet.getHeight();
-        BufferedImage scan = new BufferedImage(width, height, manner.ink() == Ink.COLOUR ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_BYTE_GRAY);
+        BufferedImage scan = new BufferedImage(width, height,
+                manner.ink() == Ink.COLOUR ? BufferedImage.TYPE_INT_RGB : BufferedImage.TYPE_BYTE_GRAY);
         Graphics2D g = scan.createGraphics();
         g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
         g.setColor(Color.WHITE);
@@ -85,13 +90,16 @@ public final class RehearsalScan {
         int[] row = new int[width];
         for (int y = 0; y < height; y++) {
             scan.getRaster().getSamples(0, y, width, 1, 0, row);
-            for (int x = 0; x < width; x++) row[x] = Math.clamp(pale + row[x] * (245 - pale) / 255 + (int) (random.nextGaussian() * 9), 0, 255);
-            for (int band = 0; band < scan.getRaster().getNumBands(); band++) scan.getRaster().setSamples(0, y, width, 1, band, row);
+            for (int x = 0; x < width; x++)
+                row[x] = Math.clamp(pale + row[x] * (245 - pale) / 255 + (int) (random.nextGaussian() * 9), 0, 255);
+            for (int band = 0; band < scan.getRaster().getNumBands(); band++)
+                scan.getRaster().setSamples(0, y, width, 1, band, row);
         }
         Graphics2D g = scan.createGraphics();
         g.setColor(Color.DARK_GRAY);
         int dot = Math.max(1, dpi / 120);
-        for (int speck = 0; speck < 60 + random.nextInt(120); speck++) g.fillRect(random.nextInt(width), random.nextInt(height), 1 + random.nextInt(dot), 1 + random.nextInt(dot));
+        for (int speck = 0; speck < 60 + random.nextInt(120); speck++)
+            g.fillRect(random.nextInt(width), random.nextInt(height), 1 + random.nextInt(dot), 1 + random.nextInt(dot));
         int edge = dpi / 12;
         for (int x = 0; x < edge; x++) {
             g.setColor(new Color(0, 0, 0, 120 * (edge - x) / edge));

@@ -80,7 +80,8 @@ public final class RehearsalScanner {
         g.fillRect(0, 0, 1240, 1754);
         g.setColor(Color.BLACK);
         Random random = new Random(seed);
-        for (int speck = 0; speck < 25 + random.nextInt(40); speck++) g.fillRect(random.nextInt(1240), random.nextInt(1754), 1 + random.nextInt(2), 1 + random.nextInt(2));
+        for (int speck = 0; speck < 25 + random.nextInt(40); speck++)
+            g.fillRect(random.nextInt(1240), random.nextInt(1754), 1 + random.nextInt(2), 1 + random.nextInt(2));
         if (random.nextInt(3) == 0) g.fillRect(0, 0, 3, 1754);
         g.dispose();
         return image;

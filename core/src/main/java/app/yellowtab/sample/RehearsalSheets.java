@@ -9,7 +9,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 
-/** What becomes of printed sheets before anybody cuts them: faxed, photographed, laid on a copier's dark glass, opened as a spread, scanned in two runs. */
+/**
+ * What becomes of printed sheets before anybody cuts them: faxed, photographed, laid on a copier's dark glass, opened as a
+ * spread, scanned in two runs.
+ */
 public final class RehearsalSheets {
     private static final double MM_AN_INCH = 25.4;
     /** Of a fax in its fine manner: dots across and down (ITU-T T.4). */
@@ -20,7 +23,9 @@ public final class RehearsalSheets {
 
     private RehearsalSheets() {}
 
-    /** {@return a sheet as it comes out of a fax, in black and white at the resolution it had, with a line of its sender's above} */
+    /**
+     * {@return a sheet as it comes out of a fax, in black and white at the resolution it had, with a line of its sender's above}
+     */
     public static BufferedImage faxed(BufferedImage sheet, int dpi, Random random) {
         int across = (int) Math.round(sheet.getWidth() * FAX_ACROSS / dpi);
         int down = (int) Math.round(sheet.getHeight() * FAX_DOWN / dpi);
@@ -55,7 +60,8 @@ public final class RehearsalSheets {
                 double u = (across - 0.5) / half / 2 + 0.5;
                 double v = (down - margin) / (1 - 2 * margin);
                 v = v * (1 + narrow * (1 - v));
-                int grey = u < 0 || u >= 1 || v < 0 || v >= 1 ? 60 : sheet.getRaster().getSample(Math.min(width - 1, (int) (u * width)), Math.min(height - 1, (int) (v * height)), 0);
+                int grey = u < 0 || u >= 1 || v < 0 || v >= 1 ? 60 : sheet.getRaster()
+                        .getSample(Math.min(width - 1, (int) (u * width)), Math.min(height - 1, (int) (v * height)), 0);
                 row[x] = Math.clamp((int) (grey * (1 - shade * across * down) + random.nextGaussian() * 4), 0, WHITE);
             }
             photo.getRaster().setSamples(0, y, width, 1, 0, row);
@@ -70,12 +76,14 @@ public final class RehearsalSheets {
      */
     public static BufferedImage onDark(BufferedImage sheet, int dpi, double edgeMm, double degrees) {
         int edge = (int) Math.round(edgeMm * dpi / MM_AN_INCH);
-        BufferedImage dark = new BufferedImage(sheet.getWidth() + 2 * edge, sheet.getHeight() + 2 * edge, BufferedImage.TYPE_BYTE_GRAY);
+        BufferedImage dark =
+                new BufferedImage(sheet.getWidth() + 2 * edge, sheet.getHeight() + 2 * edge, BufferedImage.TYPE_BYTE_GRAY);
         Graphics2D g = dark.createGraphics();
         g.setColor(new Color(24, 24, 24));
         g.fillRect(0, 0, dark.getWidth(), dark.getHeight());
         g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-        AffineTransform place = AffineTransform.getRotateInstance(Math.toRadians(degrees), dark.getWidth() / 2.0, dark.getHeight() / 2.0);
+        AffineTransform place =
+                AffineTransform.getRotateInstance(Math.toRadians(degrees), dark.getWidth() / 2.0, dark.getHeight() / 2.0);
         place.translate(edge, edge);
         g.drawImage(sheet, place, null);
         g.dispose();
@@ -84,7 +92,8 @@ public final class RehearsalSheets {
 
     /** {@return two pages as they lie beside one another in an open book, with or without the shadow of the fold} */
     public static BufferedImage spread(BufferedImage left, BufferedImage right, int dpi, boolean hasShadow) {
-        BufferedImage both = new BufferedImage(left.getWidth() + right.getWidth(), Math.max(left.getHeight(), right.getHeight()), BufferedImage.TYPE_BYTE_GRAY);
+        BufferedImage both = new BufferedImage(left.getWidth() + right.getWidth(), Math.max(left.getHeight(), right.getHeight()),
+                BufferedImage.TYPE_BYTE_GRAY);
         Graphics2D g = both.createGraphics();
         g.setColor(Color.WHITE);
         g.fillRect(0, 0, both.getWidth(), both.getHeight());

@@ -22,8 +22,8 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /**
- * The batch of the sample matter: invoices and weighbridge slips, printed and scanned on both sides one after the other, with blank backs, a
- * little askew, some sheets upside down and one twice.
+ * The batch of the sample matter: invoices and weighbridge slips, printed and scanned on both sides one after the other, with
+ * blank backs, a little askew, some sheets upside down and one twice.
  */
 final class SampleBatch {
     private static final int SHEETS = 29;
@@ -34,7 +34,8 @@ final class SampleBatch {
     private static final int FIRST_INVOICE = 412;
     private static final int FIRST_SLIP = 2291;
     private static final int[] LENGTHS = {3, 1, 2, 1, 1, 4, 1, 2};
-    private static final String[] GOODS = {"Cold storage, bins, chamber 3", "Controlled air, bins", "Handling in and out, bins", "Fan motor, half share", "Readings printed on request"};
+    private static final String[] GOODS = {"Cold storage, bins, chamber 3", "Controlled air, bins", "Handling in and out, bins",
+            "Fan motor, half share", "Readings printed on request"};
     private static final int DPI = 150;
     private static final int WIDTH_PX = 1240;
     private static final double MOST_DEGREES = 0.7;
@@ -58,7 +59,8 @@ final class SampleBatch {
             BoundedRenderer renderer = new BoundedRenderer(sheets);
             for (int sheet = 0; sheet < SHEETS; sheet++) {
                 double degrees = (random.nextDouble() * 2 - 1) * MOST_DEGREES;
-                BufferedImage front = RehearsalScan.scanned(renderer.draw(sheet, WIDTH_PX).image(), degrees, new Manner(DPI, Ink.BLACK_AND_WHITE, MOST_DEGREES, false), random);
+                BufferedImage front = RehearsalScan.scanned(renderer.draw(sheet, WIDTH_PX).image(), degrees,
+                        new Manner(DPI, Ink.BLACK_AND_WHITE, MOST_DEGREES, false), random);
                 if (UPSIDE_DOWN.contains(sheet)) front = RehearsalScanner.upsideDown(front);
                 sides.add(front);
                 sides.add(backs.get(sheet % BACKS));
@@ -90,8 +92,9 @@ final class SampleBatch {
             float left = Units.mm(30);
             float y = Units.mm(260);
             canvas.left("Weighbridge at Upper Sedge", Typeface.SANS_BOLD, 18, left, y);
-            String[] lines = {"Slip no. WS-" + number, "Date: " + day, "Vehicle: trailer " + (number % 4 + 1), "Full: " + (14_000 + number % 97 * 10) + " kg", "Empty: " + (6_200 + number % 13 * 10) + " kg",
-                "Fruit: Bramley, " + (20 + number % 9) + " bins", "1 of 1"};
+            String[] lines = {"Slip no. WS-" + number, "Date: " + day, "Vehicle: trailer " + (number % 4 + 1),
+                    "Full: " + (14_000 + number % 97 * 10) + " kg", "Empty: " + (6_200 + number % 13 * 10) + " kg",
+                    "Fruit: Bramley, " + (20 + number % 9) + " bins", "1 of 1"};
             for (String line : lines) {
                 y -= 30;
                 canvas.left(line, Typeface.SERIF, 14, left, y);

@@ -49,9 +49,14 @@ final class SampleMail {
         SampleMail mail = new SampleMail(file);
         StringBuilder out = new StringBuilder();
         mail.headers.forEach((name, value) -> out.append(name).append(": ").append(value).append("\r\n"));
-        out.append("MIME-Version: 1.0\r\nContent-Type: multipart/mixed; boundary=\"orchard\"\r\n\r\n--orchard\r\nContent-Type: text/plain; charset=utf-8\r\n"
-                + "Content-Transfer-Encoding: base64\r\n\r\n").append(base64(mail.text.toString().strip())).append("\r\n");
-        mail.attachments.forEach((name, words) -> out.append("--orchard\r\nContent-Type: application/octet-stream\r\nContent-Disposition: attachment; filename=\"").append(name)
+        out.append(
+                "MIME-Version: 1.0\r\nContent-Type: multipart/mixed; boundary=\"orchard\"\r\n\r\n--orchard\r\nContent-Type: "
+                        + "text/plain; charset=utf-8\r\n"
+                        + "Content-Transfer-Encoding: base64\r\n\r\n")
+                .append(base64(mail.text.toString().strip())).append("\r\n");
+        mail.attachments.forEach((name, words) -> out
+                .append("--orchard\r\nContent-Type: application/octet-stream\r\nContent-Disposition: attachment; filename=\"")
+                .append(name)
                 .append("\"\r\nContent-Transfer-Encoding: base64\r\n\r\n").append(base64(words)).append("\r\n"));
         Files.writeString(target, out.append("--orchard--\r\n").toString(), StandardCharsets.US_ASCII);
     }
@@ -66,18 +71,21 @@ final class SampleMail {
         try (POIFSFileSystem system = new POIFSFileSystem()) {
             DirectoryEntry root = system.getRoot();
             DirectoryEntry names = root.createDirectory("__nameid_version1.0");
-            for (String stream : new String[] {"00020102", "00030102", "00040102"}) put(names, "__substg1.0_" + stream, new byte[0]);
+            for (String stream : new String[] {"00020102", "00030102", "00040102"})
+                put(names, "__substg1.0_" + stream, new byte[0]);
             string(root, "0037", mail.headers.getOrDefault("Subject", ""));
             string(root, "0C1A", mail.headers.getOrDefault("From", ""));
             string(root, "0E04", mail.headers.getOrDefault("To", ""));
             string(root, "1000", mail.text.toString().strip());
             string(root, "007D", "Date: " + mail.headers.get("Date") + "\r\n");
             string(root, "001A", "IPM.Note");
-            OffsetDateTime sent = OffsetDateTime.parse(mail.headers.get("Date"), DateTimeFormatter.RFC_1123_DATE_TIME.withLocale(Locale.ENGLISH));
+            OffsetDateTime sent = OffsetDateTime.parse(mail.headers.get("Date"),
+                    DateTimeFormatter.RFC_1123_DATE_TIME.withLocale(Locale.ENGLISH));
             ByteBuffer properties = ByteBuffer.allocate(32 + FIXED_PROPERTY_BYTES).order(ByteOrder.LITTLE_ENDIAN);
             properties.putInt(16, mail.attachments.size()).putInt(12, 0);
             properties.position(32);
-            properties.putInt(0x00390040).putInt(6).putLong(EPOCH_1601 + sent.withOffsetSameInstant(ZoneOffset.UTC).toEpochSecond() * 10_000_000L);
+            properties.putInt(0x00390040).putInt(6)
+                    .putLong(EPOCH_1601 + sent.withOffsetSameInstant(ZoneOffset.UTC).toEpochSecond() * 10_000_000L);
             put(root, "__properties_version1.0", properties.array());
             int number = 0;
             for (Map.Entry<String, String> attachment : mail.attachments.entrySet()) {

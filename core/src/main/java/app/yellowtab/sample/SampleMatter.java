@@ -46,7 +46,8 @@ public final class SampleMatter {
         try {
             List<SampleFile> files = SampleFile.all();
             files.parallelStream().filter(file -> !file.has("copy")).forEach(file -> write(file, folder.resolve(file.path())));
-            for (SampleFile file : files) if (file.has("copy")) Files.copy(folder.resolve(file.lines().getFirst()), folder.resolve(file.path()));
+            for (SampleFile file : files)
+                if (file.has("copy")) Files.copy(folder.resolve(file.lines().getFirst()), folder.resolve(file.path()));
         } catch (UncheckedIOException e) {
             throw e.getCause();
         }
@@ -67,7 +68,8 @@ public final class SampleMatter {
         for (SampleFile file : SampleFile.all()) all.put(file.path(), file);
         try {
             all.values().parallelStream().filter(file -> folder(file).equals(name))
-                    .forEach(file -> write(file.has("copy") ? all.get(file.lines().getFirst()) : file, into.resolve(file.path())));
+                    .forEach(
+                            file -> write(file.has("copy") ? all.get(file.lines().getFirst()) : file, into.resolve(file.path())));
         } catch (UncheckedIOException e) {
             throw e.getCause();
         }
@@ -80,7 +82,8 @@ public final class SampleMatter {
 
     /** {@return the edit that adds one of the {@link #folders} to the bundle: to the index, or what is unsorted to the tray} */
     public static UnaryOperator<Bundle> adding(Intake.Taken taken) {
-        return bundle -> SampleArranging.arranged(Edits.append(Edits.addSources(bundle, taken.sources()), indexed(taken.contents())), indexed(taken.contents()));
+        return bundle -> SampleArranging.arranged(
+                Edits.append(Edits.addSources(bundle, taken.sources()), indexed(taken.contents())), indexed(taken.contents()));
     }
 
     /**
@@ -97,7 +100,8 @@ public final class SampleMatter {
     }
 
     private static Contents indexed(Contents contents) {
-        return new Contents(contents.documents(), contents.sections().stream().filter(section -> !section.title().equals(UNSORTED)).toList());
+        return new Contents(contents.documents(),
+                contents.sections().stream().filter(section -> !section.title().equals(UNSORTED)).toList());
     }
 
     /**

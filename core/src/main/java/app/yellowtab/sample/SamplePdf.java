@@ -103,7 +103,8 @@ final class SamplePdf {
     private void attach() throws IOException {
         Map<String, PDComplexFileSpecification> names = new TreeMap<>();
         for (Map.Entry<String, String> one : attachments.entrySet()) {
-            PDEmbeddedFile content = new PDEmbeddedFile(document, new ByteArrayInputStream(one.getValue().getBytes(StandardCharsets.UTF_8)));
+            PDEmbeddedFile content =
+                    new PDEmbeddedFile(document, new ByteArrayInputStream(one.getValue().getBytes(StandardCharsets.UTF_8)));
             PDComplexFileSpecification inside = new PDComplexFileSpecification();
             inside.setFile(one.getKey());
             inside.setEmbeddedFile(content);
@@ -216,12 +217,16 @@ final class SamplePdf {
         return fresh;
     }
 
-    /** What stands at the foot already: numbers that count otherwise than those of any bundle, and a note where numbers are put. */
+    /**
+     * What stands at the foot already: numbers that count otherwise than those of any bundle, and a note where numbers are put.
+     */
     private void carried(Canvas fresh, float wide) throws IOException {
         if (file.has("numbered")) fresh.centre("- " + pages.size() + " -", Typeface.SERIF, 10, wide / 2, Units.mm(12));
         int filed = file.number("filed", -1);
-        if (filed >= 0) fresh.left(String.format(Locale.ROOT, "SC-%04d", filed + pages.size() - 1), Typeface.SANS, 9, Units.mm(12), Units.mm(11));
-        if (file.has("footnote") && pages.size() == 1) fresh.right("Copy to the insurer, ref. 88/2031", Typeface.SERIF_ITALIC, 9, wide - Units.mm(8), Units.mm(11));
+        if (filed >= 0) fresh.left(String.format(Locale.ROOT, "SC-%04d", filed + pages.size() - 1), Typeface.SANS, 9,
+                Units.mm(12), Units.mm(11));
+        if (file.has("footnote") && pages.size() == 1)
+            fresh.right("Copy to the insurer, ref. 88/2031", Typeface.SERIF_ITALIC, 9, wide - Units.mm(8), Units.mm(11));
     }
 
     private PDPage page() {

@@ -90,7 +90,8 @@ final class SamplePictures {
     /** Writes black-and-white scans, several in one TIFF. */
     static void scans(SampleFile file, Path target) throws IOException {
         List<BufferedImage> scans = new ArrayList<>();
-        for (int i = 0; i < file.number("scans", 1); i++) scans.add(SampleSlips.scan(i, file.has("invoice"), file.path().hashCode()));
+        for (int i = 0; i < file.number("scans", 1); i++)
+            scans.add(SampleSlips.scan(i, file.has("invoice"), file.path().hashCode()));
         writeTiff(scans, target);
     }
 
@@ -149,7 +150,8 @@ final class SamplePictures {
 
     private static Graphics2D graphics(BufferedImage image, Color ground) {
         Graphics2D g = image.createGraphics();
-        boolean colour = image.getType() != BufferedImage.TYPE_BYTE_BINARY;    // in black and white, softened slanting strokes vanish
+        // In black and white, softened slanting strokes vanish.
+        boolean colour = image.getType() != BufferedImage.TYPE_BYTE_BINARY;
         if (colour) g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
         g.setColor(ground);
         g.fillRect(0, 0, image.getWidth(), image.getHeight());
@@ -159,6 +161,6 @@ final class SamplePictures {
     /** {@return an APP1 segment with one tag, Orientation (EXIF 2.32, 4.5 and 4.6.4)} */
     private static byte[] exif(int orientation) {
         return new byte[] {(byte) 0xFF, (byte) 0xE1, 0, 34, 'E', 'x', 'i', 'f', 0, 0, 'M', 'M', 0, 42, 0, 0, 0, 8,
-            0, 1, 0x01, 0x12, 0, 3, 0, 0, 0, 1, 0, (byte) orientation, 0, 0, 0, 0, 0, 0};
+                0, 1, 0x01, 0x12, 0, 3, 0, 0, 0, 1, 0, (byte) orientation, 0, 0, 0, 0, 0, 0};
     }
 }

@@ -15,19 +15,32 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
-/** Sets the small batch of the sample matter: some letters with separator sheets of ours between them, one of which went through the scanner upside down. */
+/**
+ * Sets the small batch of the sample matter: some letters with separator sheets of ours between them, one of which went through
+ * the scanner upside down.
+ */
 final class SampleSeparated {
     /** A letter behind its sheet. */
     private record Letter(SheetCode sheet, List<String> pages) {}
 
     private static final List<Letter> LETTERS = List.of(
-            new Letter(new SheetCode("Letter of Tarn Hollow Orchards about chamber 3", Optional.of(LocalDate.of(2030, 10, 14)), "Correspondence"),
-                    List.of("Dear Ms Farrow|the fruit that came out of chamber 3 on Saturday was soft to the core.|Please let us know what the probe read in the week before.", "We keep twenty bins as they are,|so that somebody may look at them.|For Tarn Hollow Orchards Ltd")),
-            new Letter(new SheetCode("Answer of Brightwick Cold Stores", Optional.of(LocalDate.of(2030, 10, 16)), "Correspondence"),
-                    List.of("Dear Mr Holm|the readings of chamber 3 are with our engineer.|You will have a copy before the end of the week.")),
-            new Letter(SheetCode.NAMELESS, List.of("Note of a telephone call|The engineer rang at ten.|The probe was changed on the second of the month.", "He will write it down and send it.")),
+            new Letter(
+                    new SheetCode("Letter of Tarn Hollow Orchards about chamber 3", Optional.of(LocalDate.of(2030, 10, 14)),
+                            "Correspondence"),
+                    List.of("Dear Ms Farrow|the fruit that came out of chamber 3 on Saturday was soft to the core.|Please let "
+                            + "us know what the probe read in the week before.",
+                            "We keep twenty bins as they are,|so that somebody may look at them.|For Tarn Hollow Orchards Ltd")),
+            new Letter(
+                    new SheetCode("Answer of Brightwick Cold Stores", Optional.of(LocalDate.of(2030, 10, 16)), "Correspondence"),
+                    List.of("Dear Mr Holm|the readings of chamber 3 are with our engineer.|You will have a copy before the end "
+                            + "of the week.")),
+            new Letter(SheetCode.NAMELESS, List.of(
+                    "Note of a telephone call|The engineer rang at ten.|The probe was changed on the second of the month.",
+                    "He will write it down and send it.")),
             new Letter(new SheetCode("Engineer's report on the probe", Optional.of(LocalDate.of(2030, 10, 18)), "Reports"),
-                    List.of("Report on the probe of chamber 3|The probe that was taken out reads 1.9 degrees too low.", "Readings, taken beside a glass thermometer|0.0, read as -1.8|2.0, read as 0.1|4.0, read as 2.1", "The probe is kept at the workshop.")));
+                    List.of("Report on the probe of chamber 3|The probe that was taken out reads 1.9 degrees too low.",
+                            "Readings, taken beside a glass thermometer|0.0, read as -1.8|2.0, read as 0.1|4.0, read as 2.1",
+                            "The probe is kept at the workshop.")));
 
     private SampleSeparated() {}
 

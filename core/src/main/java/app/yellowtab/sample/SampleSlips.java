@@ -42,7 +42,8 @@ final class SampleSlips {
             document.save(printed);
             double degrees = (random.nextDouble() * 2 - 1) * MOST_DEGREES;
             try (PDDocument sheet = Loader.loadPDF(printed.toByteArray())) {
-                return RehearsalScan.scanned(new BoundedRenderer(sheet).draw(0, WIDTH_PX).image(), degrees, new Manner(DPI, Ink.BLACK_AND_WHITE, MOST_DEGREES, true), random);
+                return RehearsalScan.scanned(new BoundedRenderer(sheet).draw(0, WIDTH_PX).image(), degrees,
+                        new Manner(DPI, Ink.BLACK_AND_WHITE, MOST_DEGREES, true), random);
             }
         }
     }
@@ -51,7 +52,8 @@ final class SampleSlips {
         float left = Units.mm(20);
         float y = Units.mm(268);
         canvas.left("Brightwick Cold Stores Ltd", Typeface.SANS_BOLD, 20, left, y);
-        canvas.left(invoice ? "Invoice " + (FIRST_INVOICE + number) : "Weighbridge slip " + (FIRST_SLIP + number), Typeface.SANS, 17, left, y - Units.mm(18));
+        canvas.left(invoice ? "Invoice " + (FIRST_INVOICE + number) : "Weighbridge slip " + (FIRST_SLIP + number), Typeface.SANS,
+                17, left, y - Units.mm(18));
         canvas.rule(left, Units.mm(190), y - Units.mm(28), 1);
         for (int row = 0; row < (invoice ? 9 : 5); row++) {
             int bins = 8 + random.nextInt(20);

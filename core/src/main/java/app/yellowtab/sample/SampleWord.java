@@ -41,21 +41,34 @@ final class SampleWord {
         }
         endTable();
         Map<String, byte[]> parts = new LinkedHashMap<>();
-        parts.put("[Content_Types].xml", SampleZip.xml("<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\">"
-                + "<Default Extension=\"rels\" ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/><Default Extension=\"xml\" ContentType=\"application/xml\"/>"
-                + type("document", "document.main") + type("styles", "styles") + type("numbering", "numbering") + type("header1", "header") + type("footer1", "footer")
-                + type("footnotes", "footnotes") + type("comments", "comments") + "</Types>"));
-        parts.put("_rels/.rels", SampleZip.xml("<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">"
-                + "<Relationship Id=\"r1\" Type=\"" + OFFICE + "officeDocument\" Target=\"word/document.xml\"/></Relationships>"));
-        StringBuilder rels = new StringBuilder("<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">");
-        for (String part : new String[] {"styles", "numbering", "footnotes", "comments"}) rels.append(relationship(part, part, part));
-        rels.append(relationship("header", "header", "header1")).append(relationship("footer", "footer", "footer1")).append("</Relationships>");
+        parts.put("[Content_Types].xml",
+                SampleZip.xml("<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\">"
+                        + "<Default Extension=\"rels\" "
+                        + "ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/><Default "
+                        + "Extension=\"xml\" ContentType=\"application/xml\"/>"
+                        + type("document", "document.main") + type("styles", "styles") + type("numbering", "numbering")
+                        + type("header1", "header") + type("footer1", "footer")
+                        + type("footnotes", "footnotes") + type("comments", "comments") + "</Types>"));
+        parts.put("_rels/.rels",
+                SampleZip.xml("<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">"
+                        + "<Relationship Id=\"r1\" Type=\"" + OFFICE
+                        + "officeDocument\" Target=\"word/document.xml\"/></Relationships>"));
+        StringBuilder rels =
+                new StringBuilder("<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">");
+        for (String part : new String[] {"styles", "numbering", "footnotes", "comments"})
+            rels.append(relationship(part, part, part));
+        rels.append(relationship("header", "header", "header1")).append(relationship("footer", "footer", "footer1"))
+                .append("</Relationships>");
         parts.put("word/_rels/document.xml.rels", SampleZip.xml(rels.toString()));
-        parts.put("word/document.xml", SampleZip.xml("<w:document " + SPACE + "><w:body>" + body + layout(file.has("landscape")) + "</w:body></w:document>"));
+        parts.put("word/document.xml", SampleZip
+                .xml("<w:document " + SPACE + "><w:body>" + body + layout(file.has("landscape")) + "</w:body></w:document>"));
         parts.put("word/styles.xml", SampleZip.xml(SampleFile.resource("word-styles.xml").replace("SPACE", SPACE)));
         parts.put("word/numbering.xml", SampleZip.xml(SampleFile.resource("word-numbering.xml").replace("SPACE", SPACE)));
-        parts.put("word/header1.xml", SampleZip.xml("<w:hdr " + SPACE + "><w:p><w:pPr><w:tabs><w:tab w:val=\"right\" w:pos=\"9026\"/></w:tabs></w:pPr>" + runs(header) + "</w:p></w:hdr>"));
-        parts.put("word/footer1.xml", SampleZip.xml("<w:ftr " + SPACE + "><w:p><w:pPr><w:jc w:val=\"center\"/></w:pPr>" + runs("Page ") + field("PAGE") + runs(" of ") + field("NUMPAGES") + "</w:p></w:ftr>"));
+        parts.put("word/header1.xml",
+                SampleZip.xml("<w:hdr " + SPACE + "><w:p><w:pPr><w:tabs><w:tab w:val=\"right\" w:pos=\"9026\"/></w:tabs></w:pPr>"
+                        + runs(header) + "</w:p></w:hdr>"));
+        parts.put("word/footer1.xml", SampleZip.xml("<w:ftr " + SPACE + "><w:p><w:pPr><w:jc w:val=\"center\"/></w:pPr>"
+                + runs("Page ") + field("PAGE") + runs(" of ") + field("NUMPAGES") + "</w:p></w:ftr>"));
         parts.put("word/footnotes.xml", SampleZip.xml("<w:footnotes " + SPACE + ">" + footnotes + "</w:footnotes>"));
         parts.put("word/comments.xml", SampleZip.xml("<w:comments " + SPACE + ">" + comments + "</w:comments>"));
         SampleZip.write(target, parts);
@@ -74,9 +87,12 @@ final class SampleWord {
     }
 
     private static String layout(boolean landscape) {
-        return "<w:sectPr><w:headerReference w:type=\"default\" r:id=\"header\"/><w:footerReference w:type=\"default\" r:id=\"footer\"/>"
-                + (landscape ? "<w:pgSz w:w=\"16838\" w:h=\"11906\" w:orient=\"landscape\"/>" : "<w:pgSz w:w=\"11906\" w:h=\"16838\"/>")
-                + "<w:pgMar w:top=\"1440\" w:right=\"1440\" w:bottom=\"1440\" w:left=\"1440\" w:header=\"708\" w:footer=\"708\"/></w:sectPr>";
+        return "<w:sectPr><w:headerReference w:type=\"default\" r:id=\"header\"/><w:footerReference w:type=\"default\" "
+                + "r:id=\"footer\"/>"
+                + (landscape ? "<w:pgSz w:w=\"16838\" w:h=\"11906\" w:orient=\"landscape\"/>"
+                        : "<w:pgSz w:w=\"11906\" w:h=\"16838\"/>")
+                + "<w:pgMar w:top=\"1440\" w:right=\"1440\" w:bottom=\"1440\" w:left=\"1440\" w:header=\"708\" "
+                + "w:footer=\"708\"/></w:sectPr>";
     }
 
     private void add(String line) {
@@ -102,7 +118,8 @@ final class SampleWord {
     private void addRow(String[] cells) {
         if (!inTable) {
             body.append("<w:tbl><w:tblPr><w:tblW w:w=\"5000\" w:type=\"pct\"/><w:tblBorders>");
-            for (String side : new String[] {"top", "left", "bottom", "right", "insideH", "insideV"}) body.append("<w:").append(side).append(" w:val=\"single\" w:sz=\"4\" w:color=\"808080\"/>");
+            for (String side : new String[] {"top", "left", "bottom", "right", "insideH", "insideV"})
+                body.append("<w:").append(side).append(" w:val=\"single\" w:sz=\"4\" w:color=\"808080\"/>");
             body.append("</w:tblBorders></w:tblPr><w:tblGrid>");
             for (int i = 0; i < cells.length; i++) body.append("<w:gridCol w:w=\"").append(9026 / cells.length).append("\"/>");
             body.append("</w:tblGrid>");
@@ -114,7 +131,8 @@ final class SampleWord {
             String text = cells[i].strip();
             body.append("<w:tc><w:tcPr>").append(span > 1 ? "<w:gridSpan w:val=\"" + span + "\"/>" : "")
                     .append(text.equals("^^") ? "<w:vMerge/>" : text.endsWith(" vv") ? "<w:vMerge w:val=\"restart\"/>" : "")
-                    .append(inTable ? "" : "<w:shd w:val=\"clear\" w:fill=\"E8EEF2\"/>").append("</w:tcPr><w:p>").append(text.equals("^^") ? "" : runs(text.replaceFirst(" vv$", "")))
+                    .append(inTable ? "" : "<w:shd w:val=\"clear\" w:fill=\"E8EEF2\"/>").append("</w:tcPr><w:p>")
+                    .append(text.equals("^^") ? "" : runs(text.replaceFirst(" vv$", "")))
                     .append("</w:p></w:tc>");
             i += span - 1;
         }
@@ -136,14 +154,18 @@ final class SampleWord {
             int id = ++marks;
             String words = mark.group(2);
             switch (mark.group(1)) {
-                case "+" -> runs.append("<w:ins w:id=\"").append(id).append('"').append(BY).append('>').append(run(words, "t")).append("</w:ins>");
-                case "-" -> runs.append("<w:del w:id=\"").append(id).append('"').append(BY).append('>').append(run(words, "delText")).append("</w:del>");
+                case "+" -> runs.append("<w:ins w:id=\"").append(id).append('"').append(BY).append('>').append(run(words, "t"))
+                        .append("</w:ins>");
+                case "-" -> runs.append("<w:del w:id=\"").append(id).append('"').append(BY).append('>')
+                        .append(run(words, "delText")).append("</w:del>");
                 case "!" -> {
-                    comments.append("<w:comment w:id=\"").append(id).append('"').append(BY).append("><w:p>").append(run(words, "t")).append("</w:p></w:comment>");
+                    comments.append("<w:comment w:id=\"").append(id).append('"').append(BY).append("><w:p>")
+                            .append(run(words, "t")).append("</w:p></w:comment>");
                     runs.append("<w:r><w:commentReference w:id=\"").append(id).append("\"/></w:r>");
                 }
                 default -> {
-                    footnotes.append("<w:footnote w:id=\"").append(id).append("\"><w:p>").append(run(words, "t")).append("</w:p></w:footnote>");
+                    footnotes.append("<w:footnote w:id=\"").append(id).append("\"><w:p>").append(run(words, "t"))
+                            .append("</w:p></w:footnote>");
                     runs.append("<w:r><w:footnoteReference w:id=\"").append(id).append("\"/></w:r>");
                 }
             }
@@ -158,7 +180,8 @@ final class SampleWord {
         String[] parts = text.split("\t", -1);
         for (int i = 0; i < parts.length; i++) {
             if (i > 0) run.append("<w:tab/>");
-            run.append("<w:").append(element).append(" xml:space=\"preserve\">").append(SampleZip.escape(parts[i])).append("</w:").append(element).append('>');
+            run.append("<w:").append(element).append(" xml:space=\"preserve\">").append(SampleZip.escape(parts[i])).append("</w:")
+                    .append(element).append('>');
         }
         return run.append("</w:r>").toString();
     }

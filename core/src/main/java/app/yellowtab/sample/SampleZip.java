@@ -55,7 +55,8 @@ final class SampleZip {
             for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
                 byte[] bytes = in.readAllBytes();
                 if (entry.getName().endsWith("core.xml")) {
-                    bytes = new String(bytes, StandardCharsets.UTF_8).replaceAll("\\d{4}-\\d{2}-\\d{2}T[\\d:]+Z", "2031-06-01T09:00:00Z").getBytes(StandardCharsets.UTF_8);
+                    bytes = new String(bytes, StandardCharsets.UTF_8)
+                            .replaceAll("\\d{4}-\\d{2}-\\d{2}T[\\d:]+Z", "2031-06-01T09:00:00Z").getBytes(StandardCharsets.UTF_8);
                 }
                 parts.put(entry.getName(), bytes);
             }

@@ -31,7 +31,10 @@ public final class IndexSheetSetter {
      * @param area the whole width of the row, in points
      */
     public record PlacedRow(IndexRow row, PDRectangle area) {
-        /** {@return its words in reading order, as they are drawn but for their spacing, and with boxes for letters that are not in our fonts} */
+        /**
+         * {@return its words in reading order, as they are drawn but for their spacing, and with boxes for letters that are not
+         * in our fonts}
+         */
         public String text() {
             PlannedEntry entry = row.entry();
             List<String> words = new ArrayList<>(List.of(label(entry)));
@@ -39,7 +42,8 @@ public final class IndexSheetSetter {
             words.addAll(row.descriptionLines());
             if (entry instanceof PlannedDocument document) words.add(document.document().date().shown());
             words.add(pages());
-            return (entry instanceof PlannedSection ? IndexLook.SECTION_FACE : IndexLook.FACE).showable(String.join(" ", words.stream().filter(word -> !word.isEmpty()).toList()));
+            return (entry instanceof PlannedSection ? IndexLook.SECTION_FACE : IndexLook.FACE)
+                    .showable(String.join(" ", words.stream().filter(word -> !word.isEmpty()).toList()));
         }
 
         /** {@return what stands in its page column} */
@@ -62,7 +66,8 @@ public final class IndexSheetSetter {
 
     void draw(int sheet, Canvas canvas) throws IOException {
         if (sheet > 0 && plan.indexSheets().get(sheet).isEmpty()) {
-            canvas.centre(KEPT_FREE, IndexLook.FACE, IndexLook.SIZE_PT, (IndexLook.LEFT + IndexLook.RIGHT) / 2, IndexLook.TOP - 15);
+            canvas.centre(KEPT_FREE, IndexLook.FACE, IndexLook.SIZE_PT, (IndexLook.LEFT + IndexLook.RIGHT) / 2,
+                    IndexLook.TOP - 15);
             return;
         }
         head(canvas);
@@ -102,7 +107,8 @@ public final class IndexSheetSetter {
                 int depth = section.depth() + 1;
                 tab(canvas, label(section), IndexLook.SECTION_FACE, depth, y);
                 lines(canvas, row.titleLines(), IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.LINE_PT, depth, y);
-                canvas.right(pages(section), IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.RIGHT, y - IndexLook.LINE_PT + 4);
+                canvas.right(pages(section), IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.RIGHT,
+                        y - IndexLook.LINE_PT + 4);
             }
             case PlannedDocument document -> {
                 float y = top - IndexLook.ROW_GAP_PT / 2;

@@ -59,23 +59,26 @@ public final class SeparatorSetter {
                 y -= 22;
             }
             canvas.rule(MIDDLE - MEASURE / 2, MIDDLE + MEASURE / 2, FOOT + 20, 0.7f);
-            canvas.centre("Lay this sheet before the document, and scan both together. It becomes part of no document.", Typeface.SANS, 9, MIDDLE, FOOT);
+            canvas.centre("Lay this sheet before the document, and scan both together. It becomes part of no document.",
+                    Typeface.SANS, 9, MIDDLE, FOOT);
         }
     }
 
     private static void code(Canvas canvas, SheetCode sheet) throws IOException {
         ByteMatrix squares;
         try {
-            squares = Encoder.encode(sheet.text(), ErrorCorrectionLevel.M, Map.of(EncodeHintType.CHARACTER_SET, "UTF-8")).getMatrix();
+            squares = Encoder.encode(sheet.text(), ErrorCorrectionLevel.M, Map.of(EncodeHintType.CHARACTER_SET, "UTF-8"))
+                    .getMatrix();
         } catch (WriterException tooLong) {
             throw new IOException("the code cannot be made of “" + sheet.name() + "”", tooLong);
         }
         float side = CODE / squares.getWidth();
         for (int row = 0; row < squares.getHeight(); row++) {
-            for (int at = 0; at < squares.getWidth(); ) {
+            for (int at = 0; at < squares.getWidth();) {
                 int end = at;
                 while (end < squares.getWidth() && squares.get(end, row) == 1) end++;
-                if (end > at) canvas.fill(MIDDLE - CODE / 2 + at * side, CODE_BOTTOM + CODE - (row + 1) * side, (end - at) * side, side, 0);
+                if (end > at)
+                    canvas.fill(MIDDLE - CODE / 2 + at * side, CODE_BOTTOM + CODE - (row + 1) * side, (end - at) * side, side, 0);
                 at = Math.max(end, at + 1);
             }
         }

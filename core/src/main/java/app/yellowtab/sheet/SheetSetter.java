@@ -40,7 +40,8 @@ public final class SheetSetter {
     public static PDPage newPage(Leaf leaf) {
         boolean own = leaf.content() instanceof Content.Blank blank && !blank.look().sheet().equals(Sheet.A4);
         Sheet sheet = own ? ((Content.Blank) leaf.content()).look().sheet() : Sheet.A4;
-        return new PDPage(own ? new PDRectangle(Units.mm((float) sheet.widthMm()), Units.mm((float) sheet.heightMm())) : new PDRectangle(Units.A4_WIDTH_PT, Units.A4_HEIGHT_PT));
+        return new PDPage(own ? new PDRectangle(Units.mm((float) sheet.widthMm()), Units.mm((float) sheet.heightMm()))
+                : new PDRectangle(Units.A4_WIDTH_PT, Units.A4_HEIGHT_PT));
     }
 
     /**
@@ -115,7 +116,9 @@ public final class SheetSetter {
         }
     }
 
-    /** What the tab says stands where the tab is, at the right; what is meant for the person at the printer, small at the foot. */
+    /**
+     * What the tab says stands where the tab is, at the right; what is meant for the person at the printer, small at the foot.
+     */
     private static void tab(Canvas canvas, Content.TabSheet tab) throws IOException {
         float right = Units.A4_WIDTH_PT - Units.mm(12);
         canvas.right(tab.label(), Typeface.SERIF_BOLD, 44, right, Units.A4_HEIGHT_PT * 0.8f);

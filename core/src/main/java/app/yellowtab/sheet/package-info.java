@@ -1,4 +1,6 @@
-/** Setting the pages that we make: cover, index, section titles and dividers. Start at {@link app.yellowtab.sheet.SheetSetter}. */
+/**
+ * Setting the pages that we make: cover, index, section titles and dividers. Start at {@link app.yellowtab.sheet.SheetSetter}.
+ */
 @NullMarked
 package app.yellowtab.sheet;
 

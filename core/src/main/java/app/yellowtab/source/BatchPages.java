@@ -62,7 +62,8 @@ public final class BatchPages {
      * @return its pages in order; one that cannot be read has no words
      * @throws IOException if the file is gone, is locked or cannot be made out
      */
-    public static List<BatchPage> read(SourceFiles files, SourceId id, boolean codes, Progress progress, BooleanSupplier stop) throws IOException {
+    public static List<BatchPage> read(SourceFiles files, SourceId id, boolean codes, Progress progress, BooleanSupplier stop)
+            throws IOException {
         return new BatchPages(files, files.source(id), codes, progress, stop).known();
     }
 
@@ -84,7 +85,8 @@ public final class BatchPages {
 
     private List<BatchPage> own() throws IOException {
         Optional<Path> file = files.wordsFile(source.id());
-        Optional<WordsFile.Kept> kept = file.flatMap(WordsFile::read).filter(known -> known.pages().size() == source.pageCount() && (known.hasCodes() || !codes));
+        Optional<WordsFile.Kept> kept = file.flatMap(WordsFile::read)
+                .filter(known -> known.pages().size() == source.pageCount() && (known.hasCodes() || !codes));
         if (kept.isPresent()) return withBookmarks(kept.get().pages());
         List<BatchPage> pages = read();
         if (file.isPresent() && !stop.getAsBoolean()) keep(file.get(), pages);
@@ -102,7 +104,8 @@ public final class BatchPages {
 
     private List<BatchPage> withBookmarks(List<BatchPage> pages) {
         Map<Integer, List<BatchPage.Bookmark>> marks = new HashMap<>();
-        for (SourceBookmark own : source.bookmarks()) marks.computeIfAbsent(own.page(), page -> new ArrayList<>()).add(new BatchPage.Bookmark(own.level(), own.title()));
+        for (SourceBookmark own : source.bookmarks())
+            marks.computeIfAbsent(own.page(), page -> new ArrayList<>()).add(new BatchPage.Bookmark(own.level(), own.title()));
         List<BatchPage> all = new ArrayList<>();
         for (BatchPage page : pages) all.add(page.withBookmarks(marks.getOrDefault(all.size() + 1, List.of())));
         return all;
@@ -112,7 +115,8 @@ public final class BatchPages {
         int count = source.pageCount();
         int threads = Math.clamp(count / FEWEST, 1, Runtime.getRuntime().availableProcessors());
         List<BatchPage> all = new ArrayList<>();
-        try (ExecutorService workers = Executors.newFixedThreadPool(threads, Thread.ofPlatform().daemon().name("words-", 1).factory())) {
+        try (ExecutorService workers =
+                Executors.newFixedThreadPool(threads, Thread.ofPlatform().daemon().name("words-", 1).factory())) {
             List<Future<List<BatchPage>>> parts = new ArrayList<>();
             for (int part = 0; part < threads; part++) {
                 int first = 1 + count * part / threads;
@@ -151,14 +155,18 @@ public final class BatchPages {
             LoggerFactory.getLogger(BatchPages.class).info("page {} of {} has no words", page, source.fileName(), unreadable);
         }
         boolean mayBeSheet = codes && !read.isBlank() && read.text().sides().length <= MOST_SIDES && !stop.getAsBoolean();
-        return new BatchPage(read.text(), read.isBlank(), shape.seenWidthPt() * MM_PER_PT, shape.seenHeightPt() * MM_PER_PT, List.of()).withSheet(mayBeSheet ? sheet(input, renderer, page) : Optional.empty());
+        return new BatchPage(read.text(), read.isBlank(), shape.seenWidthPt() * MM_PER_PT, shape.seenHeightPt() * MM_PER_PT,
+                List.of()).withSheet(mayBeSheet ? sheet(input, renderer, page) : Optional.empty());
     }
 
     private Optional<SheetCode> sheet(PdfInput input, BoundedRenderer renderer, int page) {
         try {
-            return BoundedRenderer.within(source.bytes(), () -> CodeReader.read(renderer.draw(page - 1, CodeReader.WIDTH_PX).image())).flatMap(SheetCode::read);
+            return BoundedRenderer
+                    .within(source.bytes(), () -> CodeReader.read(renderer.draw(page - 1, CodeReader.WIDTH_PX).image()))
+                    .flatMap(SheetCode::read);
         } catch (IOException | RuntimeException | Error undrawable) {
-            LoggerFactory.getLogger(BatchPages.class).info("page {} of {} is not looked at for a code", page, source.fileName(), undrawable);
+            LoggerFactory.getLogger(BatchPages.class).info("page {} of {} is not looked at for a code", page, source.fileName(),
+                    undrawable);
             return Optional.empty();
         }
     }

@@ -52,7 +52,7 @@ public final class Fingerprint {
         CRC32C checksum = new CRC32C();
         byte[] buffer = new byte[1 << 16];
         try (InputStream in = Files.newInputStream(file)) {
-            for (int count; (count = in.read(buffer)) > 0; ) {
+            for (int count; (count = in.read(buffer)) > 0;) {
                 if (stop.getAsBoolean()) return Optional.empty();
                 sha256.update(buffer, 0, count);
                 checksum.update(buffer, 0, count);

@@ -23,7 +23,8 @@ import java.util.regex.Pattern;
  */
 public record FoundFolder(String name, List<Path> files, List<FoundFolder> folders) {
     /** What systems and offices leave lying about: nobody means to put it in a bundle. */
-    private static final Pattern CLUTTER = Pattern.compile("\\..*|~\\$.*|.*\\.(?:part|tmp|crdownload)|Thumbs\\.db|desktop\\.ini|__MACOSX", Pattern.CASE_INSENSITIVE);
+    private static final Pattern CLUTTER = Pattern
+            .compile("\\..*|~\\$.*|.*\\.(?:part|tmp|crdownload)|Thumbs\\.db|desktop\\.ini|__MACOSX", Pattern.CASE_INSENSITIVE);
 
     public FoundFolder {
         files = List.copyOf(files);

@@ -65,7 +65,8 @@ final class Insides {
                 try (InputStream in = zip.getInputStream(entry)) {
                     write(in, place(into, entry.getName()));
                 } catch (ZipException locked) {
-                    findings.add(Finding.about(Code.NOT_TAKEN_OUT, fileName(entry.getName()), String.valueOf(named.getFileName())));
+                    findings.add(
+                            Finding.about(Code.NOT_TAKEN_OUT, fileName(entry.getName()), String.valueOf(named.getFileName())));
                 }
             }
         } catch (Burst tooMuch) {
@@ -109,8 +110,9 @@ final class Insides {
         if (files.incrementAndGet() > MOST_FILES) throw new Burst("more than " + MOST_FILES + " files");
         try (OutputStream out = Files.newOutputStream(place)) {
             byte[] buffer = new byte[1 << 16];
-            for (int count; (count = in.read(buffer)) > 0; ) {
-                if (bytes.addAndGet(count) > mostBytes) throw new Burst("more than " + (MOST_BYTES >> 30) + " GB when unpacked, with all else that was taken out of files");
+            for (int count; (count = in.read(buffer)) > 0;) {
+                if (bytes.addAndGet(count) > mostBytes) throw new Burst(
+                        "more than " + (MOST_BYTES >> 30) + " GB when unpacked, with all else that was taken out of files");
                 out.write(buffer, 0, count);
             }
         }
@@ -127,7 +129,10 @@ final class Insides {
         return unused(folder, fileName(steps[steps.length - 1]));
     }
 
-    /** {@return a name that any file system takes and that shows what it is: no control characters, no signs that turn the writing round} */
+    /**
+     * {@return a name that any file system takes and that shows what it is: no control characters, no signs that turn the writing
+     * round}
+     */
     static String fileName(String given) {
         String last = given.replace('\\', '/').replaceFirst(".*/", "");
         String safe = last.replaceAll("[\\p{Cntrl}\\p{Cf}:*?\"<>|]", "_").strip().replaceFirst("^\\.+", "_");
@@ -139,7 +144,8 @@ final class Insides {
     private static Path unused(Path folder, String name) {
         int dot = name.lastIndexOf('.') > 0 ? name.lastIndexOf('.') : name.length();
         Path place = folder.resolve(name);
-        for (int n = 2; Files.exists(place); n++) place = folder.resolve(String.format(Locale.ROOT, "%s (%d)%s", name.substring(0, dot), n, name.substring(dot)));
+        for (int n = 2; Files.exists(place); n++)
+            place = folder.resolve(String.format(Locale.ROOT, "%s (%d)%s", name.substring(0, dot), n, name.substring(dot)));
         return place;
     }
 

@@ -109,7 +109,7 @@ public final class Intake {
     @FunctionalInterface
     public interface Listener {
         /** Hears nothing. */
-        Listener NONE = (done, total, name) -> { };
+        Listener NONE = (done, total, name) -> {};
 
         /**
          * Hears of a file that is about to be read.
@@ -140,10 +140,12 @@ public final class Intake {
         try {
             if (!Files.isReadable(file)) return new Result.Refused(Finding.of(Code.NOT_READABLE, file));
             if (!Files.isRegularFile(file)) return new Result.Refused(Finding.of(Code.KIND_NOT_READ, file, "no ordinary file"));
-            if (Files.size(file) == 0) return keepUnread(file, nameOf(file), SourceKind.OTHER, depot.keep(file), Finding.of(Code.EMPTY_FILE, file));
+            if (Files.size(file) == 0)
+                return keepUnread(file, nameOf(file), SourceKind.OTHER, depot.keep(file), Finding.of(Code.EMPTY_FILE, file));
             KindReader.Recognised recognised = kinds.read(file);
             if (recognised.archive()) return new Result.Archive();
-            if (recognised.kind().isEmpty()) return keepUnread(file, nameOf(file), SourceKind.OTHER, depot.keep(file), Finding.of(Code.KIND_NOT_READ, file, recognised.words()));
+            if (recognised.kind().isEmpty()) return keepUnread(file, nameOf(file), SourceKind.OTHER, depot.keep(file),
+                    Finding.of(Code.KIND_NOT_READ, file, recognised.words()));
             return keep(file, recognised.kind().get());
         } catch (IOException e) {
             LOG.warn("not read: {}", file, e);
@@ -163,7 +165,8 @@ public final class Intake {
     /** Reads a file anew that was kept before, with other passwords or choices. */
     public Reread readAgain(Source source, SourceFiles files) throws IOException {
         Path original = files.original(source.id());
-        Depot.Kept kept = new Depot.Kept(source.storedName(), original, source.bytes(), new Fingerprint.Both(source.sha256(), source.checksum()));
+        Depot.Kept kept = new Depot.Kept(source.storedName(), original, source.bytes(),
+                new Fingerprint.Both(source.sha256(), source.checksum()));
         KindReader.Recognised recognised = kinds.read(original);
         boolean known = recognised.kind().isPresent();
         if (!known || !(read(original, source.fileName(), recognised.kind().get(), kept) instanceof Result.Kept again)) {
@@ -175,13 +178,17 @@ public final class Intake {
     /** {@return a source with what is known of its file now} */
     private static Source anew(Source source, Source fresh) {
         About was = source.about();
-        About about = new About(fresh.about().way(), fresh.about().trouble(), fresh.about().notes(), was.attachedTo(), fresh.about().titleFrom(), fresh.about().dateFrom(),
-                was.modified(), fresh.about().made(), was.alikeAccepted(), fresh.about().pages(), "", fresh.about().lengthSeconds());
-        Source read = new Source(source.id(), source.fileName(), source.storedName(), fresh.kind(), source.bytes(), source.sha256(), source.checksum(), fresh.pageCount(), fresh.bookmarks(),
+        About about = new About(fresh.about().way(), fresh.about().trouble(), fresh.about().notes(), was.attachedTo(),
+                fresh.about().titleFrom(), fresh.about().dateFrom(),
+                was.modified(), fresh.about().made(), was.alikeAccepted(), fresh.about().pages(), "",
+                fresh.about().lengthSeconds());
+        Source read = new Source(source.id(), source.fileName(), source.storedName(), fresh.kind(), source.bytes(),
+                source.sha256(), source.checksum(), fresh.pageCount(), fresh.bookmarks(),
                 fresh.proposedTitle(), fresh.proposedDate(), about, fresh.conversion());
         if (was.titleFrom() == Origin.USER) read = read.withTitle(source.proposedTitle(), Origin.USER);
         // A date from the properties is never proposed, so that the user has taken it.
-        return was.dateFrom() == Origin.USER || was.dateFrom() == Origin.PROPERTIES ? read.withDate(source.proposedDate(), was.dateFrom()) : read;
+        return was.dateFrom() == Origin.USER || was.dateFrom() == Origin.PROPERTIES
+                ? read.withDate(source.proposedDate(), was.dateFrom()) : read;
     }
 
     private Result keep(Path file, SourceKind kind) throws IOException {
@@ -207,8 +214,10 @@ public final class Intake {
             }
             try (PdfInput input = PdfInput.open(pages, passwords)) {
                 Inspection read = Inspection.of(input);
-                Inspection inspection = kind.isConverted() ? read.withProperties(FileProperties.of(kept.path(), kind, reading.zoneInUse())) : read;
-                if (inspection.pageCount() > 0) return new Result.Kept(source(file, name, kind, kept, inspection, way, conversion, findings), findings);
+                Inspection inspection = kind.isConverted()
+                        ? read.withProperties(FileProperties.of(kept.path(), kind, reading.zoneInUse())) : read;
+                if (inspection.pageCount() > 0)
+                    return new Result.Kept(source(file, name, kind, kept, inspection, way, conversion, findings), findings);
             }
             trouble = Finding.of(Code.NO_PAGES, file);
         } catch (InvalidPasswordException | LockedException e) {
@@ -234,20 +243,34 @@ public final class Intake {
         return keepUnread(file, name, kind, kept, trouble);
     }
 
-    /** Of a PDF or a picture that cannot be read something is broken; of other files it may be that our own conversion is at fault. */
+    /**
+     * Of a PDF or a picture that cannot be read something is broken; of other files it may be that our own conversion is at
+     * fault.
+     */
     private static Finding unreadable(Path file, SourceKind kind, Throwable why) {
-        boolean ours = kind.isConverted() && !kind.isPicture() && !(why instanceof EOFException) && !(why instanceof ZipException);
-        String words = why instanceof IOException && why.getMessage() != null && why.getMessage().length() < 90 ? why.getMessage() : "its pages cannot be made out";
-        return ours ? Finding.of(Code.NOT_CONVERTED, file, words) : Finding.of(Code.DAMAGED, file, kind.isPicture() ? words : "its pages cannot be made out");
+        boolean ours =
+                kind.isConverted() && !kind.isPicture() && !(why instanceof EOFException) && !(why instanceof ZipException);
+        String words = why instanceof IOException && why.getMessage() != null && why.getMessage().length() < 90 ? why.getMessage()
+                : "its pages cannot be made out";
+        return ours ? Finding.of(Code.NOT_CONVERTED, file, words)
+                : Finding.of(Code.DAMAGED, file, kind.isPicture() ? words : "its pages cannot be made out");
     }
 
-    private Source source(Path file, String name, SourceKind kind, Depot.Kept kept, Inspection inspection, Way way, Optional<ConversionKey> conversion, List<Finding> findings) throws IOException {
-        Proposals proposed = kind.isMail() ? Proposals.ofMail(name, kind == SourceKind.EML ? Mail.readEml(kept.path()) : Mail.readMsg(kept.path(), reading.zoneInUse()), reading.monthFirst())
-                : Proposals.of(name, isTable(kind) ? inspection.withoutFirstPage() : inspection, reading.monthFirst());
+    private Source source(Path file, String name, SourceKind kind, Depot.Kept kept, Inspection inspection, Way way,
+            Optional<ConversionKey> conversion, List<Finding> findings) throws IOException {
+        Proposals proposed =
+                kind.isMail()
+                        ? Proposals.ofMail(name,
+                                kind == SourceKind.EML ? Mail.readEml(kept.path())
+                                        : Mail.readMsg(kept.path(), reading.zoneInUse()),
+                                reading.monthFirst())
+                        : Proposals.of(name, isTable(kind) ? inspection.withoutFirstPage() : inspection, reading.monthFirst());
         boolean damaged = kind == SourceKind.PDF && isDamaged(file, kept.path(), inspection, findings);
         PageFacts pages = damaged ? inspection.facts().asRepaired() : inspection.facts();
-        About about = new About(way, Optional.empty(), findings.stream().map(Note::of).toList(), "", proposed.titleFrom(), proposed.dateFrom(), modified(file), inspection.properties().made(), false, pages, "", 0);
-        return new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), inspection.pageCount(),
+        About about = new About(way, Optional.empty(), findings.stream().map(Note::of).toList(), "", proposed.titleFrom(),
+                proposed.dateFrom(), modified(file), inspection.properties().made(), false, pages, "", 0);
+        return new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(),
+                kept.fingerprint().checksum(), inspection.pageCount(),
                 inspection.bookmarks(), proposed.title(), proposed.date(), about, conversion);
     }
 
@@ -256,9 +279,11 @@ public final class Intake {
         FileEnd end = FileEnd.of(kept);
         if (end == FileEnd.MISSING) findings.add(Finding.of(Code.BREAKS_OFF, file));
         if (end == FileEnd.LEADS_NOWHERE) findings.add(Finding.of(Code.REBUILT, file));
-        if (!inspection.damaged().equals(PageSet.NONE)) findings.add(Finding.of(Code.PART_LOST, file, (inspection.damaged().count() == 1 ? "page " : "pages ") + inspection.damaged().shown()));
+        if (!inspection.damaged().equals(PageSet.NONE)) findings.add(Finding.of(Code.PART_LOST, file,
+                (inspection.damaged().count() == 1 ? "page " : "pages ") + inspection.damaged().shown()));
         if (!inspection.excessive().equals(PageSet.NONE)) {
-            findings.add(Finding.of(Code.PAGES_TOO_MUCH, file, (inspection.excessive().count() == 1 ? "page " : "pages ") + inspection.excessive().shown()));
+            findings.add(Finding.of(Code.PAGES_TOO_MUCH, file,
+                    (inspection.excessive().count() == 1 ? "page " : "pages ") + inspection.excessive().shown()));
         }
         return end != FileEnd.WHOLE || !inspection.damaged().equals(PageSet.NONE);
     }
@@ -266,10 +291,12 @@ public final class Intake {
     /** A file whose pages cannot be had is kept all the same, and a page that names it stands for it. */
     private Result keepUnread(Path file, String name, SourceKind kind, Depot.Kept kept, Finding trouble) throws IOException {
         NameReading named = NameReading.ofFile(name, reading.monthFirst());
-        About about = new About(Way.SLIP, Optional.of(Note.of(trouble)), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME, modified(file), Optional.empty(), false, PageFacts.UNKNOWN, "",
+        About about = new About(Way.SLIP, Optional.of(Note.of(trouble)), List.of(), "", Origin.FILE_NAME, Origin.FILE_NAME,
+                modified(file), Optional.empty(), false, PageFacts.UNKNOWN, "",
                 trouble.code() == Code.KIND_NOT_READ ? FileProperties.lengthSeconds(kept.path()) : 0);
         List<String> lines = SlipWords.unread(name, kept.bytes(), kept.fingerprint().sha256());
-        Source source = new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(), kept.fingerprint().checksum(), 1, List.of(),
+        Source source = new Source(SourceId.fresh(), name, kept.storedName(), kind, kept.bytes(), kept.fingerprint().sha256(),
+                kept.fingerprint().checksum(), 1, List.of(),
                 named.title(), named.date(), about, Optional.of(Converter.slipKey(lines)));
         Path draft = depot.conversionDraft();
         Converter.writeSlip(draft, lines);

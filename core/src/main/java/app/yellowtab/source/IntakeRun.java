@@ -179,7 +179,8 @@ final class IntakeRun {
             for (Path attachment : inside) {
                 Gathered one = readWhole(attachment, depth + 1);
                 one.findings().replaceAll(finding -> finding.within(source.fileName()));
-                one.sources().replaceAll(taken -> taken.about().attachedTo().isEmpty() ? taken.withAbout(taken.about().withAttachedTo(source.id().value())) : taken);
+                one.sources().replaceAll(taken -> taken.about().attachedTo().isEmpty()
+                        ? taken.withAbout(taken.about().withAttachedTo(source.id().value())) : taken);
                 one.documents().replaceAll(document -> document.belongsTo().isEmpty() ? document.withBelongsTo(owner) : document);
                 outcome.add(one);
             }

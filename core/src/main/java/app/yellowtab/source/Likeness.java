@@ -42,7 +42,8 @@ public final class Likeness {
         Map<SourceId, List<Like>> found = new LinkedHashMap<>();
         Set<String> paired = new HashSet<>();
         group(sources, Source::sha256).forEach(same -> pairUp(same, Kind.SAME_FILE, paired, found));
-        List<Source> read = sources.stream().filter(source -> source.isRead() && !source.about().pages().prints().isEmpty()).toList();
+        List<Source> read =
+                sources.stream().filter(source -> source.isRead() && !source.about().pages().prints().isEmpty()).toList();
         group(read, source -> source.about().pages().prints()).forEach(same -> pairUp(same, Kind.SAME_PAGES, paired, found));
         shared(read, paired, found);
         found.values().forEach(likes -> likes.sort(Comparator.comparing(Like::kind).thenComparing(like -> -like.pages())));
@@ -57,12 +58,15 @@ public final class Likeness {
 
     private static void pairUp(List<Source> same, Kind kind, Set<String> paired, Map<SourceId, List<Like>> found) {
         for (int i = 0; i < same.size(); i++) {
-            for (int j = i + 1; j < Math.min(same.size(), i + TOO_COMMON); j++) pair(same.get(i), same.get(j), kind, same.get(i).pageCount(), paired, found);
+            for (int j = i + 1; j < Math.min(same.size(), i + TOO_COMMON); j++)
+                pair(same.get(i), same.get(j), kind, same.get(i).pageCount(), paired, found);
         }
     }
 
-    private static void pair(Source one, Source other, Kind kind, int pages, Set<String> paired, Map<SourceId, List<Like>> found) {
-        String key = one.id().value().compareTo(other.id().value()) < 0 ? one.id().value() + " " + other.id().value() : other.id().value() + " " + one.id().value();
+    private static void pair(Source one, Source other, Kind kind, int pages, Set<String> paired,
+            Map<SourceId, List<Like>> found) {
+        String key = one.id().value().compareTo(other.id().value()) < 0 ? one.id().value() + " " + other.id().value()
+                : other.id().value() + " " + one.id().value();
         if (!paired.add(key)) return;
         found.computeIfAbsent(one.id(), id -> new ArrayList<>()).add(new Like(other.id(), kind, pages));
         found.computeIfAbsent(other.id(), id -> new ArrayList<>()).add(new Like(one.id(), kind, pages));
@@ -89,8 +93,10 @@ public final class Likeness {
                 }
             }
             counts.forEach((id, count) -> {
-                int smaller = Math.min(prints.getOrDefault(source.id(), Set.of()).size(), prints.getOrDefault(id, Set.of()).size());
-                if (count >= FEWEST_SHARED && 2 * count >= smaller) pair(source, others.get(id), Kind.SHARED_PAGES, count, paired, found);
+                int smaller =
+                        Math.min(prints.getOrDefault(source.id(), Set.of()).size(), prints.getOrDefault(id, Set.of()).size());
+                if (count >= FEWEST_SHARED && 2 * count >= smaller)
+                    pair(source, others.get(id), Kind.SHARED_PAGES, count, paired, found);
             });
         }
     }

@@ -26,9 +26,9 @@ import java.util.regex.Pattern;
 import org.slf4j.LoggerFactory;
 
 /**
- * The words that were read in the pictures of a source's pages. Each page's lie in a file under the fingerprint of what the page shows,
- * so that the same page is read once; which of them belong to a source is said by a list, a file of its own that the source names and
- * that never changes.
+ * The words that were read in the pictures of a source's pages. Each page's lie in a file under the fingerprint of what the page
+ * shows, so that the same page is read once; which of them belong to a source is said by a list, a file of its own that the
+ * source names and that never changes.
  */
 public final class RecognisedPages {
     private static final int PRINT_BYTES = 8;
@@ -49,10 +49,15 @@ public final class RecognisedPages {
         this.keys = keys;
     }
 
-    /** {@return the pages of a source that are pictures of paper without words of their own, counted from 1; none of one that is locked, since nothing of it is kept} */
+    /**
+     * {@return the pages of a source that are pictures of paper without words of their own, counted from 1; none of one that is
+     * locked, since nothing of it is kept}
+     */
     public static BitSet wanted(Source source) {
         PageFacts facts = source.about().pages();
-        if (facts.scanned().ranges().isEmpty() || !source.isRead() || facts.locked() || prints(facts).length != PRINT_BYTES * source.pageCount()) return new BitSet();
+        if (facts.scanned().ranges().isEmpty() || !source.isRead() || facts.locked()
+                || prints(facts).length != PRINT_BYTES * source.pageCount())
+            return new BitSet();
         BitSet pages = facts.scanned().pages();
         pages.andNot(facts.searchable().pages());
         return pages;
@@ -67,7 +72,8 @@ public final class RecognisedPages {
     static String key(Source source, int page, String languages) {
         byte[] print = prints(source.about().pages());
         PageShape shape = source.about().pages().shape(page).orElse(PageShape.A4);
-        return HexFormat.of().formatHex(print, PRINT_BYTES * (page - 1), PRINT_BYTES * page) + "-" + digest(shape + " " + languages + " " + WAY, KEY_BYTES);
+        return HexFormat.of().formatHex(print, PRINT_BYTES * (page - 1), PRINT_BYTES * page) + "-"
+                + digest(shape + " " + languages + " " + WAY, KEY_BYTES);
     }
 
     private static byte[] prints(PageFacts facts) {
@@ -82,7 +88,8 @@ public final class RecognisedPages {
     public static Set<String> prints(Source source) {
         byte[] prints = prints(source.about().pages());
         Set<String> all = new HashSet<>();
-        for (int at = 0; at + PRINT_BYTES <= prints.length; at += PRINT_BYTES) all.add(HexFormat.of().formatHex(prints, at, at + PRINT_BYTES));
+        for (int at = 0; at + PRINT_BYTES <= prints.length; at += PRINT_BYTES)
+            all.add(HexFormat.of().formatHex(prints, at, at + PRINT_BYTES));
         return all;
     }
 
@@ -130,7 +137,8 @@ public final class RecognisedPages {
         if (folder.isEmpty() || !LIST.matcher(list).matches()) return Optional.empty();
         List<String> keys = new ArrayList<>();
         try {
-            for (String line : Files.readAllLines(folder.get().resolve(list + LIST_ENDING))) keys.add(KEY.matcher(line).matches() ? line : "");
+            for (String line : Files.readAllLines(folder.get().resolve(list + LIST_ENDING)))
+                keys.add(KEY.matcher(line).matches() ? line : "");
         } catch (IOException gone) {
             LoggerFactory.getLogger(RecognisedPages.class).warn("the list of recognised words is gone: {}", list, gone);
         }
@@ -153,7 +161,8 @@ public final class RecognisedPages {
 
     private static String digest(String words, int bytes) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(words.getBytes(StandardCharsets.UTF_8)), 0, bytes);
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(words.getBytes(StandardCharsets.UTF_8)),
+                    0, bytes);
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java platform has SHA-256", e);
         }

@@ -30,7 +30,10 @@ import java.util.function.BooleanSupplier;
 import java.util.function.UnaryOperator;
 import org.slf4j.LoggerFactory;
 
-/** Reads the pages of sources that are pictures of paper. What was read of a page is kept at once, so that nothing is lost by a stop at any moment. */
+/**
+ * Reads the pages of sources that are pictures of paper. What was read of a page is kept at once, so that nothing is lost by a
+ * stop at any moment.
+ */
 public final class Recognition {
     private static final int MANY = 4;
 
@@ -53,7 +56,8 @@ public final class Recognition {
     /**
      * What became of a source.
      *
-     * @param list    the key of the list of its words, for the source to name; empty where it was stopped, or none of many pages could be read
+     * @param list    the key of the list of its words, for the source to name; empty where it was stopped, or none of many pages
+     *         could be read
      * @param read    how many pages were read now
      * @param known   how many were read before, here or elsewhere
      * @param lost    the pages that could not be read, counted from 1
@@ -75,7 +79,8 @@ public final class Recognition {
         Source source = files.source(id);
         BitSet wanted = RecognisedPages.wanted(source);
         Work work = new Work(source, wanted.stream().iterator(), wanted.cardinality(), progress, stop);
-        try (ExecutorService hands = Executors.newFixedThreadPool(threads, Thread.ofPlatform().daemon().name("recognition-", 1).factory())) {
+        try (ExecutorService hands =
+                Executors.newFixedThreadPool(threads, Thread.ofPlatform().daemon().name("recognition-", 1).factory())) {
             List<Future<?>> all = new ArrayList<>();
             for (int i = 0; i < Math.min(threads, wanted.cardinality()); i++) all.add(hands.submit(() -> {
                 work.go();
@@ -91,7 +96,8 @@ public final class Recognition {
         // Where none at all could be read, it is not the pages that are at fault, and they are tried again another time.
         boolean none = work.lost.size() == wanted.cardinality() && wanted.cardinality() >= MANY;
         boolean whole = work.done.get() == wanted.cardinality() && !none;
-        return new Done(whole ? RecognisedPages.keep(folder, work.keys) : "", work.read.get(), work.known.get(), work.lost.stream().sorted().toList());
+        return new Done(whole ? RecognisedPages.keep(folder, work.keys) : "", work.read.get(), work.known.get(),
+                work.lost.stream().sorted().toList());
     }
 
     /** {@return what must be known of pages that could not be read} */
@@ -99,17 +105,20 @@ public final class Recognition {
         if (done.lost().isEmpty()) return List.of();
         BitSet pages = new BitSet();
         done.lost().forEach(pages::set);
-        return List.of(new Finding(Code.NOT_RECOGNISED, files.subject(id, 0), (done.lost().size() == 1 ? "page " : "pages ") + PageSet.of(pages).shown()));
+        return List.of(new Finding(Code.NOT_RECOGNISED, files.subject(id, 0),
+                (done.lost().size() == 1 ? "page " : "pages ") + PageSet.of(pages).shown()));
     }
 
     /**
-     * {@return what is learned of a source by what was read: the list that it names; and a title and a date, where its first page says them and nothing better is known}
+     * {@return what is learned of a source by what was read: the list that it names; and a title and a date, where its first page
+     * says them and nothing better is known}
      *
      * @param monthFirst whether in figures the month stands before the day
      */
     public UnaryOperator<Source> lesson(SourceId id, Done done, boolean monthFirst) {
         Source source = files.source(id);
-        Optional<RecognisedPage> first = !RecognisedPages.wanted(source).get(1) ? Optional.empty() : RecognisedFile.read(RecognisedPages.file(folder, RecognisedPages.key(source, 1, recogniser.languages())));
+        Optional<RecognisedPage> first = !RecognisedPages.wanted(source).get(1) ? Optional.empty()
+                : RecognisedFile.read(RecognisedPages.file(folder, RecognisedPages.key(source, 1, recogniser.languages())));
         return known -> {
             Source told = first.map(page -> Proposals.ofRecognised(known, page, monthFirst)).orElse(known);
             return told.withAbout(told.about().withRecognised(done.list()));
@@ -165,9 +174,11 @@ public final class Recognition {
             }
             RecognisedPage words;
             try {
-                words = PageReading.read(renderer, page, source.about().pages().shape(page).orElse(PageShape.A4), source.bytes(), recogniser);
+                words = PageReading.read(renderer, page, source.about().pages().shape(page).orElse(PageShape.A4), source.bytes(),
+                        recogniser);
             } catch (IOException | RuntimeException | Error unreadable) {
-                LoggerFactory.getLogger(Recognition.class).warn("page {} of {} is not recognised", page, source.fileName(), unreadable);
+                LoggerFactory.getLogger(Recognition.class).warn("page {} of {} is not recognised", page, source.fileName(),
+                        unreadable);
                 lost.add(page);
                 return;
             }

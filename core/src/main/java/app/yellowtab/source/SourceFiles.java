@@ -51,7 +51,10 @@ public interface SourceFiles {
         return Optional.empty();
     }
 
-    /** {@return the file that the words of a source's pages are kept in to be searched, with those that were read in pictures of them, which need not exist; empty where none are kept} */
+    /**
+     * {@return the file that the words of a source's pages are kept in to be searched, with those that were read in pictures of
+     * them, which need not exist; empty where none are kept}
+     */
     default Optional<Path> linesFile(SourceId id) {
         return Optional.empty();
     }

@@ -49,7 +49,8 @@ public final class WatchedFolder {
     public List<Path> look() throws IOException {
         List<Path> ready = new ArrayList<>();
         Set<Path> present = new HashSet<>();
-        try (DirectoryStream<Path> entries = Files.newDirectoryStream(folder, entry -> !FoundFolder.isClutter(entry) && Files.isRegularFile(entry))) {
+        try (DirectoryStream<Path> entries =
+                Files.newDirectoryStream(folder, entry -> !FoundFolder.isClutter(entry) && Files.isRegularFile(entry))) {
             for (Path file : entries) {
                 present.add(file);
                 BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);

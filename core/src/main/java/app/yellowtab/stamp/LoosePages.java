@@ -40,7 +40,8 @@ public final class LoosePages {
         int count = pages.get(file);
         int done = pages.subList(0, file).stream().mapToInt(Integer::intValue).sum();
         int all = pages.stream().mapToInt(Integer::intValue).sum();
-        return new StampMarks(order, String.valueOf(order.files().get(file).getFileName()), count, order.eachFromStart() ? 0 : done, order.eachFromStart() ? count : all);
+        return new StampMarks(order, String.valueOf(order.files().get(file).getFileName()), count,
+                order.eachFromStart() ? 0 : done, order.eachFromStart() ? count : all);
     }
 
     /**

@@ -41,7 +41,10 @@ final class PageStamper {
         this.setter = setter;
     }
 
-    /** Puts marks on a page; {@return where they stand} What the page shows is shut in, so that nothing it leaves open touches them. */
+    /**
+     * Puts marks on a page; {@return where they stand} What the page shows is shut in, so that nothing it leaves open touches
+     * them.
+     */
     List<Placed> stamp(PDPage page, List<Mark> marks) throws IOException {
         COSDictionary dictionary = page.getCOSObject();
         COSDictionary resources = new COSDictionary();
@@ -49,7 +52,8 @@ final class PageStamper {
         if (inherited != null) resources.addAll(inherited.getCOSObject());
         Map<Face, String> faces = new HashMap<>();
         Map<Double, String> opacities = new HashMap<>();
-        MarkSetter.Stamp set = setter.set(marks, PageFrame.of(page), face -> faces.computeIfAbsent(face, its -> add(resources, COSName.FONT, font(its))),
+        MarkSetter.Stamp set = setter.set(marks, PageFrame.of(page),
+                face -> faces.computeIfAbsent(face, its -> add(resources, COSName.FONT, font(its))),
                 opacity -> opacities.computeIfAbsent(opacity, its -> add(resources, COSName.EXT_G_STATE, opacity(its))));
         ContentScan scan = ContentScan.of(PageContents.unpacked(PageContents.of(dictionary)));
         COSArray all = new COSArray();
@@ -103,7 +107,8 @@ final class PageStamper {
         COSDictionary dictionary = page.getCOSObject();
         if (!(dictionary.getDictionaryObject(COSName.CONTENTS) instanceof COSArray all)) return false;
         COSArray left = new COSArray();
-        for (int i = 0; i < all.size(); i++) if (!(all.getObject(i) instanceof COSStream stream && stream.getBoolean(OURS, false))) left.add(all.get(i));
+        for (int i = 0; i < all.size(); i++)
+            if (!(all.getObject(i) instanceof COSStream stream && stream.getBoolean(OURS, false))) left.add(all.get(i));
         if (left.size() == all.size()) return false;
         dictionary.setItem(COSName.CONTENTS, left);
         if (dictionary.getCOSDictionary(COSName.RESOURCES) instanceof COSDictionary before) {

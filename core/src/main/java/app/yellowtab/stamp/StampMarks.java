@@ -43,11 +43,17 @@ final class StampMarks {
     /** {@return the marks of a page, counted from 1} */
     List<Mark> on(int page) {
         List<Mark> marks = new ArrayList<>();
-        order.number().ifPresent(number -> marks.add(new Mark(Mark.BUNDLE_NUMBER, shown(number, page) + (number.total() ? " of " + written(number, all) : ""), spot(number.setting(), page), number.setting().look())));
-        order.series().ifPresent(series -> marks.add(new Mark(series.id().value(), series.setting().look().face().showable(serial(series, page)), spot(series.setting(), page), series.setting().look())));
+        order.number()
+                .ifPresent(number -> marks.add(
+                        new Mark(Mark.BUNDLE_NUMBER, shown(number, page) + (number.total() ? " of " + written(number, all) : ""),
+                                spot(number.setting(), page), number.setting().look())));
+        order.series().ifPresent(
+                series -> marks.add(new Mark(series.id().value(), series.setting().look().face().showable(serial(series, page)),
+                        spot(series.setting(), page), series.setting().look())));
         for (RunningLine line : order.lines()) {
             String words = line.setting().look().face().showable(words(line, page));
-            if (!words.isBlank()) marks.add(Mark.line(line.id().value(), words, spot(line.setting(), page), line.setting().look()));
+            if (!words.isBlank())
+                marks.add(Mark.line(line.id().value(), words, spot(line.setting(), page), line.setting().look()));
         }
         marks.sort(Comparator.<Mark, Spot.Row>comparing(mark -> mark.spot().row()).thenComparing(mark -> mark.spot().column()));
         return marks;
@@ -55,7 +61,8 @@ final class StampMarks {
 
     /** {@return the number that a page is called by: the Bates number, or the running one; empty where it has none} */
     String name(int page) {
-        return order.series().map(series -> serial(series, page)).or(() -> order.number().map(number -> shown(number, page))).orElse("");
+        return order.series().map(series -> serial(series, page)).or(() -> order.number().map(number -> shown(number, page)))
+                .orElse("");
     }
 
     private String serial(Series series, int page) {
@@ -114,6 +121,7 @@ final class StampMarks {
 
     /** {@return the first number of which the digits are more than were typed; empty where all have room} */
     static Optional<String> outgrown(StampOrder order, int pages) {
-        return order.series().flatMap(series -> SerialNumber.read(series.first())).filter(first -> pages > first.room()).map(first -> first.plus(first.room() - 1).shown());
+        return order.series().flatMap(series -> SerialNumber.read(series.first())).filter(first -> pages > first.room())
+                .map(first -> first.plus(first.room() - 1).shown());
     }
 }

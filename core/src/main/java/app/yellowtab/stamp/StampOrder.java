@@ -29,7 +29,8 @@ import java.util.stream.Stream;
  * @param produced      what dates in lines say
  * @param passwords     tried on locked files
  */
-public record StampOrder(List<Path> files, Path folder, String before, String after, Optional<BundleNumber> number, Optional<Series> series, List<RunningLine> lines, boolean eachFromStart, LocalDateTime produced, List<String> passwords) {
+public record StampOrder(List<Path> files, Path folder, String before, String after, Optional<BundleNumber> number,
+        Optional<Series> series, List<RunningLine> lines, boolean eachFromStart, LocalDateTime produced, List<String> passwords) {
     public StampOrder {
         files = List.copyOf(files);
         lines = List.copyOf(lines);
@@ -37,12 +38,16 @@ public record StampOrder(List<Path> files, Path folder, String before, String af
         Objects.requireNonNull(folder, "folder");
         Objects.requireNonNull(number, "number");
         Objects.requireNonNull(produced, "produced");
-        if (series.isPresent() && SerialNumber.read(series.get().first()).isEmpty()) throw new IllegalArgumentException("\"first\" must be a number to begin with, got " + series.get().first());
+        if (series.isPresent() && SerialNumber.read(series.get().first()).isEmpty())
+            throw new IllegalArgumentException("\"first\" must be a number to begin with, got " + series.get().first());
     }
 
     /** {@return the typefaces that it asks for} */
     Set<Face> faces() {
-        return Stream.of(number.stream().map(BundleNumber::setting), series.stream().map(Series::setting), lines.stream().map(RunningLine::setting)).flatMap(all -> all)
+        return Stream
+                .of(number.stream().map(BundleNumber::setting), series.stream().map(Series::setting),
+                        lines.stream().map(RunningLine::setting))
+                .flatMap(all -> all)
                 .map(setting -> setting.look().face()).collect(Collectors.toCollection(LinkedHashSet::new));
     }
 

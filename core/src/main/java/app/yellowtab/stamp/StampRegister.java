@@ -13,7 +13,8 @@ import java.util.Set;
 
 /** Writes which page of which loose file bears which number. */
 public final class StampRegister {
-    private static final List<String> HEADS = List.of("Number", "File", "Page of the file", "Stamped copy", "SHA-256 of the file");
+    private static final List<String> HEADS =
+            List.of("Number", "File", "Page of the file", "Stamped copy", "SHA-256 of the file");
     private static final List<Integer> WIDTHS = List.of(16, 40, 10, 40, 66);
 
     private StampRegister() {}
@@ -33,7 +34,9 @@ public final class StampRegister {
             } catch (IOException gone) {
                 throw new FindingException(Finding.of(Code.NOT_READABLE, file.source()), gone);
             }
-            for (int page = 1; page <= file.pages(); page++) rows.add(List.of(file.names().get(page - 1), String.valueOf(file.source().getFileName()), String.valueOf(page), String.valueOf(file.target().getFileName()), print));
+            for (int page = 1; page <= file.pages(); page++)
+                rows.add(List.of(file.names().get(page - 1), String.valueOf(file.source().getFileName()), String.valueOf(page),
+                        String.valueOf(file.target().getFileName()), print));
         }
         new TableWriter("Register of numbers", HEADS, WIDTHS, rows, Set.of()).write(target);
     }

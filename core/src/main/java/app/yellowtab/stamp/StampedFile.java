@@ -18,8 +18,8 @@ import org.apache.pdfbox.cos.COSString;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
 /**
- * What a file says of marks that were put on it: in the page-piece dictionary of its catalog (ISO 32000-1:2008, 14.5), how long it was before
- * and what fingerprint that much of it has.
+ * What a file says of marks that were put on it: in the page-piece dictionary of its catalog (ISO 32000-1:2008, 14.5), how long
+ * it was before and what fingerprint that much of it has.
  *
  * @param bytes  how long it was
  * @param sha256 of so many bytes from its beginning, in lower-case hexadecimal
@@ -38,7 +38,9 @@ record StampedFile(long bytes, String sha256) {
         COSDictionary all = document.getDocumentCatalog().getCOSObject().getCOSDictionary(PIECE_INFO);
         COSDictionary own = all == null ? null : all.getCOSDictionary(OURS);
         COSDictionary data = own == null ? null : own.getCOSDictionary(PRIVATE);
-        if (data == null || !(data.getDictionaryObject(BYTES) instanceof COSInteger bytes) || !(data.getDictionaryObject(PRINT) instanceof COSString print)) return Optional.empty();
+        if (data == null || !(data.getDictionaryObject(BYTES) instanceof COSInteger bytes)
+                || !(data.getDictionaryObject(PRINT) instanceof COSString print))
+            return Optional.empty();
         return Optional.of(new StampedFile(bytes.longValue(), print.toHexString().toLowerCase(Locale.ROOT)));
     }
 

@@ -42,8 +42,8 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 
 /**
- * Puts numbers and lines on copies of loose files. A copy is the file itself, byte for byte, with an incremental update behind it (ISO
- * 32000-1:2008, 7.5.6), so that it keeps all that the file has. Stateless.
+ * Puts numbers and lines on copies of loose files. A copy is the file itself, byte for byte, with an incremental update behind it
+ * (ISO 32000-1:2008, 7.5.6), so that it keeps all that the file has. Stateless.
  */
 public final class Stamper {
     private static final String ENDING = ".pdf";
@@ -88,7 +88,8 @@ public final class Stamper {
                 continue;
             }
             try (var inside = Files.walk(one)) {
-                inside.filter(file -> Files.isRegularFile(file) && file.toString().toLowerCase(Locale.ROOT).endsWith(ENDING) && !Drafts.is(file)).sorted(Comparator.comparing(Path::toString, new NaturalOrder())).forEach(all::add);
+                inside.filter(file -> Files.isRegularFile(file) && file.toString().toLowerCase(Locale.ROOT).endsWith(ENDING)
+                        && !Drafts.is(file)).sorted(Comparator.comparing(Path::toString, new NaturalOrder())).forEach(all::add);
             }
         }
         return all;
@@ -121,7 +122,8 @@ public final class Stamper {
             if (stop.getAsBoolean()) return new Outcome(stamped, findings, false);
             Integer count = pages.get(file);
             if (count != null) {
-                StampMarks marks = new StampMarks(order, String.valueOf(file.getFileName()), count, order.eachFromStart() ? 0 : done, order.eachFromStart() ? count : all);
+                StampMarks marks = new StampMarks(order, String.valueOf(file.getFileName()), count,
+                        order.eachFromStart() ? 0 : done, order.eachFromStart() ? count : all);
                 Optional<Stamped> one = stamp(file, target(order, file, taken), marks, count, order, findings);
                 // "Of 412" counts the files that are stamped, and no other.
                 if (one.isEmpty() && !order.eachFromStart()) return without(file, order, findings, progress, stop);
@@ -133,10 +135,13 @@ public final class Stamper {
         return new Outcome(stamped, findings, true);
     }
 
-    private static Outcome without(Path failed, StampOrder order, List<Finding> findings, Progress progress, BooleanSupplier stop) throws FindingException {
+    private static Outcome without(Path failed, StampOrder order, List<Finding> findings, Progress progress, BooleanSupplier stop)
+            throws FindingException {
         List<Path> left = order.files().stream().filter(file -> !file.equals(failed)).toList();
-        Outcome again = stamp(new StampOrder(left, order.folder(), order.before(), order.after(), order.number(), order.series(), order.lines(), false, order.produced(), order.passwords()), progress, stop);
-        List<Finding> all = new ArrayList<>(findings.stream().filter(one -> one.subject().name().equals(String.valueOf(failed.getFileName()))).toList());
+        Outcome again = stamp(new StampOrder(left, order.folder(), order.before(), order.after(), order.number(), order.series(),
+                order.lines(), false, order.produced(), order.passwords()), progress, stop);
+        List<Finding> all = new ArrayList<>(
+                findings.stream().filter(one -> one.subject().name().equals(String.valueOf(failed.getFileName()))).toList());
         all.addAll(again.findings());
         return new Outcome(again.files(), all, again.isWhole());
     }
@@ -144,10 +149,12 @@ public final class Stamper {
     private static Path target(StampOrder order, Path file, Set<Path> taken) throws FindingException {
         String name = String.valueOf(file.getFileName());
         String stem = name.toLowerCase(Locale.ROOT).endsWith(ENDING) ? name.substring(0, name.length() - ENDING.length()) : name;
-        for (int n = 1; ; n++) {
-            Path target = order.folder().resolve(FileNames.safe(order.before() + stem + order.after() + (n == 1 ? "" : " (" + n + ")")) + ENDING);
+        for (int n = 1;; n++) {
+            Path target = order.folder()
+                    .resolve(FileNames.safe(order.before() + stem + order.after() + (n == 1 ? "" : " (" + n + ")")) + ENDING);
             if (!taken.add(target)) continue;
-            for (Path source : order.files()) if (isSame(source, target)) throw new FindingException(new Finding(Code.TARGET_IS_SOURCE, Subject.OfProduced.of(target, 0), ""), null);
+            for (Path source : order.files()) if (isSame(source, target))
+                throw new FindingException(new Finding(Code.TARGET_IS_SOURCE, Subject.OfProduced.of(target, 0), ""), null);
             return target;
         }
     }
@@ -207,7 +214,8 @@ public final class Stamper {
         throw locked == null ? new IOException("no password was tried") : locked;
     }
 
-    private static Optional<Stamped> stamp(Path file, Path target, StampMarks marks, int pages, StampOrder order, List<Finding> findings) throws FindingException {
+    private static Optional<Stamped> stamp(Path file, Path target, StampMarks marks, int pages, StampOrder order,
+            List<Finding> findings) throws FindingException {
         @Nullable Path draft = null;
         Path from = file;
         try {
@@ -243,9 +251,11 @@ public final class Stamper {
     }
 
     /** {@return whether a line was cut} */
-    private static boolean write(Path file, Path draft, StampMarks marks, StampOrder order, List<String> names) throws IOException {
+    private static boolean write(Path file, Path draft, StampMarks marks, StampOrder order, List<String> names)
+            throws IOException {
         boolean cut = false;
-        try (PDDocument document = open(file, order.passwords()); OutputStream out = new BufferedOutputStream(Files.newOutputStream(draft))) {
+        try (PDDocument document = open(file, order.passwords());
+                OutputStream out = new BufferedOutputStream(Files.newOutputStream(draft))) {
             FontSet fonts = FontSet.forSaving(document);
             PageStamper stamper = new PageStamper(document, fonts, new MarkSetter(fonts, marks.letters()));
             for (int page = 1; page <= document.getNumberOfPages(); page++) {
@@ -253,7 +263,8 @@ public final class Stamper {
                 names.add(marks.name(page));
             }
             fonts.complete();
-            new StampedFile(Files.size(file), StampedFile.print(file, Files.size(file))).sayIn(document, GregorianCalendar.from(order.produced().atZone(ZoneId.systemDefault())));
+            new StampedFile(Files.size(file), StampedFile.print(file, Files.size(file))).sayIn(document,
+                    GregorianCalendar.from(order.produced().atZone(ZoneId.systemDefault())));
             document.saveIncremental(out);
         }
         return cut;
@@ -263,7 +274,8 @@ public final class Stamper {
     private static void check(Path file, Path draft, int pages, StampOrder order) throws IOException {
         try (PDDocument document = open(draft, order.passwords())) {
             StampedFile said = StampedFile.of(document).orElseThrow(() -> new IOException("the copy does not say what it was"));
-            if (said.bytes() != Files.size(file) || !said.isBeginOf(draft) || document.getNumberOfPages() != pages) throw new IOException("the copy does not keep all that the file has");
+            if (said.bytes() != Files.size(file) || !said.isBeginOf(draft) || document.getNumberOfPages() != pages)
+                throw new IOException("the copy does not keep all that the file has");
         }
     }
 
@@ -275,7 +287,8 @@ public final class Stamper {
      * @throws FindingException if the file cannot be read, or the target not be written
      */
     public static boolean takenOff(Path file, Path target, List<String> passwords) throws FindingException {
-        if (isSame(file, target)) throw new FindingException(new Finding(Code.TARGET_IS_SOURCE, Subject.OfProduced.of(target, 0), ""), null);
+        if (isSame(file, target))
+            throw new FindingException(new Finding(Code.TARGET_IS_SOURCE, Subject.OfProduced.of(target, 0), ""), null);
         @Nullable Path draft = null;
         try {
             if (!Files.isReadable(file)) throw new FindingException(Finding.of(Code.NOT_READABLE, file), null);
@@ -301,14 +314,18 @@ public final class Stamper {
         }
     }
 
-    /** Where nothing came behind the marks, what was before them is the file as it was, byte for byte; otherwise they are taken out of its pages. */
+    /**
+     * Where nothing came behind the marks, what was before them is the file as it was, byte for byte; otherwise they are taken
+     * out of its pages.
+     */
     private static void takeOff(Path file, Path target, List<String> passwords) throws IOException {
-        try (PDDocument document = open(file, passwords); OutputStream out = new BufferedOutputStream(Files.newOutputStream(target))) {
+        try (PDDocument document = open(file, passwords);
+                OutputStream out = new BufferedOutputStream(Files.newOutputStream(target))) {
             StampedFile said = StampedFile.of(document).orElseThrow();
             if (said.isBeginOf(file) && isLast(file, said)) {
                 try (var in = Files.newInputStream(file)) {
                     byte[] buffer = new byte[1 << 16];
-                    for (long left = said.bytes(); left > 0; ) {
+                    for (long left = said.bytes(); left > 0;) {
                         int count = in.read(buffer, 0, (int) Math.min(buffer.length, left));
                         out.write(buffer, 0, count);
                         left -= count;
@@ -327,14 +344,15 @@ public final class Stamper {
         try (var channel = Files.newByteChannel(file)) {
             channel.position(said.bytes());
             ByteBuffer behind = ByteBuffer.allocate((int) Math.min(Integer.MAX_VALUE - 8, channel.size() - said.bytes()));
-            while (behind.hasRemaining() && channel.read(behind) > 0) { }
+            while (behind.hasRemaining() && channel.read(behind) > 0) {}
             String text = new String(behind.array(), 0, behind.position(), StandardCharsets.ISO_8859_1);
             return text.indexOf("startxref") == text.lastIndexOf("startxref");
         }
     }
 
     private static FindingException failure(Path target, IOException e) {
-        return new FindingException(new Finding(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
+        return new FindingException(new Finding(DiskFull.is(e, target) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE,
+                Subject.OfProduced.of(target, 0), String.valueOf(e.getMessage())), e);
     }
 
     private static void forget(@Nullable Path draft) {

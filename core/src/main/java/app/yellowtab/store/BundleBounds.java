@@ -52,8 +52,10 @@ final class BundleBounds {
 
     private void batch(Batch batch) {
         for (SourcePages run : batch.runs()) {
-            refuse(!sources.containsKey(run.source().value()), "\"source\" of the batch \"" + shown(batch.id().value()) + "\" is none of the sources");
-            refuse(run.last() > MOST_PAGES_OF_ONE, "\"last\" of the batch \"" + shown(batch.id().value()) + "\" is " + run.last());
+            refuse(!sources.containsKey(run.source().value()),
+                    "\"source\" of the batch \"" + shown(batch.id().value()) + "\" is none of the sources");
+            refuse(run.last() > MOST_PAGES_OF_ONE,
+                    "\"last\" of the batch \"" + shown(batch.id().value()) + "\" is " + run.last());
         }
     }
 
@@ -65,9 +67,12 @@ final class BundleBounds {
         plain("storedName", source.storedName());
         source.conversion().ifPresent(key -> plain("conversion", key.value()));
         int shaped = source.about().pages().shapes().stream().mapToInt(ShapedPages::pages).sum();
-        refuse(shaped != 0 && shaped != source.pageCount(), "\"shapes\" of \"" + shown(source.fileName()) + "\" are of " + shaped + " pages");
-        refuse(source.pageCount() > MOST_PAGES_OF_ONE, "\"pageCount\" of \"" + shown(source.fileName()) + "\" is " + source.pageCount());
-        refuse(sources.put(source.id().value(), source) != null, "\"id\" of a source stands twice: \"" + shown(source.id().value()) + "\"");
+        refuse(shaped != 0 && shaped != source.pageCount(),
+                "\"shapes\" of \"" + shown(source.fileName()) + "\" are of " + shaped + " pages");
+        refuse(source.pageCount() > MOST_PAGES_OF_ONE,
+                "\"pageCount\" of \"" + shown(source.fileName()) + "\" is " + source.pageCount());
+        refuse(sources.put(source.id().value(), source) != null,
+                "\"id\" of a source stands twice: \"" + shown(source.id().value()) + "\"");
     }
 
     private static void plain(String field, String name) {
@@ -108,11 +113,14 @@ final class BundleBounds {
             pages += run.pageCount();
             refuse(pages > MOST_PAGES, "the documents have more than " + MOST_PAGES + " \"pages\"");
             if (run instanceof SourcePages from) {
-                refuse(!sources.containsKey(from.source().value()), "\"source\" of the document \"" + shown(document.title()) + "\" is none of the sources");
-                refuse(from.last() > MOST_PAGES_OF_ONE, "\"last\" of the document \"" + shown(document.title()) + "\" is " + from.last());
+                refuse(!sources.containsKey(from.source().value()),
+                        "\"source\" of the document \"" + shown(document.title()) + "\" is none of the sources");
+                refuse(from.last() > MOST_PAGES_OF_ONE,
+                        "\"last\" of the document \"" + shown(document.title()) + "\" is " + from.last());
             }
             boolean unknown = run instanceof EnclosedFile file && !sources.containsKey(file.source().value());
-            refuse(unknown, "\"source\" of a file along with the document \"" + shown(document.title()) + "\" is none of the sources");
+            refuse(unknown,
+                    "\"source\" of a file along with the document \"" + shown(document.title()) + "\" is none of the sources");
             keys(document, run);
         }
     }
@@ -132,7 +140,8 @@ final class BundleBounds {
         int first = run.key(1).page();
         int last = run.key(Math.max(1, run.pageCount())).page();
         Map.Entry<Integer, Integer> before = known.floorEntry(last);
-        refuse(before != null && before.getValue() >= first, "\"id\" of a run of the document \"" + shown(document.title()) + "\" stands for its pages twice");
+        refuse(before != null && before.getValue() >= first,
+                "\"id\" of a run of the document \"" + shown(document.title()) + "\" stands for its pages twice");
         known.put(first, last);
     }
 

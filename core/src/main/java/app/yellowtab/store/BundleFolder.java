@@ -45,7 +45,8 @@ import tools.jackson.databind.node.ObjectNode;
 /**
  * A bundle on disk: a folder with {@code bundle.json}, the sources in {@code originals}, the pages of those that are no PDF in
  * {@code converted}, what pages are like in {@code facts}, their words in {@code words}, those that were read in
- * their pictures in {@code recognised}, and pages from which areas were taken out in {@code redacted}. It holds a lock until closed, so that nobody else saves over it. Safe to share between threads.
+ * their pictures in {@code recognised}, and pages from which areas were taken out in {@code redacted}. It holds a lock until
+ * closed, so that nobody else saves over it. Safe to share between threads.
  */
 public final class BundleFolder implements Depot, SourceFiles, Closeable {
     public static final String FILE = "bundle.json";
@@ -256,7 +257,8 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     @Override
     public Optional<Path> wordsFile(SourceId id) {
         Source source = source(id);
-        return source.about().pages().locked() || !BundleBounds.isPlain(source.pagesKey()) ? Optional.empty() : Optional.of(folder.resolve("words").resolve(source.pagesKey() + ".json.gz"));
+        return source.about().pages().locked() || !BundleBounds.isPlain(source.pagesKey()) ? Optional.empty()
+                : Optional.of(folder.resolve("words").resolve(source.pagesKey() + ".json.gz"));
     }
 
     @Override
@@ -288,11 +290,13 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     private void convertAgain(Source source, Path original, ConversionKey key) throws IOException {
         Path draft = conversionDraft();
         try {
-            if (source.isRead()) Converter.convert(original, original, source.kind(), draft, passwords, reading, new ArrayList<>());
+            if (source.isRead())
+                Converter.convert(original, original, source.kind(), draft, passwords, reading, new ArrayList<>());
             else Converter.writeSlip(draft, SlipWords.unread(source));
             try (PdfInput input = PdfInput.open(draft, List.of())) {
                 int pages = input.pages().verified().size();
-                if (pages != source.pageCount()) throw new FindingException(Finding.of(Code.PAGES_MISSING, original, pages + " instead of " + source.pageCount()), null);
+                if (pages != source.pageCount()) throw new FindingException(
+                        Finding.of(Code.PAGES_MISSING, original, pages + " instead of " + source.pageCount()), null);
             }
             keepConversion(draft, key);
         } finally {
@@ -329,7 +333,8 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         }
         for (JsonNode need : root.path("needs")) {
             if (BundleJson.ABILITIES.contains(need.asString("?"))) continue;
-            throw new FindingException(Finding.of(Code.BUNDLE_NEWER, file, format + ", " + need.asString("?").replaceAll("[^\\w ]", "?")), null);
+            throw new FindingException(
+                    Finding.of(Code.BUNDLE_NEWER, file, format + ", " + need.asString("?").replaceAll("[^\\w ]", "?")), null);
         }
         Bundle bundle;
         try {
@@ -338,7 +343,8 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         } catch (RuntimeException | StackOverflowError e) {
             throw new FindingException(Finding.of(Code.BUNDLE_DAMAGED, file, String.valueOf(e.getMessage())), e);
         }
-        for (int i = 0; i < bundle.sources().size(); i++) facts.know(bundle.sources().get(i), root.path("sources").path(i).path("facts").asString(""));
+        for (int i = 0; i < bundle.sources().size(); i++)
+            facts.know(bundle.sources().get(i), root.path("sources").path(i).path("facts").asString(""));
         Map<PageFacts, String> known = facts.write(bundle.sources());
         unknown = new UnknownFields(root, () -> BundleJson.write(bundle, known));
         know(bundle.sources());
@@ -366,7 +372,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         int dot = safe.lastIndexOf('.') > 0 ? safe.lastIndexOf('.') : safe.length();
         String stem = safe.substring(0, Math.min(dot, 120));
         String extension = safe.substring(dot);
-        for (int n = 1; ; n++) {
+        for (int n = 1;; n++) {
             Path place = folder.resolve("originals").resolve(stem + (n == 1 ? "" : " (" + n + ")") + extension);
             try {
                 return Files.createFile(place);

@@ -73,12 +73,17 @@ final class BundleJson {
     private static final String MARKS = "marks";
     /** Abilities that a program must have so as not to misread a bundle that says so; those that this one has. */
     static final Set<String> ABILITIES = Set.of(FRONT_SHEETS, ENCLOSED_FILES, NUMBERS, MARKS);
-    static final JsonMapper MAPPER = JsonMapper.builder().enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE).enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
+    static final JsonMapper MAPPER = JsonMapper.builder().enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE)
+            .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
             .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS).disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
             .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT).disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-            .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES).enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
+            .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .changeDefaultVisibility(visible -> visible.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
-            .addMixIn(Run.class, AnyRun.class).addMixIn(CutRule.class, AnyCutRule.class).addMixIn(ValuePlace.class, AnyValuePlace.class).addMixIn(NamePart.class, AnyNamePart.class).addMixIn(LinePart.class, AnyLinePart.class).addMixIn(SourcePages.class, OfSource.class).addMixIn(About.class, BesideBundle.class).addModule(words()).build();
+            .addMixIn(Run.class, AnyRun.class).addMixIn(CutRule.class, AnyCutRule.class)
+            .addMixIn(ValuePlace.class, AnyValuePlace.class).addMixIn(NamePart.class, AnyNamePart.class)
+            .addMixIn(LinePart.class, AnyLinePart.class).addMixIn(SourcePages.class, OfSource.class)
+            .addMixIn(About.class, BesideBundle.class).addModule(words()).build();
 
     private static final int LONGEST_SHOWN = 60;
 
@@ -89,12 +94,14 @@ final class BundleJson {
         ObjectNode root = MAPPER.createObjectNode().put("format", FORMAT);
         ArrayNode needs = root.putArray("needs");
         List<Document> documents = Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).toList();
-        if (documents.stream().flatMap(document -> document.runs().stream()).anyMatch(FrontSheet.class::isInstance)) needs.add(FRONT_SHEETS);
+        if (documents.stream().flatMap(document -> document.runs().stream()).anyMatch(FrontSheet.class::isInstance))
+            needs.add(FRONT_SHEETS);
         if (documents.stream().anyMatch(document -> document.enclosed().isPresent())) needs.add(ENCLOSED_FILES);
         if (!bundle.numbering().equals(Numbering.NONE)) needs.add(MARKS);
         root.setAll((ObjectNode) MAPPER.valueToTree(bundle));
         for (int i = 0; i < bundle.sources().size(); i++) {
-            ((ObjectNode) root.path("sources").path(i)).put("facts", Objects.requireNonNull(facts.get(bundle.sources().get(i).about().pages())));
+            ((ObjectNode) root.path("sources").path(i)).put("facts",
+                    Objects.requireNonNull(facts.get(bundle.sources().get(i).about().pages())));
         }
         return root;
     }
@@ -109,11 +116,13 @@ final class BundleJson {
     static Bundle read(JsonNode root, Function<String, JsonNode> facts) {
         if (!(root instanceof ObjectNode object)) throw new IllegalArgumentException("it is no bundle");
         JsonNode format = object.get("format");
-        if (format == null || !format.isInt() || format.intValue() < 1) throw new IllegalArgumentException("\"format\" is no number that a bundle has");
+        if (format == null || !format.isInt() || format.intValue() < 1)
+            throw new IllegalArgumentException("\"format\" is no number that a bundle has");
         OlderFormats.bringUp(object);
         ObjectNode complete = object.deepCopy();
         OlderFormats.fillIn(complete, facts);
-        for (JsonNode source : object.path("sources")) if (source.path("about") instanceof ObjectNode about) about.remove("pages");
+        for (JsonNode source : object.path("sources"))
+            if (source.path("about") instanceof ObjectNode about) about.remove("pages");
         try {
             return MAPPER.treeToValue(complete, Bundle.class);
         } catch (DatabindException e) {
@@ -131,8 +140,10 @@ final class BundleJson {
     private static String why(DatabindException e) {
         if (e instanceof ValueInstantiationException && e.getCause() != null) return "is refused: " + e.getCause().getMessage();
         if (e.getOriginalMessage().startsWith("Missing")) return "is missing";
-        String value = e instanceof InvalidFormatException wrong ? String.valueOf(wrong.getValue()).replaceAll("\\p{Cntrl}", "?") : "";
-        return "holds what a bundle does not have there" + (value.isEmpty() ? "" : ": " + (value.length() > LONGEST_SHOWN ? value.substring(0, LONGEST_SHOWN) + "…" : value));
+        String value =
+                e instanceof InvalidFormatException wrong ? String.valueOf(wrong.getValue()).replaceAll("\\p{Cntrl}", "?") : "";
+        return "holds what a bundle does not have there" + (value.isEmpty() ? ""
+                : ": " + (value.length() > LONGEST_SHOWN ? value.substring(0, LONGEST_SHOWN) + "…" : value));
     }
 
     /** {@return such as "sources[3].pageCount", counted from 1} */
@@ -177,36 +188,49 @@ final class BundleJson {
 
     /** The kinds of run, told apart by a word. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({@JsonSubTypes.Type(value = SourcePages.class, name = "source"), @JsonSubTypes.Type(value = BlankPages.class, name = "blank"),
-        @JsonSubTypes.Type(value = ReservedPages.class, name = "reserved"), @JsonSubTypes.Type(value = FrontSheet.class, name = "front_sheet"),
-        @JsonSubTypes.Type(value = EnclosedFile.class, name = "enclosed_file")})
+    @JsonSubTypes({@JsonSubTypes.Type(value = SourcePages.class, name = "source"),
+            @JsonSubTypes.Type(value = BlankPages.class, name = "blank"),
+            @JsonSubTypes.Type(value = ReservedPages.class, name = "reserved"),
+            @JsonSubTypes.Type(value = FrontSheet.class, name = "front_sheet"),
+            @JsonSubTypes.Type(value = EnclosedFile.class, name = "enclosed_file")})
     private interface AnyRun {}
 
     /** The rules by which batches are cut, told apart by a word. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({@JsonSubTypes.Type(value = CutRule.EveryPages.class, name = "every_pages"), @JsonSubTypes.Type(value = CutRule.Ranges.class, name = "ranges"),
-        @JsonSubTypes.Type(value = CutRule.OddAndEven.class, name = "odd_and_even"), @JsonSubTypes.Type(value = CutRule.Bookmarks.class, name = "bookmarks"),
-        @JsonSubTypes.Type(value = CutRule.BlankSheets.class, name = "blank_sheets"), @JsonSubTypes.Type(value = CutRule.WordsFound.class, name = "words"),
-        @JsonSubTypes.Type(value = CutRule.ValueChanges.class, name = "value"), @JsonSubTypes.Type(value = CutRule.NumberingRestarts.class, name = "numbering"),
-        @JsonSubTypes.Type(value = CutRule.SizeChanges.class, name = "size"), @JsonSubTypes.Type(value = CutRule.SeparatorSheets.class, name = "separator_sheets"),
-        @JsonSubTypes.Type(value = CutRule.UpTo.class, name = "up_to"), @JsonSubTypes.Type(value = CutRule.FirstPages.class, name = "first_pages")})
+    @JsonSubTypes({@JsonSubTypes.Type(value = CutRule.EveryPages.class, name = "every_pages"),
+            @JsonSubTypes.Type(value = CutRule.Ranges.class, name = "ranges"),
+            @JsonSubTypes.Type(value = CutRule.OddAndEven.class, name = "odd_and_even"),
+            @JsonSubTypes.Type(value = CutRule.Bookmarks.class, name = "bookmarks"),
+            @JsonSubTypes.Type(value = CutRule.BlankSheets.class, name = "blank_sheets"),
+            @JsonSubTypes.Type(value = CutRule.WordsFound.class, name = "words"),
+            @JsonSubTypes.Type(value = CutRule.ValueChanges.class, name = "value"),
+            @JsonSubTypes.Type(value = CutRule.NumberingRestarts.class, name = "numbering"),
+            @JsonSubTypes.Type(value = CutRule.SizeChanges.class, name = "size"),
+            @JsonSubTypes.Type(value = CutRule.SeparatorSheets.class, name = "separator_sheets"),
+            @JsonSubTypes.Type(value = CutRule.UpTo.class, name = "up_to"),
+            @JsonSubTypes.Type(value = CutRule.FirstPages.class, name = "first_pages")})
     private interface AnyCutRule {}
 
     /** Where values stand, told apart by a word. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({@JsonSubTypes.Type(value = ValuePlace.InArea.class, name = "area"), @JsonSubTypes.Type(value = ValuePlace.AfterWords.class, name = "after")})
+    @JsonSubTypes({@JsonSubTypes.Type(value = ValuePlace.InArea.class, name = "area"),
+            @JsonSubTypes.Type(value = ValuePlace.AfterWords.class, name = "after")})
     private interface AnyValuePlace {}
 
     /** The parts of names, told apart by a word. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({@JsonSubTypes.Type(value = NamePart.Bookmark.class, name = "bookmark"), @JsonSubTypes.Type(value = NamePart.Value.class, name = "value"),
-        @JsonSubTypes.Type(value = NamePart.FileName.class, name = "file_name"), @JsonSubTypes.Type(value = NamePart.Number.class, name = "number"),
-        @JsonSubTypes.Type(value = NamePart.FirstDate.class, name = "date"), @JsonSubTypes.Type(value = NamePart.Typed.class, name = "typed")})
+    @JsonSubTypes({@JsonSubTypes.Type(value = NamePart.Bookmark.class, name = "bookmark"),
+            @JsonSubTypes.Type(value = NamePart.Value.class, name = "value"),
+            @JsonSubTypes.Type(value = NamePart.FileName.class, name = "file_name"),
+            @JsonSubTypes.Type(value = NamePart.Number.class, name = "number"),
+            @JsonSubTypes.Type(value = NamePart.FirstDate.class, name = "date"),
+            @JsonSubTypes.Type(value = NamePart.Typed.class, name = "typed")})
     private interface AnyNamePart {}
 
     /** The parts of lines at head and foot, told apart by a word. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({@JsonSubTypes.Type(value = LinePart.Typed.class, name = "typed"), @JsonSubTypes.Type(value = LinePart.Field.class, name = "field")})
+    @JsonSubTypes({@JsonSubTypes.Type(value = LinePart.Typed.class, name = "typed"),
+            @JsonSubTypes.Type(value = LinePart.Field.class, name = "field")})
     private interface AnyLinePart {}
 
     /** Most pages are as they came, and nothing is said of them. */
@@ -260,7 +284,8 @@ final class BundleJson {
 
         @Override
         public T deserialize(JsonParser in, DeserializationContext context) {
-            if (in.currentToken() != JsonToken.VALUE_STRING) throw context.wrongTokenException(in, handledType(), JsonToken.VALUE_STRING, "it is no text");
+            if (in.currentToken() != JsonToken.VALUE_STRING)
+                throw context.wrongTokenException(in, handledType(), JsonToken.VALUE_STRING, "it is no text");
             try {
                 return read.apply(in.getString());
             } catch (RuntimeException wrong) {

@@ -72,7 +72,8 @@ final class FactsFiles {
     /** {@return the facts under a key, or those that say that nothing is known where they are gone or damaged} */
     JsonNode read(String key) {
         try {
-            if (!key.isEmpty() && BundleBounds.isPlain(key) && BundleJson.MAPPER.readTree(place(key)) instanceof ObjectNode facts) {
+            if (!key.isEmpty() && BundleBounds.isPlain(key)
+                    && BundleJson.MAPPER.readTree(place(key)) instanceof ObjectNode facts) {
                 read.add(key);
                 return facts;
             }

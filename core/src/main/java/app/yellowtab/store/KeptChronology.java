@@ -17,7 +17,8 @@ import tools.jackson.core.JacksonException;
 
 /**
  * A chronology that was written once, and is made anew whenever what it says has changed, such as the numbers of pages. A file
- * that somebody else has changed since is left as it is. What is remembered lies in the bundle's folder. For one thread at a time.
+ * that somebody else has changed since is left as it is. What is remembered lies in the bundle's folder. For one thread at a
+ * time.
  */
 public final class KeptChronology {
     private final Path memory;
@@ -65,7 +66,8 @@ public final class KeptChronology {
 
     private void remember(Path target, List<List<String>> rows) {
         try {
-            Drafts.write(memory, BundleJson.MAPPER.writeValueAsBytes(new Memory(target.toAbsolutePath().toString(), Fingerprint.of(target), rows)));
+            Drafts.write(memory, BundleJson.MAPPER
+                    .writeValueAsBytes(new Memory(target.toAbsolutePath().toString(), Fingerprint.of(target), rows)));
         } catch (IOException e) {
             LoggerFactory.getLogger(KeptChronology.class).warn("chronology not remembered: {}", target, e);
         }

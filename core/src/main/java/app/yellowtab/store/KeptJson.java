@@ -100,18 +100,23 @@ final class KeptJson<T> {
      * @throws FindingException if it cannot be read or holds something else; the message names the field that is wrong
      */
     static <T> Named<T> read(Path file, Form<T> form) throws FindingException {
-        if (!Files.isReadable(file)) throw new FindingException(Finding.of(form.code(), file, "there is no such file, or you may not read it"), null);
+        if (!Files.isReadable(file))
+            throw new FindingException(Finding.of(form.code(), file, "there is no such file, or you may not read it"), null);
         try {
-            if (!(BundleJson.MAPPER.readTree(file) instanceof ObjectNode node) || !node.has(form.field())) throw new IllegalArgumentException(form.none());
+            if (!(BundleJson.MAPPER.readTree(file) instanceof ObjectNode node) || !node.has(form.field()))
+                throw new IllegalArgumentException(form.none());
             JsonNode format = node.path(form.field());
-            if (format.asInt(0) != FORMAT) throw new IllegalArgumentException("it is of a version that this program does not know");
+            if (format.asInt(0) != FORMAT)
+                throw new IllegalArgumentException("it is of a version that this program does not know");
             form.bringUp().accept(node);
             String name = node.path(CALLED).asString("").strip();
             return new Named<>(name.isEmpty() ? form.unnamed() : name, BundleJson.MAPPER.treeToValue(node, form.type()));
         } catch (DatabindException wrong) {
             throw new FindingException(Finding.of(form.code(), file, BundleJson.explained(wrong)), wrong);
         } catch (JacksonException | IllegalArgumentException wrong) {
-            throw new FindingException(Finding.of(form.code(), file, wrong instanceof JacksonException ? "it breaks off or is no JSON" : String.valueOf(wrong.getMessage())), wrong);
+            throw new FindingException(Finding.of(form.code(), file,
+                    wrong instanceof JacksonException ? "it breaks off or is no JSON" : String.valueOf(wrong.getMessage())),
+                    wrong);
         }
     }
 
@@ -127,6 +132,7 @@ final class KeptJson<T> {
     }
 
     static FindingException failure(Path file, IOException e) {
-        return new FindingException(new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(file, 0), String.valueOf(e.getMessage())), e);
+        return new FindingException(
+                new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(file, 0), String.valueOf(e.getMessage())), e);
     }
 }

@@ -7,11 +7,12 @@ import java.nio.file.Path;
 import java.util.List;
 
 /**
- * Rules for cutting that are kept under names in the user's folder, to be used again, and read from and written to files that are given
- * away. Their form is described in docs/cut-rules.schema.json. For one thread at a time.
+ * Rules for cutting that are kept under names in the user's folder, to be used again, and read from and written to files that are
+ * given away. Their form is described in docs/cut-rules.schema.json. For one thread at a time.
  */
 public final class KeptRules {
-    private static final KeptJson.Form<CutRules> FORM = new KeptJson.Form<>(CutRules.class, "cutRules", "Rules", "it holds no rules for cutting", Code.RULES_NOT_READ, node -> { });
+    private static final KeptJson.Form<CutRules> FORM = new KeptJson.Form<>(CutRules.class, "cutRules", "Rules",
+            "it holds no rules for cutting", Code.RULES_NOT_READ, node -> {});
 
     private final KeptJson<CutRules> kept;
 

@@ -50,7 +50,9 @@ final class Leftovers {
         }
         for (String inner : List.of("converted", "facts", "words")) {
             for (Path file : files(folder.resolve(inner))) {
-                if (Drafts.is(file) || !named.contains(String.valueOf(file.getFileName()).replaceFirst("\\.(pdf|json|json\\.gz)$", ""))) delete(file);
+                if (Drafts.is(file)
+                        || !named.contains(String.valueOf(file.getFileName()).replaceFirst("\\.(pdf|json|json\\.gz)$", "")))
+                    delete(file);
             }
         }
         recognised(folder, bundle, named);
@@ -67,9 +69,12 @@ final class Leftovers {
         documents.addAll(bundle.setAside());
         for (Document document : documents) {
             for (Run run : document.runs()) {
-                if (!(run instanceof SourcePages pages) || pages.look().redactions().isEmpty() || !sources.containsKey(pages.source())) continue;
+                if (!(run instanceof SourcePages pages) || pages.look().redactions().isEmpty()
+                        || !sources.containsKey(pages.source()))
+                    continue;
                 for (int page = pages.first(); page <= pages.last(); page++) {
-                    wanted.add(RedactedPages.key(sources.get(pages.source()), page, pages.look().redactions(), bundle.fromSources().comments()));
+                    wanted.add(RedactedPages.key(sources.get(pages.source()), page, pages.look().redactions(),
+                            bundle.fromSources().comments()));
                 }
             }
         }
@@ -84,7 +89,8 @@ final class Leftovers {
         for (Source source : bundle.sources()) prints.addAll(RecognisedPages.prints(source));
         for (Path file : all) {
             String name = String.valueOf(file.getFileName());
-            boolean isWanted = RecognisedPages.printIn(name).map(prints::contains).orElseGet(() -> named.contains(name.replaceFirst("\\.list$", "")));
+            boolean isWanted = RecognisedPages.printIn(name).map(prints::contains)
+                    .orElseGet(() -> named.contains(name.replaceFirst("\\.list$", "")));
             if (Drafts.is(file) || !isWanted) delete(file);
         }
     }

@@ -13,11 +13,12 @@ import java.util.Optional;
 import org.slf4j.LoggerFactory;
 
 /**
- * Ways of setting numbers and lines that are kept under names in the user's folder, one of them for new bundles, and read from and written
- * to files that are given away. Their form is described in docs/numbers.schema.json. For one thread at a time.
+ * Ways of setting numbers and lines that are kept under names in the user's folder, one of them for new bundles, and read from
+ * and written to files that are given away. Their form is described in docs/numbers.schema.json. For one thread at a time.
  */
 public final class NumberPresets {
-    private static final KeptJson.Form<NumberPreset> FORM = new KeptJson.Form<>(NumberPreset.class, "numberPreset", "Numbers", "it holds no numbers and lines", Code.PRESET_NOT_READ, node -> { });
+    private static final KeptJson.Form<NumberPreset> FORM = new KeptJson.Form<>(NumberPreset.class, "numberPreset", "Numbers",
+            "it holds no numbers and lines", Code.PRESET_NOT_READ, node -> {});
 
     private final Path folder;
     private final KeptJson<NumberPreset> kept;
@@ -53,7 +54,8 @@ public final class NumberPresets {
     /** {@return the name of the preset that new bundles begin with; empty for none} */
     public Optional<String> standardName() {
         try {
-            return Files.exists(standard()) ? Optional.of(Files.readString(standard()).strip()).filter(name -> !name.isEmpty()) : Optional.empty();
+            return Files.exists(standard()) ? Optional.of(Files.readString(standard()).strip()).filter(name -> !name.isEmpty())
+                    : Optional.empty();
         } catch (IOException unreadable) {
             LoggerFactory.getLogger(NumberPresets.class).warn("not read: {}", standard(), unreadable);
             return Optional.empty();
@@ -63,7 +65,8 @@ public final class NumberPresets {
     /** {@return how numbers and lines of new bundles are set} */
     public NumberPreset ofNewBundles() {
         Optional<String> name = standardName();
-        return list().stream().filter(one -> name.filter(one.name()::equals).isPresent()).findFirst().map(Named::preset).orElse(NumberPreset.STANDARD);
+        return list().stream().filter(one -> name.filter(one.name()::equals).isPresent()).findFirst().map(Named::preset)
+                .orElse(NumberPreset.STANDARD);
     }
 
     /** Makes a preset the one that new bundles begin with; none for an empty name. */

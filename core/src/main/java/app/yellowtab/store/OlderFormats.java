@@ -58,7 +58,8 @@ final class OlderFormats {
                 fill(object, "look", () -> BundleJson.plainLook());
                 shown(object.path("look"));
             }
-            for (JsonNode name : batch.path("names")) if (name instanceof ObjectNode object) fill(object, "date", () -> BundleJson.MAPPER.nullNode());
+            for (JsonNode name : batch.path("names"))
+                if (name instanceof ObjectNode object) fill(object, "date", () -> BundleJson.MAPPER.nullNode());
         }
     }
 
@@ -70,7 +71,8 @@ final class OlderFormats {
     }
 
     private static void bundle(ObjectNode root) {
-        if (root.path("heading") instanceof ObjectNode heading && heading.path("hearing").asString("x").isEmpty()) heading.putNull("hearing");
+        if (root.path("heading") instanceof ObjectNode heading && heading.path("hearing").asString("x").isEmpty())
+            heading.putNull("hearing");
         fill(root, "fromSources", () -> BundleJson.MAPPER.valueToTree(FromSources.STANDARD));
         fill(root, "reading", () -> BundleJson.MAPPER.valueToTree(Reading.STANDARD));
         if (root.get("reading") instanceof ObjectNode reading) fill(reading, "zone", () -> BundleJson.MAPPER.nullNode());
@@ -87,7 +89,8 @@ final class OlderFormats {
         fill(source, "about", () -> BundleJson.MAPPER.valueToTree(About.UNKNOWN));
         if (source.get("about") instanceof ObjectNode about) fill(about, "made", () -> BundleJson.MAPPER.nullNode());
         // Conversions lay under the name of what they were made of.
-        boolean converted = !source.path("kind").asString("").equalsIgnoreCase("pdf") || !source.path("about").path("trouble").isNull();
+        boolean converted =
+                !source.path("kind").asString("").equalsIgnoreCase("pdf") || !source.path("about").path("trouble").isNull();
         if (converted) source.put("conversion", source.path("storedName").asString(""));
         else source.putNull("conversion");
         for (JsonNode bookmark : source.path("bookmarks")) {
@@ -137,12 +140,14 @@ final class OlderFormats {
 
     private static void documents(JsonNode documents) {
         for (JsonNode document : documents) {
-            if (document instanceof ObjectNode object) fill(object, "agreement", () -> BundleJson.MAPPER.valueToTree(Agreement.OPEN));
+            if (document instanceof ObjectNode object)
+                fill(object, "agreement", () -> BundleJson.MAPPER.valueToTree(Agreement.OPEN));
             for (JsonNode run : document.path("runs")) {
                 if (!(run instanceof ObjectNode object) || !object.path("kind").asString("").equals("source")) continue;
                 fill(object, "look", () -> BundleJson.plainLook());
                 shown(object.path("look"));
-                for (JsonNode redaction : object.path("look").path("redactions")) if (redaction instanceof ObjectNode one && !one.has("printed")) one.put("printed", false);
+                for (JsonNode redaction : object.path("look").path("redactions"))
+                    if (redaction instanceof ObjectNode one && !one.has("printed")) one.put("printed", false);
             }
         }
     }
@@ -152,7 +157,10 @@ final class OlderFormats {
         if (look instanceof ObjectNode object) fill(object, "withheld", () -> BundleJson.MAPPER.nullNode());
     }
 
-    /** @param otherwise is made only where something is missing: most bundles say it all, and two thousand documents are read at once */
+    /**
+     * @param otherwise is made only where something is missing: most bundles say it all, and two thousand documents are read at
+     *         once
+     */
     static void fill(ObjectNode node, String name, Supplier<JsonNode> otherwise) {
         if (!node.has(name)) node.set(name, otherwise.get());
     }

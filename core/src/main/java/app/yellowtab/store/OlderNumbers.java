@@ -13,8 +13,8 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Brings what older bundles say of numbers to the form of today. Place and look stood beside each other in a series, documents and
- * sources too; a ground was there or not; numbers counted from 1 in figures, and there were no lines.
+ * Brings what older bundles say of numbers to the form of today. Place and look stood beside each other in a series, documents
+ * and sources too; a ground was there or not; numbers counted from 1 in figures, and there were no lines.
  */
 final class OlderNumbers {
     private OlderNumbers() {}
@@ -31,14 +31,16 @@ final class OlderNumbers {
         if (!(number instanceof ObjectNode bundle)) return;
         setting(bundle);
         JsonNode onCover = bundle.remove("onCover");
-        if (onCover != null && !onCover.asBoolean(true)) ((ArrayNode) bundle.path("setting").path("pages").path("not")).add(PageKind.COVER.name().toLowerCase(Locale.ROOT));
+        if (onCover != null && !onCover.asBoolean(true))
+            ((ArrayNode) bundle.path("setting").path("pages").path("not")).add(PageKind.COVER.name().toLowerCase(Locale.ROOT));
         fillIn(bundle, BundleNumber.STANDARD);
     }
 
     /** Fills in all fields of a record that are missing, as another has them. */
     private static void fillIn(ObjectNode node, Record standard) {
         for (RecordComponent field : standard.getClass().getRecordComponents()) {
-            if (!node.has(field.getName())) node.set(field.getName(), BundleJson.MAPPER.<ObjectNode>valueToTree(standard).get(field.getName()));
+            if (!node.has(field.getName()))
+                node.set(field.getName(), BundleJson.MAPPER.<ObjectNode>valueToTree(standard).get(field.getName()));
         }
     }
 

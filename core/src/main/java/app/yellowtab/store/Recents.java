@@ -38,7 +38,8 @@ public final class Recents {
      * @param leaf    the bundle number that was read
      * @param open    whether it was open when the program ended
      */
-    public record Recent(Path folder, String title, String parties, int pages, Optional<LocalDate> worked, String stage, int leaf, boolean open) {}
+    public record Recent(Path folder, String title, String parties, int pages, Optional<LocalDate> worked, String stage, int leaf,
+            boolean open) {}
 
     /** {@return the bundles that are still there} */
     public List<Recent> list() {
@@ -49,8 +50,10 @@ public final class Recents {
                 Path folder = Path.of(node.path("folder").asString(""));
                 if (!Files.exists(folder.resolve(BundleFolder.FILE))) continue;
                 String worked = node.path("worked").asString("");
-                recents.add(new Recent(folder, node.path("title").asString(""), node.path("parties").asString(""), node.path("pages").asInt(0),
-                        worked.isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(worked)), node.path("stage").asString(""), node.path("leaf").asInt(1), node.path("open").asBoolean(false)));
+                recents.add(new Recent(folder, node.path("title").asString(""), node.path("parties").asString(""),
+                        node.path("pages").asInt(0),
+                        worked.isEmpty() ? Optional.empty() : Optional.of(LocalDate.parse(worked)),
+                        node.path("stage").asString(""), node.path("leaf").asInt(1), node.path("open").asBoolean(false)));
             }
         } catch (JacksonException | IllegalArgumentException | DateTimeParseException e) {
             LoggerFactory.getLogger(Recents.class).warn("recent bundles cannot be read, and begin anew", e);
@@ -62,7 +65,9 @@ public final class Recents {
     public void remember(Recent recent) {
         List<Recent> all = new ArrayList<>(List.of(recent));
         list().stream().filter(other -> !other.folder().equals(recent.folder())).limit(MOST - 1)
-                .map(other -> new Recent(other.folder(), other.title(), other.parties(), other.pages(), other.worked(), other.stage(), other.leaf(), false)).forEach(all::add);
+                .map(other -> new Recent(other.folder(), other.title(), other.parties(), other.pages(), other.worked(),
+                        other.stage(), other.leaf(), false))
+                .forEach(all::add);
         write(all);
     }
 
@@ -70,7 +75,8 @@ public final class Recents {
         ArrayNode list = BundleJson.MAPPER.createArrayNode();
         for (Recent recent : recents) {
             ObjectNode node = list.addObject();
-            node.put("folder", recent.folder().toString()).put("title", recent.title()).put("parties", recent.parties()).put("pages", recent.pages())
+            node.put("folder", recent.folder().toString()).put("title", recent.title()).put("parties", recent.parties())
+                    .put("pages", recent.pages())
                     .put("worked", recent.worked().map(LocalDate::toString).orElse("")).put("stage", recent.stage())
                     .put("leaf", recent.leaf()).put("open", recent.open());
         }

@@ -24,8 +24,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Templates: those that ship with the program, and those that are kept in the user's folder, which can be given away as files. Their
- * form is described in docs/template.schema.json. For one thread at a time.
+ * Templates: those that ship with the program, and those that are kept in the user's folder, which can be given away as files.
+ * Their form is described in docs/template.schema.json. For one thread at a time.
  */
 public final class Templates {
     private static final int FORMAT = 1;
@@ -93,19 +93,25 @@ public final class Templates {
      * @throws FindingException if it cannot be read, is of another version, or is none; the message names the field that is wrong
      */
     public static Template read(Path file) throws FindingException {
-        if (!Files.isReadable(file)) throw new FindingException(Finding.of(Code.TEMPLATE_NOT_READ, file, "there is no such file, or you may not read it"), null);
+        if (!Files.isReadable(file))
+            throw new FindingException(Finding.of(Code.TEMPLATE_NOT_READ, file, "there is no such file, or you may not read it"),
+                    null);
         try {
             return of(BundleJson.MAPPER.readTree(file));
         } catch (DatabindException wrong) {
             throw new FindingException(Finding.of(Code.TEMPLATE_NOT_READ, file, BundleJson.explained(wrong)), wrong);
         } catch (JacksonException | IllegalArgumentException wrong) {
-            throw new FindingException(Finding.of(Code.TEMPLATE_NOT_READ, file, wrong instanceof JacksonException ? "it breaks off or is no JSON" : String.valueOf(wrong.getMessage())), wrong);
+            throw new FindingException(Finding.of(Code.TEMPLATE_NOT_READ, file,
+                    wrong instanceof JacksonException ? "it breaks off or is no JSON" : String.valueOf(wrong.getMessage())),
+                    wrong);
         }
     }
 
     private static Template of(JsonNode root) {
-        if (!(root instanceof ObjectNode node) || !node.has("bundleTemplate")) throw new IllegalArgumentException("it holds no template");
-        if (node.path("bundleTemplate").asInt(0) != FORMAT) throw new IllegalArgumentException("it is of a version that this program does not know");
+        if (!(root instanceof ObjectNode node) || !node.has("bundleTemplate"))
+            throw new IllegalArgumentException("it holds no template");
+        if (node.path("bundleTemplate").asInt(0) != FORMAT)
+            throw new IllegalArgumentException("it is of a version that this program does not know");
         // Templates of the first days said nothing of numbers.
         if (!node.has("series")) node.putArray("series");
         OlderFormats.layout(node);
@@ -127,6 +133,7 @@ public final class Templates {
     }
 
     private static FindingException failure(Path file, IOException e) {
-        return new FindingException(new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(file, 0), String.valueOf(e.getMessage())), e);
+        return new FindingException(
+                new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(file, 0), String.valueOf(e.getMessage())), e);
     }
 }

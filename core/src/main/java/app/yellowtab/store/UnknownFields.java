@@ -19,7 +19,8 @@ final class UnknownFields {
     private final Supplier<JsonNode> asKnown;
 
     /**
-     * Keeps a bundle that was read until it is looked at: writing it takes as long as reading it, and nobody who opens it needs to wait.
+     * Keeps a bundle that was read until it is looked at: writing it takes as long as reading it, and nobody who opens it needs
+     * to wait.
      *
      * @param asRead  the file
      * @param asKnown gives the same bundle written by this program
@@ -53,7 +54,8 @@ final class UnknownFields {
         for (var field : to.properties()) {
             JsonNode inner = from.get(field.getKey());
             if (field.getValue() instanceof ArrayNode list) {
-                for (int i = 0; i < list.size(); i++) note(placeOf(place, field.getKey(), list.get(i)), inner.get(i), list.get(i));
+                for (int i = 0; i < list.size(); i++)
+                    note(placeOf(place, field.getKey(), list.get(i)), inner.get(i), list.get(i));
             } else {
                 note(place + "/" + field.getKey(), inner, field.getValue());
             }

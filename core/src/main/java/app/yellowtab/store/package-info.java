@@ -1,4 +1,7 @@
-/** Keeping bundles: the bundle folder, its file, and what the program remembers of its user. Start at {@link app.yellowtab.store.BundleFolder}. */
+/**
+ * Keeping bundles: the bundle folder, its file, and what the program remembers of its user. Start at {@link
+ * app.yellowtab.store.BundleFolder}.
+ */
 @NullMarked
 package app.yellowtab.store;
 

@@ -48,8 +48,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 class AgreedIndexTests {
     @TempDir
     private Path folder;
-    private final Bundle start = Edits.changeDocument(bundle(section("Statements", dated("Claim form", "4 Mar 2031", 4), dated("Defence", "2 Apr 2031", 7), section("Replies", dated("Reply", "Apr 2031", 3))),
-            section("Letters", dated("First letter", "5–13 Oct 2030", 1), dated("Note", "undated", 2))), id("Reply"), document -> Placeholders.placeholder("Reply", 3).withDate(document.date()));
+    private final Bundle start = Edits.changeDocument(
+            bundle(section("Statements", dated("Claim form", "4 Mar 2031", 4), dated("Defence", "2 Apr 2031", 7),
+                    section("Replies", dated("Reply", "Apr 2031", 3))),
+                    section("Letters", dated("First letter", "5–13 Oct 2030", 1), dated("Note", "undated", 2))),
+            id("Reply"), document -> Placeholders.placeholder("Reply", 3).withDate(document.date()));
 
     private static EntryId id(String name) {
         return new EntryId(name);
@@ -64,8 +67,11 @@ class AgreedIndexTests {
     }
 
     private static String shown(List<IndexLine> lines) {
-        return lines.stream().map(line -> "  ".repeat(line.depth()) + (line.isSection() ? "# " : "") + line.title() + (line.date().map(date -> date.shown()).orElse("").isEmpty() ? "" : ", " + line.date().get().shown())
-                + (line.pages() == 0 ? "" : ", " + line.pages())).collect(Collectors.joining("\n"));
+        return lines.stream()
+                .map(line -> "  ".repeat(line.depth()) + (line.isSection() ? "# " : "") + line.title()
+                        + (line.date().map(date -> date.shown()).orElse("").isEmpty() ? "" : ", " + line.date().get().shown())
+                        + (line.pages() == 0 ? "" : ", " + line.pages()))
+                .collect(Collectors.joining("\n"));
     }
 
     private List<IndexLine> sent(Bundle bundle, String ending) throws FindingException {
@@ -111,7 +117,8 @@ class AgreedIndexTests {
                   Weighbridge slips, 7 Oct 2030, 8""");
         assertThat(lines.get(1).agreement()).contains(new Agreement(Standing.AGREED, ""));
         assertThat(lines.get(2).agreement()).contains(new Agreement(Standing.DISPUTED, ""));
-        assertThat(order(Bundle.EMPTY.withContents(AgreedIndex.contents(lines)))).isEqualTo("Correspondence(Letter before claim Letter of response) Records(Weighbridge slips)");
+        assertThat(order(Bundle.EMPTY.withContents(AgreedIndex.contents(lines))))
+                .isEqualTo("Correspondence(Letter before claim Letter of response) Records(Weighbridge slips)");
     }
 
     private static void cells(Sheet sheet, int number, String... words) {
@@ -122,7 +129,9 @@ class AgreedIndexTests {
     @Test
     void separatedValuesOfOlderProgramsAndWithASectionColumnAreRead() throws IOException {
         Path older = folder.resolve("older.csv");
-        Files.write(older, "Section;Document;Page\r\nLetters;Café receipts;3–8\r\n\r\nLetters;=Sum;9-9\r\nPlans;Plan of the store;\r\n".getBytes(Charset.forName("windows-1252")));
+        Files.write(older,
+                "Section;Document;Page\r\nLetters;Café receipts;3–8\r\n\r\nLetters;=Sum;9-9\r\nPlans;Plan of the store;\r\n"
+                        .getBytes(Charset.forName("windows-1252")));
         assertThat(shown(AgreedIndex.read(older).lines(false))).isEqualTo("""
                 # Letters
                   Café receipts, 6
@@ -142,14 +151,17 @@ class AgreedIndexTests {
 
     @Test
     void whatIsNoTableIsToldWithItsFile() throws IOException {
-        for (Path file : List.of(file("bad.xlsx", "no workbook"), file("bad.docx", "PK no document"), file("empty.csv", "\n , \n"), file("index.pdf", "x"), folder.resolve("gone.csv"))) {
-            assertThatThrownBy(() -> AgreedIndex.read(file)).isInstanceOf(FindingException.class).hasMessageContaining(String.valueOf(file.getFileName())).hasMessageContaining("cannot be read as an index");
+        for (Path file : List.of(file("bad.xlsx", "no workbook"), file("bad.docx", "PK no document"),
+                file("empty.csv", "\n , \n"), file("index.pdf", "x"), folder.resolve("gone.csv"))) {
+            assertThatThrownBy(() -> AgreedIndex.read(file)).isInstanceOf(FindingException.class)
+                    .hasMessageContaining(String.valueOf(file.getFileName())).hasMessageContaining("cannot be read as an index");
         }
     }
 
     @Test
     void fiveThousandRowsAreRead() throws IOException {
-        String rows = IntStream.rangeClosed(1, 5_000).mapToObj(n -> n + ",Letter " + n + ",1 May 2031,2").collect(Collectors.joining("\n"));
+        String rows = IntStream.rangeClosed(1, 5_000).mapToObj(n -> n + ",Letter " + n + ",1 May 2031,2")
+                .collect(Collectors.joining("\n"));
         List<IndexLine> lines = AgreedIndex.read(file("long.csv", "No,Title,Date,Pages\n" + rows)).lines(false);
         assertThat(lines).hasSize(5_000);
         Bundle all = Bundle.EMPTY.withContents(AgreedIndex.contents(lines));
@@ -160,7 +172,9 @@ class AgreedIndexTests {
     @ParameterizedTest
     @ValueSource(strings = {".xlsx", ".csv", ".docx"})
     void whatIsSentOutComesBackWithoutADifference(String ending) throws IOException {
-        Bundle said = Edits.changeDocument(start, id("Note"), document -> document.withAgreement(new Agreement(Standing.DISPUTED, "=never seen, \"not\" ours")).withTitle("Note, \"draft\"; ätzend"));
+        Bundle said = Edits.changeDocument(start, id("Note"),
+                document -> document.withAgreement(new Agreement(Standing.DISPUTED, "=never seen, \"not\" ours"))
+                        .withTitle("Note, \"draft\"; ätzend"));
         List<IndexLine> lines = sent(said, ending);
         assertThat(Changes.of(said, lines)).isEmpty();
         assertThat(Changes.isOurs(said, lines)).isTrue();
@@ -171,7 +185,8 @@ class AgreedIndexTests {
     void whatTheOtherSideHasChangedIsShownAndTakenOverOneByOne() throws IOException {
         Path file = folder.resolve("index.csv");
         IndexFile.write(Planner.plan(start), file);
-        String back = Files.readString(file).replace("Defence,2 Apr 2031", "Defence and counterclaim,3 Apr 2031").replace("Reply,April 2031,3", "Reply,April 2031,5")
+        String back = Files.readString(file).replace("Defence,2 Apr 2031", "Defence and counterclaim,3 Apr 2031")
+                .replace("Reply,April 2031,3", "Reply,April 2031,5")
                 .replaceAll("Claim form,(.*),,", "Claim form,$1,agreed,");
         List<String> lines = new ArrayList<>(back.lines().toList());
         String first = lines.stream().filter(line -> line.contains("First letter")).findFirst().orElseThrow();
@@ -182,7 +197,8 @@ class AgreedIndexTests {
         lines.add(",9,Plan of the store,1 May 2031,2,,awaited,to be drawn");
         List<IndexLine> theirs = AgreedIndex.read(file("back.csv", String.join("\n", lines))).lines(false);
         List<Change> changes = Changes.of(start, theirs);
-        assertThat(kinds(changes)).containsExactlyInAnyOrder("Stands Claim form", "Retitled Defence", "Redated Defence", "Resized Reply", "Moved Note", "Added Annexes", "Added Plans", "Added Plan of the store");
+        assertThat(kinds(changes)).containsExactlyInAnyOrder("Stands Claim form", "Retitled Defence", "Redated Defence",
+                "Resized Reply", "Moved Note", "Added Annexes", "Added Plans", "Added Plan of the store");
         Bundle now = start;
         while (!changes.isEmpty()) {
             now = Changes.accept(now, changes.getLast(), theirs);
@@ -190,7 +206,9 @@ class AgreedIndexTests {
             assertThat(left.size()).isLessThan(changes.size());
             changes = left;
         }
-        assertThat(order(now)).isEqualTo("Statements(Claim form Defence and counterclaim Replies(Reply)) Letters(Note First letter Annexes) Plans(Plan of the store)");
+        assertThat(order(now)).isEqualTo(
+                "Statements(Claim form Defence and counterclaim Replies(Reply)) Letters(Note First letter Annexes) Plans(Plan "
+                        + "of the store)");
         assertThat(now.contents().allDocuments().getFirst().agreement().standing()).isEqualTo(Standing.AGREED);
     }
 
@@ -200,35 +218,45 @@ class AgreedIndexTests {
         Bundle shorter = Edits.takeOut(start, Set.of(id("Note"), id("Statements")));
         List<IndexLine> theirs = sent(shorter, ".csv");
         List<Change> changes = Changes.of(start, theirs);
-        assertThat(kinds(changes)).containsExactly("TakenOut Claim form", "TakenOut Defence", "TakenOut Reply", "TakenOut Note", "TakenOut Statements", "TakenOut Replies");
+        assertThat(kinds(changes)).containsExactly("TakenOut Claim form", "TakenOut Defence", "TakenOut Reply", "TakenOut Note",
+                "TakenOut Statements", "TakenOut Replies");
         Bundle now = start;
         for (Change change : changes) now = Changes.accept(now, change, theirs);
         assertThat(order(now)).isEqualTo("Letters(First letter)");
         assertThat(now.setAside()).hasSize(4);
-        for (List<Change> back = Changes.of(now, all); !back.isEmpty(); back = Changes.of(now, all)) now = Changes.accept(now, back.getFirst(), all);
+        for (List<Change> back = Changes.of(now, all); !back.isEmpty(); back = Changes.of(now, all))
+            now = Changes.accept(now, back.getFirst(), all);
         assertThat(order(now)).isEqualTo(order(start));
         assertThat(now.setAside()).isEmpty();
-        assertThat(now.contents().allDocuments().getFirst()).as("with its pages").isEqualTo(start.contents().allDocuments().getFirst());
+        assertThat(now.contents().allDocuments().getFirst()).as("with its pages")
+                .isEqualTo(start.contents().allDocuments().getFirst());
     }
 
     @Test
     void movesOfDocumentsAndSectionsAreSeenAndTakenOver() throws FindingException {
-        Bundle other = Entries.moveTo(Moves.down(start, Set.of(id("Statements"))), Set.of(id("Defence")), Optional.of(id("Letters")));
+        Bundle other =
+                Entries.moveTo(Moves.down(start, Set.of(id("Statements"))), Set.of(id("Defence")), Optional.of(id("Letters")));
         List<IndexLine> theirs = sent(other, ".docx");
         Bundle now = start;
-        for (List<Change> changes = Changes.of(now, theirs); !changes.isEmpty(); changes = Changes.of(now, theirs)) now = Changes.accept(now, changes.getFirst(), theirs);
+        for (List<Change> changes = Changes.of(now, theirs); !changes.isEmpty(); changes = Changes.of(now, theirs))
+            now = Changes.accept(now, changes.getFirst(), theirs);
         assertThat(order(now)).isEqualTo(order(other));
     }
 
     @Test
     void anIndexThatHasLostItsReferencesIsKnownByItsTitles() throws IOException {
-        String table = "Tab,Title,Date,Pages\nA,Statements,,\n1,Claim form,4 Mar 2031,4\n2,Defence,2 Apr 2031,7\nA.1,Replies,,\n3,Reply,Apr 2031,3\nB,Letters,,\n4,First letter,5–13 Oct 2030,1\n5,Note,undated,2\n6,Invoice,,\n";
-        assertThat(kinds(Changes.of(start, AgreedIndex.read(file("retyped.csv", table)).lines(false)))).containsExactly("Added Invoice");
+        String table =
+                "Tab,Title,Date,Pages\nA,Statements,,\n1,Claim form,4 Mar 2031,4\n2,Defence,2 Apr "
+                        + "2031,7\nA.1,Replies,,\n3,Reply,Apr 2031,3\nB,Letters,,\n4,First letter,5–13 Oct "
+                        + "2030,1\n5,Note,undated,2\n6,Invoice,,\n";
+        assertThat(kinds(Changes.of(start, AgreedIndex.read(file("retyped.csv", table)).lines(false))))
+                .containsExactly("Added Invoice");
     }
 
     @Test
     void theIndexPrintsHowEntriesStandIfWanted() {
-        Bundle said = Edits.changeDocument(start, id("Note"), document -> document.withAgreement(new Agreement(Standing.DISPUTED, "never seen")));
+        Bundle said = Edits.changeDocument(start, id("Note"),
+                document -> document.withAgreement(new Agreement(Standing.DISPUTED, "never seen")));
         Plan plain = Planner.plan(said);
         Plan printed = Planner.plan(said.withLayout(new Layout(true, Separators.NONE).withAgreement(true)), plain);
         assertThat(plain.indexSheets().getFirst().getLast().descriptionLines()).isEmpty();
@@ -238,7 +266,8 @@ class AgreedIndexTests {
     @Test
     void theChronologyIsInTheOrderOfDatesWithReferences() throws FindingException {
         Plan plan = Planner.plan(start);
-        assertThat(Chronology.rows(plan, ReferenceForm.STANDARD)).containsExactly(List.of("5–13 Oct 2030", "First letter", "[B/20]"), List.of("4 March 2031", "Claim form", "[A/4]"),
+        assertThat(Chronology.rows(plan, ReferenceForm.STANDARD)).containsExactly(
+                List.of("5–13 Oct 2030", "First letter", "[B/20]"), List.of("4 March 2031", "Claim form", "[A/4]"),
                 List.of("April 2031", "Reply", "[A/16]"), List.of("2 April 2031", "Defence", "[A/8]"));
         Chronology.write(plan, ReferenceForm.STANDARD, folder.resolve("chronology.docx"));
         assertThat(TableReader.read(folder.resolve("chronology.docx")).getFirst().rows()).hasSize(5);

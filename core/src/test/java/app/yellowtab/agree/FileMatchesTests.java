@@ -34,10 +34,15 @@ class FileMatchesTests {
 
     @Test
     void eachFileFindsItsPlaceAndWhatHasNoneIsListedBothWays() {
-        FileMatches matches = of(List.of(free("Letter before claim", "29 Nov 2030", 3), free("Report of Dr Carrow on fruit storage", "1 July 2031", 12), free("Costs budget", "", 4)),
-                List.of(file("Report Dr Carrow fruit storage", "1 July 2031", 12), file("Letter before claim", "29 Nov 2030", 3), file("Photograph", "", 1)));
-        assertThat(matches.matches()).extracting(match -> match.placeholder().title()).containsExactlyInAnyOrder("Letter before claim", "Report of Dr Carrow on fruit storage");
-        assertThat(matches.matches()).allMatch(FileMatches.Match::isSure).allMatch(FileMatches.Match::sameDate).allMatch(FileMatches.Match::samePages);
+        FileMatches matches = of(
+                List.of(free("Letter before claim", "29 Nov 2030", 3),
+                        free("Report of Dr Carrow on fruit storage", "1 July 2031", 12), free("Costs budget", "", 4)),
+                List.of(file("Report Dr Carrow fruit storage", "1 July 2031", 12), file("Letter before claim", "29 Nov 2030", 3),
+                        file("Photograph", "", 1)));
+        assertThat(matches.matches()).extracting(match -> match.placeholder().title())
+                .containsExactlyInAnyOrder("Letter before claim", "Report of Dr Carrow on fruit storage");
+        assertThat(matches.matches()).allMatch(FileMatches.Match::isSure).allMatch(FileMatches.Match::sameDate)
+                .allMatch(FileMatches.Match::samePages);
         assertThat(matches.matches().getFirst().percent()).isEqualTo(100);
         assertThat(matches.waiting()).extracting(Document::title).containsExactly("Costs budget");
         assertThat(matches.unmatched()).extracting(InTray::id).containsExactly("Photograph");
@@ -45,9 +50,12 @@ class FileMatchesTests {
 
     @Test
     void anotherDateMakesItUnsureAndTwoAlikeAreNeverSure() {
-        FileMatches other = of(List.of(free("Letter to the store", "29 Nov 2030", 3)), List.of(file("Letter to the store", "30 Nov 2030", 3)));
+        FileMatches other = of(List.of(free("Letter to the store", "29 Nov 2030", 3)),
+                List.of(file("Letter to the store", "30 Nov 2030", 3)));
         assertThat(other.matches().getFirst().isSure()).isFalse();
-        FileMatches alike = of(List.of(free("Letter to the store", "29 Nov 2030", 3)), List.of(file("Letter to the store", "29 Nov 2030", 3), source("Letter to store", 3).withTitle("Letter to store", Origin.FILE_NAME).withDate(day("29 Nov 2030"), Origin.FILE_NAME)));
+        FileMatches alike = of(List.of(free("Letter to the store", "29 Nov 2030", 3)),
+                List.of(file("Letter to the store", "29 Nov 2030", 3), source("Letter to store", 3)
+                        .withTitle("Letter to store", Origin.FILE_NAME).withDate(day("29 Nov 2030"), Origin.FILE_NAME)));
         assertThat(alike.matches()).hasSize(1);
         assertThat(alike.matches().getFirst().isSure()).isFalse();
         assertThat(alike.unmatched()).hasSize(1);
@@ -55,7 +63,8 @@ class FileMatchesTests {
 
     @Test
     void withoutADateAndALengthATitleAloneIsNotSure() {
-        FileMatches matches = of(List.of(free("Insurer's note of cover", "", 1)), List.of(file("Insurer's note of cover", "", 2)));
+        FileMatches matches =
+                of(List.of(free("Insurer's note of cover", "", 1)), List.of(file("Insurer's note of cover", "", 2)));
         assertThat(matches.matches().getFirst().percent()).isBetween(60, FileMatches.SURE - 1);
     }
 }

@@ -17,7 +17,8 @@ class MatterRegisterTests {
     private Path temp;
 
     private static Span span(String from, String to, String bundle) {
-        return new Span(SerialNumber.read(from).orElseThrow(), SerialNumber.read(to).orElseThrow(), bundle, LocalDate.of(2031, 3, 4), bundle + " series");
+        return new Span(SerialNumber.read(from).orElseThrow(), SerialNumber.read(to).orElseThrow(), bundle,
+                LocalDate.of(2031, 3, 4), bundle + " series");
     }
 
     private static SerialNumber number(String words) {
@@ -31,7 +32,8 @@ class MatterRegisterTests {
         MatterRegister.enter(register, span("TH-000101", "TH-000180", "Trial bundle, \"A\""));
         MatterRegister.enter(register, span("TH-000181", "TH-000190", "Appeal"));
         MatterRegister.enter(register, span("BC-1", "BC-900", "Other"));
-        assertThat(MatterRegister.next(MatterRegister.read(register), number("TH-000001")).orElseThrow().shown()).isEqualTo("TH-000191");
+        assertThat(MatterRegister.next(MatterRegister.read(register), number("TH-000001")).orElseThrow().shown())
+                .isEqualTo("TH-000191");
         assertThat(MatterRegister.next(MatterRegister.read(register), number("XX-1"))).isEmpty();
         assertThat(Files.readString(register)).contains("TH-000101,TH-000180,\"Trial bundle, \"\"A\"\"\"");
     }
@@ -41,7 +43,8 @@ class MatterRegisterTests {
         Path register = temp.resolve("r.csv");
         MatterRegister.enter(register, span("TH-000101", "TH-000180", "Trial"));
         String before = Files.readString(register);
-        assertThatThrownBy(() -> MatterRegister.enter(register, span("th-180", "TH-200", "Appeal"))).hasMessageContaining("TH-000101 to TH-000180").hasMessageContaining("\"Trial\"");
+        assertThatThrownBy(() -> MatterRegister.enter(register, span("th-180", "TH-200", "Appeal")))
+                .hasMessageContaining("TH-000101 to TH-000180").hasMessageContaining("\"Trial\"");
         assertThat(Files.readString(register)).isEqualTo(before);
         MatterRegister.enter(register, span("TH-000101", "TH-000240", "Trial"));
         assertThat(MatterRegister.read(register)).as("a bundle that gives more takes the place of what it gave").hasSize(1);
@@ -50,7 +53,8 @@ class MatterRegisterTests {
     @Test
     void whatIsNoRegisterIsNamed() throws IOException {
         Path other = Files.writeString(temp.resolve("other.csv"), "Name,Age\r\nx,3\r\n");
-        assertThatThrownBy(() -> MatterRegister.read(other)).hasMessageContaining("other.csv").hasMessageContaining("no register of numbers");
+        assertThatThrownBy(() -> MatterRegister.read(other)).hasMessageContaining("other.csv")
+                .hasMessageContaining("no register of numbers");
         String before = Files.readString(other);
         assertThatThrownBy(() -> MatterRegister.enter(other, span("A-1", "A-2", "Trial"))).isInstanceOf(IOException.class);
         assertThat(Files.readString(other)).isEqualTo(before);

@@ -27,7 +27,8 @@ class TheirNumbersTests {
 
     @Test
     void pagesAreFoundByTheNumbersOfTheOtherSideAndListedByThem() throws IOException {
-        OldNumbers theirs = new OldNumbers(new SourceId("a"), "SC-0017", Handling.IDENTITY, List.of(new Place(1, "SC-0017", AREA), new Place(2, "SC-0018", AREA), new Place(3, "SC-0019", AREA)));
+        OldNumbers theirs = new OldNumbers(new SourceId("a"), "SC-0017", Handling.IDENTITY,
+                List.of(new Place(1, "SC-0017", AREA), new Place(2, "SC-0018", AREA), new Place(3, "SC-0019", AREA)));
         Bundle bundle = NumberEdits.decided(bundle(document("x", 2), document("a", 3)), theirs);
         Plan plan = Planner.plan(bundle);
         assertThat(plan.leafNumbered("sc-0018").orElseThrow().label()).isEqualTo("6");

@@ -26,7 +26,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 class ActionsTests extends OneSource {
     private static COSDictionary dictionary(Object... namesAndValues) {
         COSDictionary dictionary = new COSDictionary();
-        for (int i = 0; i < namesAndValues.length; i += 2) dictionary.setItem(COSName.getPDFName((String) namesAndValues[i]), (COSBase) namesAndValues[i + 1]);
+        for (int i = 0; i < namesAndValues.length; i += 2)
+            dictionary.setItem(COSName.getPDFName((String) namesAndValues[i]), (COSBase) namesAndValues[i + 1]);
         return dictionary;
     }
 
@@ -60,22 +61,26 @@ class ActionsTests extends OneSource {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"JavaScript", "Launch", "SubmitForm", "ImportData", "ResetForm", "Rendition", "Movie", "Sound", "Hide", "SetOCGState", "Named", "RichMediaExecute"})
+    @ValueSource(strings = {"JavaScript", "Launch", "SubmitForm", "ImportData", "ResetForm", "Rendition", "Movie", "Sound",
+            "Hide", "SetOCGState", "Named", "RichMediaExecute"})
     void actionsOfEveryKindEverywhere(String kind) throws IOException {
         Outcome.Written written = produce(1, document -> {
             COSDictionary catalog = document.getDocumentCatalog().getCOSObject();
             catalog.setItem(COSName.OPEN_ACTION, action(kind));
             catalog.setItem(COSName.AA, dictionary("WS", action(kind)));
-            catalog.setItem(COSName.NAMES, dictionary("JavaScript", dictionary("Names", array(new COSString("start"), action(kind)))));
+            catalog.setItem(COSName.NAMES,
+                    dictionary("JavaScript", dictionary("Names", array(new COSString("start"), action(kind)))));
             catalog.setItem(COSName.OUTLINES, dictionary("First", dictionary("Title", new COSString("Run"), "A", action(kind))));
             COSDictionary widget = annotation(document, "Widget");
             widget.setItem(COSName.A, action(kind));
-            catalog.setItem(COSName.ACRO_FORM, dictionary("Fields", array(dictionary("T", new COSString("f"), "AA", dictionary("K", action(kind)), "Kids", array(widget)))));
+            catalog.setItem(COSName.ACRO_FORM, dictionary("Fields",
+                    array(dictionary("T", new COSString("f"), "AA", dictionary("K", action(kind)), "Kids", array(widget)))));
             document.getPage(0).getCOSObject().setItem(COSName.AA, dictionary("O", action(kind)));
             annotation(document, "Link").setItem(COSName.A, action(kind));
             annotation(document, "Square").setItem(COSName.AA, dictionary("E", action(kind)));
         });
-        assertThat(written.findings()).extracting(Finding::message).filteredOn(message -> message.contains("scripts")).singleElement().asString()
+        assertThat(written.findings()).extracting(Finding::message).filteredOn(message -> message.contains("scripts"))
+                .singleElement().asString()
                 .contains("9, on page 1 and for the file as a whole");
         assertThat(allObjects()).doesNotContain("EVIL").doesNotContain(kind);
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
@@ -84,7 +89,8 @@ class ActionsTests extends OneSource {
     @ParameterizedTest
     @ValueSource(strings = {"RichMedia", "Movie", "Sound", "Screen", "3D"})
     void whatPlaysKeepsItsStillPicture(String kind) throws IOException {
-        Outcome.Written written = produce(1, document -> annotation(document, kind).setItem(COSName.AP, dictionary("N", look(document))));
+        Outcome.Written written =
+                produce(1, document -> annotation(document, kind).setItem(COSName.AP, dictionary("N", look(document))));
         assertThat(codes(written)).containsExactly(Code.MEDIA_REMOVED);
         assertLooksTheSame();
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
@@ -121,7 +127,8 @@ class ActionsTests extends OneSource {
     @Test
     void attachedFilesAreLeftOutAndReported() throws IOException {
         Outcome.Written written = produce(1, document -> document.getDocumentCatalog().getCOSObject().setItem(COSName.NAMES,
-                dictionary("EmbeddedFiles", dictionary("Kids", array(dictionary("Names", array(new COSString("a"), dictionary(), new COSString("b"), dictionary())))))));
+                dictionary("EmbeddedFiles", dictionary("Kids",
+                        array(dictionary("Names", array(new COSString("a"), dictionary(), new COSString("b"), dictionary())))))));
         assertThat(written.findings()).extracting(Finding::message).containsExactly(
                 "S.pdf: files attached to it were left out (2). If they belong in the bundle, save them and add them.");
     }
@@ -130,9 +137,11 @@ class ActionsTests extends OneSource {
     void privateThingsAreLeftBehind() throws IOException {
         produce(1, document -> {
             COSDictionary page = document.getPage(0).getCOSObject();
-            for (String name : List.of("PieceInfo", "Metadata", "Thumb", "LastModified")) page.setItem(COSName.getPDFName(name), dictionary("Private", new COSString("EVIL")));
+            for (String name : List.of("PieceInfo", "Metadata", "Thumb", "LastModified"))
+                page.setItem(COSName.getPDFName(name), dictionary("Private", new COSString("EVIL")));
             page.setInt(COSName.STRUCT_PARENTS, 0);
-            document.getDocumentCatalog().getCOSObject().setItem(COSName.getPDFName("Perms"), dictionary("UR3", new COSString("EVIL")));
+            document.getDocumentCatalog().getCOSObject().setItem(COSName.getPDFName("Perms"),
+                    dictionary("UR3", new COSString("EVIL")));
             document.getDocumentInformation().setKeywords("EVIL");
         });
         assertThat(allObjects()).doesNotContain("EVIL").doesNotContain("StructParents");

@@ -87,8 +87,10 @@ class AssemblerTests {
         Outcome.Written written = produce(bundle);
         List<String> pages = Pdfs.pages(target);
         assertThat(pages).hasSize(11).hasSize(written.pages());
-        assertThat(pages.subList(2, 11)).containsExactly("X-1 3", "X-2 4", "A Letters 5", "P-1 6", "Q-1 7", "Q-2 8", "Q-3 9", "A.1 Plans 10", "R-1 11");
-        assertThat(pages.getFirst()).startsWith("In the County Court at Aldermere Case no. AL-2031-00417 Tarn Hollow").endsWith("1");
+        assertThat(pages.subList(2, 11)).containsExactly("X-1 3", "X-2 4", "A Letters 5", "P-1 6", "Q-1 7", "Q-2 8", "Q-3 9",
+                "A.1 Plans 10", "R-1 11");
+        assertThat(pages.getFirst()).startsWith("In the County Court at Aldermere Case no. AL-2031-00417 Tarn Hollow")
+                .endsWith("1");
         assertThat(written.documents()).isEqualTo(4);
         assertThat(written.bytes()).isEqualTo(Files.size(target));
     }
@@ -96,8 +98,9 @@ class AssemblerTests {
     @Test
     void theIndexSaysTheNumbersAndLinksToThem() throws IOException {
         produce(bundle);
-        assertThat(Pdfs.pages(target).get(1)).isEqualTo("Tarn Hollow Orchards Ltd v Brightwick Cold Stores Ltd Trial bundle · Index "
-                + "Tab Document Date Page 1 X 3 A Letters 5–11 2 P 6 3 Q 7 A.1 Plans 10–11 4 R 11 2");
+        assertThat(Pdfs.pages(target).get(1))
+                .isEqualTo("Tarn Hollow Orchards Ltd v Brightwick Cold Stores Ltd Trial bundle · Index "
+                        + "Tab Document Date Page 1 X 3 A Letters 5–11 2 P 6 3 Q 7 A.1 Plans 10–11 4 R 11 2");
         assertThat(Pdfs.linkTargets(target, 2)).containsExactly(3, 5, 6, 7, 10, 11);
         assertThat(Pdfs.linkAreas(target, 2)).allSatisfy(area -> {
             assertThat(area.getLowerLeftX()).isEqualTo(IndexLook.LEFT);
@@ -159,7 +162,8 @@ class AssemblerTests {
     void stoppingLeavesTheOldFileAndNoDraft() throws IOException {
         Files.writeString(target, "old");
         int[] done = {0};
-        Outcome outcome = Assembler.standard().assemble(Planner.plan(bundle), place, target, (n, of) -> done[0] = n, () -> done[0] >= 7);
+        Outcome outcome =
+                Assembler.standard().assemble(Planner.plan(bundle), place, target, (n, of) -> done[0] = n, () -> done[0] >= 7);
         assertThat(outcome).isEqualTo(new Outcome.Stopped(7));
         assertThat(target).hasContent("old");
         assertThat(filesLeft()).containsExactly("bundle.pdf", "matter");
@@ -172,8 +176,9 @@ class AssemblerTests {
         Assembler assembler = new StreamingAssembler(draft -> {
             stop[0] = true;
             return DraftFile.open(draft);
-        }, (draft, to) -> { }, Duration.ofSeconds(60));
-        assertThat(assembler.assemble(Planner.plan(bundle), place, target, Progress.NONE, () -> stop[0])).isEqualTo(new Outcome.Stopped(0));
+        }, (draft, to) -> {}, Duration.ofSeconds(60));
+        assertThat(assembler.assemble(Planner.plan(bundle), place, target, Progress.NONE, () -> stop[0]))
+                .isEqualTo(new Outcome.Stopped(0));
         assertThat(target).hasContent("old");
         assertThat(filesLeft()).containsExactly("bundle.pdf", "matter");
     }
@@ -181,14 +186,16 @@ class AssemblerTests {
     @Test
     void progressCountsEveryLeaf() throws IOException {
         StringBuilder heard = new StringBuilder();
-        Assembler.standard().assemble(Planner.plan(bundle), place, target, (n, of) -> heard.append(n).append('/').append(of).append(' '), () -> false);
+        Assembler.standard().assemble(Planner.plan(bundle), place, target,
+                (n, of) -> heard.append(n).append('/').append(of).append(' '), () -> false);
         assertThat(heard.toString()).startsWith("1/11 2/11 ").endsWith(" 11/11 ");
     }
 
     @Test
     void aFullDiskLeavesTheOldFileAndNoDraft() throws IOException {
         Files.writeString(target, "old");
-        Assembler assembler = new StreamingAssembler(draft -> new FullDisk(DraftFile.open(draft), 3000), (draft, to) -> { }, Duration.ofSeconds(60));
+        Assembler assembler = new StreamingAssembler(draft -> new FullDisk(DraftFile.open(draft), 3000), (draft, to) -> {},
+                Duration.ofSeconds(60));
         assertThatThrownBy(() -> assembler.assemble(Planner.plan(bundle), place, target, Progress.NONE, () -> false))
                 .isInstanceOf(FindingException.class).hasMessageContaining("bundle.pdf").hasMessageContaining("the disk is full");
         assertThat(target).hasContent("old");
@@ -208,16 +215,18 @@ class AssemblerTests {
     void aSourceIsNeverWrittenOver() throws IOException {
         Path source = folder.resolve("matter/X.pdf");
         String before = Fingerprint.of(source);
-        assertThatThrownBy(() -> Assembler.standard().assemble(Planner.plan(bundle), place, folder.resolve("matter/../matter/X.pdf"),
-                Progress.NONE, () -> false)).hasMessageContaining("never written over");
+        assertThatThrownBy(
+                () -> Assembler.standard().assemble(Planner.plan(bundle), place, folder.resolve("matter/../matter/X.pdf"),
+                        Progress.NONE, () -> false))
+                .hasMessageContaining("never written over");
         assertThat(Fingerprint.of(source)).isEqualTo(before);
     }
 
     @Test
     void aSourceThatIsGoneIsNamedAndNothingIsWritten() throws IOException {
         Files.delete(folder.resolve("matter/A - Letters/Q.pdf"));
-        assertThatThrownBy(() -> produce(bundle)).isInstanceOfSatisfying(FindingException.class, e ->
-                assertThat(e.finding().code()).isEqualTo(Code.SOURCE_MISSING)).hasMessageContaining("Q.pdf");
+        assertThatThrownBy(() -> produce(bundle)).isInstanceOfSatisfying(FindingException.class,
+                e -> assertThat(e.finding().code()).isEqualTo(Code.SOURCE_MISSING)).hasMessageContaining("Q.pdf");
         assertThat(filesLeft()).containsExactly("matter");
     }
 
@@ -229,11 +238,14 @@ class AssemblerTests {
 
     @Test
     void aPageThatCannotBeCopiedIsReplacedByASlip() throws IOException {
-        Outcome outcome = Assembler.standard().assemble(Planner.plan(bundle), Meddling.brokenPages(place), target, Progress.NONE, () -> false);
-        assertThat(((Outcome.Written) outcome).findings()).extracting(Finding::message).filteredOn(message -> message.startsWith("Q.pdf"))
+        Outcome outcome = Assembler.standard().assemble(Planner.plan(bundle), Meddling.brokenPages(place), target, Progress.NONE,
+                () -> false);
+        assertThat(((Outcome.Written) outcome).findings()).extracting(Finding::message)
+                .filteredOn(message -> message.startsWith("Q.pdf"))
                 .containsExactly("Q.pdf, page 1, is damaged and could not be copied. A page that says so stands in its place; "
                         + "if another program shows it, print it to PDF there and add that, otherwise ask for the file again.");
-        assertThat(Pdfs.pages(target).subList(6, 9)).containsExactly("This page could not be read Page 1 of Q.pdf is damaged. 7", "Q-2 8", "Q-3 9");
+        assertThat(Pdfs.pages(target).subList(6, 9)).containsExactly("This page could not be read Page 1 of Q.pdf is damaged. 7",
+                "Q-2 8", "Q-3 9");
         assertThat(Pdfs.linkTargets(target, 2)).containsExactly(3, 5, 6, 7, 10, 11);
     }
 
@@ -289,14 +301,20 @@ class AssemblerTests {
     @Test
     void aCoverWithVeryManyPartiesAndAVeryLongTitleFlowsOn(@TempDir Path temp) throws IOException {
         List<Party> parties = new ArrayList<>();
-        for (int i = 1; i <= 25; i++) parties.add(new Party("Party number " + i + " of the Aldermere Growers' Association", i < 20 ? "Claimants" : "Defendants"));
+        for (int i = 1; i <= 25; i++) parties.add(
+                new Party("Party number " + i + " of the Aldermere Growers' Association", i < 20 ? "Claimants" : "Defendants"));
         String title = "A title that goes on and on, to be heard together ".repeat(12).strip();
         Path matter = Files.createDirectories(temp.resolve("matter"));
         Pdfs.write(matter, "X", 1);
         Path out = temp.resolve("bundle.pdf");
         try (InPlace place = new InPlace()) {
-            Bundle bundle = Folder.bundle(place, matter).withHeading(new CaseHeading("County Court at Aldermere", "AL-1", parties, title, Optional.of(LocalDate.of(2031, 10, 6)), "Reedmoor & Vale"));
-            bundle = bundle.withContents(bundle.contents().mapAll(here -> here.withDocuments(here.documents().stream().map(document -> document.withTitle("Letter " + "of the accountants ".repeat(400) + "END")).toList())))
+            Bundle bundle = Folder.bundle(place, matter).withHeading(new CaseHeading("County Court at Aldermere", "AL-1", parties,
+                    title, Optional.of(LocalDate.of(2031, 10, 6)), "Reedmoor & Vale"));
+            bundle = bundle
+                    .withContents(bundle.contents()
+                            .mapAll(here -> here.withDocuments(here.documents().stream()
+                                    .map(document -> document.withTitle("Letter " + "of the accountants ".repeat(400) + "END"))
+                                    .toList())))
                     .withLayout(new Layout(true, Separators.TITLED));
             Plan plan = Planner.plan(bundle);
             int covers = plan.coverSheets().size();
@@ -309,7 +327,8 @@ class AssemblerTests {
             assertThat(pages.get(covers)).contains("…");
             assertThat(pages.get(covers + 1)).as("all of the title is on the divider").contains("END");
             try (PDDocument document = Loader.loadPDF(out.toFile())) {
-                for (int page = 0; page <= covers + 1; page++) assertThat(lowest(document, page)).as("page %d", page + 1).isGreaterThan(20);
+                for (int page = 0; page <= covers + 1; page++)
+                    assertThat(lowest(document, page)).as("page %d", page + 1).isGreaterThan(20);
             }
             assertThat(Prover.standard().prove(out, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
         }
@@ -335,9 +354,12 @@ class AssemblerTests {
         Path matter = Files.createDirectories(temp.resolve("matter"));
         Pdfs.write(matter, "X", 1);
         try (InPlace place = new InPlace()) {
-            Bundle bundle = Folder.bundle(place, matter).withHeading(CaseHeading.EMPTY.withTitle("Ange\u0301lique \u2764\uFE0F \u4ED3"));
-            Outcome.Written written = (Outcome.Written) Assembler.standard().assemble(Planner.plan(bundle), place, temp.resolve("b.pdf"), Progress.NONE, () -> false);
-            assertThat(written.findings()).singleElement().satisfies(finding -> assertThat(finding.message()).startsWith("The heading of the bundle: 2 letters"));
+            Bundle bundle =
+                    Folder.bundle(place, matter).withHeading(CaseHeading.EMPTY.withTitle("Ange\u0301lique \u2764\uFE0F \u4ED3"));
+            Outcome.Written written = (Outcome.Written) Assembler.standard().assemble(Planner.plan(bundle), place,
+                    temp.resolve("b.pdf"), Progress.NONE, () -> false);
+            assertThat(written.findings()).singleElement()
+                    .satisfies(finding -> assertThat(finding.message()).startsWith("The heading of the bundle: 2 letters"));
             assertThat(Pdfs.pages(temp.resolve("b.pdf")).getFirst()).contains("Angélique");
         }
     }

@@ -36,7 +36,8 @@ class BoundsTests extends OneSource {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         StringBuilder table = new StringBuilder("xref\n0 " + (5 + more.length) + "\n0000000000 65535 f \n");
         out.writeBytes("%PDF-1.4\n".getBytes());
-        List<String> bodies = List.of("<</Type/Catalog/Pages 2 0 R>>", "<</Type/Pages/Kids[3 0 R]/Count 1>>", "<</Type/Page/Parent 2 0 R/MediaBox[0 0 500 700]/Contents 4 0 R" + page + ">>");
+        List<String> bodies = List.of("<</Type/Catalog/Pages 2 0 R>>", "<</Type/Pages/Kids[3 0 R]/Count 1>>",
+                "<</Type/Page/Parent 2 0 R/MediaBox[0 0 500 700]/Contents 4 0 R" + page + ">>");
         for (int i = 0; i < 4 + more.length; i++) {
             table.append(String.format(Locale.ROOT, "%010d 00000 n \n", out.size()));
             out.writeBytes(((i + 1) + " 0 obj\n").getBytes());
@@ -50,7 +51,8 @@ class BoundsTests extends OneSource {
             out.writeBytes("\nendobj\n".getBytes());
         }
         int start = out.size();
-        out.writeBytes((table + "trailer\n<</Size " + (5 + more.length) + "/Root 1 0 R>>\nstartxref\n" + start + "\n%%EOF\n").getBytes());
+        out.writeBytes((table + "trailer\n<</Size " + (5 + more.length) + "/Root 1 0 R>>\nstartxref\n" + start + "\n%%EOF\n")
+                .getBytes());
         Files.write(matter.resolve("S.pdf"), out.toByteArray());
         Pdfs.write(matter, "T", 1);
     }
@@ -90,13 +92,15 @@ class BoundsTests extends OneSource {
         for (int i = 0; i < forms.length; i++) {
             String content = i == forms.length - 1 ? "0 0 1 1 re f " : "/F Do ".repeat(20);
             String resources = i == forms.length - 1 ? "" : "/Resources<</XObject<</F " + (i + 6) + " 0 R>>>>";
-            forms[i] = "<</Type/XObject/Subtype/Form/BBox[0 0 500 500]" + resources + "/Length " + content.length() + ">>\nstream\n" + content + "\nendstream";
+            forms[i] = "<</Type/XObject/Subtype/Form/BBox[0 0 500 500]" + resources + "/Length " + content.length()
+                    + ">>\nstream\n" + content + "\nendstream";
         }
         write("/Resources<</XObject<</F 5 0 R>>>>", "", "/F Do ".repeat(20).getBytes(), forms);
         Outcome.Written written = produce();
         assertThat(written.pages()).isEqualTo(4);
         Bundle bundle = Folder.bundle(place, matter);
-        assertThatThrownBy(() -> LeafPictures.draw(Planner.plan(bundle), place, 2, 200)).hasMessageContaining("more work than any honest one");
+        assertThatThrownBy(() -> LeafPictures.draw(Planner.plan(bundle), place, 2, 200))
+                .hasMessageContaining("more work than any honest one");
     }
 
     @Test
@@ -125,7 +129,8 @@ class BoundsTests extends OneSource {
     @ValueSource(strings = {"[", "<</Mark "})
     void nestedAHundredThousandDeep(String opening) throws IOException {
         String closing = opening.equals("[") ? "]" : ">>";
-        write("/Resources<</Mark 5 0 R>>", "", "0 0 50 50 re f".getBytes(), opening.repeat(100_000) + "1" + closing.repeat(100_000));
+        write("/Resources<</Mark 5 0 R>>", "", "0 0 50 50 re f".getBytes(),
+                opening.repeat(100_000) + "1" + closing.repeat(100_000));
         produce();
         assertThat(Pdfs.pages(target)).endsWith("T-1 4");
     }

@@ -43,7 +43,8 @@ class CarriedResourcesTests extends OneSource {
         return LosslessFactory.createFromImage(document, new BufferedImage(width, 5, BufferedImage.TYPE_INT_RGB)).getCOSObject();
     }
 
-    private static COSStream stream(PDDocument document, String content, COSDictionary resources, String... entries) throws IOException {
+    private static COSStream stream(PDDocument document, String content, COSDictionary resources, String... entries)
+            throws IOException {
         COSStream stream = document.getDocument().createCOSStream();
         for (int i = 0; i < entries.length; i += 2) stream.setItem(COSName.getPDFName(entries[i]), value(entries[i + 1]));
         if (resources != null) stream.setItem(COSName.RESOURCES, resources);
@@ -57,7 +58,8 @@ class CarriedResourcesTests extends OneSource {
         if (words.startsWith("/")) return COSName.getPDFName(words.substring(1));
         if (!words.startsWith("[")) return COSInteger.get(Integer.parseInt(words));
         COSArray array = new COSArray();
-        Arrays.stream(words.substring(1, words.length() - 1).split(" ")).forEach(word -> array.add(COSInteger.get(Integer.parseInt(word))));
+        Arrays.stream(words.substring(1, words.length() - 1).split(" "))
+                .forEach(word -> array.add(COSInteger.get(Integer.parseInt(word))));
         return array;
     }
 
@@ -73,7 +75,8 @@ class CarriedResourcesTests extends OneSource {
 
     private static COSDictionary and(COSDictionary resources, String kind, Object... namesAndThings) {
         COSDictionary named = new COSDictionary();
-        for (int i = 0; i < namesAndThings.length; i += 2) named.setItem(COSName.getPDFName((String) namesAndThings[i]), (COSBase) namesAndThings[i + 1]);
+        for (int i = 0; i < namesAndThings.length; i += 2)
+            named.setItem(COSName.getPDFName((String) namesAndThings[i]), (COSBase) namesAndThings[i + 1]);
         resources.setItem(COSName.getPDFName(kind), named);
         return resources;
     }
@@ -88,7 +91,9 @@ class CarriedResourcesTests extends OneSource {
         List<Integer> widths = new ArrayList<>();
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
             for (var key : document.getDocument().getXrefTable().keySet()) {
-                if (document.getDocument().getObjectFromPool(key).getObject() instanceof COSStream stream && stream.containsKey(COSName.WIDTH)) widths.add(stream.getInt(COSName.WIDTH));
+                if (document.getDocument().getObjectFromPool(key).getObject() instanceof COSStream stream
+                        && stream.containsKey(COSName.WIDTH))
+                    widths.add(stream.getInt(COSName.WIDTH));
             }
         }
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
@@ -97,7 +102,8 @@ class CarriedResourcesTests extends OneSource {
 
     @Test
     void picturesOfOtherPagesStayBehind() throws IOException {
-        produce(1, document -> draw(document, "q 50 0 0 50 0 0 cm /A Do Q", resources("XObject", "A", picture(document, 11), "B", picture(document, 12))));
+        produce(1, document -> draw(document, "q 50 0 0 50 0 0 cm /A Do Q",
+                resources("XObject", "A", picture(document, 11), "B", picture(document, 12))));
         assertThat(pictures()).containsExactly(11);
         assertLooksTheSame();
     }
@@ -105,21 +111,27 @@ class CarriedResourcesTests extends OneSource {
     @Test
     void nestedFormsWithAndWithoutResourcesOfTheirOwn() throws IOException {
         produce(1, document -> {
-            COSStream inner = form(document, "q 9 0 0 9 0 0 cm /A Do Q", resources("XObject", "A", picture(document, 21), "Z", picture(document, 31)));
+            COSStream inner = form(document, "q 9 0 0 9 0 0 cm /A Do Q",
+                    resources("XObject", "A", picture(document, 21), "Z", picture(document, 31)));
             COSStream borrowing = form(document, "/Inner Do q 9 0 0 9 50 0 cm /B Do Q", null);
             COSStream lacking = form(document, "/C Do", resources("XObject", "Z", picture(document, 32)));
-            draw(document, "/F Do /L Do", resources("XObject", "F", borrowing, "L", lacking, "Inner", inner, "B", picture(document, 22), "C", picture(document, 23), "Z", picture(document, 33)));
+            draw(document, "/F Do /L Do", resources("XObject", "F", borrowing, "L", lacking, "Inner", inner, "B",
+                    picture(document, 22), "C", picture(document, 23), "Z", picture(document, 33)));
         });
-        assertThat(pictures()).as("a form that lacks something may find it in the page's, in some viewers").containsExactly(21, 22, 23);
+        assertThat(pictures()).as("a form that lacks something may find it in the page's, in some viewers").containsExactly(21,
+                22, 23);
         assertLooksTheSame();
     }
 
     @Test
     void patternsSoftMasksGlyphsAndAppearances() throws IOException {
         produce(1, document -> {
-            COSStream pattern = stream(document, "9 0 0 9 0 0 cm /A Do", resources("XObject", "A", picture(document, 21), "Z", picture(document, 31)),
-                    "Type", "/Pattern", "PatternType", "1", "PaintType", "1", "TilingType", "1", "BBox", "[0 0 9 9]", "XStep", "9", "YStep", "9");
-            COSStream group = form(document, "9 0 0 9 0 0 cm /A Do", resources("XObject", "A", picture(document, 22), "Z", picture(document, 32)));
+            COSStream pattern = stream(document, "9 0 0 9 0 0 cm /A Do",
+                    resources("XObject", "A", picture(document, 21), "Z", picture(document, 31)),
+                    "Type", "/Pattern", "PatternType", "1", "PaintType", "1", "TilingType", "1", "BBox", "[0 0 9 9]", "XStep",
+                    "9", "YStep", "9");
+            COSStream group = form(document, "9 0 0 9 0 0 cm /A Do",
+                    resources("XObject", "A", picture(document, 22), "Z", picture(document, 32)));
             COSDictionary mask = new COSDictionary();
             mask.setItem(COSName.S, COSName.getPDFName("Luminosity"));
             mask.setItem(GROUP, group);
@@ -132,7 +144,8 @@ class CarriedResourcesTests extends OneSource {
             font.setItem(COSName.TYPE, COSName.FONT);
             font.setItem(COSName.SUBTYPE, COSName.TYPE3);
             font.setItem(COSName.getPDFName("CharProcs"), glyphs);
-            font.setItem(COSName.getPDFName("FontMatrix"), new COSArray(List.of(new COSFloat(0.001f), COSInteger.ZERO, COSInteger.ZERO, new COSFloat(0.001f), COSInteger.ZERO, COSInteger.ZERO)));
+            font.setItem(COSName.getPDFName("FontMatrix"), new COSArray(List.of(new COSFloat(0.001f), COSInteger.ZERO,
+                    COSInteger.ZERO, new COSFloat(0.001f), COSInteger.ZERO, COSInteger.ZERO)));
             font.setItem(COSName.getPDFName("FontBBox"), value("[0 0 1000 1000]"));
             font.setInt(COSName.FIRST_CHAR, 97);
             font.setInt(COSName.LAST_CHAR, 97);
@@ -145,12 +158,14 @@ class CarriedResourcesTests extends OneSource {
             and(all, "Pattern", "P", pattern);
             and(all, "ExtGState", "G", state, "Y", new COSDictionary());
             and(all, "Font", "T", font);
-            draw(document, "/Pattern cs /P scn 0 0 90 90 re f q /G gs 100 100 90 90 re f Q BT /T 20 Tf 200 200 Td (a) Tj ET", all);
+            draw(document, "/Pattern cs /P scn 0 0 90 90 re f q /G gs 100 100 90 90 re f Q BT /T 20 Tf 200 200 Td (a) Tj ET",
+                    all);
             COSDictionary note = new COSDictionary();
             note.setItem(COSName.SUBTYPE, COSName.getPDFName("Stamp"));
             note.setItem(COSName.RECT, value("[300 300 400 400]"));
             note.setItem(COSName.AP, new COSDictionary());
-            note.getCOSDictionary(COSName.AP).setItem(COSName.N, form(document, "9 0 0 9 0 0 cm /A Do", resources("XObject", "A", picture(document, 24), "Z", picture(document, 35))));
+            note.getCOSDictionary(COSName.AP).setItem(COSName.N, form(document, "9 0 0 9 0 0 cm /A Do",
+                    resources("XObject", "A", picture(document, 24), "Z", picture(document, 35))));
             document.getPage(0).getCOSObject().setItem(COSName.ANNOTS, new COSArray(List.of(note)));
         });
         assertThat(pictures()).containsExactly(21, 22, 23, 24);
@@ -160,7 +175,8 @@ class CarriedResourcesTests extends OneSource {
     @ParameterizedTest
     @ValueSource(strings = {"/A Do what", "/F Do"})
     void whatCannotBeFollowedKeepsAll(String operators) throws IOException {
-        produce(1, document -> draw(document, operators, resources("XObject", "A", picture(document, 11), "B", picture(document, 12), "F", form(document, "/A Do )", null))));
+        produce(1, document -> draw(document, operators, resources("XObject", "A", picture(document, 11), "B",
+                picture(document, 12), "F", form(document, "/A Do )", null))));
         assertThat(pictures()).containsExactly(11, 12);
     }
 

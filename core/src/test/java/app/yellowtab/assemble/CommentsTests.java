@@ -64,7 +64,7 @@ class CommentsTests extends OneSource {
     void droppedOnesLeaveNoTrace() throws IOException {
         choices = bundle -> bundle.withFromSources(new FromSources(Comments.DROPPED, 3));
         produce(2, CommentsTests::comment);
-        produce(2, document -> { });
+        produce(2, document -> {});
         byte[] without = Files.readAllBytes(target);
         produce(2, CommentsTests::comment);
         assertThat(Files.readAllBytes(target)).isEqualTo(without);

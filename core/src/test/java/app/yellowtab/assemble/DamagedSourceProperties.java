@@ -50,7 +50,8 @@ class DamagedSourceProperties {
         switch (random.nextInt(4)) {
             case 0 -> bytes = Arrays.copyOf(bytes, random.nextInt(bytes.length));
             case 1 -> {
-                for (int i = 0; i < 1 + random.nextInt(60); i++) bytes[random.nextInt(bytes.length)] ^= (byte) (1 << random.nextInt(8));
+                for (int i = 0; i < 1 + random.nextInt(60); i++)
+                    bytes[random.nextInt(bytes.length)] ^= (byte) (1 << random.nextInt(8));
             }
             case 2 -> {
                 int at = random.nextInt(bytes.length);
@@ -77,7 +78,8 @@ class DamagedSourceProperties {
         try (InPlace place = new InPlace()) {
             Bundle bundle = Folder.bundle(place, matter);
             Plan plan = Planner.plan(bundle);
-            Assembler assembler = new StreamingAssembler(DraftFile::open, (draft, to) -> Files.move(draft, to, REPLACE_EXISTING), LIMIT);
+            Assembler assembler =
+                    new StreamingAssembler(DraftFile::open, (draft, to) -> Files.move(draft, to, REPLACE_EXISTING), LIMIT);
             Outcome outcome = assembler.assemble(plan, place, target, Progress.NONE, () -> false);
             assertThat(((Outcome.Written) outcome).pages()).isEqualTo(plan.pageCount());
             int last = Pdfs.pageCount(target);

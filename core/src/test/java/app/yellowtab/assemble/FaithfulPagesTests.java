@@ -87,7 +87,8 @@ class FaithfulPagesTests extends OneSource {
         produce(1, document -> document.getPage(0).getCOSObject().removeItem(COSName.CONTENTS));
         assertThat(Pdfs.pages(target).get(2)).isEqualTo("3");
         produce(1, document -> {
-            try (var more = new PDPageContentStream(document, document.getPage(0), PDPageContentStream.AppendMode.APPEND, false)) {
+            try (var more =
+                    new PDPageContentStream(document, document.getPage(0), PDPageContentStream.AppendMode.APPEND, false)) {
                 more.addRect(30, 30, 100, 100);
                 more.fill();
             }
@@ -114,7 +115,8 @@ class FaithfulPagesTests extends OneSource {
             page.setArtBox(new PDRectangle(13, 23, 470, 570));
             page.setUserUnit(1.5f);
         });
-        try (PDDocument before = Loader.loadPDF(matter.resolve("S.pdf").toFile()); PDDocument after = Loader.loadPDF(target.toFile())) {
+        try (PDDocument before = Loader.loadPDF(matter.resolve("S.pdf").toFile());
+                PDDocument after = Loader.loadPDF(target.toFile())) {
             PDPage was = before.getPage(0);
             PDPage is = leaf(after, 3);
             assertThat(boxes(is)).isEqualTo(boxes(was));
@@ -124,7 +126,8 @@ class FaithfulPagesTests extends OneSource {
     }
 
     private static List<String> boxes(PDPage page) {
-        return Stream.of(page.getMediaBox(), page.getCropBox(), page.getBleedBox(), page.getTrimBox(), page.getArtBox()).map(PDRectangle::toString).toList();
+        return Stream.of(page.getMediaBox(), page.getCropBox(), page.getBleedBox(), page.getTrimBox(), page.getArtBox())
+                .map(PDRectangle::toString).toList();
     }
 
     @Test
@@ -148,7 +151,8 @@ class FaithfulPagesTests extends OneSource {
             layers.addGroup(draft);
             layers.setGroupEnabled(draft, false);
             document.getDocumentCatalog().setOCProperties(layers);
-            try (var more = new PDPageContentStream(document, document.getPage(0), PDPageContentStream.AppendMode.APPEND, false)) {
+            try (var more =
+                    new PDPageContentStream(document, document.getPage(0), PDPageContentStream.AppendMode.APPEND, false)) {
                 more.beginMarkedContent(COSName.OC, draft);
                 more.addRect(30, 30, 300, 300);
                 more.fill();
@@ -196,8 +200,10 @@ class FaithfulPagesTests extends OneSource {
     @Test
     void aBadNameSpoilsNoOther() throws IOException {
         Outcome.Written written = produce(3, document -> {
-            COSArray pairs = new COSArray(List.of(new COSString("a"), new COSArray(), new COSString("b"), COSName.getPDFName("odd"), new COSString("chapter"), to(document.getPage(2)).getCOSObject(),
-                    COSName.getPDFName("no string"), to(document.getPage(0)).getCOSObject(), new COSString("nowhere"), new COSString("b")));
+            COSArray pairs = new COSArray(List.of(new COSString("a"), new COSArray(), new COSString("b"),
+                    COSName.getPDFName("odd"), new COSString("chapter"), to(document.getPage(2)).getCOSObject(),
+                    COSName.getPDFName("no string"), to(document.getPage(0)).getCOSObject(), new COSString("nowhere"),
+                    new COSString("b")));
             COSDictionary leaf = new COSDictionary();
             leaf.setItem(COSName.NAMES, pairs);
             COSDictionary tree = new COSDictionary();
@@ -237,7 +243,8 @@ class FaithfulPagesTests extends OneSource {
         choices = bundle -> {
             Document whole = bundle.contents().documents().getFirst();
             Run first = SourcePages.of(whole.sources().getFirst(), 1, 1);
-            return Edits.changeDocument(bundle, whole.id(), document -> new Document(document.id(), document.title(), "", document.date(), true, Optional.empty(), List.of(first)));
+            return Edits.changeDocument(bundle, whole.id(), document -> new Document(document.id(), document.title(), "",
+                    document.date(), true, Optional.empty(), List.of(first)));
         };
         Outcome.Written written = produce(2, document -> link(document.getPage(0)).setDestination(to(document.getPage(1))));
         assertThat(written.pages()).isEqualTo(3);
@@ -258,7 +265,8 @@ class FaithfulPagesTests extends OneSource {
                 parent.setDestination(to(document.getPage(1)));
                 parent.setBold(level == 1);
                 parent.setItalic(level == 2);
-                parent.getCOSObject().setItem(COSName.C, new COSArray(List.of(new COSFloat(1), new COSFloat(0), new COSFloat(0))));
+                parent.getCOSObject().setItem(COSName.C,
+                        new COSArray(List.of(new COSFloat(1), new COSFloat(0), new COSFloat(0))));
                 PDOutlineItem below = new PDOutlineItem();
                 if (level < 3) parent.addLast(below);
                 parent = below;
@@ -276,10 +284,12 @@ class FaithfulPagesTests extends OneSource {
 
     @Test
     void aLinkToNowhereIsTakenOffAndReported() throws IOException {
-        Outcome.Written written = produce(1, document -> link(document.getPage(0)).setDestination(new PDNamedDestination("lost")));
+        Outcome.Written written =
+                produce(1, document -> link(document.getPage(0)).setDestination(new PDNamedDestination("lost")));
         assertThat(Pdfs.linkTargets(target, 3)).isEmpty();
-        assertThat(written.findings()).extracting(Finding::message).containsExactly("S.pdf: links to pages that did not come along, or to other files, were taken off (1, on page 1). "
-                + "Their words are still there; nothing needs to be done unless readers should follow them.");
+        assertThat(written.findings()).extracting(Finding::message).containsExactly(
+                "S.pdf: links to pages that did not come along, or to other files, were taken off (1, on page 1). "
+                        + "Their words are still there; nothing needs to be done unless readers should follow them.");
     }
 
     @Test
@@ -290,7 +300,8 @@ class FaithfulPagesTests extends OneSource {
             comment.setRectangle(new PDRectangle(100, 600, 20, 20));
             document.getPage(1).getAnnotations().add(comment);
         });
-        assertThat(written.findings()).extracting(Finding::message).singleElement().asString().startsWith("S.pdf carries comments or other marks of reviewers, and they are in the bundle (1, on page 2)");
+        assertThat(written.findings()).extracting(Finding::message).singleElement().asString()
+                .startsWith("S.pdf carries comments or other marks of reviewers, and they are in the bundle (1, on page 2)");
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
             assertThat(document.getPage(3).getAnnotations()).extracting("contents").containsExactly("is this right?");
         }

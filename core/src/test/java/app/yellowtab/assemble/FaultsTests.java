@@ -66,7 +66,8 @@ class FaultsTests {
         assertThat(target).hasContent("old");
         assertThat(Ledger.beside(target)).hasContent("old");
         try (Stream<Path> files = Files.list(folder)) {
-            assertThat(files.map(file -> file.getFileName().toString())).containsExactlyInAnyOrder("bundle.pdf", "bundle.ledger.json", "matter");
+            assertThat(files.map(file -> file.getFileName().toString())).containsExactlyInAnyOrder("bundle.pdf",
+                    "bundle.ledger.json", "matter");
         }
     }
 
@@ -76,13 +77,15 @@ class FaultsTests {
 
     private void assertFails(Assembler assembler, SourceFiles sources, Code code, String... words) {
         assertThatThrownBy(() -> assembler.assemble(plan, sources, target, Progress.NONE, () -> false))
-                .isInstanceOfSatisfying(FindingException.class, e -> assertThat(e.finding().code()).isEqualTo(code)).hasMessageContainingAll(words);
+                .isInstanceOfSatisfying(FindingException.class, e -> assertThat(e.finding().code()).isEqualTo(code))
+                .hasMessageContainingAll(words);
     }
 
     @Test
     void theTargetIsOpenElsewhere() {
         assertFails(moving((draft, to) -> {
-            throw new FileSystemException(to.toString(), null, "The process cannot access the file because it is being used by another process");
+            throw new FileSystemException(to.toString(), null,
+                    "The process cannot access the file because it is being used by another process");
         }), place, Code.TARGET_NOT_WRITABLE, "bundle.pdf", "being used by another process", "close the program that has it open");
     }
 
@@ -131,11 +134,14 @@ class FaultsTests {
 
     @Test
     void aSourceWithMorePagesThanWerePlannedIsNamed() {
-        Source q = plan.leaves().stream().map(leaf -> leaf.content()).filter(Content.SourcePage.class::isInstance).map(page -> place.source(((Content.SourcePage) page).source()))
+        Source q = plan.leaves().stream().map(leaf -> leaf.content()).filter(Content.SourcePage.class::isInstance)
+                .map(page -> place.source(((Content.SourcePage) page).source()))
                 .filter(source -> source.fileName().equals("Q.pdf")).findFirst().orElseThrow();
-        place.know(List.of(new Source(q.id(), q.fileName(), q.storedName(), q.kind(), q.bytes(), q.sha256(), q.checksum(), q.pageCount() - 1, q.bookmarks(),
+        place.know(List.of(new Source(q.id(), q.fileName(), q.storedName(), q.kind(), q.bytes(), q.sha256(), q.checksum(),
+                q.pageCount() - 1, q.bookmarks(),
                 q.proposedTitle(), q.proposedDate(), q.about(), q.conversion())));
-        assertFails(Assembler.standard(), place, Code.PAGES_MISSING, "Q.pdf has other pages than the bundle was planned with (" + q.pageCount() + " instead of");
+        assertFails(Assembler.standard(), place, Code.PAGES_MISSING,
+                "Q.pdf has other pages than the bundle was planned with (" + q.pageCount() + " instead of");
     }
 
     @Test
@@ -205,7 +211,9 @@ class FaultsTests {
         Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(700));
         var outcome = (Outcome.Written) impatient.assemble(plan, withSlowPages(8000), other, Progress.NONE, () -> false);
         assertThat(outcome.findings()).extracting("code").containsExactly(Code.PAGE_LOST, Code.PAGE_LOST);
-        assertThat(Pdfs.pages(other)).endsWith("This page could not be read Page 1 of Q.pdf is damaged. 5", "This page could not be read Page 2 of Q.pdf is damaged. 6")
+        assertThat(Pdfs.pages(other))
+                .endsWith("This page could not be read Page 1 of Q.pdf is damaged. 5",
+                        "This page could not be read Page 2 of Q.pdf is damaged. 6")
                 .contains("P-1 3", "P-2 4");
     }
 }

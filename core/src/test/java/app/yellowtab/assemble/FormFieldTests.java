@@ -41,7 +41,9 @@ class FormFieldTests extends OneSource {
         return array;
     }
 
-    /** A form with one field, merged with its widget, which is set in a standard font that stands in the form's resources only. */
+    /**
+     * A form with one field, merged with its widget, which is set in a standard font that stands in the form's resources only.
+     */
     private static COSDictionary field(PDDocument document, String type, String value) {
         COSDictionary field = new COSDictionary();
         field.setItem(COSName.TYPE, COSName.ANNOT);
@@ -75,7 +77,8 @@ class FormFieldTests extends OneSource {
 
     private static COSArray pairs(String... values) {
         COSArray options = new COSArray();
-        for (int i = 0; i < values.length; i += 2) options.add(new COSArray(List.of(new COSString(values[i]), new COSString(values[i + 1]))));
+        for (int i = 0; i < values.length; i += 2)
+            options.add(new COSArray(List.of(new COSString(values[i]), new COSString(values[i + 1]))));
         return options;
     }
 
@@ -120,7 +123,8 @@ class FormFieldTests extends OneSource {
         Outcome.Written written = produce(1, document -> {
             COSDictionary field = field(document, type, "Bożena Łąka, 340 bins");
             if (type.equals("Ch")) field.setInt(FIELD_FLAGS, COMBO);
-            if (!withResources) document.getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.ACRO_FORM).removeItem(COSName.DR);
+            if (!withResources)
+                document.getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.ACRO_FORM).removeItem(COSName.DR);
         });
         assertThat(page()).contains("Bożena Łąka, 340 bins");
         assertThat(written.findings()).isEmpty();
@@ -197,9 +201,11 @@ class FormFieldTests extends OneSource {
                 kid.setItem(COSName.PARENT, parent);
             }
             document.getPage(0).getCOSObject().getCOSArray(COSName.ANNOTS).add(second);
-            document.getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.ACRO_FORM).setItem(COSName.FIELDS, new COSArray(List.of(parent)));
+            document.getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.ACRO_FORM).setItem(COSName.FIELDS,
+                    new COSArray(List.of(parent)));
         });
-        assertThat(written.findings()).singleElement().satisfies(finding -> assertThat(finding.message()).contains("which store"));
+        assertThat(written.findings()).singleElement()
+                .satisfies(finding -> assertThat(finding.message()).contains("which store"));
     }
 
     @Test

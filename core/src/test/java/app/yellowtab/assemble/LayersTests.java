@@ -52,13 +52,15 @@ class LayersTests extends OneSource {
     }
 
     private static COSDictionary with(COSDictionary dictionary, Object... namesAndValues) {
-        for (int i = 0; i < namesAndValues.length; i += 2) dictionary.setItem(name((String) namesAndValues[i]), (COSBase) namesAndValues[i + 1]);
+        for (int i = 0; i < namesAndValues.length; i += 2)
+            dictionary.setItem(name((String) namesAndValues[i]), (COSBase) namesAndValues[i + 1]);
         return dictionary;
     }
 
     /** Gives a page content of its own, in which L is a layer, and X a form that draws "IN FORM". */
     private PDPage page(PDDocument document, COSDictionary layer, String operators) throws IOException {
-        document.getDocumentCatalog().getCOSObject().setItem(COSName.OCPROPERTIES, with(new COSDictionary(), "OCGs", array(shown, hidden), "D", standard));
+        document.getDocumentCatalog().getCOSObject().setItem(COSName.OCPROPERTIES,
+                with(new COSDictionary(), "OCGs", array(shown, hidden), "D", standard));
         PDPage page = document.getPage(0);
         PDResources resources = new PDResources();
         page.setResources(resources);
@@ -66,7 +68,8 @@ class LayersTests extends OneSource {
         COSDictionary fonts = resources.getCOSObject().getCOSDictionary(COSName.FONT);
         resources.getCOSObject().setItem(COSName.PROPERTIES, with(new COSDictionary(), "L", layer));
         COSStream form = document.getDocument().createCOSStream();
-        with(form, "Type", COSName.XOBJECT, "Subtype", COSName.FORM, "BBox", page.getMediaBox().getCOSArray(), "Resources", with(new COSDictionary(), "Font", fonts));
+        with(form, "Type", COSName.XOBJECT, "Subtype", COSName.FORM, "BBox", page.getMediaBox().getCOSArray(), "Resources",
+                with(new COSDictionary(), "Font", fonts));
         try (var out = form.createOutputStream()) {
             out.write("BT /Helv 20 Tf 100 300 Td (IN FORM) Tj ET".getBytes());
         }
@@ -82,7 +85,8 @@ class LayersTests extends OneSource {
     @Test
     void markedContentIsTakenOutAndReported() throws IOException {
         Outcome.Written written = produce(1, document -> page(document, hidden,
-                "/OC /L BDC BT /Helv 20 Tf 100 500 Td (PRIVILEGED) Tj ET 10 10 300 300 re f EMC BT /Helv 20 Tf 100 600 Td (seen) Tj ET"));
+                "/OC /L BDC BT /Helv 20 Tf 100 500 Td (PRIVILEGED) Tj ET 10 10 300 300 re f EMC BT /Helv 20 Tf 100 600 Td "
+                        + "(seen) Tj ET"));
         assertLooksTheSame();
         assertThat(codes(written)).containsExactly(Code.HIDDEN_LAYERS);
         assertNothingIsLeft("PRIVILEGED");
@@ -90,15 +94,18 @@ class LayersTests extends OneSource {
 
     @Test
     void textAfterHiddenTextStaysWhereItWas() throws IOException {
-        produce(1, document -> page(document, hidden, "BT /Helv 20 Tf 2 Tc 5 Tw 100 500 Td (before ) Tj /OC /L BDC (hidden words) Tj [(a) -300 (b c)] TJ EMC "
-                + "( after) Tj 14 TL /OC /L BDC (next line) ' 1 1 (and next) \" EMC (end) Tj ET"));
+        produce(1,
+                document -> page(document, hidden,
+                        "BT /Helv 20 Tf 2 Tc 5 Tw 100 500 Td (before ) Tj /OC /L BDC (hidden words) Tj [(a) -300 (b c)] TJ EMC "
+                                + "( after) Tj 14 TL /OC /L BDC (next line) ' 1 1 (and next) \" EMC (end) Tj ET"));
         assertLooksTheSame();
         assertNothingIsLeft("hidden words");
     }
 
     @Test
     void whatIsShownStaysWithoutItsSwitch() throws IOException {
-        Outcome.Written written = produce(1, document -> page(document, shown, "/OC /L BDC BT /Helv 20 Tf 100 500 Td (stays) Tj ET EMC"));
+        Outcome.Written written =
+                produce(1, document -> page(document, shown, "/OC /L BDC BT /Helv 20 Tf 100 500 Td (stays) Tj ET EMC"));
         assertLooksTheSame();
         assertThat(codes(written)).isEmpty();
         assertThat(allObjects()).contains("stays");
@@ -109,7 +116,8 @@ class LayersTests extends OneSource {
     void aHiddenFormIsTakenOutWithAllItHolds() throws IOException {
         Outcome.Written written = produce(1, document -> {
             PDPage page = page(document, shown, "/X Do BT /Helv 20 Tf 100 600 Td (seen) Tj ET");
-            ((COSStream) page.getResources().getCOSObject().getCOSDictionary(COSName.XOBJECT).getDictionaryObject(name("X"))).setItem(COSName.OC, hidden);
+            ((COSStream) page.getResources().getCOSObject().getCOSDictionary(COSName.XOBJECT).getDictionaryObject(name("X")))
+                    .setItem(COSName.OC, hidden);
         });
         assertLooksTheSame();
         assertThat(codes(written)).containsExactly(Code.HIDDEN_LAYERS);
@@ -126,10 +134,12 @@ class LayersTests extends OneSource {
     @Test
     void aFormThatBorrowsItsPagesResourcesKeepsWhatItDrawsAndNoMore() throws IOException {
         produce(1, document -> {
-            COSDictionary objects = page(document, hidden, "/OC /L BDC /X Do EMC /Y Do").getResources().getCOSObject().getCOSDictionary(COSName.XOBJECT);
+            COSDictionary objects = page(document, hidden, "/OC /L BDC /X Do EMC /Y Do").getResources().getCOSObject()
+                    .getCOSDictionary(COSName.XOBJECT);
             for (String form : List.of("Y /Z Do", "Z BT /Helv 20 Tf 100 200 Td (BORROWED) Tj ET")) {
                 COSStream stream = document.getDocument().createCOSStream();
-                with(stream, "Type", COSName.XOBJECT, "Subtype", COSName.FORM, "BBox", document.getPage(0).getMediaBox().getCOSArray());
+                with(stream, "Type", COSName.XOBJECT, "Subtype", COSName.FORM, "BBox",
+                        document.getPage(0).getMediaBox().getCOSArray());
                 try (var out = stream.createOutputStream()) {
                     out.write(form.substring(2).getBytes());
                 }
@@ -144,8 +154,10 @@ class LayersTests extends OneSource {
     @ParameterizedTest
     @CsvSource({"AnyOn, false", "AllOn, true", "AnyOff, false", "AllOff, true"})
     void membershipOfOneShownAndOneHiddenLayer(String policy, boolean isHidden) throws IOException {
-        Outcome.Written written = produce(1, document -> page(document, with(new COSDictionary(), "Type", name("OCMD"), "OCGs", array(shown, hidden), "P", name(policy)),
-                "/OC /L BDC BT /Helv 20 Tf 100 500 Td (SOMETIMES) Tj ET EMC"));
+        Outcome.Written written = produce(1,
+                document -> page(document,
+                        with(new COSDictionary(), "Type", name("OCMD"), "OCGs", array(shown, hidden), "P", name(policy)),
+                        "/OC /L BDC BT /Helv 20 Tf 100 500 Td (SOMETIMES) Tj ET EMC"));
         assertThat(codes(written)).isEqualTo(isHidden ? List.of(Code.HIDDEN_LAYERS) : List.of());
         if (isHidden) assertNothingIsLeft("SOMETIMES");
         else assertThat(allObjects()).contains("SOMETIMES");
@@ -154,8 +166,9 @@ class LayersTests extends OneSource {
     @Test
     void anExpressionGoesBeforeThePolicy() throws IOException {
         COSArray neither = array(name("And"), shown, array(name("Not"), hidden));
-        produce(1, document -> page(document, with(new COSDictionary(), "Type", name("OCMD"), "OCGs", array(hidden), "VE", neither),
-                "/OC /L BDC BT /Helv 20 Tf 100 500 Td (STAYS) Tj ET EMC"));
+        produce(1,
+                document -> page(document, with(new COSDictionary(), "Type", name("OCMD"), "OCGs", array(hidden), "VE", neither),
+                        "/OC /L BDC BT /Helv 20 Tf 100 500 Td (STAYS) Tj ET EMC"));
         assertThat(allObjects()).contains("STAYS");
     }
 
@@ -163,8 +176,10 @@ class LayersTests extends OneSource {
     @CsvSource({"View", "Print"})
     void whatIsOffOnlyOnTheScreenOrOnlyOnPaper(String event) throws IOException {
         with(shown, "Usage", with(new COSDictionary(), event, with(new COSDictionary(), event + "State", COSName.OFF)));
-        with(standard, "AS", array(with(new COSDictionary(), "Event", name(event), "OCGs", array(shown), "Category", array(name(event)))));
-        Outcome.Written written = produce(1, document -> page(document, shown, "/OC /L BDC BT /Helv 20 Tf 100 500 Td (ONLY ONE WAY) Tj ET EMC"));
+        with(standard, "AS",
+                array(with(new COSDictionary(), "Event", name(event), "OCGs", array(shown), "Category", array(name(event)))));
+        Outcome.Written written =
+                produce(1, document -> page(document, shown, "/OC /L BDC BT /Helv 20 Tf 100 500 Td (ONLY ONE WAY) Tj ET EMC"));
         assertThat(codes(written)).containsExactly(Code.HIDDEN_LAYERS);
         assertNothingIsLeft("ONLY ONE WAY");
     }

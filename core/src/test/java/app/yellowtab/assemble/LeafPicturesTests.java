@@ -47,7 +47,8 @@ class LeafPicturesTests {
                 assertThat(preview.getHeight()).isBetween(produced.getHeight() - 2, produced.getHeight() + 2);
                 int[] expected = Pdfs.ink(withoutNumber(produced));
                 int[] seen = Pdfs.ink(preview);
-                for (int i = 0; i < 4; i++) assertThat(seen[i]).as("leaf %d, side %d of its ink", number, i).isBetween(expected[i] - 3, expected[i] + 3);
+                for (int i = 0; i < 4; i++)
+                    assertThat(seen[i]).as("leaf %d, side %d of its ink", number, i).isBetween(expected[i] - 3, expected[i] + 3);
             }
         }
     }

@@ -50,11 +50,15 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Looks are looked for where a reader would: on the drawn page. Each page has one black bar, 100 mm long and 10 mm high, 30 mm from the left and 40 mm from above as it is seen. */
+/**
+ * Looks are looked for where a reader would: on the drawn page. Each page has one black bar, 100 mm long and 10 mm high, 30 mm
+ * from the left and 40 mm from above as it is seen.
+ */
 class LooksTests extends OneSource {
     private static final int DPI = 254;    // ten pixels to a millimetre
     private static final double MM = 72 / 25.4;
-    private static final Schema SCHEMA = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(read(Path.of("../docs/ledger.schema.json")));
+    private static final Schema SCHEMA = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+            .getSchema(read(Path.of("../docs/ledger.schema.json")));
 
     private static String read(Path file) {
         try {
@@ -93,23 +97,30 @@ class LooksTests extends OneSource {
         });
         Bundle bundle = Folder.bundle(place, matter);
         Document s = bundle.contents().documents().getFirst();
-        Plan plan = Planner.plan(Edits.changeDocument(bundle, s.id(), document -> document.withRuns(List.of(((SourcePages) document.runs().getFirst()).withLook(look))))
+        Plan plan = Planner.plan(Edits
+                .changeDocument(bundle, s.id(),
+                        document -> document.withRuns(List.of(((SourcePages) document.runs().getFirst()).withLook(look))))
                 .withFromSources(new FromSources(comments, 3)));
         Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
         BufferedImage preview = LeafPictures.draw(plan, place, 2, 595).image();
         BufferedImage produced = Pdfs.picture(target, 3, 72);
-        assertThat((double) preview.getHeight() / preview.getWidth()).as("the reader shows the same").isCloseTo((double) produced.getHeight() / produced.getWidth(), within(0.01));
+        assertThat((double) preview.getHeight() / preview.getWidth()).as("the reader shows the same")
+                .isCloseTo((double) produced.getHeight() / produced.getWidth(), within(0.01));
     }
 
-    /** {@return left, top, right and bottom of the bar, in millimetres, on a produced page; the number at the foot is not looked at} */
+    /**
+     * {@return left, top, right and bottom of the bar, in millimetres, on a produced page; the number at the foot is not looked
+     * at}
+     */
     private double[] bar() throws IOException {
         BufferedImage picture = Pdfs.picture(target, 3, DPI);
         int[] sides = {Integer.MAX_VALUE, Integer.MAX_VALUE, -1, -1};
         for (int y = 0; y < picture.getHeight() - 170; y++) {
             for (int x = 0; x < picture.getWidth(); x++) {
                 if ((picture.getRGB(x, y) & 0xFF) > 100) continue;
-                sides = new int[] {Math.min(sides[0], x), Math.min(sides[1], y), Math.max(sides[2], x + 1), Math.max(sides[3], y + 1)};
+                sides = new int[] {Math.min(sides[0], x), Math.min(sides[1], y), Math.max(sides[2], x + 1),
+                        Math.max(sides[3], y + 1)};
             }
         }
         return new double[] {sides[0] / 10.0, sides[1] / 10.0, sides[2] / 10.0, sides[3] / 10.0};
@@ -118,7 +129,8 @@ class LooksTests extends OneSource {
     private void assertBar(double left, double top, double right, double bottom) throws IOException {
         double[] is = bar();
         double[] wanted = {left, top, right, bottom};
-        for (int i = 0; i < 4; i++) assertThat(is[i]).as("side %d of %s", i, Arrays.toString(is)).isCloseTo(wanted[i], within(0.35));
+        for (int i = 0; i < 4; i++)
+            assertThat(is[i]).as("side %d of %s", i, Arrays.toString(is)).isCloseTo(wanted[i], within(0.35));
     }
 
     private double[] sheetMm() throws IOException {
@@ -160,7 +172,8 @@ class LooksTests extends OneSource {
     @ParameterizedTest
     @ValueSource(doubles = {-4, 2.5})
     void straightenedItIsLevel(double degrees) throws IOException {
-        produce(new PageLook(0, degrees, Optional.empty(), Optional.empty(), 1, List.of()), document -> bar(document, 0, degrees));
+        produce(new PageLook(0, degrees, Optional.empty(), Optional.empty(), 1, List.of()),
+                document -> bar(document, 0, degrees));
         assertBar(30, 40, 130, 50);
     }
 
@@ -183,7 +196,8 @@ class LooksTests extends OneSource {
     @ParameterizedTest
     @EnumSource
     void commentsAndLinksGoWithThePage(Comments comments) throws IOException {
-        PageLook look = new PageLook(1, 3, Optional.of(new Area(10, 10, 190, 270)), Optional.of(new Sheet(420, 420)), 0.8, List.of());
+        PageLook look =
+                new PageLook(1, 3, Optional.of(new Area(10, 10, 190, 270)), Optional.of(new Sheet(420, 420)), 0.8, List.of());
         produce(look, comments, document -> {
             PDAnnotationSquare frame = new PDAnnotationSquare();
             frame.setRectangle(new PDRectangle((float) (30 * MM), (float) (247 * MM), (float) (100 * MM), (float) (10 * MM)));
@@ -203,7 +217,9 @@ class LooksTests extends OneSource {
                 content.setLineWidth(0);    // in place of the words that the page had
             }
         });
-        assertThat(Files.readString(Ledger.beside(target))).contains("\"look\":{\"turns\":1,\"straightenDegrees\":3.0,\"crop\":[10.0,10.0,190.0,270.0],\"sheet\":[420.0,420.0],\"scale\":0.8,\"redactions\":[]}");
+        assertThat(Files.readString(Ledger.beside(target))).contains(
+                "\"look\":{\"turns\":1,\"straightenDegrees\":3.0,\"crop\":[10.0,10.0,190.0,270.0],\"sheet\":[420.0,420.0],"
+                        + "\"scale\":0.8,\"redactions\":[]}");
         assertThat(SCHEMA.validate(JsonMapper.shared().readTree(Files.readString(Ledger.beside(target))))).isEmpty();
         PDRectangle place = Pdfs.linkAreas(target, 3).getFirst();
         if (comments != Comments.DROPPED) {
@@ -215,7 +231,8 @@ class LooksTests extends OneSource {
         try (PDDocument produced = Loader.loadPDF(target.toFile())) {
             PDAnnotationLink link = (PDAnnotationLink) produced.getPage(2).getAnnotations().getFirst();
             PDPageXYZDestination to = (PDPageXYZDestination) link.getDestination();
-            assertThat(to.getTop()).as("the upper corner of the bar, turned as its page is").isCloseTo(Math.round(place.getUpperRightY()), within(25));
+            assertThat(to.getTop()).as("the upper corner of the bar, turned as its page is")
+                    .isCloseTo(Math.round(place.getUpperRightY()), within(25));
             assertThat(to.getLeft()).isCloseTo(Math.round(place.getUpperRightX()), within(25));
         }
     }

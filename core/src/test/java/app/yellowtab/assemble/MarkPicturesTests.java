@@ -49,7 +49,8 @@ class MarkPicturesTests extends OneSource {
     private static final int HIGH = 90;
 
     private void looked(UnaryOperator<PageLook> look, UnaryOperator<Bundle> more) throws IOException {
-        choices = bundle -> more.apply(PageEdits.looked(bundle, Set.of(bundle.contents().documents().getFirst().runs().getFirst().key(1)), look));
+        choices = bundle -> more
+                .apply(PageEdits.looked(bundle, Set.of(bundle.contents().documents().getFirst().runs().getFirst().key(1)), look));
         produce(1, document -> content(document, "0.7 g -1000 -1000 3000 3000 re f"));
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
     }
@@ -67,10 +68,12 @@ class MarkPicturesTests extends OneSource {
 
     /** The corner of the page at the lower right, 40 by 18 mm, is the same however the page lies. */
     @ParameterizedTest
-    @CsvSource({"0,false,1", "1,false,1", "2,false,1", "3,false,1", "0,true,1", "1,true,1", "2,true,1", "3,true,1", "0,false,0.8", "1,true,0.8", "2,false,1.3", "3,true,1.3"})
+    @CsvSource({"0,false,1", "1,false,1", "2,false,1", "3,false,1", "0,true,1", "1,true,1", "2,true,1", "3,true,1", "0,false,0.8",
+            "1,true,0.8", "2,false,1.3", "3,true,1.3"})
     void aNumberLooksTheSameOnEveryPage(int turns, boolean cropped, double scale) throws IOException {
         looked(look -> {
-            PageLook turned = look.withTurns(turns).withCrop(cropped ? Optional.of(new Area(20, 30, 120, 160)) : Optional.empty());
+            PageLook turned =
+                    look.withTurns(turns).withCrop(cropped ? Optional.of(new Area(20, 30, 120, 160)) : Optional.empty());
             return scale == 1 ? turned : turned.onSheet(Optional.of(Sheet.A4), scale);
         }, bundle -> bundle);
         BufferedImage golden = ImageIO.read(Objects.requireNonNull(MarkPicturesTests.class.getResource("number.png")));
@@ -94,11 +97,14 @@ class MarkPicturesTests extends OneSource {
     @ParameterizedTest
     @CsvSource({"90", "-90", "180", "30"})
     void turnedColouredAndPaleMarksAreProved(int turn) throws IOException {
-        MarkLook look = MarkLook.NUMBER.withTurn(turn).withInk(Ink.read("#c8102e")).withOpacity(0.5).withGround(Ground.FRAME).withSize(30);
-        looked(its -> its.withTurns(1), bundle -> NumberEdits.withNumber(bundle, new BundleNumber(new MarkSetting(new Spot(Spot.Row.MIDDLE, Spot.Column.MIDDLE, 0, 0), look))));
+        MarkLook look = MarkLook.NUMBER.withTurn(turn).withInk(Ink.read("#c8102e")).withOpacity(0.5).withGround(Ground.FRAME)
+                .withSize(30);
+        looked(its -> its.withTurns(1), bundle -> NumberEdits.withNumber(bundle,
+                new BundleNumber(new MarkSetting(new Spot(Spot.Row.MIDDLE, Spot.Column.MIDDLE, 0, 0), look))));
         BufferedImage page = page();
         int reds = 0;
-        for (int y = 0; y < page.getHeight(); y++) for (int x = 0; x < page.getWidth(); x++) if ((page.getRGB(x, y) >> 16 & 255) - (page.getRGB(x, y) & 255) > 40) reds++;
+        for (int y = 0; y < page.getHeight(); y++) for (int x = 0; x < page.getWidth(); x++)
+            if ((page.getRGB(x, y) >> 16 & 255) - (page.getRGB(x, y) & 255) > 40) reds++;
         assertThat(reds).isPositive();
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
             assertThat(document.getPage(2).getResources().getExtGStateNames()).hasSize(1);
@@ -108,21 +114,25 @@ class MarkPicturesTests extends OneSource {
     @Test
     void aTypefaceOfTheMachineIsEmbeddedAndProved() throws IOException {
         String name = SystemFaces.names().stream().filter(each -> each.startsWith("DejaVu Sans")).findFirst().orElseThrow();
-        looked(its -> its, bundle -> NumberEdits.set(bundle, Marking.BUNDLE, setting -> setting.withLook(setting.look().withFace(Face.of("system:" + name)))));
+        looked(its -> its, bundle -> NumberEdits.set(bundle, Marking.BUNDLE,
+                setting -> setting.withLook(setting.look().withFace(Face.of("system:" + name)))));
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
             var resources = document.getPage(2).getResources();
             for (var font : resources.getFontNames()) assertThat(resources.getFont(font).getName()).contains("DejaVu");
             for (var font : resources.getFontNames()) assertThat(resources.getFont(font).isEmbedded()).isTrue();
         }
         assertThat(Pdfs.pages(target).get(2)).contains("3");
-        choices = bundle -> NumberEdits.set(bundle, Marking.BUNDLE, setting -> setting.withLook(setting.look().withFace(Face.of("system:Orchard Grotesque"))));
+        choices = bundle -> NumberEdits.set(bundle, Marking.BUNDLE,
+                setting -> setting.withLook(setting.look().withFace(Face.of("system:Orchard Grotesque"))));
         assertThat(codes(produce())).containsExactly(Finding.Code.FACE_MISSING);
     }
 
     @Test
     void linesAndStylesAreReadAndLabelled() throws IOException {
-        RunningLine line = new RunningLine(new SeriesId("line"), new MarkSetting(Spot.LINE, MarkLook.LINE), LineEdits.read("{file}, page {page} of {pages}"));
-        looked(its -> its, bundle -> NumberEdits.with(NumberEdits.withNumber(bundle, BundleNumber.STANDARD.withFront(Optional.of(NumberStyle.SMALL_ROMAN)).withTotal(true)), line));
+        RunningLine line = new RunningLine(new SeriesId("line"), new MarkSetting(Spot.LINE, MarkLook.LINE),
+                LineEdits.read("{file}, page {page} of {pages}"));
+        looked(its -> its, bundle -> NumberEdits.with(NumberEdits.withNumber(bundle,
+                BundleNumber.STANDARD.withFront(Optional.of(NumberStyle.SMALL_ROMAN)).withTotal(true)), line));
         assertThat(Pdfs.pages(target).get(2)).contains("S.pdf, page 1 of 1").contains("1 of 1");
         assertThat(Pdfs.pages(target).get(1)).contains("ii");
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
@@ -132,18 +142,23 @@ class MarkPicturesTests extends OneSource {
 
     @Test
     void aLineThatIsTooLongIsCutAndSaidWithItsPages() throws IOException {
-        String longest = "The night desk, the cellars and all other rooms of Mill House, with what was said of them afterwards. ".repeat(3);
-        RunningLine line = new RunningLine(new SeriesId("line"), new MarkSetting(Spot.LINE, MarkLook.LINE.withSize(20)), LineEdits.read(longest));
+        String longest = "The night desk, the cellars and all other rooms of Mill House, with what was said of them afterwards. "
+                .repeat(3);
+        RunningLine line = new RunningLine(new SeriesId("line"), new MarkSetting(Spot.LINE, MarkLook.LINE.withSize(20)),
+                LineEdits.read(longest));
         choices = bundle -> NumberEdits.with(bundle, line);
-        Outcome.Written written = produce(3, document -> { });
+        Outcome.Written written = produce(3, document -> {});
         assertThat(written.findings()).filteredOn(finding -> finding.code() == Finding.Code.LINES_CUT).singleElement()
-                .satisfies(finding -> assertThat(finding.message()).contains("on page 1, 2, 3, 4 and 5: “The night desk").contains("…”"));
+                .satisfies(finding -> assertThat(finding.message()).contains("on page 1, 2, 3, 4 and 5: “The night desk")
+                        .contains("…”"));
     }
 
     @Test
     void whatCoversAnOldNumberIsWhiteWhereThePageIsTurned() throws IOException {
-        looked(its -> its.withTurns(2), bundle -> bundle.withNumbering(bundle.numbering().withOld(List.of(new OldNumbers(bundle.sources().getFirst().id(), "7", OldNumbers.Handling.COVERED,
-                List.of(new OldNumbers.Place(1, "7", new Area(20, 30, 40, 20))))))));
+        looked(its -> its.withTurns(2),
+                bundle -> bundle.withNumbering(bundle.numbering()
+                        .withOld(List.of(new OldNumbers(bundle.sources().getFirst().id(), "7", OldNumbers.Handling.COVERED,
+                                List.of(new OldNumbers.Place(1, "7", new Area(20, 30, 40, 20))))))));
         BufferedImage page = page();
         int x = page.getWidth() - 40 * 5;
         int y = page.getHeight() - 40 * 5;

@@ -92,7 +92,6 @@ abstract class OneSource {
         document.getPage(0).setContents(stream);
     }
 
-
     /** {@return all that the produced file holds, unpacked} */
     String allObjects() throws IOException {
         StringBuilder all = new StringBuilder();

@@ -46,7 +46,8 @@ class OutputTests extends OneSource {
         Bundle bundle = Folder.bundle(place, matter);
         Document s = bundle.contents().documents().getFirst();
         SourcePages whole = (SourcePages) s.runs().getFirst();
-        BlankPages tinted = new BlankPages(RunId.fresh(), 1, new BlankLook(new Sheet(297, 420), "ffe9a8", "Plans follow"), false, BlankPages.Sets.BOTH);
+        BlankPages tinted = new BlankPages(RunId.fresh(), 1, new BlankLook(new Sheet(297, 420), "ffe9a8", "Plans follow"), false,
+                BlankPages.Sets.BOTH);
         BlankPages back = new BlankPages(RunId.fresh(), 1, BlankLook.PLAIN, false, BlankPages.Sets.PAPER);
         plan = Planner.plan(Edits.changeDocument(bundle, s.id(), document -> document.withRuns(
                 List.of(whole.part(1, 2), tinted, back, whole.part(3, 3), new ReservedPages(RunId.fresh(), 2)))));
@@ -99,13 +100,15 @@ class OutputTests extends OneSource {
     @Test
     void aVolumeHasTheIndexAndItsPartOfThePages() throws IOException {
         int first = plan.leafNumbered("5").orElseThrow().index();
-        Outcome.Written written = (Outcome.Written) Assembler.standard().assemble(plan, Output.volume(plan, first, plan.pageCount() - 1), place, target, Progress.NONE, () -> false);
+        Outcome.Written written = (Outcome.Written) Assembler.standard().assemble(plan,
+                Output.volume(plan, first, plan.pageCount() - 1), place, target, Progress.NONE, () -> false);
         assertThat(labels()).containsExactly("1", "2", "5", "6", "7", "8");
         assertThat(Pdfs.pages(target).get(2)).isEqualTo("S-3 5");
         assertThat(Pdfs.linkTargets(target, 2)).as("S begins in another volume, T is the sixth page").containsExactly(6);
         assertThat(Pdfs.bookmarks(target)).as("S begins elsewhere").containsExactly("Index > 2", "2. T > 6");
         assertThat(written.pages()).isEqualTo(6);
-        assertThat(written.findings()).as("S-3 leads back to S-1").extracting(Finding::code).containsExactly(Finding.Code.LINK_DROPPED);
+        assertThat(written.findings()).as("S-3 leads back to S-1").extracting(Finding::code)
+                .containsExactly(Finding.Code.LINK_DROPPED);
         assertThat(Pdfs.linkTargets(target, 3)).isEmpty();
         assertProved();
     }
@@ -126,7 +129,8 @@ class OutputTests extends OneSource {
 
     @Test
     void everyPageOfADocumentKeepsItsNameAndFindsItsNumber() {
-        assertThat(plan.leaves()).filteredOn(leaf -> leaf.key().isPresent()).extracting(leaf -> leaf.key().orElseThrow()).doesNotHaveDuplicates().hasSize(8);
+        assertThat(plan.leaves()).filteredOn(leaf -> leaf.key().isPresent()).extracting(leaf -> leaf.key().orElseThrow())
+                .doesNotHaveDuplicates().hasSize(8);
         assertThat(plan.leafNumbered("5").map(Leaf::index)).contains(6);
         assertThat(plan.leafNumbered("9")).isEmpty();
         assertThat(plan.lastNumber()).isEqualTo("8");

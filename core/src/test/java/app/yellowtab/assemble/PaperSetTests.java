@@ -40,7 +40,8 @@ class PaperSetTests extends OneSource {
         });
         Pdfs.write(matter, "T", 2);
         Bundle made = Folder.bundle(place, matter);
-        Bundle bundle = made.withLayout(made.layout().withPaper(made.layout().paper().withBegins(Beginning.DOCUMENTS).withTabs(Beginning.DOCUMENTS).withNote("Blue card").withBinderSheets(4).withCopies(3)));
+        Bundle bundle = made.withLayout(made.layout().withPaper(made.layout().paper().withBegins(Beginning.DOCUMENTS)
+                .withTabs(Beginning.DOCUMENTS).withNote("Blue card").withBinderSheets(4).withCopies(3)));
         Assembler.standard().assemble(Planner.plan(bundle), place, target, Progress.NONE, () -> false);
         PaperFiles files = PaperFiles.beside(target);
         Plan plan = Planner.paper(bundle, LocalDateTime.now());
@@ -52,8 +53,10 @@ class PaperSetTests extends OneSource {
         try (PageRenderer renderer = new PageRenderer(place, PictureFiles.NONE)) {
             files.writeOthers(bundle, plan, renderer, Progress.NONE, () -> false);
         }
-        try (XWPFDocument order = new XWPFDocument(Files.newInputStream(files.order())); XWPFWordExtractor text = new XWPFWordExtractor(order)) {
-            assertThat(text.getText()).contains("3 sets").contains("both sides").contains("6 (numbered 4)").contains("On A3").contains("5 (numbered 3)").contains("Binder 1 of 2");
+        try (XWPFDocument order = new XWPFDocument(Files.newInputStream(files.order()));
+                XWPFWordExtractor text = new XWPFWordExtractor(order)) {
+            assertThat(text.getText()).contains("3 sets").contains("both sides").contains("6 (numbered 4)").contains("On A3")
+                    .contains("5 (numbered 3)").contains("Binder 1 of 2");
         }
         assertThat(String.join(" ", Pdfs.pages(files.labels()))).contains("of 2");
         String ledger = Files.readString(Ledger.beside(files.file()));

@@ -76,7 +76,8 @@ class PiecesTests extends OneSource {
             for (int i = 0; i < piece.length; i += 2) runs.add(SourcePages.of(batch.id(), piece[i], piece[i + 1]));
             documents.add(Document.of(batch).withTitle("Piece " + (documents.size() + 1)).withRuns(runs));
         }
-        return Planner.plan(bundle.withContents(new Contents(documents, List.of())).withFromSources(new FromSources(comments, 3)));
+        return Planner
+                .plan(bundle.withContents(new Contents(documents, List.of())).withFromSources(new FromSources(comments, 3)));
     }
 
     @ParameterizedTest
@@ -84,10 +85,14 @@ class PiecesTests extends OneSource {
     void pagesThatStandTwiceKeepTheirLinksBothTimesAndThoseLeadInsideTheirDocument(Comments comments) throws IOException {
         Plan plan = plan(comments, new int[] {1, 3}, new int[] {1, 3}, new int[] {2, 2});
         Assembler.standard().assemble(plan, place, target, Progress.NONE, () -> false);
-        for (int page = 3; page <= 5; page++) assertThat(Pdfs.linkTargets(target, page)).as("page %d", page).containsExactlyInAnyOrder(3, 5);
-        for (int page = 6; page <= 8; page++) assertThat(Pdfs.linkTargets(target, page)).as("page %d", page).containsExactlyInAnyOrder(6, 8);
-        assertThat(Pdfs.linkTargets(target, 9)).as("out of its document into the first that has the page").containsExactlyInAnyOrder(3, 5);
-        try (PDDocument produced = Loader.loadPDF(target.toFile()); PDDocument source = Loader.loadPDF(matter.resolve("S.pdf").toFile())) {
+        for (int page = 3; page <= 5; page++)
+            assertThat(Pdfs.linkTargets(target, page)).as("page %d", page).containsExactlyInAnyOrder(3, 5);
+        for (int page = 6; page <= 8; page++)
+            assertThat(Pdfs.linkTargets(target, page)).as("page %d", page).containsExactlyInAnyOrder(6, 8);
+        assertThat(Pdfs.linkTargets(target, 9)).as("out of its document into the first that has the page")
+                .containsExactlyInAnyOrder(3, 5);
+        try (PDDocument produced = Loader.loadPDF(target.toFile());
+                PDDocument source = Loader.loadPDF(matter.resolve("S.pdf").toFile())) {
             int[][] same = {{3, 1}, {4, 2}, {5, 3}, {6, 1}, {7, 2}, {8, 3}, {9, 2}};
             if (comments != Comments.DROPPED) for (int[] pair : same) Pdfs.assertSamePage(source, pair[1], produced, pair[0]);
             assertThat(produced.getPage(6).getAnnotations()).hasSize(comments == Comments.KEPT ? 3 : 2);
@@ -110,11 +115,13 @@ class PiecesTests extends OneSource {
         for (int i = 0; i < pieces.length; i++) pieces[i] = new int[] {i % 3 + 1, i % 3 + 1};
         Plan plan = plan(Comments.KEPT, pieces);
         InPlace watched = spy(place);
-        Outcome.Written written = (Outcome.Written) Assembler.standard().assemble(plan, watched, target, Progress.NONE, () -> false);
+        Outcome.Written written =
+                (Outcome.Written) Assembler.standard().assemble(plan, watched, target, Progress.NONE, () -> false);
         assertThat(written.findings()).extracting(Finding::code).doesNotContain(Code.PAGE_LOST);
         verify(watched, times(1)).isUnchanged(any(), any(), any());
         verify(watched, atMost(9)).open(any());
-        assertThat(Pdfs.pages(target).subList(plan.pageCount() - 60, plan.pageCount())).allMatch(page -> page.matches("S-[123] \\d+"));
+        assertThat(Pdfs.pages(target).subList(plan.pageCount() - 60, plan.pageCount()))
+                .allMatch(page -> page.matches("S-[123] \\d+"));
     }
 
     @Test
@@ -122,7 +129,8 @@ class PiecesTests extends OneSource {
         Plan plan = plan(Comments.KEPT, new int[] {1, 1}, new int[] {2, 2}, new int[] {3, 3});
         InPlace watched = spy(place);
         doThrow(new IOException("gone for a moment")).doReturn(false).when(watched).isUnchanged(any(), any(), any());
-        assertThatThrownBy(() -> Assembler.standard().assemble(plan, watched, target, Progress.NONE, () -> false)).hasMessageContaining("is not the file any more that was brought in");
+        assertThatThrownBy(() -> Assembler.standard().assemble(plan, watched, target, Progress.NONE, () -> false))
+                .hasMessageContaining("is not the file any more that was brought in");
         assertThat(target).doesNotExist();
     }
 }

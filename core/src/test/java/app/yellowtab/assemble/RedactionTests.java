@@ -60,7 +60,10 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.json.JsonMapper;
 
-/** What is redacted is looked for wherever a reader of the produced file could find it. Words stand 40 mm from the left, 50 mm from above. */
+/**
+ * What is redacted is looked for wherever a reader of the produced file could find it. Words stand 40 mm from the left, 50 mm
+ * from above.
+ */
 class RedactionTests extends OneSource {
     private static final double MM = 72 / 25.4;
     private static final String SECRET = "Vexillology";
@@ -92,7 +95,8 @@ class RedactionTests extends OneSource {
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
         String all = allObjects().toLowerCase(Locale.ROOT);
         assertThat(all).doesNotContain(SECRET.toLowerCase(Locale.ROOT));
-        for (var coding : List.of(StandardCharsets.ISO_8859_1, StandardCharsets.UTF_16BE)) assertThat(all).doesNotContain(HexFormat.of().formatHex(SECRET.getBytes(coding)));
+        for (var coding : List.of(StandardCharsets.ISO_8859_1, StandardCharsets.UTF_16BE))
+            assertThat(all).doesNotContain(HexFormat.of().formatHex(SECRET.getBytes(coding)));
         assertThat(new String(Files.readAllBytes(target), StandardCharsets.ISO_8859_1)).doesNotContain(SECRET);
         assertThat(Files.readString(Ledger.beside(target))).doesNotContain(SECRET);
     }
@@ -156,14 +160,16 @@ class RedactionTests extends OneSource {
         produce(2, document -> {
             Random noise = new Random(7);
             BufferedImage photograph = new BufferedImage(1200, 1700, BufferedImage.TYPE_INT_RGB);
-            for (int x = 0; x < 1200; x++) for (int y = 0; y < 1700; y++) photograph.setRGB(x, y, new Color(x * 255 / 1200, noise.nextInt(256), y * 255 / 1700).getRGB());
+            for (int x = 0; x < 1200; x++) for (int y = 0; y < 1700; y++)
+                photograph.setRGB(x, y, new Color(x * 255 / 1200, noise.nextInt(256), y * 255 / 1700).getRGB());
             try (PDPageContentStream content = new PDPageContentStream(document, document.getPage(0))) {
                 content.drawImage(LosslessFactory.createFromImage(document, photograph), 0, 0, 595, 842);
             }
         });
         assertGone();
         BufferedImage picture = Pdfs.picture(target, 3, 72);
-        assertThat(new Color(picture.getRGB(560, 700))).matches(dot -> dot.getRed() > 200 && dot.getBlue() > 150, "still coloured");
+        assertThat(new Color(picture.getRGB(560, 700))).matches(dot -> dot.getRed() > 200 && dot.getBlue() > 150,
+                "still coloured");
         assertThat(Files.readString(target, StandardCharsets.ISO_8859_1)).as("packed as a photograph").contains("/DCTDecode");
         assertThat(picture.getRGB(180, 129) & 0xFFFFFF).isLessThan(0x202020);
     }
@@ -171,7 +177,8 @@ class RedactionTests extends OneSource {
     @ParameterizedTest
     @ValueSource(ints = {0, 90, 180, 270})
     void itHoldsThroughTurnsCropsAndSheets(int rotation) throws IOException {
-        look = new PageLook(1, 3, Optional.of(new Area(10, 10, 190, 270)), Optional.of(new Sheet(420, 420)), 0.8, List.of(new Redaction(new Area(0, 0, 210, 297), "all of it", false)));
+        look = new PageLook(1, 3, Optional.of(new Area(10, 10, 190, 270)), Optional.of(new Sheet(420, 420)), 0.8,
+                List.of(new Redaction(new Area(0, 0, 210, 297), "all of it", false)));
         produce(2, document -> {
             words(document);
             document.getPage(0).setRotation(rotation);
@@ -184,7 +191,8 @@ class RedactionTests extends OneSource {
     @ParameterizedTest
     @ValueSource(ints = {90, 180, 270})
     void aWordThatIsWrittenTheOtherWayIsGoneToo(int degrees) throws IOException {
-        // In the middle of the page, written up, upside down and down: its letters lie to the left, below, and to the right of where they begin.
+        // In the middle of the page, written up, upside down and down: its letters lie to the left, below, and to the right of
+        // where they begin.
         Area over = switch (degrees) {
             case 90 -> new Area(105 - 4.2, 100, 3.8, 60);
             case 180 -> new Area(40, 148.7, 66, 3.8);
@@ -195,7 +203,8 @@ class RedactionTests extends OneSource {
             try (PDPageContentStream content = new PDPageContentStream(document, document.getPage(0))) {
                 content.beginText();
                 content.setFont(new PDType1Font(Standard14Fonts.FontName.COURIER), 12);
-                content.setTextMatrix(Matrix.getRotateInstance(Math.toRadians(degrees), (float) (105 * MM), (float) (148.5 * MM)));
+                content.setTextMatrix(
+                        Matrix.getRotateInstance(Math.toRadians(degrees), (float) (105 * MM), (float) (148.5 * MM)));
                 content.showText(SECRET);
                 content.endText();
             }
@@ -205,7 +214,9 @@ class RedactionTests extends OneSource {
 
     @Test
     void areasOutsideOfThePageAndAThousandOfThemDoNoHarm() throws IOException {
-        List<Redaction> many = IntStream.range(0, 1000).mapToObj(i -> new Redaction(new Area(62 + i % 40 * 0.5, 44 + i / 40 * 0.3, 4, 4), "", false)).collect(Collectors.toList());
+        List<Redaction> many = IntStream.range(0, 1000)
+                .mapToObj(i -> new Redaction(new Area(62 + i % 40 * 0.5, 44 + i / 40 * 0.3, 4, 4), "", false))
+                .collect(Collectors.toList());
         many.add(new Redaction(new Area(-50, -50, 20, 20), "beyond", true));
         many.add(new Redaction(new Area(4000, 4000, 1, 1), "beyond", true));
         look = PageLook.PLAIN.withRedactions(many);
@@ -218,7 +229,8 @@ class RedactionTests extends OneSource {
         produce(2, RedactionTests::words);
         String ledger = Files.readString(Ledger.beside(target));
         assertThat(ledger).contains("\"redactions\":[{\"area\":[62.0,44.0,25.0,8.0],\"printed\":\"Privileged\"}]");
-        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/ledger.schema.json")));
+        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(Path.of("../docs/ledger.schema.json")));
         assertThat(schema.validate(JsonMapper.shared().readTree(ledger))).isEmpty();
     }
 
@@ -235,6 +247,7 @@ class RedactionTests extends OneSource {
         produce(2, RedactionTests::words);
         String ledger = Files.readString(Ledger.beside(target));
         Files.writeString(Ledger.beside(target), ledger.replace("\"area\":[62.0,44.0", "\"area\":[42.0,44.0"));
-        assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).extracting(Finding::code).contains(Code.PROOF_REDACTION);
+        assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).extracting(Finding::code)
+                .contains(Code.PROOF_REDACTION);
     }
 }

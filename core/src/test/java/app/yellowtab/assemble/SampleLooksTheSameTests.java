@@ -30,7 +30,8 @@ class SampleLooksTheSameTests extends OneSource {
             for (Leaf leaf : plan.leaves()) {
                 if (!(leaf.content() instanceof Content.SourcePage page)) continue;
                 PDDocument source = sources.get(page.source().value());
-                if (source == null) sources.put(page.source().value(), source = Loader.loadPDF(place.readable(page.source()).toFile(), "orchard"));
+                if (source == null) sources.put(page.source().value(),
+                        source = Loader.loadPDF(place.readable(page.source()).toFile(), "orchard"));
                 Pdfs.assertSamePage(source, page.page(), produced, leaf.index() + 1);
                 looked++;
             }

@@ -53,13 +53,25 @@ class SeriesMarksTests extends OneSource {
 
     /** Four turns, whole, cropped, and with a unit of 1/36 inch (ISO 32000-1, 14.10.4), in which poppler counts, too. */
     @ParameterizedTest
-    @CsvSource({"0,false,1", "1,false,1", "2,false,1", "3,false,1", "0,true,1", "1,true,1", "2,true,1", "3,true,1", "0,false,2", "1,false,2", "3,true,2"})
-    void eachStandsInItsPlaceHoweverThePageIsTurnedAndTheProofFindsThemAll(int turns, boolean cropped, float unit) throws IOException {
+    @CsvSource({"0,false,1", "1,false,1", "2,false,1", "3,false,1", "0,true,1", "1,true,1", "2,true,1", "3,true,1", "0,false,2",
+            "1,false,2", "3,true,2"})
+    void eachStandsInItsPlaceHoweverThePageIsTurnedAndTheProofFindsThemAll(int turns, boolean cropped, float unit)
+            throws IOException {
         Series bates = new Series(new SeriesId("bates"), "TH-000101", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES));
-        RunningLine line = new RunningLine(new SeriesId("line"), new MarkSetting(AT_HEAD, MarkLook.LINE.withSize(12)), LineEdits.read("Orchard"));
-        choices = bundle -> NumberEdits.with(NumberEdits.withNumber(NumberEdits.with(PageEdits.looked(bundle, Set.of(bundle.contents().documents().getFirst().runs().getFirst().key(1)),
-                        look -> look.withTurns(turns).withCrop(cropped ? Optional.of(new Area(20, 30, 120, 160)) : Optional.empty())), bates),
-                new BundleNumber(new MarkSetting(new Spot(Spot.Row.FOOT, Spot.Column.RIGHT, 12, 15), MarkLook.NUMBER.withSize(20).withGround(Ground.WHITE)))), line);
+        RunningLine line = new RunningLine(new SeriesId("line"), new MarkSetting(AT_HEAD, MarkLook.LINE.withSize(12)),
+                LineEdits.read("Orchard"));
+        choices =
+                bundle -> NumberEdits
+                        .with(NumberEdits.withNumber(
+                                NumberEdits.with(
+                                        PageEdits.looked(bundle,
+                                                Set.of(bundle.contents().documents().getFirst().runs().getFirst().key(1)),
+                                                look -> look.withTurns(turns).withCrop(
+                                                        cropped ? Optional.of(new Area(20, 30, 120, 160)) : Optional.empty())),
+                                        bates),
+                                new BundleNumber(new MarkSetting(new Spot(Spot.Row.FOOT, Spot.Column.RIGHT, 12, 15),
+                                        MarkLook.NUMBER.withSize(20).withGround(Ground.WHITE)))),
+                                line);
         produce(2, document -> {
             if (unit != 1) document.getPage(0).setUserUnit(unit);
         });
@@ -77,7 +89,8 @@ class SeriesMarksTests extends OneSource {
         assertThat((title.left() + title.right()) / 2 * unit).isCloseTo(wide / 2, within(NEAR));
         assertThat((baseLine(title) - FIGURES_EM * em(title)) * unit).isCloseTo(8, within(NEAR));
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
-            assertThat(document.getDocumentCatalog().getPageLabels().getLabelsByPageIndices()).containsExactly("1", "2", "3", "4");
+            assertThat(document.getDocumentCatalog().getPageLabels().getLabelsByPageIndices()).containsExactly("1", "2", "3",
+                    "4");
         }
     }
 }

@@ -42,7 +42,8 @@ class SharedThingsTests extends OneSource {
             for (int i = 0; i < document.getNumberOfPages(); i++) {
                 Pdfs.picture(document, document.getPage(i), 70);
                 document.getPage(i).getResources().add(profile);
-                try (var content = new PDPageContentStream(document, document.getPage(i), PDPageContentStream.AppendMode.APPEND, true)) {
+                try (var content =
+                        new PDPageContentStream(document, document.getPage(i), PDPageContentStream.AppendMode.APPEND, true)) {
                     content.beginText();
                     content.setFont(embedded, 12);
                     content.newLineAtOffset(100, 200);
@@ -79,7 +80,8 @@ class SharedThingsTests extends OneSource {
 
     @Test
     void nothingIsWrittenThatNothingLeadsTo() throws IOException {
-        for (String part : List.of("B - Witness statements", "D - The agreement", "F - Records")) SampleMatter.writeFolder(matter, part);
+        for (String part : List.of("B - Witness statements", "D - The agreement", "F - Records"))
+            SampleMatter.writeFolder(matter, part);
         produce();
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
             Set<Long> reached = new HashSet<>();
@@ -87,7 +89,8 @@ class SharedThingsTests extends OneSource {
             while (!open.isEmpty()) {
                 COSBase next = open.pop();
                 if (next instanceof COSObject reference) {
-                    if (reached.add(reference.getKey().getNumber()) && reference.getObject() != null) open.push(reference.getObject());
+                    if (reached.add(reference.getKey().getNumber()) && reference.getObject() != null)
+                        open.push(reference.getObject());
                 } else if (next instanceof COSDictionary dictionary) {
                     dictionary.keySet().forEach(name -> open.push(dictionary.getItem(name)));
                 } else if (next instanceof COSArray array) {
@@ -98,7 +101,8 @@ class SharedThingsTests extends OneSource {
             for (COSObjectKey key : document.getDocument().getXrefTable().keySet()) {
                 COSBase object = document.getDocument().getObjectFromPool(key).getObject();
                 boolean structure = object instanceof COSDictionary dictionary
-                        && (COSName.OBJ_STM.equals(dictionary.getItem(COSName.TYPE)) || COSName.XREF.equals(dictionary.getItem(COSName.TYPE)));
+                        && (COSName.OBJ_STM.equals(dictionary.getItem(COSName.TYPE))
+                                || COSName.XREF.equals(dictionary.getItem(COSName.TYPE)));
                 if (!structure) assertThat(reached).as("object %s: %s", key, object).contains(key.getNumber());
             }
         }

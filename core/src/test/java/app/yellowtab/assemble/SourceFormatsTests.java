@@ -43,7 +43,8 @@ class SourceFormatsTests extends OneSource {
     void objectStreamsOrNone(boolean packed) throws IOException {
         Pdfs.write(folder, "other", 2);
         try (PDDocument document = Loader.loadPDF(folder.resolve("other.pdf").toFile())) {
-            document.save(matter.resolve("S.pdf").toFile(), packed ? new CompressParameters(20) : CompressParameters.NO_COMPRESSION);
+            document.save(matter.resolve("S.pdf").toFile(),
+                    packed ? new CompressParameters(20) : CompressParameters.NO_COMPRESSION);
         }
         produce();
         assertLooksTheSame();

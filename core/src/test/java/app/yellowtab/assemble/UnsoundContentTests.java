@@ -25,8 +25,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** A page whose own content has errors bears its number all the same, in every reader. */
 class UnsoundContentTests extends OneSource {
     @ParameterizedTest
-    @ValueSource(strings = {"xxx 0 0 yyy 0 0 cm /Im0 Do", "BT /F1 12 Tf 100 100 Td (open", "BT BT", "/P <</A [1 2", "BI /W 100 /H 100 /BPC 8 /CS /G ID abc",
-            "[ (a) (b)", "1 0 0 1 0 0 cm ( unbalanced", "<< /A << /B", "( ) ) ) Tj", "<4x> Tj", "/Im0 Do Q Q ET ET EMC", "1 1 1 1 1 1 1 1 re 0 0 m", "q q q { } { }"})
+    @ValueSource(strings = {"xxx 0 0 yyy 0 0 cm /Im0 Do", "BT /F1 12 Tf 100 100 Td (open", "BT BT", "/P <</A [1 2",
+            "BI /W 100 /H 100 /BPC 8 /CS /G ID abc",
+            "[ (a) (b)", "1 0 0 1 0 0 cm ( unbalanced", "<< /A << /B", "( ) ) ) Tj", "<4x> Tj", "/Im0 Do Q Q ET ET EMC",
+            "1 1 1 1 1 1 1 1 re 0 0 m", "q q q { } { }"})
     void theNumberIsThereAndProved(String content) throws IOException {
         Outcome.Written written = produce(1, document -> content(document, "0.9 g 100 300 200 200 re f " + content));
         assertThat(codes(written)).doesNotContain(Code.PAGE_LOST);
@@ -43,7 +45,8 @@ class UnsoundContentTests extends OneSource {
     /** The library looks for the end of an inline picture in another way than others, and does not find this one. */
     @Test
     void aPictureWhoseEndIsFoundInAnotherWay() throws IOException {
-        produce(1, document -> content(document, "BT ET BI /W 2 /H 2 /BPC 8 /CS /G ID \u0001\u0002\r\nEI\nBT /F1 24 Tf 72 720 Td (Potato) Tj ET"));
+        produce(1, document -> content(document,
+                "BT ET BI /W 2 /H 2 /BPC 8 /CS /G ID \u0001\u0002\r\nEI\nBT /F1 24 Tf 72 720 Td (Potato) Tj ET"));
         assertThat(Pdfs.pages(target).get(2)).endsWith("3");
         assertThat(otherReader()).endsWith(">3</word>");
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
@@ -71,7 +74,7 @@ class UnsoundContentTests extends OneSource {
 
     @Test
     void soundContentIsCarriedAsItIs() throws IOException {
-        produce(1, document -> { });
+        produce(1, document -> {});
         try (PDDocument document = Loader.loadPDF(target.toFile())) {
             assertThat(leaf(document, 3).getResources().getXObjectNames()).isEmpty();
         }
@@ -88,7 +91,8 @@ class UnsoundContentTests extends OneSource {
         } catch (InterruptedException e) {
             throw new IllegalStateException(e);
         }
-        return Files.readString(words, StandardCharsets.UTF_8).lines().filter(line -> line.contains("<word")).reduce("", (first, second) -> second);
+        return Files.readString(words, StandardCharsets.UTF_8).lines().filter(line -> line.contains("<word")).reduce("",
+                (first, second) -> second);
     }
 
     @ParameterizedTest
@@ -97,7 +101,8 @@ class UnsoundContentTests extends OneSource {
         Outcome.Written written = produce(1, document -> {
             String[] sides = box.split(" ");
             document.getPage(0).setMediaBox(new PDRectangle(Float.parseFloat(sides[0]), Float.parseFloat(sides[1]),
-                    Float.parseFloat(sides[2]) - Float.parseFloat(sides[0]), Float.parseFloat(sides[3]) - Float.parseFloat(sides[1])));
+                    Float.parseFloat(sides[2]) - Float.parseFloat(sides[0]),
+                    Float.parseFloat(sides[3]) - Float.parseFloat(sides[1])));
         });
         assertThat(codes(written)).containsExactly(Code.PAGE_WITHOUT_SIZE);
         assertThat(Pdfs.pages(target).get(2)).endsWith("3");

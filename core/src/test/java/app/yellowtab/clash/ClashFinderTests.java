@@ -44,7 +44,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** A file of four pages. At the foot, on the right: of the second a footnote, of the third a line, of the fourth a dark picture. */
+/**
+ * A file of four pages. At the foot, on the right: of the second a footnote, of the third a line, of the fourth a dark picture.
+ */
 class ClashFinderTests {
     @TempDir
     private Path folder;
@@ -77,7 +79,8 @@ class ClashFinderTests {
     private static void draw(PDDocument document, int page, String operators) throws IOException {
         PDPage drawn = document.getPage(page);
         String font = drawn.getResources().add(new PDType1Font(Standard14Fonts.FontName.HELVETICA)).getName();
-        PDStream more = new PDStream(document, new ByteArrayInputStream(("\n" + operators.replace("/F ", "/" + font + " ") + "\n").getBytes(StandardCharsets.US_ASCII)));
+        PDStream more = new PDStream(document, new ByteArrayInputStream(
+                ("\n" + operators.replace("/F ", "/" + font + " ") + "\n").getBytes(StandardCharsets.US_ASCII)));
         List<PDStream> streams = new ArrayList<>();
         drawn.getContentStreams().forEachRemaining(streams::add);
         streams.add(more);
@@ -92,7 +95,8 @@ class ClashFinderTests {
         Plan plan = Planner.plan(of);
         ClashFinder finder = new ClashFinder(new BundleWords(place), renderer);
         List<String> found = new ArrayList<>();
-        for (Leaf leaf : plan.leaves()) finder.on(plan, leaf, of.sourcesById()).forEach(clash -> found.add(clash.mark().words() + " " + clash.kind() + " " + clash.words()));
+        for (Leaf leaf : plan.leaves()) finder.on(plan, leaf, of.sourcesById())
+                .forEach(clash -> found.add(clash.mark().words() + " " + clash.kind() + " " + clash.words()));
         return found;
     }
 
@@ -104,9 +108,12 @@ class ClashFinderTests {
     void wordsLinesAndDarkPartsOfPicturesAreFound() throws IOException {
         assertThat(clashes(bundle)).containsExactly("4 WORDS note 7", "5 DRAWN ", "6 DRAWN ");
         assertThat(clashes(set(bundle, setting -> setting.withSpot(Spot.OPPOSITE)))).isEmpty();
-        assertThat(clashes(set(bundle, setting -> setting.withLook(setting.look().withGround(Ground.WHITE))))).as("a number on white is read on a dark picture, but hides words").containsExactly("4 WORDS note 7");
-        assertThat(clashes(NumberEdits.moved(bundle, key(2), Marking.BUNDLE, Optional.of(Spot.OPPOSITE)))).containsExactly("5 DRAWN ", "6 DRAWN ");
-        assertThat(clashes(PageEdits.turned(bundle, Set.of(key(2)), 2))).as("the footnote is at the head now").doesNotContain("4 WORDS note 7");
+        assertThat(clashes(set(bundle, setting -> setting.withLook(setting.look().withGround(Ground.WHITE)))))
+                .as("a number on white is read on a dark picture, but hides words").containsExactly("4 WORDS note 7");
+        assertThat(clashes(NumberEdits.moved(bundle, key(2), Marking.BUNDLE, Optional.of(Spot.OPPOSITE))))
+                .containsExactly("5 DRAWN ", "6 DRAWN ");
+        assertThat(clashes(PageEdits.turned(bundle, Set.of(key(2)), 2))).as("the footnote is at the head now")
+                .doesNotContain("4 WORDS note 7");
     }
 
     @Test
@@ -124,9 +131,12 @@ class ClashFinderTests {
 
     @Test
     void twoMarksInOnePlaceAreFoundAndWhatIsOursIsLookedAtToo() throws IOException {
-        RunningLine onIt = new RunningLine(new SeriesId("line"), new MarkSetting(Spot.STANDARD, MarkLook.LINE), List.of(new LinePart.Typed("Private")));
+        RunningLine onIt = new RunningLine(new SeriesId("line"), new MarkSetting(Spot.STANDARD, MarkLook.LINE),
+                List.of(new LinePart.Typed("Private")));
         assertThat(clashes(NumberEdits.with(bundle, onIt))).contains("3 MARK Private", "Private WORDS note 7");
-        RunningLine inHeading = new RunningLine(new SeriesId("line"), new MarkSetting(new Spot(Spot.Row.HEAD, Spot.Column.MIDDLE, 0, 25), MarkLook.LINE), List.of(new LinePart.Typed("Private")));
+        RunningLine inHeading = new RunningLine(new SeriesId("line"),
+                new MarkSetting(new Spot(Spot.Row.HEAD, Spot.Column.MIDDLE, 0, 25), MarkLook.LINE),
+                List.of(new LinePart.Typed("Private")));
         assertThat(clashes(NumberEdits.with(bundle, inHeading))).as("the index has its heading there").contains("Private DRAWN ");
         assertThat(clashes(bundle)).extracting(words -> Kind.valueOf(words.split(" ")[1])).doesNotContain(Kind.MARK);
     }

@@ -49,18 +49,23 @@ class FileComparisonTests {
     }
 
     private String compared() throws IOException {
-        try (InPlace place = new InPlace(List.of()); PageRenderer renderer = new PageRenderer(place, new PictureFiles(folder.resolve("pictures"), 1 << 20))) {
+        try (InPlace place = new InPlace(List.of());
+                PageRenderer renderer = new PageRenderer(place, new PictureFiles(folder.resolve("pictures"), 1 << 20))) {
             List<Source> sources = Folder.bundle(place, folder).sources();
-            FileComparison.Compared found = FileComparison.compare(renderer, place, sources.get(0), sources.get(1), decided.apply(sources.get(0).id()), Progress.NONE, () -> false);
+            FileComparison.Compared found = FileComparison.compare(renderer, place, sources.get(0), sources.get(1),
+                    decided.apply(sources.get(0).id()), Progress.NONE, () -> false);
             numbers = found.numbers();
-            return found.pairs().pairs().stream().map(pair -> pair.before() + (pair.same() ? "=" : "~") + pair.after()).collect(Collectors.joining(" "));
+            return found.pairs().pairs().stream().map(pair -> pair.before() + (pair.same() ? "=" : "~") + pair.after())
+                    .collect(Collectors.joining(" "));
         }
     }
 
     @Test
     void whatHasChangedInWordsOrInPicturesIsFound() throws IOException {
-        write("a.pdf", "The first page of it", "The bins stood in chamber 3", "They were opened on 12 October", "The last page of it");
-        write("b.pdf", "The first page of it", "A page that is quite new", "The bins stood in chamber 3 #", "They were opened on 13 October", "The last page of it");
+        write("a.pdf", "The first page of it", "The bins stood in chamber 3", "They were opened on 12 October",
+                "The last page of it");
+        write("b.pdf", "The first page of it", "A page that is quite new", "The bins stood in chamber 3 #",
+                "They were opened on 13 October", "The last page of it");
         assertThat(compared()).isEqualTo("1=1 0~2 2~3 3~4 4=5");
     }
 
@@ -77,7 +82,8 @@ class FileComparisonTests {
         write("b.pdf", "The bins|D-01", "What was unsaid before|D-03", "A new one|D-09", "The end|D-04");
         assertThat(compared()).isEqualTo("1=1 2~2 3~3 4=4");
         Area foot = new Area(100, 280, 20, 5);
-        List<OldNumbers.Place> places = IntStream.rangeClosed(1, 4).mapToObj(page -> new OldNumbers.Place(page, "D-0" + page, foot)).toList();
+        List<OldNumbers.Place> places =
+                IntStream.rangeClosed(1, 4).mapToObj(page -> new OldNumbers.Place(page, "D-0" + page, foot)).toList();
         decided = older -> List.of(new OldNumbers(older, "D-01", OldNumbers.Handling.IDENTITY, places));
         assertThat(compared()).isEqualTo("1=1 2~0 3~2 0~3 4=4");
         assertThat(numbers).singleElement().satisfies(its -> {
@@ -91,7 +97,8 @@ class FileComparisonTests {
     void whatWasDecidedAboutOldNumbersHoldsForTheNewerFile() throws IOException {
         write("a.pdf", "The bins|1", "The log of the night|2", "Mill House|3");
         write("b.pdf", "A page before|", "The bins|1", "The log of the night|2", "Mill House|3", "One more|4");
-        decided = older -> List.of(new OldNumbers(older, "1", OldNumbers.Handling.AVOIDED, List.of(new OldNumbers.Place(1, "1", new Area(100, 280, 5, 5)))));
+        decided = older -> List.of(new OldNumbers(older, "1", OldNumbers.Handling.AVOIDED,
+                List.of(new OldNumbers.Place(1, "1", new Area(100, 280, 5, 5)))));
         assertThat(compared()).isEqualTo("0~1 1=2 2=3 3=4 0~5");
         assertThat(numbers).singleElement().satisfies(its -> {
             assertThat(its.handling()).isEqualTo(OldNumbers.Handling.AVOIDED);
@@ -103,7 +110,8 @@ class FileComparisonTests {
     void oneOtherFigureInAPictureOfTextIsSeen() {
         assertThat(PageSight.of(text("Invoice 4127")).isLike(PageSight.of(text("Invoice 4127")))).isTrue();
         assertThat(PageSight.of(text("Invoice 4127")).isLike(PageSight.of(text("Invoice 4121")))).isFalse();
-        assertThat(PageSight.of(text("Invoice 4127")).isLike(PageSight.of(text("Invoice 4127").getSubimage(0, 0, 480, 600)))).isFalse();
+        assertThat(PageSight.of(text("Invoice 4127")).isLike(PageSight.of(text("Invoice 4127").getSubimage(0, 0, 480, 600))))
+                .isFalse();
     }
 
     private static BufferedImage text(String words) {

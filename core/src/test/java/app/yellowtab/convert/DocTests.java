@@ -37,7 +37,8 @@ class DocTests {
     void pagesNumbersTablesHeadersAndFootersAreThoseOfTheWriter() throws IOException {
         Conversions.Result result = Conversions.of(agreement(), SourceKind.DOC);
         assertThat(result.pages()).containsExactly(
-                "Cold store agreement Page 1 of 3 Agreement on Chamber 3 1. The keeper keeps the chamber at –14°. (a) by day (b) by night 2. The owner pays. Charges Week £140",
+                "Cold store agreement Page 1 of 3 Agreement on Chamber 3 1. The keeper keeps the chamber at –14°. (a) by day "
+                        + "(b) by night 2. The owner pays. Charges Week £140",
                 "Cold store agreement Page 2 of 3 Second page, first schedule Signed in Tarnhollow",
                 "Cold store agreement Page 3 of 3 Third page, sideways plan");
         assertThat(result.findings()).as("nothing is missing").isEmpty();
@@ -50,13 +51,15 @@ class DocTests {
     @Test
     void aLockedDocumentOpensWithItsPasswordOnly() throws IOException {
         Path locked = folder.resolve("locked.doc");
-        try (InputStream in = Files.newInputStream(agreement()); HWPFDocument document = new HWPFDocument(in); OutputStream out = Files.newOutputStream(locked)) {
+        try (InputStream in = Files.newInputStream(agreement()); HWPFDocument document = new HWPFDocument(in);
+                OutputStream out = Files.newOutputStream(locked)) {
             Biff8EncryptionKey.setCurrentUserPassword("tarn");
             document.write(out);
         } finally {
             Biff8EncryptionKey.setCurrentUserPassword(null);
         }
-        assertThatThrownBy(() -> Conversions.of(locked, SourceKind.DOC, Reading.STANDARD, "wrong")).isInstanceOf(LockedException.class);
+        assertThatThrownBy(() -> Conversions.of(locked, SourceKind.DOC, Reading.STANDARD, "wrong"))
+                .isInstanceOf(LockedException.class);
         Conversions.Result opened = Conversions.of(locked, SourceKind.DOC, Reading.STANDARD, "wrong", "tarn");
         assertThat(opened.page(2)).contains("first schedule");
         assertThat(opened.codes()).doesNotContain(Code.PASSWORD_NEEDED);

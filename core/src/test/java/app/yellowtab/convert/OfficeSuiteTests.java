@@ -57,7 +57,8 @@ class OfficeSuiteTests {
         doThrow(new OfficeException("took longer than 120000 ms")).when(manager).execute(any());
         byte[] before = Files.readAllBytes(file);
         assertThat(converts(new OfficeSuite("1", () -> manager))).isFalse();
-        assertThat(notes.findings()).extracting(f -> f.code() + " " + f.detail()).containsExactly("CONVERSION_LOST the office suite failed on it");
+        assertThat(notes.findings()).extracting(f -> f.code() + " " + f.detail())
+                .containsExactly("CONVERSION_LOST the office suite failed on it");
         assertThat(names()).as("no draft and no copy is left").containsExactly("agreement.docx");
         assertThat(file).hasBinaryContent(before);
     }

@@ -53,14 +53,16 @@ class SlideTests {
     /** Writes three slides of 720 x 540 points: words over a red bar and a blue picture, a hidden one, and words again. */
     private Path slides(SourceKind kind) throws IOException {
         Path file = folder.resolve("findings." + kind.name().toLowerCase(Locale.ROOT));
-        try (SlideShow<?, ?> show = kind == SourceKind.PPT ? new HSLFSlideShow() : new XMLSlideShow(); OutputStream out = Files.newOutputStream(file)) {
+        try (SlideShow<?, ?> show = kind == SourceKind.PPT ? new HSLFSlideShow() : new XMLSlideShow();
+                OutputStream out = Files.newOutputStream(file)) {
             show.setPageSize(new Dimension(720, 540));
             Slide<?, ?> first = show.createSlide();
             AutoShape<?, ?> bar = first.createAutoShape();
             bar.setShapeType(ShapeType.RECT);
             bar.setAnchor(new Rectangle(0, 0, 720, 60));
             bar.setFillColor(Color.RED);
-            first.createPicture(show.addPicture(bluePicture(), PictureData.PictureType.PNG)).setAnchor(new Rectangle(360, 270, 360, 270));
+            first.createPicture(show.addPicture(bluePicture(), PictureData.PictureType.PNG))
+                    .setAnchor(new Rectangle(360, 270, 360, 270));
             say(first, "Findings on Chamber 3", 80);
             Slide<?, ?> hidden = show.createSlide();
             say(hidden, "for us only", 80);
@@ -105,7 +107,8 @@ class SlideTests {
         try (XMLSlideShow show = new XMLSlideShow(); OutputStream out = Files.newOutputStream(file)) {
             int top = 40;
             for (String font : new String[] {"Calibri", "Times New Roman", "Tarn Grotesk"}) {
-                XSLFTextBox box = show.getSlides().isEmpty() ? show.createSlide().createTextBox() : show.getSlides().getFirst().createTextBox();
+                XSLFTextBox box = show.getSlides().isEmpty() ? show.createSlide().createTextBox()
+                        : show.getSlides().getFirst().createTextBox();
                 box.setAnchor(new Rectangle(40, top, 600, 40));
                 XSLFTextRun run = box.setText("in " + font);
                 run.setFontFamily(font);
@@ -131,48 +134,69 @@ class SlideTests {
     @Test
     void lockedSlidesOfTheOlderKindOpenWithTheirPasswordOnly() throws IOException {
         Path locked = folder.resolve("locked.ppt");
-        try (HSLFSlideShow show = new HSLFSlideShow(Files.newInputStream(slides(SourceKind.PPT))); OutputStream out = Files.newOutputStream(locked)) {
+        try (HSLFSlideShow show = new HSLFSlideShow(Files.newInputStream(slides(SourceKind.PPT)));
+                OutputStream out = Files.newOutputStream(locked)) {
             Biff8EncryptionKey.setCurrentUserPassword("tarn");
             show.write(out);
         } finally {
             Biff8EncryptionKey.setCurrentUserPassword(null);
         }
         assertThatThrownBy(() -> Conversions.of(locked, SourceKind.PPT)).isInstanceOf(LockedException.class);
-        assertThat(Conversions.of(locked, SourceKind.PPT, Reading.STANDARD, "no", "tarn").page(2)).isEqualTo("What it cost: £140");
+        assertThat(Conversions.of(locked, SourceKind.PPT, Reading.STANDARD, "no", "tarn").page(2))
+                .isEqualTo("What it cost: £140");
     }
 
     /** Writes an OpenDocument presentation, with what stands on its slides. */
     private Path odp(String automaticStyles, String slides) throws IOException {
-        String spaces = "xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" xmlns:style=\"urn:oasis:names:tc:opendocument:xmlns:style:1.0\" "
-                + "xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\" xmlns:draw=\"urn:oasis:names:tc:opendocument:xmlns:drawing:1.0\" "
-                + "xmlns:presentation=\"urn:oasis:names:tc:opendocument:xmlns:presentation:1.0\" xmlns:svg=\"urn:oasis:names:tc:opendocument:xmlns:svg-compatible:1.0\" "
-                + "xmlns:fo=\"urn:oasis:names:tc:opendocument:xmlns:xsl-fo-compatible:1.0\" xmlns:xlink=\"http://www.w3.org/1999/xlink\"";
+        String spaces =
+                "xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" "
+                        + "xmlns:style=\"urn:oasis:names:tc:opendocument:xmlns:style:1.0\" "
+                        + "xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\" "
+                        + "xmlns:draw=\"urn:oasis:names:tc:opendocument:xmlns:drawing:1.0\" "
+                        + "xmlns:presentation=\"urn:oasis:names:tc:opendocument:xmlns:presentation:1.0\" "
+                        + "xmlns:svg=\"urn:oasis:names:tc:opendocument:xmlns:svg-compatible:1.0\" "
+                        + "xmlns:fo=\"urn:oasis:names:tc:opendocument:xmlns:xsl-fo-compatible:1.0\" "
+                        + "xmlns:xlink=\"http://www.w3.org/1999/xlink\"";
         Map<String, byte[]> parts = new LinkedHashMap<>();
         parts.put("mimetype", "application/vnd.oasis.opendocument.presentation".getBytes(StandardCharsets.US_ASCII));
-        parts.put("styles.xml", ("<office:document-styles " + spaces + "><office:automatic-styles><style:page-layout style:name=\"P\"><style:page-layout-properties fo:page-width=\"25.4cm\" "
-                + "fo:page-height=\"19.05cm\"/></style:page-layout></office:automatic-styles><office:master-styles><style:master-page style:name=\"M\" style:page-layout-name=\"P\"/>"
+        parts.put("styles.xml", ("<office:document-styles " + spaces
+                + "><office:automatic-styles><style:page-layout style:name=\"P\"><style:page-layout-properties "
+                + "fo:page-width=\"25.4cm\" "
+                + "fo:page-height=\"19.05cm\"/></style:page-layout></office:automatic-styles><office:master-styles>"
+                + "<style:master-page style:name=\"M\" style:page-layout-name=\"P\"/>"
                 + "</office:master-styles></office:document-styles>").getBytes(StandardCharsets.UTF_8));
-        parts.put("content.xml", ("<office:document-content " + spaces + "><office:automatic-styles>" + automaticStyles + "</office:automatic-styles><office:body><office:presentation>" + slides
-                + "</office:presentation></office:body></office:document-content>").getBytes(StandardCharsets.UTF_8));
+        parts.put("content.xml",
+                ("<office:document-content " + spaces + "><office:automatic-styles>" + automaticStyles
+                        + "</office:automatic-styles><office:body><office:presentation>" + slides
+                        + "</office:presentation></office:body></office:document-content>").getBytes(StandardCharsets.UTF_8));
         parts.put("Pictures/blue.png", bluePicture());
         return WordFile.zip(folder.resolve("f.odp"), parts);
     }
 
     private static String frame(String x, String y, String content) {
-        return "<draw:frame svg:x=\"" + x + "\" svg:y=\"" + y + "\" svg:width=\"10cm\" svg:height=\"5cm\">" + content + "</draw:frame>";
+        return "<draw:frame svg:x=\"" + x + "\" svg:y=\"" + y + "\" svg:width=\"10cm\" svg:height=\"5cm\">" + content
+                + "</draw:frame>";
     }
 
     @Test
     void openDocumentSlidesShowTextsTablesAndPicturesWhereTheyStand() throws IOException {
         String words = "<draw:text-box><text:p>The fan stopped</text:p></draw:text-box>";
-        String notes = "<presentation:notes>" + frame("1cm", "1cm", "<draw:text-box><text:p>speak slowly</text:p></draw:text-box>") + "</presentation:notes>";
-        Path file = odp("<style:style style:name=\"hid\" style:family=\"drawing-page\"><style:drawing-page-properties presentation:visibility=\"hidden\"/></style:style>",
-                "<draw:page draw:master-page-name=\"M\">" + frame("2cm", "1cm", words) + frame("12.7cm", "9.5cm", "<draw:image xlink:href=\"Pictures/blue.png\"/>") + notes + "</draw:page>"
-                        + "<draw:page draw:master-page-name=\"M\" draw:style-name=\"hid\">" + frame("2cm", "1cm", "<draw:text-box><text:p>for us only</text:p></draw:text-box>") + "</draw:page>"
-                        + "<draw:page draw:master-page-name=\"M\"><draw:custom-shape svg:x=\"2cm\" svg:y=\"2cm\" svg:width=\"9cm\" svg:height=\"2cm\"><text:p>in a shape</text:p></draw:custom-shape></draw:page>");
+        String notes = "<presentation:notes>"
+                + frame("1cm", "1cm", "<draw:text-box><text:p>speak slowly</text:p></draw:text-box>") + "</presentation:notes>";
+        Path file = odp(
+                "<style:style style:name=\"hid\" style:family=\"drawing-page\"><style:drawing-page-properties "
+                        + "presentation:visibility=\"hidden\"/></style:style>",
+                "<draw:page draw:master-page-name=\"M\">" + frame("2cm", "1cm", words)
+                        + frame("12.7cm", "9.5cm", "<draw:image xlink:href=\"Pictures/blue.png\"/>") + notes + "</draw:page>"
+                        + "<draw:page draw:master-page-name=\"M\" draw:style-name=\"hid\">"
+                        + frame("2cm", "1cm", "<draw:text-box><text:p>for us only</text:p></draw:text-box>") + "</draw:page>"
+                        + "<draw:page draw:master-page-name=\"M\"><draw:custom-shape svg:x=\"2cm\" svg:y=\"2cm\" "
+                        + "svg:width=\"9cm\" svg:height=\"2cm\"><text:p>in a shape</text:p></draw:custom-shape></draw:page>");
         Conversions.Result result = Conversions.of(file, SourceKind.ODP);
-        assertThat(result.pages()).as("what the speaker reads is no part of the slide").containsExactly("The fan stopped", "in a shape");
-        assertThat(result.findings()).extracting(f -> f.code() + " " + f.detail()).containsExactly("HIDDEN_LEFT_OUT slides 2", "CONVERSION_LOST drawn shapes");
+        assertThat(result.pages()).as("what the speaker reads is no part of the slide").containsExactly("The fan stopped",
+                "in a shape");
+        assertThat(result.findings()).extracting(f -> f.code() + " " + f.detail()).containsExactly("HIDDEN_LEFT_OUT slides 2",
+                "CONVERSION_LOST drawn shapes");
         try (PDDocument pages = Loader.loadPDF(result.pdf().toFile())) {
             assertThat(pages.getPage(0).getMediaBox().getWidth()).isBetween(719f, 721f);
         }
@@ -185,7 +209,8 @@ class SlideTests {
     @EnumSource(value = SourceKind.class, names = {"PPTX", "PPT"})
     void aLetterThatNoFontHasHarmsNoSlide(SourceKind kind) throws IOException {
         Path file = folder.resolve("odd." + kind.name().toLowerCase(Locale.ROOT));
-        try (SlideShow<?, ?> show = kind == SourceKind.PPT ? new HSLFSlideShow() : new XMLSlideShow(); OutputStream out = Files.newOutputStream(file)) {
+        try (SlideShow<?, ?> show = kind == SourceKind.PPT ? new HSLFSlideShow() : new XMLSlideShow();
+                OutputStream out = Files.newOutputStream(file)) {
             for (String words : new String[] {"cold\u00ADstore \u4ED3 option after fitting", "The second slide"}) {
                 TextBox<?, ?> box = show.createSlide().createTextBox();
                 box.setAnchor(new Rectangle(50, 50, 600, 100));

@@ -41,7 +41,8 @@ class TableTests {
 
     private Conversions.Result workbook(SourceKind kind, Consumer<Workbook> fill) throws IOException {
         Path file = folder.resolve("book." + kind.name().toLowerCase(Locale.ROOT));
-        try (Workbook workbook = kind == SourceKind.XLS ? new HSSFWorkbook() : new XSSFWorkbook(); OutputStream out = Files.newOutputStream(file)) {
+        try (Workbook workbook = kind == SourceKind.XLS ? new HSSFWorkbook() : new XSSFWorkbook();
+                OutputStream out = Files.newOutputStream(file)) {
             fill.accept(workbook);
             workbook.write(out);
         }
@@ -143,7 +144,8 @@ class TableTests {
             row(book.createSheet("Notes"), "short");
         });
         assertThat(result.pages().getLast()).isEqualTo("Notes short");
-        assertThat(result.pages().subList(0, result.pages().size() - 1)).hasSizeGreaterThan(1).allMatch(page -> page.startsWith("Log Hour Reading hour "));
+        assertThat(result.pages().subList(0, result.pages().size() - 1)).hasSizeGreaterThan(1)
+                .allMatch(page -> page.startsWith("Log Hour Reading hour "));
         assertThat(String.join(" ", result.pages())).contains("hour 1 value 1 ", "hour 120 value 120");
     }
 
@@ -171,12 +173,20 @@ class TableTests {
 
     @Test
     void hiddenPartsOfOpenDocumentSheetsAreLeftOut() throws IOException {
-        String content = "<office:document-content xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\" "
-                + "xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\"><office:body><office:spreadsheet><table:table table:name=\"S\"><table:table-column/>"
-                + "<table:table-column table:visibility=\"collapse\"/><table:table-column/><table:table-row><table:table-cell><text:p>a</text:p></table:table-cell>"
-                + "<table:table-cell><text:p>secret column</text:p></table:table-cell><table:table-cell><text:p>c</text:p></table:table-cell></table:table-row>"
-                + "<table:table-row table:visibility=\"filter\"><table:table-cell><text:p>secret row</text:p></table:table-cell></table:table-row></table:table></office:spreadsheet>"
-                + "</office:body></office:document-content>";
+        String content =
+                "<office:document-content xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" "
+                        + "xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\" "
+                        + "xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\"><office:body><office:spreadsheet>"
+                        + "<table:table table:name=\"S\"><table:table-column/>"
+                        + "<table:table-column "
+                        + "table:visibility=\"collapse\"/><table:table-column/><table:table-row><table:table-cell><text:p>a</"
+                        + "text:p></table:table-cell>"
+                        + "<table:table-cell><text:p>secret "
+                        + "column</text:p></table:table-cell><table:table-cell><text:p>c</text:p></table:table-cell></"
+                        + "table:table-row>"
+                        + "<table:table-row table:visibility=\"filter\"><table:table-cell><text:p>secret "
+                        + "row</text:p></table:table-cell></table:table-row></table:table></office:spreadsheet>"
+                        + "</office:body></office:document-content>";
         Path file = WordFile.zip(folder.resolve("t.ods"), Map.of("content.xml", content.getBytes(StandardCharsets.UTF_8)));
         Conversions.Result result = Conversions.of(file, SourceKind.ODS);
         assertThat(result.pages()).containsExactly("a c");
@@ -205,15 +215,19 @@ class TableTests {
         } finally {
             Biff8EncryptionKey.setCurrentUserPassword(null);
         }
-        assertThatThrownBy(() -> Conversions.of(file, SourceKind.XLS, Reading.STANDARD, "wrong")).isInstanceOf(LockedException.class);
-        assertThat(Conversions.of(file, SourceKind.XLS, Reading.STANDARD, "wrong", "orchard").page(1)).isEqualTo("sealed figures");
+        assertThatThrownBy(() -> Conversions.of(file, SourceKind.XLS, Reading.STANDARD, "wrong"))
+                .isInstanceOf(LockedException.class);
+        assertThat(Conversions.of(file, SourceKind.XLS, Reading.STANDARD, "wrong", "orchard").page(1))
+                .isEqualTo("sealed figures");
     }
 
     @Test
     void separatedValuesAreReadWhateverSeparatesThem() throws IOException {
         for (String separator : new String[] {",", ";", "\t"}) {
-            Path file = Files.writeString(folder.resolve("bins.csv"), String.join(separator, "Day", "Bins") + "\n" + String.join(separator, "\"Monday" + separator + " late\"", "40") + "\n");
-            assertThat(Conversions.of(file, SourceKind.CSV).page(1).replaceAll(" +", " ")).startsWith("Day Bins Monday").endsWith("40");
+            Path file = Files.writeString(folder.resolve("bins.csv"), String.join(separator, "Day", "Bins") + "\n"
+                    + String.join(separator, "\"Monday" + separator + " late\"", "40") + "\n");
+            assertThat(Conversions.of(file, SourceKind.CSV).page(1).replaceAll(" +", " ")).startsWith("Day Bins Monday")
+                    .endsWith("40");
         }
     }
 
@@ -237,22 +251,29 @@ class TableTests {
             for (int i = 0; i < 3; i++) sheet.setColumnWidth(i, 5 * 256);
         });
         try (PDDocument document = Loader.loadPDF(result.pdf().toFile())) {
-            assertThat(new PDFTextStripper().getText(document).lines().map(String::strip)).anyMatch(line -> line.contains("£1,220,384.50")).anyMatch(line -> line.contains("TH-2030-000417/A"));
+            assertThat(new PDFTextStripper().getText(document).lines().map(String::strip))
+                    .anyMatch(line -> line.contains("£1,220,384.50")).anyMatch(line -> line.contains("TH-2030-000417/A"));
         }
     }
 
     @Test
     void aCellThatIsHigherThanAPageSaysThatItsEndIsMissing() throws IOException {
-        Conversions.Result result = workbook(SourceKind.XLSX, book -> row(book.createSheet("Notes"), "a line of a long note about the chamber\n".repeat(200)));
+        Conversions.Result result = workbook(SourceKind.XLSX,
+                book -> row(book.createSheet("Notes"), "a line of a long note about the chamber\n".repeat(200)));
         assertThat(result.detail(Code.CONVERSION_LOST)).contains("higher than a page");
         assertThat(result.page(1)).startsWith("a line of a long note");
     }
 
     @Test
     void columnsOfWhichTheFileSaysNothingAreNotLost() throws IOException {
-        String content = "<office:document-content xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\" "
-                + "xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\"><office:body><office:spreadsheet><table:table table:name=\"S\"><table:table-row><table:table-cell><text:p>Month</text:p></table:table-cell>"
-                + "<table:table-cell><text:p>Charge</text:p></table:table-cell></table:table-row></table:table></office:spreadsheet></office:body></office:document-content>";
+        String content =
+                "<office:document-content xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" "
+                        + "xmlns:table=\"urn:oasis:names:tc:opendocument:xmlns:table:1.0\" "
+                        + "xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\"><office:body><office:spreadsheet>"
+                        + "<table:table "
+                        + "table:name=\"S\"><table:table-row><table:table-cell><text:p>Month</text:p></table:table-cell>"
+                        + "<table:table-cell><text:p>Charge</text:p></table:table-cell></table:table-row></table:table></"
+                        + "office:spreadsheet></office:body></office:document-content>";
         Path file = WordFile.zip(folder.resolve("t.ods"), Map.of("content.xml", content.getBytes(StandardCharsets.UTF_8)));
         assertThat(Conversions.of(file, SourceKind.ODS).page(1)).isEqualTo("Month Charge");
     }

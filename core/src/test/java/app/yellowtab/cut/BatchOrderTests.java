@@ -88,7 +88,9 @@ class BatchOrderTests {
         Bundle joined = CutEdits.joined(cutBefore, fronts, backs, false);
         Batch batch = CutEdits.batchOf(joined, fronts);
         assertThat(CutEdits.batchOf(joined, backs)).isEqualTo(batch);
-        assertThat(BatchOrder.singles(batch)).extracting(page -> page.source().equals(fronts.id()) ? "f" + page.first() : "b" + page.first()).containsExactly("f1", "b1", "f2", "b2", "f3");
+        assertThat(BatchOrder.singles(batch))
+                .extracting(page -> page.source().equals(fronts.id()) ? "f" + page.first() : "b" + page.first())
+                .containsExactly("f1", "b1", "f2", "b2", "f3");
         assertThat(Pieces.byHand(batch).cuts()).as("what was cut stays cut").containsKey(batch.places().get(cut));
         assertThat(CutEdits.isInOther(joined, backs)).isTrue();
         assertThat(CutEdits.isInOther(joined, fronts)).isFalse();
@@ -111,13 +113,16 @@ class BatchOrderTests {
     @Test
     void bookmarksOfADividedSheetLeadToItsFirstHalf() {
         Source book = Bundles.source("book", 2);
-        Source marked = new Source(book.id(), book.fileName(), book.storedName(), book.kind(), book.bytes(), book.sha256(), book.checksum(), 2, List.of(new SourceBookmark(1, "Chapter", 1, BookmarkLook.PLAIN)),
+        Source marked = new Source(book.id(), book.fileName(), book.storedName(), book.kind(), book.bytes(), book.sha256(),
+                book.checksum(), 2, List.of(new SourceBookmark(1, "Chapter", 1, BookmarkLook.PLAIN)),
                 book.proposedTitle(), book.proposedDate(), book.about(), book.conversion());
         List<BatchPage> read = List.of(sheet(420, 297, SheetState.SOUND.withFold(0.5)), sheet(420, 297, SheetState.SOUND));
         Batch divided = SheetMending.divided(Batch.of(marked), read, List.of(1));
         Document document = Document.of(marked).withRuns(List.copyOf(divided.runs()));
-        assertThat(PiecePlanner.plan(document, Map.of(marked.id(), marked), Comments.KEPT, 3).bookmarks()).singleElement().satisfies(mark -> assertThat(mark.target().leaf()).isZero());
-        Bundle bundle = Edits.insertDocuments(Edits.addSources(Bundle.EMPTY, List.of(marked)), List.of(document), new Place(Optional.empty(), 0));
+        assertThat(PiecePlanner.plan(document, Map.of(marked.id(), marked), Comments.KEPT, 3).bookmarks()).singleElement()
+                .satisfies(mark -> assertThat(mark.target().leaf()).isZero());
+        Bundle bundle = Edits.insertDocuments(Edits.addSources(Bundle.EMPTY, List.of(marked)), List.of(document),
+                new Place(Optional.empty(), 0));
         assertThat(Planner.plan(bundle).bookmarks()).filteredOn(mark -> mark.title().equals("Chapter")).hasSize(1);
     }
 
@@ -125,21 +130,24 @@ class BatchOrderTests {
     void filesThatDoNotBelongTogetherAreRefusedInWords() {
         Batch fronts = Batch.of(Bundles.source("fronts", 12));
         Batch backs = Batch.of(Bundles.source("backs", 9));
-        assertThatThrownBy(() -> BatchOrder.interleaved(fronts, backs, false)).isInstanceOf(IllegalArgumentException.class).hasMessage("12 fronts and 9 backs: there must be as many, or one back less");
+        assertThatThrownBy(() -> BatchOrder.interleaved(fronts, backs, false)).isInstanceOf(IllegalArgumentException.class)
+                .hasMessage("12 fronts and 9 backs: there must be as many, or one back less");
     }
 
     private static BatchPage sheet(double widthMm, double heightMm, SheetState state, Word... words) {
         PageText text = words.length == 0 ? PageText.NONE : new PageText(List.of(List.of(words)));
         List<Integer> sure = new ArrayList<>();
         for (int i = 0; i < words.length; i++) sure.add(90);
-        return new BatchPage(PageText.NONE, false, widthMm, heightMm, List.of(new BatchPage.Bookmark(1, "a mark"))).withRecognised(new RecognisedPage(text, sure, "eng", "stand-in 1", state));
+        return new BatchPage(PageText.NONE, false, widthMm, heightMm, List.of(new BatchPage.Bookmark(1, "a mark")))
+                .withRecognised(new RecognisedPage(text, sure, "eng", "stand-in 1", state));
     }
 
     @Test
     void aSpreadBecomesTwoPagesEachWithItsWords() {
         Source source = Bundles.source("book", 2);
         Batch batch = Batch.of(source);
-        BatchPage spread = sheet(420, 297, SheetState.SOUND.withFold(0.5), new Word("left", 30, 50, 20, 4), new Word("right", 250, 60, 20, 4));
+        BatchPage spread = sheet(420, 297, SheetState.SOUND.withFold(0.5), new Word("left", 30, 50, 20, 4),
+                new Word("right", 250, 60, 20, 4));
         List<BatchPage> read = List.of(spread, sheet(210, 297, SheetState.SOUND, new Word("after", 30, 50, 20, 4)));
         assertThat(SheetsToMend.of(batch, read, Cutter.cut(read, CutRules.NONE, ByHand.NONE)).spreads()).containsExactly(1);
         Batch divided = SheetMending.divided(batch, read, List.of(1));
@@ -150,8 +158,10 @@ class BatchOrderTests {
         assertThat(seen).extracting(page -> page.text().text().strip()).containsExactly("left", "right", "after");
         assertThat(seen.get(1).widthMm()).isCloseTo(210, within(0.01));
         assertThat(seen.get(1).text().lines().getFirst().getFirst().leftMm()).isCloseTo(40, within(0.01f));
-        assertThat(seen).extracting(page -> page.bookmarks().size()).as("what leads to the sheet leads to its first half").containsExactly(1, 0, 1);
-        assertThat(SheetsToMend.of(divided, inOrder, Cutter.cut(seen, CutRules.NONE, ByHand.NONE)).spreads()).as("done").isEmpty();
+        assertThat(seen).extracting(page -> page.bookmarks().size()).as("what leads to the sheet leads to its first half")
+                .containsExactly(1, 0, 1);
+        assertThat(SheetsToMend.of(divided, inOrder, Cutter.cut(seen, CutRules.NONE, ByHand.NONE)).spreads()).as("done")
+                .isEmpty();
         assertThat(BatchOrder.undivided(divided, Set.of(divided.keys().get(1))).runs()).isEqualTo(batch.runs());
     }
 
@@ -162,8 +172,10 @@ class BatchOrderTests {
         PageLook turned = PageLook.PLAIN.withTurns(1).withCrop(Optional.of(new Area(0, 20, 297, 400)));
         Batch batch = Batch.of(source);
         batch = batch.withLooks(Map.of(batch.keys().getFirst(), turned));
-        List<BatchPage> seen = SeenPages.seen(SheetMending.divided(batch, read, List.of(1), 150), SeenPages.inOrder(SheetMending.divided(batch, read, List.of(1), 150), Map.of(source.id(), read)));
-        assertThat(seen).extracting(BatchPage::widthMm).satisfiesExactly(first -> assertThat(first).isCloseTo(150, within(0.01)), second -> assertThat(second).isCloseTo(250, within(0.01)));
+        List<BatchPage> seen = SeenPages.seen(SheetMending.divided(batch, read, List.of(1), 150),
+                SeenPages.inOrder(SheetMending.divided(batch, read, List.of(1), 150), Map.of(source.id(), read)));
+        assertThat(seen).extracting(BatchPage::widthMm).satisfiesExactly(first -> assertThat(first).isCloseTo(150, within(0.01)),
+                second -> assertThat(second).isCloseTo(250, within(0.01)));
         assertThat(seen).extracting(BatchPage::heightMm).allSatisfy(height -> assertThat(height).isCloseTo(297, within(0.01)));
     }
 
@@ -185,7 +197,8 @@ class BatchOrderTests {
     void darkEdgesGoAndNoWordWithThem() {
         Source source = Bundles.source("post", 1);
         Word atEdge = new Word("12", 204, 285, 6, 4);
-        List<BatchPage> read = List.of(sheet(220, 307, SheetState.SOUND.withEdges(new DarkEdges(6, 5, 4, 5)).withSlant(-1.2), new Word("text", 30, 40, 30, 4), atEdge));
+        List<BatchPage> read = List.of(sheet(220, 307, SheetState.SOUND.withEdges(new DarkEdges(6, 5, 4, 5)).withSlant(-1.2),
+                new Word("text", 30, 40, 30, 4), atEdge));
         Batch cropped = SheetMending.cropped(Batch.of(source), read, List.of(1));
         PageLook look = cropped.runs().getFirst().look();
         LookedPage looked = LookedPage.of(220 * PT_A_MM, 307 * PT_A_MM, look);
@@ -193,7 +206,8 @@ class BatchOrderTests {
         assertThat(looked.heightPt() / PT_A_MM).isCloseTo(297, within(0.6));
         Batch straight = SheetMending.straightened(cropped, read, List.of(1));
         List<BatchPage> seen = SeenPages.seen(straight, read);
-        assertThat(seen.getFirst().widthMm()).as("the crop does not grow as the page is straightened").isCloseTo(210, within(5.0));
+        assertThat(seen.getFirst().widthMm()).as("the crop does not grow as the page is straightened").isCloseTo(210,
+                within(5.0));
         assertThat(seen.getFirst().text().text()).isEqualTo("text 12\n");
         assertThat(SheetsToMend.of(straight, read, Cutter.cut(seen, CutRules.NONE, ByHand.NONE)).dark()).isEmpty();
     }
@@ -212,7 +226,8 @@ class BatchOrderTests {
 
     @Test
     void doubtfulSheetsAreThoseWithFewMarks() {
-        List<BatchPage> read = List.of(sheet(210, 297, SheetState.SOUND), sheet(210, 297, SheetState.BLANK), sheet(210, 297, SheetState.SOUND.withMark(7.5)), sheet(210, 297, SheetState.SOUND.withMark(30)));
+        List<BatchPage> read = List.of(sheet(210, 297, SheetState.SOUND), sheet(210, 297, SheetState.BLANK),
+                sheet(210, 297, SheetState.SOUND.withMark(7.5)), sheet(210, 297, SheetState.SOUND.withMark(30)));
         Cutting cutting = Cutter.cut(read, CutRules.NONE, ByHand.NONE);
         assertThat(SheetsToMend.doubtful(read, cutting, 10)).containsExactly(3);
         assertThat(SheetsToMend.doubtful(read, cutting, 40)).containsExactly(3, 4);

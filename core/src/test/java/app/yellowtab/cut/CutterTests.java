@@ -32,7 +32,8 @@ class CutterTests {
     }
 
     private static List<String> reasons(Cutting cutting) {
-        return cutting.pieces().stream().map(piece -> String.join("; ", piece.reasons().stream().map(Reason::words).toList())).toList();
+        return cutting.pieces().stream().map(piece -> String.join("; ", piece.reasons().stream().map(Reason::words).toList()))
+                .toList();
     }
 
     @Test
@@ -43,12 +44,14 @@ class CutterTests {
     @Test
     void noPieceTakesMoreThanItMayAndWhatIsSharedCountsOnce() {
         List<BatchPage> pages = new ArrayList<>();
-        for (int i = 0; i < 7; i++) pages.add(page("x").withWeight(new PageWeight(new long[] {1, 10 + i}, new long[] {500_000, i == 3 ? 2_000_000 : 200_000})));
+        for (int i = 0; i < 7; i++) pages.add(
+                page("x").withWeight(new PageWeight(new long[] {1, 10 + i}, new long[] {500_000, i == 3 ? 2_000_000 : 200_000})));
         Cutting cutting = cut(pages, new CutRule.UpTo(1_000_000));
         assertThat(shown(cutting)).isEqualTo("1-2 3 4 5-6 7");
         assertThat(reasons(cutting)).contains("with this page it would be more than 1 MB");
         assertThat(cutting.counts().get(new CutRule.UpTo(1_000_000))).isEqualTo(new Cutting.Count(4, 4));
-        assertThat(shown(Cutter.cut(pages, new CutRules(List.of(new CutRule.UpTo(1_000_000)), 1, List.of()), new ByHand(Map.of(3, false), Map.of(4, true))))).as("the hand comes first").isEqualTo("1-3 5-6 7 | dropped 4");
+        assertThat(shown(Cutter.cut(pages, new CutRules(List.of(new CutRule.UpTo(1_000_000)), 1, List.of()),
+                new ByHand(Map.of(3, false), Map.of(4, true))))).as("the hand comes first").isEqualTo("1-3 5-6 7 | dropped 4");
         assertThat(shown(cut(plain(3), new CutRule.UpTo(1)))).as("nobody has measured them").isEqualTo("1-3");
     }
 
@@ -62,8 +65,10 @@ class CutterTests {
     @Test
     void rangesAsTyped() {
         assertThat(shown(cut(plain(9), new CutRule.Ranges("6-8, 1-2, 8-, 2", false)))).isEqualTo("6-8 1-2 8-9 2 | dropped 3 4 5");
-        assertThat(shown(cut(plain(9), new CutRule.Ranges("2-3, 5", true)))).as("the rest is a piece").isEqualTo("2-3 5 1+4+6+7+8+9");
-        assertThatThrownBy(() -> cut(plain(9), new CutRule.Ranges("2-3, x", true))).hasMessage("in “2-3, x”, at letter 6, should stand a page or a stretch of pages, such as 5 or 9-12");
+        assertThat(shown(cut(plain(9), new CutRule.Ranges("2-3, 5", true)))).as("the rest is a piece")
+                .isEqualTo("2-3 5 1+4+6+7+8+9");
+        assertThatThrownBy(() -> cut(plain(9), new CutRule.Ranges("2-3, x", true)))
+                .hasMessage("in “2-3, x”, at letter 6, should stand a page or a stretch of pages, such as 5 or 9-12");
     }
 
     @Test
@@ -79,33 +84,40 @@ class CutterTests {
         assertThat(shown(cut(pages, new CutRule.Bookmarks(1)))).isEqualTo("1 2-3 4");
         Cutting deep = cut(pages, new CutRule.Bookmarks(2));
         assertThat(shown(deep)).isEqualTo("1 2 3 4");
-        assertThat(reasons(deep)).containsExactly("the batch begins here", "bookmark “Invoice 1”", "bookmark “Annex”", "bookmark “Invoice 2”");
+        assertThat(reasons(deep)).containsExactly("the batch begins here", "bookmark “Invoice 1”", "bookmark “Annex”",
+                "bookmark “Invoice 2”");
     }
 
     @Test
     void blankSheets() {
         List<BatchPage> pages = List.of(page("a"), blank(), page("b"), page("c"), blank(), blank(), page("d"), blank());
         assertThat(shown(cut(pages, new CutRule.BlankSheets(true)))).isEqualTo("1 3-4 7 | dropped 2 5 6 8");
-        assertThat(shown(cut(pages, new CutRule.BlankSheets(false)))).as("each stays at the end of its piece").isEqualTo("1-2 3-6 7-8");
+        assertThat(shown(cut(pages, new CutRule.BlankSheets(false)))).as("each stays at the end of its piece")
+                .isEqualTo("1-2 3-6 7-8");
     }
 
     @Test
     void wordsAnywhereOrInAnArea() {
-        List<BatchPage> pages = List.of(page("Invoice", "1 of 2"), page("2 of 2"), page("INVOICE", "we speak of 1 of"), page("@280 1 of"));
+        List<BatchPage> pages =
+                List.of(page("Invoice", "1 of 2"), page("2 of 2"), page("INVOICE", "we speak of 1 of"), page("@280 1 of"));
         assertThat(shown(cut(pages, words("invoice")))).isEqualTo("1-2 3-4");
         assertThat(shown(cut(pages, words("1 of")))).isEqualTo("1-2 3 4");
         CutRule foot = new CutRule.WordsFound("1 of", false, false, true, Optional.of(new Area(10, 250, 190, 40)), false);
         assertThat(shown(cut(pages, foot))).as("only at the foot").isEqualTo("1-3 4");
-        assertThat(shown(cut(pages, new CutRule.WordsFound("Invoice", false, true, true, Optional.empty(), false)))).as("capitals matter").isEqualTo("1-4");
-        assertThat(shown(cut(pages, new CutRule.WordsFound("2 of 2", false, false, true, Optional.empty(), true)))).as("behind the page").isEqualTo("1-2 3-4");
-        assertThat(shown(cut(pages, new CutRule.WordsFound("in voice", false, false, false, Optional.empty(), false)))).as("white space does not matter").isEqualTo("1-2 3-4");
+        assertThat(shown(cut(pages, new CutRule.WordsFound("Invoice", false, true, true, Optional.empty(), false))))
+                .as("capitals matter").isEqualTo("1-4");
+        assertThat(shown(cut(pages, new CutRule.WordsFound("2 of 2", false, false, true, Optional.empty(), true))))
+                .as("behind the page").isEqualTo("1-2 3-4");
+        assertThat(shown(cut(pages, new CutRule.WordsFound("in voice", false, false, false, Optional.empty(), false))))
+                .as("white space does not matter").isEqualTo("1-2 3-4");
         assertThat(reasons(cut(pages, words("invoice")))).containsExactly("“Invoice” is on it", "“INVOICE” is on it");
     }
 
     @Test
     void patternsThatAreNoneAndPatternsThatWouldHang() {
         CutRule none = new CutRule.WordsFound("(", true, false, true, Optional.empty(), false);
-        assertThatThrownBy(() -> cut(plain(1), none)).isInstanceOf(IllegalArgumentException.class).hasMessageStartingWith("“(” is no pattern: ");
+        assertThatThrownBy(() -> cut(plain(1), none)).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageStartingWith("“(” is no pattern: ");
         CutRule slow = new CutRule.WordsFound("(a*)*b", true, false, true, Optional.empty(), false);
         assertThat(shown(cut(List.of(page("x"), page("a".repeat(50_000))), slow))).isEqualTo("1-2");
         CutRule line = new CutRule.WordsFound("^No\\. \\d+$", true, false, true, Optional.empty(), false);
@@ -114,10 +126,13 @@ class CutterTests {
 
     @Test
     void aValueThatChanges() {
-        List<BatchPage> pages = List.of(page("cover"), page("Invoice no. 17 | 3 May"), page("more"), page("INVOICE NO.: 17"), page("invoice no. 18 / 2031"), page("Invoice no."));
+        List<BatchPage> pages = List.of(page("cover"), page("Invoice no. 17 | 3 May"), page("more"), page("INVOICE NO.: 17"),
+                page("invoice no. 18 / 2031"), page("Invoice no."));
         CutRule after = new CutRule.ValueChanges(new ValuePlace.AfterWords("Invoice no.", "/"));
-        assertThat(shown(cut(List.of(page("Invoice no. 17"), page("more"), page("INVOICE NO.: 17"), page("invoice no. 18 / 2031"), page("Invoice no.")), after))).isEqualTo("1-3 4-5");
-        assertThat(shown(cut(pages, after))).as("the first value begins a piece; what follows on the line belongs to it").isEqualTo("1 2-3 4 5-6");
+        assertThat(shown(cut(List.of(page("Invoice no. 17"), page("more"), page("INVOICE NO.: 17"), page("invoice no. 18 / 2031"),
+                page("Invoice no.")), after))).isEqualTo("1-3 4-5");
+        assertThat(shown(cut(pages, after))).as("the first value begins a piece; what follows on the line belongs to it")
+                .isEqualTo("1 2-3 4 5-6");
         CutRule area = new CutRule.ValueChanges(new ValuePlace.InArea(new Area(15, 15, 40, 10)));
         assertThat(shown(cut(List.of(page("TH-1"), page("TH-1"), page("TH-2", "TH-1")), area))).isEqualTo("1-2 3");
         assertThat(reasons(cut(List.of(page("TH-1"), page("TH-2")), area))).containsExactly("“TH-1” begins", "“TH-2” begins");
@@ -125,19 +140,23 @@ class CutterTests {
 
     @Test
     void printedNumberingThatStartsAgain() {
-        List<BatchPage> pages = List.of(page("Letter | Page 1 of 2"), page("Letter | page 2 of 2"), page("@288 - 1 -"), page("@288 2"), page("see page 1 of the lease, which says that rent is due each month in advance"),
+        List<BatchPage> pages = List.of(page("Letter | Page 1 of 2"), page("Letter | page 2 of 2"), page("@288 - 1 -"),
+                page("@288 2"), page("see page 1 of the lease, which says that rent is due each month in advance"),
                 page("Slip 1 of 3"), page("Slip 2 of 3"), page("Slip 2 of 4"), page("text", "@150 1"));
         Cutting cutting = cut(pages, new CutRule.NumberingRestarts());
         assertThat(shown(cutting)).isEqualTo("1-2 3-5 6-7 8-9");
-        assertThat(reasons(cutting)).containsExactly("its numbering begins, “Page 1 of 2”", "its numbering begins, “1”", "its numbering begins, “1 of 3”", "its numbering begins, “2 of 4”");
+        assertThat(reasons(cutting)).containsExactly("its numbering begins, “Page 1 of 2”", "its numbering begins, “1”",
+                "its numbering begins, “1 of 3”", "its numbering begins, “2 of 4”");
     }
 
     @Test
     void anotherSizeOrTheOtherWay() {
-        List<BatchPage> pages = List.of(page("a"), page(211, 298, List.of(), "b"), page(297, 210, List.of(), "c"), page(420, 297, List.of(), "d"));
+        List<BatchPage> pages = List.of(page("a"), page(211, 298, List.of(), "b"), page(297, 210, List.of(), "c"),
+                page(420, 297, List.of(), "d"));
         Cutting cutting = cut(pages, new CutRule.SizeChanges());
         assertThat(shown(cutting)).isEqualTo("1-2 3 4");
-        assertThat(reasons(cutting)).containsExactly("the batch begins here", "it lies the other way", "it has another size, 420 × 297 mm");
+        assertThat(reasons(cutting)).containsExactly("the batch begins here", "it lies the other way",
+                "it has another size, 420 × 297 mm");
     }
 
     @Test
@@ -155,7 +174,8 @@ class CutterTests {
         CutRules least = new CutRules(List.of(words("cut")), 2, List.of());
         List<BatchPage> pages = List.of(page("cut"), page("cut"), page("x"), page("cut"), page("cut"), page("cut"));
         assertThat(shown(Cutter.cut(pages, least, ByHand.NONE))).isEqualTo("1-3 4-6");
-        assertThat(shown(Cutter.cut(pages, least, new ByHand(Map.of(6, true), Map.of())))).as("what is cut by hand stays").isEqualTo("1-3 4-5 6");
+        assertThat(shown(Cutter.cut(pages, least, new ByHand(Map.of(6, true), Map.of())))).as("what is cut by hand stays")
+                .isEqualTo("1-3 4-5 6");
     }
 
     @Test
@@ -171,11 +191,13 @@ class CutterTests {
 
     @Test
     void rulesThatStandAloneStandAlone() {
-        assertThatThrownBy(() -> new CutRules(List.of(new CutRule.Ranges("1", true), words("x")), 1, List.of())).hasMessageContaining("stand beside no other rule");
+        assertThatThrownBy(() -> new CutRules(List.of(new CutRule.Ranges("1", true), words("x")), 1, List.of()))
+                .hasMessageContaining("stand beside no other rule");
     }
 
     @ParameterizedTest
-    @CsvSource({"Page 10f 3, 1, 3", "lof1l, 1, 0", "lofl, 1, 1", "Page 10 of 12, 10, 12", "Sheet 2, 2, 0", "Brightwick  p. l of 4, 1, 4", "3 of 12, 3, 12"})
+    @CsvSource({"Page 10f 3, 1, 3", "lof1l, 1, 0", "lofl, 1, 1", "Page 10 of 12, 10, 12", "Sheet 2, 2, 0",
+            "Brightwick  p. l of 4, 1, 4", "3 of 12, 3, 12"})
     void numbersOfPagesAreUnderstoodAsPicturesAreRead(String words, int number, int of) {
         assertThat(PrintedPage.of(Pages.page(words.replace("  ", " | ")))).hasValueSatisfying(printed -> {
             assertThat(printed.number()).isEqualTo(number);

@@ -37,7 +37,8 @@ class FirstPagesTests {
 
     @Test
     void lettersBeginWithDateAndSalutation() {
-        BatchPage letter = Pages.page("Carrow & Dunnock Solicitors", "4 March 2031", "Dear Ms Fennick", "We refer to our letter of last week.");
+        BatchPage letter = Pages.page("Carrow & Dunnock Solicitors", "4 March 2031", "Dear Ms Fennick",
+                "We refer to our letter of last week.");
         Cutting cutting = Cutter.cut(List.of(full("he said so"), letter), RULE, ByHand.NONE);
         assertThat(Pages.shown(cutting)).isEqualTo("1 2");
         assertThat(cutting.pieces().getLast().reasons().getFirst().words()).contains("date and salutation").contains("sure to ");
@@ -45,15 +46,21 @@ class FirstPagesTests {
 
     @Test
     void printedEmailsBeginWithTheirHeads() {
-        BatchPage mail = Pages.page("From: Orla Fennick", "Sent: 4 March 2031 10:12", "To: Piers Dunnock", "Subject: RE: the readings", "Please see below.");
+        BatchPage mail = Pages.page("From: Orla Fennick", "Sent: 4 March 2031 10:12", "To: Piers Dunnock",
+                "Subject: RE: the readings", "Please see below.");
         assertThat(cut(full("he said so"), mail)).isEqualTo("1 2");
     }
 
     @Test
     void whatGoesOnIsNoFirstPage() {
-        assertThat(cut(full("1. I live in Aldermere."), full("and the door was open when the engineer came to look at it"))).isEqualTo("1-2");
-        assertThat(cut(Pages.page("Dear Sirs", "@280 Page 1 of 2"), Pages.page("@10 Page 2 of 2", "@40 Dear me, said the driver."))).isEqualTo("1-2");
-        assertThat(cut(Pages.page("@10 Brightwick Cold Stores Ltd", "@20 Statement of account 4 March 2031", "Carried forward"), Pages.page("@10 Brightwick Cold Stores Ltd", "@20 Statement of account 4 March 2031", "Brought forward"))).isEqualTo("1-2");
+        assertThat(cut(full("1. I live in Aldermere."), full("and the door was open when the engineer came to look at it")))
+                .isEqualTo("1-2");
+        assertThat(
+                cut(Pages.page("Dear Sirs", "@280 Page 1 of 2"), Pages.page("@10 Page 2 of 2", "@40 Dear me, said the driver.")))
+                .isEqualTo("1-2");
+        assertThat(cut(Pages.page("@10 Brightwick Cold Stores Ltd", "@20 Statement of account 4 March 2031", "Carried forward"),
+                Pages.page("@10 Brightwick Cold Stores Ltd", "@20 Statement of account 4 March 2031", "Brought forward")))
+                .isEqualTo("1-2");
     }
 
     @Test
@@ -66,9 +73,13 @@ class FirstPagesTests {
         Path pile = temp.resolve("pile.pdf");
         List<Integer> firsts = RehearsalPost.write(pile, 60, 7_001);
         try (InPlace place = new InPlace(List.of())) {
-            Source source = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(List.of(pile), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
+            Source source = new Intake(place, List.of(), Reading.STANDARD)
+                    .bringIn(FoundFolder.of(List.of(pile), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources()
+                    .getFirst();
             place.know(List.of(source));
-            List<Integer> found = Cutter.cut(BatchPages.read(place, source.id(), false, Progress.NONE, () -> false), RULE, ByHand.NONE).pieces().stream().map(Cutting.Piece::first).toList();
+            List<Integer> found =
+                    Cutter.cut(BatchPages.read(place, source.id(), false, Progress.NONE, () -> false), RULE, ByHand.NONE).pieces()
+                            .stream().map(Cutting.Piece::first).toList();
             List<Integer> right = found.stream().filter(firsts::contains).toList();
             assertThat((double) right.size() / found.size()).as("of what is cut, how much begins there").isGreaterThan(0.9);
             assertThat((double) right.size() / firsts.size()).as("of what begins, how much is cut").isGreaterThan(0.9);

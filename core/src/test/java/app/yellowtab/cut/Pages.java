@@ -12,7 +12,10 @@ final class Pages {
 
     private Pages() {}
 
-    /** {@return a page of lines from above; "@280 " before one puts it at that height, in millimetres from above, "|" leaves a gap} */
+    /**
+     * {@return a page of lines from above; "@280 " before one puts it at that height, in millimetres from above, "|" leaves a
+     * gap}
+     */
     static BatchPage page(String... lines) {
         return page(WIDTH, HEIGHT, List.of(), lines);
     }
@@ -63,9 +66,11 @@ final class Pages {
             all.append(all.isEmpty() ? "" : " ");
             List<Integer> pages = piece.pages();
             boolean runs = pages.getLast() - pages.getFirst() == pages.size() - 1 && pages.size() > 1;
-            all.append(runs ? pages.getFirst() + "-" + pages.getLast() : String.join("+", pages.stream().map(String::valueOf).toList()));
+            all.append(runs ? pages.getFirst() + "-" + pages.getLast()
+                    : String.join("+", pages.stream().map(String::valueOf).toList()));
         }
-        if (!cutting.dropped().isEmpty()) all.append(" | dropped ").append(String.join(" ", cutting.dropped().stream().map(drop -> String.valueOf(drop.page())).toList()));
+        if (!cutting.dropped().isEmpty()) all.append(" | dropped ")
+                .append(String.join(" ", cutting.dropped().stream().map(drop -> String.valueOf(drop.page())).toList()));
         return all.toString();
     }
 }

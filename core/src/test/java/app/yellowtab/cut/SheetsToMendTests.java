@@ -17,7 +17,8 @@ import org.junit.jupiter.api.Test;
 /** Six sheets: the backs are blank, the second front is upside down, the third lies askew. */
 class SheetsToMendTests {
     private final Batch batch = Batch.of(Bundles.source("post", 6));
-    private final List<BatchPage> pages = pages(SheetState.SOUND, blank(), SheetState.SOUND.withTurns(2), blank(), SheetState.SOUND.withSlant(-0.8), blank());
+    private final List<BatchPage> pages =
+            pages(SheetState.SOUND, blank(), SheetState.SOUND.withTurns(2), blank(), SheetState.SOUND.withSlant(-0.8), blank());
 
     private static SheetState blank() {
         return SheetState.BLANK;
@@ -29,7 +30,8 @@ class SheetsToMendTests {
 
     private static List<BatchPage> pages(SheetState... states) {
         List<BatchPage> pages = new ArrayList<>();
-        for (SheetState state : states) pages.add(new BatchPage(PageText.NONE, false, 210, 297, List.of()).withRecognised(new RecognisedPage(PageText.NONE, List.of(), "eng", "stand-in 1", state)));
+        for (SheetState state : states) pages.add(new BatchPage(PageText.NONE, false, 210, 297, List.of())
+                .withRecognised(new RecognisedPage(PageText.NONE, List.of(), "eng", "stand-in 1", state)));
         return pages;
     }
 
@@ -45,7 +47,8 @@ class SheetsToMendTests {
         Batch turned = SheetMending.turned(batch, pages, all.wrongWay());
         assertThat(turned.runs()).extracting(run -> run.look().turns()).containsExactly(0, 2, 0);
         Batch straight = SheetMending.straightened(turned, pages, all.askew());
-        assertThat(straight.runs()).extracting(SourcePages::first, run -> run.look().straightenDegrees()).contains(tuple(5, -0.8));
+        assertThat(straight.runs()).extracting(SourcePages::first, run -> run.look().straightenDegrees())
+                .contains(tuple(5, -0.8));
         Batch done = SheetMending.dropped(straight, List.of(2, 4));
         assertThat(left(done)).isEqualTo(mend(List.of(), List.of(), List.of(6)));
         assertThat(done.keys()).as("pages keep their names").isEqualTo(batch.keys());

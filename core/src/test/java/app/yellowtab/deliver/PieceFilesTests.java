@@ -76,7 +76,10 @@ class PieceFilesTests {
         place.close();
     }
 
-    /** A batch of five pages "post-1" to "post-5"; bookmarks "One" on 1, "Part" in it on 2, "Two" on 3; links from 1 to 2 and to 4. */
+    /**
+     * A batch of five pages "post-1" to "post-5"; bookmarks "One" on 1, "Part" in it on 2, "Two" on 3; links from 1 to 2 and to
+     * 4.
+     */
     private void batch() throws IOException {
         Pdfs.write(matter, "post", 5, document -> {
             PDDocumentOutline outline = new PDDocumentOutline();
@@ -109,7 +112,10 @@ class PieceFilesTests {
         Source batch = Folder.bundle(place, matter).sources().getFirst();
         List<BatchPage> pages = BatchPages.read(place, batch.id(), false, Progress.NONE, () -> false);
         Cutting cutting = Cutter.cut(pages, rules, hand);
-        return new PieceFiles(place, new CutReport(List.of(batch), Batch.of(batch), cutting, PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of()), pages, Comments.KEPT, wanted);
+        return new PieceFiles(place,
+                new CutReport(List.of(batch), Batch.of(batch), cutting,
+                        PieceNames.of(pages, cutting, rules, batch.fileName(), false), List.of(), List.of()),
+                pages, Comments.KEPT, wanted);
     }
 
     private List<String> names() throws IOException {
@@ -121,7 +127,9 @@ class PieceFilesTests {
     @Test
     void eachPieceIsAFileWithItsBookmarksAndLinksAndNothingOfTheOthers() throws IOException {
         batch();
-        PieceFiles.Written written = pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of()), new ByHand(Map.of(), Map.of(5, true))).write(folder, Progress.NONE, () -> false);
+        PieceFiles.Written written =
+                pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of()), new ByHand(Map.of(), Map.of(5, true)))
+                        .write(folder, Progress.NONE, () -> false);
         assertThat(names()).containsExactly("One.pdf", "Two.pdf", "cuts.csv");
         assertThat(written.isWhole()).isTrue();
         Path one = folder.resolve("One.pdf");
@@ -135,8 +143,10 @@ class PieceFilesTests {
             assertThat(document.getDocumentInformation().getTitle()).isEqualTo("One");
             assertThat(document.getDocumentCatalog().getPageLabels()).as("a viewer counts from 1").isNull();
         }
-        assertThat(Files.readAllLines(folder.resolve("cuts.csv")).stream().map(line -> line.replaceAll(",\\d{3,},", ",N,"))).containsExactly("batch,piece,pages,page count,title,date,document in,file,renamed,e-mail,bytes,cut because",
-                "post.pdf,1,1-2,2,One,,,One.pdf,,,N,bookmark “One”", "post.pdf,2,3-4,2,Two,,,Two.pdf,,,N,bookmark “Two”", "post.pdf,,5,1,,,,,,,,dropped: by hand");
+        assertThat(Files.readAllLines(folder.resolve("cuts.csv")).stream().map(line -> line.replaceAll(",\\d{3,},", ",N,")))
+                .containsExactly("batch,piece,pages,page count,title,date,document in,file,renamed,e-mail,bytes,cut because",
+                        "post.pdf,1,1-2,2,One,,,One.pdf,,,N,bookmark “One”", "post.pdf,2,3-4,2,Two,,,Two.pdf,,,N,bookmark “Two”",
+                        "post.pdf,,5,1,,,,,,,,dropped: by hand");
     }
 
     private static void assertNothingOf(Path file, String... words) throws IOException {
@@ -144,7 +154,8 @@ class PieceFilesTests {
             for (var key : document.getDocument().getXrefTable().keySet()) {
                 var object = document.getDocument().getObjectFromPool(key).getObject();
                 String all = String.valueOf(object);
-                if (object instanceof COSStream stream) all += new String(stream.createInputStream().readAllBytes(), StandardCharsets.ISO_8859_1);
+                if (object instanceof COSStream stream)
+                    all += new String(stream.createInputStream().readAllBytes(), StandardCharsets.ISO_8859_1);
                 assertThat(all).doesNotContain(words);
             }
         }
@@ -153,13 +164,17 @@ class PieceFilesTests {
     @Test
     void piecesOutOfOrderAndNamesThatAreAlike() throws IOException {
         batch();
-        PieceFiles.Written written = pieces(new CutRules(List.of(new CutRule.Ranges("4-5, 2, 1-2", false)), 1, List.of(new NamePart.Typed("a/b\u9910"))), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        PieceFiles.Written written = pieces(
+                new CutRules(List.of(new CutRule.Ranges("4-5, 2, 1-2", false)), 1, List.of(new NamePart.Typed("a/b\u9910"))),
+                ByHand.NONE).write(folder, Progress.NONE, () -> false);
         assertThat(names()).containsExactly("a b\u9910 (2).pdf", "a b\u9910 (3).pdf", "a b\u9910.pdf", "cuts.csv");
-        assertThat(written.findings()).extracting(Finding::code).as("its letters stand on no page of ours").doesNotContain(Code.CHARACTERS_NOT_SHOWN);
+        assertThat(written.findings()).extracting(Finding::code).as("its letters stand on no page of ours")
+                .doesNotContain(Code.CHARACTERS_NOT_SHOWN);
         assertThat(Pdfs.pages(folder.resolve("a b\u9910.pdf"))).containsExactly("post-4", "post-5");
         assertThat(Pdfs.pages(folder.resolve("a b\u9910 (2).pdf"))).containsExactly("post-2");
         assertThat(Pdfs.pages(folder.resolve("a b\u9910 (3).pdf"))).containsExactly("post-1", "post-2");
-        assertThat(Pdfs.bookmarks(folder.resolve("a b\u9910 (2).pdf"))).as("one that is deeper stands at the top there").containsExactly("Part > 1");
+        assertThat(Pdfs.bookmarks(folder.resolve("a b\u9910 (2).pdf"))).as("one that is deeper stands at the top there")
+                .containsExactly("Part > 1");
     }
 
     @Test
@@ -176,11 +191,17 @@ class PieceFilesTests {
         CutRules rules = new CutRules(List.of(new CutRule.UpTo(25_000)), 1, List.of());
         Cutting cutting = Cutter.cut(pages, rules, ByHand.NONE);
         assertThat(cutting.pieces()).hasSizeBetween(3, 7);
-        PieceFiles.Written written = new PieceFiles(place, new CutReport(List.of(batch), Batch.of(batch), cutting, PieceNames.of(pages, cutting, rules, "post.pdf", false), List.of(), List.of()), pages, Comments.KEPT, Wanted.FILES).write(folder, Progress.NONE, () -> false);
+        PieceFiles.Written written =
+                new PieceFiles(place,
+                        new CutReport(List.of(batch), Batch.of(batch), cutting,
+                                PieceNames.of(pages, cutting, rules, "post.pdf", false), List.of(), List.of()),
+                        pages, Comments.KEPT, Wanted.FILES).write(folder, Progress.NONE, () -> false);
         for (int i = 0; i < cutting.pieces().size(); i++) {
             PageWeight.Sum sum = new PageWeight.Sum();
             cutting.pieces().get(i).pages().forEach(page -> sum.add(weights.get(page - 1)));
-            assertThat(written.report().made().get(i).bytes()).as("measured before").isBetween(sum.bytes() - 2_500 - 250L * cutting.pieces().get(i).pages().size(), sum.bytes()).isLessThanOrEqualTo(25_000);
+            assertThat(written.report().made().get(i).bytes()).as("measured before")
+                    .isBetween(sum.bytes() - 2_500 - 250L * cutting.pieces().get(i).pages().size(), sum.bytes())
+                    .isLessThanOrEqualTo(25_000);
         }
     }
 
@@ -205,7 +226,8 @@ class PieceFilesTests {
     @Test
     void aBatchOfManyPiecesIsOpenedOnceAndCheckedOnce() throws IOException {
         Pdfs.write(matter, "post", 30);
-        pieces(new CutRules(List.of(new CutRule.EveryPages(1, 1)), 1, List.of()), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        pieces(new CutRules(List.of(new CutRule.EveryPages(1, 1)), 1, List.of()), ByHand.NONE).write(folder, Progress.NONE,
+                () -> false);
         assertThat(names()).hasSize(31).contains("post 001.pdf", "post 030.pdf");
         assertThat(Pdfs.pages(folder.resolve("post 030.pdf"))).containsExactly("post-30");
     }
@@ -216,21 +238,26 @@ class PieceFilesTests {
         Files.createDirectories(folder);
         Files.writeString(folder.resolve("mine.txt"), "mine");
         PieceFiles pieces = pieces(new CutRules(List.of(new CutRule.EveryPages(2, 1)), 1, List.of()), ByHand.NONE);
-        assertThatThrownBy(() -> pieces.write(folder, Progress.NONE, () -> false)).isInstanceOf(FindingException.class).hasMessageContaining("there are files in it already");
+        assertThatThrownBy(() -> pieces.write(folder, Progress.NONE, () -> false)).isInstanceOf(FindingException.class)
+                .hasMessageContaining("there are files in it already");
         assertThat(names()).containsExactly("mine.txt");
         Files.delete(folder.resolve("mine.txt"));
         int[] seen = {0};
         PieceFiles.Written written = pieces.write(folder, (done, total) -> seen[0] = done, () -> seen[0] >= 2);
         assertThat(written.isWhole()).isFalse();
         assertThat(names()).containsExactly("cuts.csv", "post 001.pdf");
-        assertThat(Files.readAllLines(folder.resolve("cuts.csv"))).hasSize(4).last().asString().as("not written").contains("post 003,,,,,,,every 2 pages");
+        assertThat(Files.readAllLines(folder.resolve("cuts.csv"))).hasSize(4).last().asString().as("not written")
+                .contains("post 003,,,,,,,every 2 pages");
     }
 
     @Test
     void eachPieceIsAttachedToADraftOfItsOwn() throws Exception {
         batch();
-        wanted = new Wanted(false, Optional.of(new Wanted.Mails(true, "clerk@orchard.example", "Bundle: [name]", "[name] of [pages], [date].")));
-        PieceFiles.Written written = pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of(new NamePart.Bookmark(), new NamePart.Typed("für Ödön: 1/2"))), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        wanted = new Wanted(false,
+                Optional.of(new Wanted.Mails(true, "clerk@orchard.example", "Bundle: [name]", "[name] of [pages], [date].")));
+        PieceFiles.Written written = pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1,
+                List.of(new NamePart.Bookmark(), new NamePart.Typed("für Ödön: 1/2"))), ByHand.NONE)
+                .write(folder, Progress.NONE, () -> false);
         assertThat(names()).containsExactly("One für Ödön 1 2.eml", "Two für Ödön 1 2.eml", "cuts.csv");
         assertThat(written.report().table()).contains("One für Ödön: 1/2,,,,,One für Ödön 1 2.eml,");
         MimeMessage mail = mail("One für Ödön 1 2.eml");
@@ -250,7 +277,8 @@ class PieceFilesTests {
     void oneDraftHasAllPiecesBesideTheFiles() throws Exception {
         batch();
         wanted = new Wanted(true, Optional.of(Wanted.Mails.usual(false)));
-        pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of()), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of()), ByHand.NONE).write(folder, Progress.NONE,
+                () -> false);
         assertThat(names()).containsExactly("All of post.pdf.eml", "One.pdf", "Two.pdf", "cuts.csv");
         MimeMessage mail = mail("All of post.pdf.eml");
         assertThat(mail.getSubject()).isEqualTo("post.pdf: 2 documents");
@@ -263,8 +291,10 @@ class PieceFilesTests {
     @Test
     void mailsSayWhatNamesMayBeMadeOf() throws Exception {
         batch();
-        wanted = new Wanted(false, Optional.of(new Wanted.Mails(true, "", "[number:3] [bookmark] of [file] [sic]", "[after:nothing]Page: [after:post-]")));
-        pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of(new NamePart.Bookmark())), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        wanted = new Wanted(false, Optional
+                .of(new Wanted.Mails(true, "", "[number:3] [bookmark] of [file] [sic]", "[after:nothing]Page: [after:post-]")));
+        pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of(new NamePart.Bookmark())), ByHand.NONE).write(folder,
+                Progress.NONE, () -> false);
         assertThat(mail("Two.eml").getSubject()).isEqualTo("002 Two of post [sic]");
         assertThat(((MimeMultipart) mail("Two.eml").getContent()).getBodyPart(0).getContent()).isEqualTo("Page: 3");
     }
@@ -273,7 +303,8 @@ class PieceFilesTests {
     void oneMailListsTheValuesOfAllPieces() throws Exception {
         batch();
         wanted = new Wanted(false, Optional.of(new Wanted.Mails(false, "", "[bookmark]", "[pages], first [after:post-]")));
-        pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of()), ByHand.NONE).write(folder, Progress.NONE, () -> false);
+        pieces(new CutRules(List.of(new CutRule.Bookmarks(1)), 1, List.of()), ByHand.NONE).write(folder, Progress.NONE,
+                () -> false);
         MimeMessage mail = mail("All of post.pdf.eml");
         assertThat(mail.getSubject()).isEqualTo("One, Two");
         assertThat(((MimeMultipart) mail.getContent()).getBodyPart(0).getContent()).isEqualTo("5 pages, first 1, 3");
@@ -281,7 +312,8 @@ class PieceFilesTests {
 
     @Test
     void anAddressThatIsNoneIsRefused() {
-        assertThatThrownBy(() -> new Wanted.Mails(true, "clerk at orchard", "", "")).hasMessageContaining("“clerk at orchard” is no e-mail address");
+        assertThatThrownBy(() -> new Wanted.Mails(true, "clerk at orchard", "", ""))
+                .hasMessageContaining("“clerk at orchard” is no e-mail address");
     }
 
     private MimeMessage mail(String name) throws Exception {
@@ -304,7 +336,8 @@ class PieceFilesTests {
         PieceFiles pieces = pieces(new CutRules(List.of(new CutRule.EveryPages(1, 1)), 1, List.of()), ByHand.NONE);
         assertThatThrownBy(() -> pieces.write(folder, (done, total) -> {
             if (done == 5) put(folder.resolve("post 010.pdf"), "somebody else's");
-        }, () -> false)).isInstanceOf(FindingException.class).hasMessageContaining("post 010.pdf").hasMessageContaining("there is such a file already");
+        }, () -> false)).isInstanceOf(FindingException.class).hasMessageContaining("post 010.pdf")
+                .hasMessageContaining("there is such a file already");
         assertThat(names()).as("what was under way was ended").hasSizeLessThan(30).doesNotContain("post 040.pdf");
         assertThat(Files.readString(folder.resolve("post 010.pdf"))).isEqualTo("somebody else's");
     }
@@ -314,7 +347,8 @@ class PieceFilesTests {
         batch();
         PieceFiles pieces = pieces(new CutRules(List.of(new CutRule.EveryPages(2, 1)), 1, List.of()), ByHand.NONE);
         Files.delete(matter.resolve("post.pdf"));
-        assertThatThrownBy(() -> pieces.write(folder, Progress.NONE, () -> false)).isInstanceOf(FindingException.class).hasMessageContaining("post.pdf is no longer where it was");
+        assertThatThrownBy(() -> pieces.write(folder, Progress.NONE, () -> false)).isInstanceOf(FindingException.class)
+                .hasMessageContaining("post.pdf is no longer where it was");
         assertThat(names()).as("no half file").containsExactly("cuts.csv");
     }
 }

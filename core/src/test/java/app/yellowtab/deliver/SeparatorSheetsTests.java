@@ -42,7 +42,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Sheets are written, scanned badly, and read again. */
 class SeparatorSheetsTests {
-    private static final SheetCode LETTER = new SheetCode("Letter of Ödön Szőke about the “cold” chamber", Optional.of(LocalDate.of(2030, 10, 3)), "Correspondence");
+    private static final SheetCode LETTER = new SheetCode("Letter of Ödön Szőke about the “cold” chamber",
+            Optional.of(LocalDate.of(2030, 10, 3)), "Correspondence");
 
     @TempDir
     private Path folder;
@@ -51,7 +52,8 @@ class SeparatorSheetsTests {
     @BeforeEach
     void write() throws IOException {
         sheets = folder.resolve("sheets.pdf");
-        SeparatorSheets.write(sheets, List.of(LETTER, SheetCode.NAMELESS, new SheetCode("W".repeat(400), Optional.empty(), "S".repeat(400))));
+        SeparatorSheets.write(sheets,
+                List.of(LETTER, SheetCode.NAMELESS, new SheetCode("W".repeat(400), Optional.empty(), "S".repeat(400))));
     }
 
     /** {@return a sheet as a poor scanner takes it: grey, turned by some degrees, with specks, at so many dots an inch} */
@@ -66,20 +68,23 @@ class SeparatorSheetsTests {
         graphics.drawImage(drawn, (side - drawn.getWidth()) / 2, 0, null);
         graphics.dispose();
         Random specks = new Random(7);
-        for (int i = 0; i < side * side / 200; i++) scan.setRGB(specks.nextInt(side), specks.nextInt(side), specks.nextBoolean() ? 0x303030 : 0xF0F0F0);
+        for (int i = 0; i < side * side / 200; i++)
+            scan.setRGB(specks.nextInt(side), specks.nextInt(side), specks.nextBoolean() ? 0x303030 : 0xF0F0F0);
         return scan;
     }
 
     @Test
     void aSheetSaysInWordsWhatItsCodeSays() throws IOException {
-        assertThat(Pdfs.pages(sheets).getFirst()).contains("Letter of Ödön Szőke about the", "3 October 2030", "Section: Correspondence");
+        assertThat(Pdfs.pages(sheets).getFirst()).contains("Letter of Ödön Szőke about the", "3 October 2030",
+                "Section: Correspondence");
         assertThat(Pdfs.pages(sheets).get(1)).startsWith("Separator sheet");
     }
 
     @Test
     void codesAreReadHoweverTheSheetLies() throws IOException {
         for (double degrees : new double[] {0, 3, -7, 90, 180, 184, 270}) {
-            assertThat(CodeReader.read(scanned(1, degrees, 100)).flatMap(SheetCode::read)).as("turned by " + degrees).contains(LETTER);
+            assertThat(CodeReader.read(scanned(1, degrees, 100)).flatMap(SheetCode::read)).as("turned by " + degrees)
+                    .contains(LETTER);
         }
         assertThat(CodeReader.read(scanned(2, 181, 75)).flatMap(SheetCode::read)).contains(SheetCode.NAMELESS);
         assertThat(CodeReader.read(scanned(3, 0, 150)).flatMap(SheetCode::read).orElseThrow().name()).hasSize(SheetCode.LONGEST);
@@ -106,7 +111,8 @@ class SeparatorSheetsTests {
             Cutting cutting = Cutter.cut(pages, rules, ByHand.NONE);
             assertThat(cutting.pieces()).extracting(Cutting.Piece::pages).containsExactly(List.of(1), List.of(4, 5), List.of(7));
             assertThat(cutting.dropped()).extracting(drop -> drop.page() + " " + drop.reason().words())
-                    .containsExactly("2 it is a separator sheet", "3 it is the back of a separator sheet", "6 it is a separator sheet");
+                    .containsExactly("2 it is a separator sheet", "3 it is the back of a separator sheet",
+                            "6 it is a separator sheet");
             List<PieceNames.Named> names = PieceNames.of(pages, cutting, rules, "post.pdf", false);
             assertThat(names).extracting(PieceNames.Named::words).containsExactly("post 001", LETTER.name(), "post 003");
             assertThat(names.get(1).date()).isEqualTo(new DocumentDate.Day(LocalDate.of(2030, 10, 3)));
@@ -123,7 +129,8 @@ class SeparatorSheetsTests {
 
     @Test
     void sheetsAreTypedWithDateAndSection() {
-        assertThat(SheetCodes.typed(" Witness statement | 3.10.2030 | Statements", false)).isEqualTo(new SheetCode("Witness statement", Optional.of(LocalDate.of(2030, 10, 3)), "Statements"));
+        assertThat(SheetCodes.typed(" Witness statement | 3.10.2030 | Statements", false))
+                .isEqualTo(new SheetCode("Witness statement", Optional.of(LocalDate.of(2030, 10, 3)), "Statements"));
         assertThat(SheetCodes.typed("Only a name", false)).isEqualTo(new SheetCode("Only a name", Optional.empty(), ""));
         assertThatThrownBy(() -> SheetCodes.typed("A | soon", false)).hasMessageContaining("“soon” is no day");
         assertThatThrownBy(() -> SheetCodes.typed("A|||B", false)).hasMessageContaining("more than a name, a date and a section");

@@ -28,8 +28,10 @@ class SmallPicturesTests {
             assertThat(small.getWidth()).isEqualTo(112);
             assertThat(small.getHeight()).isBetween(157, 159);
             int pale = 0;
-            for (int y = 0; y < small.getHeight(); y++) for (int x = 0; x < small.getWidth(); x++) if ((small.getRGB(x, y) & 255) > 90 && (small.getRGB(x, y) & 255) < 240) pale++;
-            assertThat((double) pale / small.getWidth() / small.getHeight()).as("two dots of seven are black everywhere").isGreaterThan(0.95);
+            for (int y = 0; y < small.getHeight(); y++) for (int x = 0; x < small.getWidth(); x++)
+                if ((small.getRGB(x, y) & 255) > 90 && (small.getRGB(x, y) & 255) < 240) pale++;
+            assertThat((double) pale / small.getWidth() / small.getHeight()).as("two dots of seven are black everywhere")
+                    .isGreaterThan(0.95);
         }
     }
 
@@ -39,7 +41,8 @@ class SmallPicturesTests {
         Path scan = temp.resolve("strip.pdf");
         RehearsalFile.write(List.of(strip), Packing.CCITT, 150, scan);
         try (PDDocument document = Loader.loadPDF(scan.toFile())) {
-            for (int width = 1; width < 4; width++) assertThat(new BoundedRenderer(document).draw(0, width).image().getHeight()).isPositive();
+            for (int width = 1; width < 4; width++)
+                assertThat(new BoundedRenderer(document).draw(0, width).image().getHeight()).isPositive();
         }
     }
 }

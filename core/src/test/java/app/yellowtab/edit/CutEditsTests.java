@@ -40,7 +40,9 @@ import org.junit.jupiter.api.Test;
 /** A batch becomes documents, and is cut again. */
 class CutEditsTests {
     private static final List<BatchPage> PAGES = Collections.nCopies(6, new BatchPage(PageText.NONE, false, 210, 297, List.of()));
-    private final Bundle start = Edits.takeOut(bundle(document("post", 6), section("A", document("x", 1))), Set.of(new EntryId("post"))).withSetAside(List.of());
+    private final Bundle start =
+            Edits.takeOut(bundle(document("post", 6), section("A", document("x", 1))), Set.of(new EntryId("post")))
+                    .withSetAside(List.of());
     private final Source post = start.sources().getFirst();
 
     private static Bundle ruled(Bundle bundle, Source source, CutRule... rules) {
@@ -61,8 +63,10 @@ class CutEditsTests {
     void theHandIsKeptUnderTheNamesOfPages() {
         Bundle ruled = ruled(start, post, new CutRule.EveryPages(3, 1));
         List<PageKey> keys = CutEdits.batchOf(ruled, post).keys();
-        Bundle hand = CutEdits.change(ruled, post, batch -> batch.withCut(keys.get(1), true).withDrop(keys.get(2), true).withCut(keys.get(3), false).withName(keys.get(1), " Letter "));
-        assertThat(pieces(hand, post)).extracting(Document::title, Document::pageCount).containsExactly(tuple("post 001", 1), tuple("Letter", 4));
+        Bundle hand = CutEdits.change(ruled, post, batch -> batch.withCut(keys.get(1), true).withDrop(keys.get(2), true)
+                .withCut(keys.get(3), false).withName(keys.get(1), " Letter "));
+        assertThat(pieces(hand, post)).extracting(Document::title, Document::pageCount).containsExactly(tuple("post 001", 1),
+                tuple("Letter", 4));
         assertThat(hand.batches()).hasSize(1);
         assertThat(CutEdits.change(hand, post, batch -> batch.withName(keys.get(1), "")).batches().getFirst().names()).isEmpty();
         assertThat(CutEdits.change(start, post, batch -> batch)).as("nothing is done").isSameAs(start);
@@ -85,7 +89,8 @@ class CutEditsTests {
         Bundle edited = Edits.changeDocument(put, made.setAside().get(1).id(), document -> document.withTitle("Mine"));
         Bundle again = make(ruled(edited, post, new CutRule.EveryPages(3, 1)), post);
         assertThat(order(again)).isEqualTo("Mine A(x)");
-        assertThat(again.setAside()).extracting(Document::title, Document::pageCount).containsExactly(tuple("post 001", 3), tuple("post 002", 3));
+        assertThat(again.setAside()).extracting(Document::title, Document::pageCount).containsExactly(tuple("post 001", 3),
+                tuple("post 002", 3));
     }
 
     @Test
@@ -96,7 +101,8 @@ class CutEditsTests {
         assertThat(titled.contents().sections().getLast().title()).isEqualTo("Invoices");
         assertThat(titled.contents().sections().getLast().contents().documents()).hasSize(3);
         String there = start.contents().sections().getFirst().title();
-        Bundle sheets = CutEdits.make(ruled, post, three, new PiecePlace.BySheets(List.of(there.toUpperCase(Locale.ROOT), "", "Letters")), true);
+        Bundle sheets = CutEdits.make(ruled, post, three,
+                new PiecePlace.BySheets(List.of(there.toUpperCase(Locale.ROOT), "", "Letters")), true);
         assertThat(sheets.setAside()).extracting(Document::title).containsExactly("post 002");
         assertThat(sheets.contents().sections()).extracting(Section::title).containsExactly(there, "Letters");
         assertThat(order(sheets)).contains("x post 001", "post 003");
@@ -108,7 +114,8 @@ class CutEditsTests {
         Bundle twice = CutEdits.make(once, post, pieces(once, post), new PiecePlace.Tray(), false);
         assertThat(twice.setAside()).hasSize(4);
         Set<PageKey> keys = new HashSet<>();
-        for (Document piece : twice.setAside()) for (Run run : piece.runs()) for (int n = 1; n <= run.pageCount(); n++) assertThat(keys.add(run.key(n))).as("each name once").isTrue();
+        for (Document piece : twice.setAside()) for (Run run : piece.runs())
+            for (int n = 1; n <= run.pageCount(); n++) assertThat(keys.add(run.key(n))).as("each name once").isTrue();
     }
 
     @Test
@@ -117,7 +124,8 @@ class CutEditsTests {
         List<Document> made = pieces(ruled, post);
         Set<PageKey> keys = new HashSet<>();
         for (Document piece : made) {
-            for (Run run : piece.runs()) for (int n = 1; n <= run.pageCount(); n++) assertThat(keys.add(run.key(n))).as("each name once").isTrue();
+            for (Run run : piece.runs())
+                for (int n = 1; n <= run.pageCount(); n++) assertThat(keys.add(run.key(n))).as("each name once").isTrue();
         }
         List<PageKey> batch = CutEdits.batchOf(ruled, post).keys();
         assertThat(keys).contains(batch.get(0), batch.get(1), batch.get(2), batch.get(3));
@@ -131,23 +139,31 @@ class CutEditsTests {
         PageLook about = PageLook.PLAIN.withTurns(2);
         Bundle turned = CutEdits.change(ruled, post, batch -> batch.withLooks(Map.of(keys.get(1), about, keys.get(2), about)));
         assertThat(CutEdits.batchOf(turned, post).keys()).isEqualTo(keys);
-        assertThat(CutEdits.batchOf(turned, post).runs()).extracting(SourcePages::first, SourcePages::last, run -> run.look().turns()).containsExactly(tuple(1, 1, 0), tuple(2, 3, 2), tuple(4, 6, 0));
+        assertThat(CutEdits.batchOf(turned, post).runs())
+                .extracting(SourcePages::first, SourcePages::last, run -> run.look().turns())
+                .containsExactly(tuple(1, 1, 0), tuple(2, 3, 2), tuple(4, 6, 0));
         assertThat(pieces(turned, post)).extracting(piece -> piece.runs().size()).containsExactly(2, 1);
-        Bundle back = CutEdits.change(turned, post, batch -> batch.withLooks(Map.of(keys.get(1), PageLook.PLAIN, keys.get(2), PageLook.PLAIN)));
+        Bundle back = CutEdits.change(turned, post,
+                batch -> batch.withLooks(Map.of(keys.get(1), PageLook.PLAIN, keys.get(2), PageLook.PLAIN)));
         assertThat(CutEdits.batchOf(back, post).runs()).as("together again").hasSize(1);
     }
 
     @Test
     void aLongScanWaitsUntilSomethingIsMadeOfIt() {
         Source plain = source("scan", 20);
-        PageFacts scanned = new PageFacts(List.of(), List.of(), new PageSet("1-15"), PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
+        PageFacts scanned = new PageFacts(List.of(), List.of(), new PageSet("1-15"), PageSet.NONE, Optional.empty(), 0, 0, 0, 0,
+                0, 0, 0, List.of(), List.of(), false, false, "");
         About about = plain.about();
-        Source scan = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(), about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, scanned, "", 0));
+        Source scan = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(),
+                about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, scanned, "", 0));
         Bundle bundle = start.withSources(List.of(post, scan));
         assertThat(CutEdits.waiting(bundle)).containsExactly(scan);
-        PageFacts often = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 5, 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false, "");
-        Source batch = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(), about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, often, "", 0));
-        assertThat(CutEdits.waiting(start.withSources(List.of(post, batch)))).as("page numbers begin again and again").containsExactly(batch);
+        PageFacts often = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 5, 0, 0, 0, 0, 0, 0,
+                List.of(), List.of(), false, false, "");
+        Source batch = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(),
+                about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, often, "", 0));
+        assertThat(CutEdits.waiting(start.withSources(List.of(post, batch)))).as("page numbers begin again and again")
+                .containsExactly(batch);
         assertThat(CutEdits.waiting(Edits.putInIndex(bundle, List.of("scan"), new Place(Optional.empty(), 0)))).isEmpty();
     }
 

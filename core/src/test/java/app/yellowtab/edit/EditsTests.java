@@ -123,21 +123,25 @@ class EditsTests {
 
     @Test
     void takingOutAndPuttingBackLosesNothing() {
-        Bundle typed = Edits.changeDocument(start, new EntryId("c"), document -> document.withTitle("Lease").withDate(DocumentDate.UNDATED)
-                .withRuns(List.of(SourcePages.of(new SourceId("c"), 2, 3), SourcePages.of(new SourceId("b"), 1, 1))));
+        Bundle typed = Edits.changeDocument(start, new EntryId("c"),
+                document -> document.withTitle("Lease").withDate(DocumentDate.UNDATED)
+                        .withRuns(List.of(SourcePages.of(new SourceId("c"), 2, 3), SourcePages.of(new SourceId("b"), 1, 1))));
         Bundle out = Edits.takeOut(typed, ids("c"));
         assertThat(out.unplacedPages(new SourceId("c")).shown()).isEqualTo("1-3");
         assertThat(typed.unplacedPages(new SourceId("c")).shown()).isEqualTo("1");
         Bundle back = Edits.putInIndex(out, List.of("c", "nobody"), new Place(id("A"), 2));
         assertThat(back).isEqualTo(typed);
-        assertThat(Edits.dropFromTray(out, Set.of("c")).sources()).as("source b is in use").extracting(Source::fileName).doesNotContain("c.pdf").contains("b.pdf");
+        assertThat(Edits.dropFromTray(out, Set.of("c")).sources()).as("source b is in use").extracting(Source::fileName)
+                .doesNotContain("c.pdf").contains("b.pdf");
     }
 
     @Test
     void whatBelongsToAnEntryMovesAndGoesWithIt() {
         Bundle start = Edits.changeDocument(this.start, new EntryId("e"), document -> document.withBelongsTo(id("c")));
-        assertThat(order(Edits.moveDocuments(start, ids("c"), new Place(Optional.empty(), 0)))).isEqualTo("c e x A(a b) B(d B1()) C()");
-        assertThat(order(Edits.moveDocuments(start, ids("e"), new Place(Optional.empty(), 0)))).as("but not the other way").isEqualTo("e x A(a b c) B(d B1()) C()");
+        assertThat(order(Edits.moveDocuments(start, ids("c"), new Place(Optional.empty(), 0))))
+                .isEqualTo("c e x A(a b) B(d B1()) C()");
+        assertThat(order(Edits.moveDocuments(start, ids("e"), new Place(Optional.empty(), 0)))).as("but not the other way")
+                .isEqualTo("e x A(a b c) B(d B1()) C()");
         Bundle out = Edits.takeOut(start, ids("c"));
         assertThat(order(out)).isEqualTo("x A(a b) B(d B1()) C()");
         assertThat(out.setAside()).extracting(Document::title).containsExactly("c", "e");
@@ -150,7 +154,8 @@ class EditsTests {
         Bundle tray = Edits.addSources(start, List.of(mail, attached));
         Bundle placed = Edits.putInIndex(tray, List.of("mail", "attached"), new Place(Optional.empty(), 0));
         assertThat(placed.contents().documents().get(1).belongsTo()).contains(placed.contents().documents().getFirst().id());
-        assertThat(Edits.putInIndex(tray, List.of("attached"), new Place(Optional.empty(), 0)).contents().documents().getFirst().belongsTo()).isEmpty();
+        assertThat(Edits.putInIndex(tray, List.of("attached"), new Place(Optional.empty(), 0)).contents().documents().getFirst()
+                .belongsTo()).isEmpty();
     }
 
     @Test
@@ -203,8 +208,12 @@ class EditsTests {
         SourceId id = new SourceId("x");
         Bundle typed = Edits.propose(bundle, id, now -> now.withTitle("Lease", Origin.USER));
         assertThat(typed.contents().documents().getFirst().title()).isEqualTo("Lease");
-        Bundle read = Edits.changeSources(typed, Map.of(id, now -> new Source(now.id(), now.fileName(), now.storedName(), now.kind(), now.bytes(), now.sha256(), now.checksum(), 5,
-                now.bookmarks(), now.proposedTitle(), now.proposedDate(), now.about(), now.conversion()), new SourceId("gone"), now -> now));
+        Bundle read = Edits.changeSources(typed,
+                Map.of(id,
+                        now -> new Source(now.id(), now.fileName(), now.storedName(), now.kind(), now.bytes(), now.sha256(),
+                                now.checksum(), 5,
+                                now.bookmarks(), now.proposedTitle(), now.proposedDate(), now.about(), now.conversion()),
+                        new SourceId("gone"), now -> now));
         assertThat(read.sources().getFirst().proposedTitle()).isEqualTo("Lease");
         assertThat(read.contents().documents().getFirst().pageCount()).isEqualTo(5);
     }
@@ -215,7 +224,8 @@ class EditsTests {
         history.step(Edits.takeOut(history.present(), ids("b")));
         history.step(Edits.takeOut(history.present(), ids("d")));
         history.undo();
-        history.learn(bundle -> Edits.changeSources(bundle, Map.of(new SourceId("a"), now -> now.withTitle("Unlocked", Origin.FIRST_PAGE))));
+        history.learn(bundle -> Edits.changeSources(bundle,
+                Map.of(new SourceId("a"), now -> now.withTitle("Unlocked", Origin.FIRST_PAGE))));
         assertThat(order(history.present())).isEqualTo("x A(a c) B(d B1(e)) C()");
         for (int i = 0; i < 2; i++) {
             history.undo();

@@ -35,7 +35,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What is done with whole documents: some of their pages, free ones, two made of one and one of two. */
 class EntriesTests {
     private static final EntryId NEW = new EntryId("new");
-    private final Bundle start = Edits.addSources(bundle(section("A", document("a", 12), document("b", 2), document("c", 3)), section("B", document("d", 1))), List.of(source("late", 12), source("short", 9), source("long", 14)));
+    private final Bundle start = Edits.addSources(
+            bundle(section("A", document("a", 12), document("b", 2), document("c", 3)), section("B", document("d", 1))),
+            List.of(source("late", 12), source("short", 9), source("long", 14)));
 
     private static EntryId id(String name) {
         return new EntryId(name);
@@ -46,7 +48,8 @@ class EntriesTests {
     }
 
     private static Document in(Bundle bundle, String name) {
-        return bundle.contents().allDocuments().stream().filter(document -> document.id().value().equals(name)).findFirst().orElseThrow();
+        return bundle.contents().allDocuments().stream().filter(document -> document.id().value().equals(name)).findFirst()
+                .orElseThrow();
     }
 
     @ParameterizedTest
@@ -67,7 +70,9 @@ class EntriesTests {
     void pagesKeepTheirNamesAndLooksAndACopyHasAnother() {
         PageLook turned = PageLook.PLAIN.withTurns(1);
         RunId run = in(start, "a").runs().getFirst().id();
-        Bundle looked = Edits.changeDocument(start, id("a"), a -> a.withRuns(List.of(new SourcePages(run, new SourceId("a"), 1, 4, turned), new SourcePages(run, new SourceId("a"), 6, 7, PageLook.PLAIN))));
+        Bundle looked = Edits.changeDocument(start, id("a"),
+                a -> a.withRuns(List.of(new SourcePages(run, new SourceId("a"), 1, 4, turned),
+                        new SourcePages(run, new SourceId("a"), 6, 7, PageLook.PLAIN))));
         Document some = in(pick(looked, "a", "3-6, 3"), "a");
         assertThat(some.runs()).extracting(r -> ((SourcePages) r).look().turns()).containsExactly(1, 0, 1);
         assertThat(some.runs().subList(0, 2)).extracting(Run::id).containsOnly(run);
@@ -77,9 +82,11 @@ class EntriesTests {
     @Test
     void bothHalvesOfADividedSheetAreOnePage() {
         RunId run = in(start, "a").runs().getFirst().id();
-        SourcePages left = new SourcePages(run, new SourceId("a"), 2, 2, PageLook.PLAIN.withCrop(Optional.of(new Area(0, 0, 100, 200))));
+        SourcePages left =
+                new SourcePages(run, new SourceId("a"), 2, 2, PageLook.PLAIN.withCrop(Optional.of(new Area(0, 0, 100, 200))));
         SourcePages right = left.copy().withLook(PageLook.PLAIN.withCrop(Optional.of(new Area(100, 0, 100, 200))));
-        Bundle divided = Edits.changeDocument(start, id("a"), a -> a.withRuns(List.of(left.withLook(PageLook.PLAIN).part(1, 1), left, right, left.withLook(PageLook.PLAIN).part(3, 3))));
+        Bundle divided = Edits.changeDocument(start, id("a"), a -> a.withRuns(
+                List.of(left.withLook(PageLook.PLAIN).part(1, 1), left, right, left.withLook(PageLook.PLAIN).part(3, 3))));
         assertThat(PagePick.typed(in(divided, "a"))).isEqualTo("1-3");
         assertThat(in(pick(divided, "a", "2-3"), "a").runs()).startsWith(left, right);
     }
@@ -134,9 +141,11 @@ class EntriesTests {
         assertThat(Entries.divide(start, id("a"), 12, NEW, "x")).isSameAs(start);
         assertThat(Entries.join(divided, ids("a, new"))).isEqualTo(start);
         Document mixed = Placeholders.placeholder("m", 4);
-        Bundle parts = Entries.divide(Edits.insertDocuments(start, List.of(mixed), new Place(Optional.empty(), 0)), mixed.id(), 1, NEW, "m2");
+        Bundle parts = Entries.divide(Edits.insertDocuments(start, List.of(mixed), new Place(Optional.empty(), 0)), mixed.id(), 1,
+                NEW, "m2");
         assertThat(parts.contents().documents()).extracting(Document::pageCount).containsExactly(1, 3);
-        assertThat(parts.contents().documents().getFirst().runs().getFirst().id()).isNotEqualTo(in(parts, "new").runs().getFirst().id());
+        assertThat(parts.contents().documents().getFirst().runs().getFirst().id())
+                .isNotEqualTo(in(parts, "new").runs().getFirst().id());
     }
 
     @ParameterizedTest
@@ -170,7 +179,8 @@ class EntriesTests {
         Bundle tied = Entries.tie(start, ids("b, c"), id("a"));
         Entries.Copied copied = Entries.copy(tied, ids("a"), new Place(Optional.of(id("B")), Integer.MAX_VALUE));
         assertThat(order(copied.bundle())).isEqualTo("A(a b c) B(d a b c)");
-        List<Document> copies = copied.bundle().contents().allDocuments().stream().filter(document -> copied.made().contains(document.id())).toList();
+        List<Document> copies = copied.bundle().contents().allDocuments().stream()
+                .filter(document -> copied.made().contains(document.id())).toList();
         assertThat(copies).hasSize(3);
         assertThat(copies.get(1).belongsTo()).contains(copies.getFirst().id());
         assertThat(pages(copies.getFirst())).isEqualTo(pages(in(start, "a")));
@@ -187,7 +197,9 @@ class EntriesTests {
 
     @Test
     void anExhibitHasAFrontSheetWithTheMarkThatItsStatementSuggests() {
-        Bundle statement = Edits.changeDocument(Entries.tie(start, ids("b, c"), id("a")), id("a"), a -> a.withTitle("First witness statement of Orla Fennick").withDate(DateReader.read("9 June 2031", false).orElseThrow()));
+        Bundle statement = Edits.changeDocument(Entries.tie(start, ids("b, c"), id("a")), id("a"),
+                a -> a.withTitle("First witness statement of Orla Fennick")
+                        .withDate(DateReader.read("9 June 2031", false).orElseThrow()));
         assertThat(Entries.proposedMark(statement, in(statement, "c"))).isEqualTo("OF2");
         assertThat(Entries.proposedMark(statement, in(statement, "c").withTitle("Exhibit TH-7 readings"))).isEqualTo("TH-7");
         assertThat(Entries.proposedMark(statement, in(statement, "d"))).isEqualTo("1");
@@ -195,9 +207,11 @@ class EntriesTests {
         Plan plan = Planner.plan(marked);
         Content.FrontSheet sheet = (Content.FrontSheet) plan.leaf(plan.entry(id("c")).orElseThrow().span().first()).content();
         assertThat(sheet.mark()).isEqualTo("OF2");
-        assertThat(sheet.below()).containsExactly("c", "This is the exhibit marked OF2 that is referred to in: First witness statement of Orla Fennick, 9 Jun 2031");
+        assertThat(sheet.below()).containsExactly("c",
+                "This is the exhibit marked OF2 that is referred to in: First witness statement of Orla Fennick, 9 Jun 2031");
         Bundle some = pick(marked, "c", "3, 1");
-        assertThat(pages(in(some, "c"))).as("the sheet stays before them, and pages are counted as the file counts them").isEqualTo("free c3 c1");
+        assertThat(pages(in(some, "c"))).as("the sheet stays before them, and pages are counted as the file counts them")
+                .isEqualTo("free c3 c1");
         assertThat(Entries.withFrontSheet(marked, id("c"), "")).isEqualTo(statement);
     }
 

@@ -48,16 +48,22 @@ class PagePairsTests {
             a     | xyz    | 1~0 0~1 0~2 0~3
             """)
     void everyPageStandsInOnePair(String before, String after, String expected) {
-        String found = find(before, after).pairs().stream().map(pair -> pair.before() + (pair.same() ? "=" : "~") + pair.after()).collect(Collectors.joining(" "));
+        String found = find(before, after).pairs().stream().map(pair -> pair.before() + (pair.same() ? "=" : "~") + pair.after())
+                .collect(Collectors.joining(" "));
         assertThat(found).isEqualTo(expected);
     }
 
     @Property(tries = 200)
-    void noPageIsLostAndNoOrderChanged(@ForAll @Size(max = 12) List<@IntRange(max = 4) Integer> before, @ForAll @Size(max = 12) List<@IntRange(max = 4) Integer> after) {
-        PagePairs pairs = PagePairs.find(before.size(), after.size(), (i, j) -> before.get(i - 1).equals(after.get(j - 1)) ? 1 : 0);
-        assertThat(pairs.pairs().stream().mapToInt(PagePairs.Pair::before).filter(page -> page > 0)).containsExactly(numbers(before.size()));
-        assertThat(pairs.pairs().stream().mapToInt(PagePairs.Pair::after).filter(page -> page > 0)).containsExactly(numbers(after.size()));
-        assertThat(pairs.pairs()).filteredOn(PagePairs.Pair::same).allMatch(pair -> before.get(pair.before() - 1).equals(after.get(pair.after() - 1)));
+    void noPageIsLostAndNoOrderChanged(@ForAll @Size(max = 12) List<@IntRange(max = 4) Integer> before,
+            @ForAll @Size(max = 12) List<@IntRange(max = 4) Integer> after) {
+        PagePairs pairs =
+                PagePairs.find(before.size(), after.size(), (i, j) -> before.get(i - 1).equals(after.get(j - 1)) ? 1 : 0);
+        assertThat(pairs.pairs().stream().mapToInt(PagePairs.Pair::before).filter(page -> page > 0))
+                .containsExactly(numbers(before.size()));
+        assertThat(pairs.pairs().stream().mapToInt(PagePairs.Pair::after).filter(page -> page > 0))
+                .containsExactly(numbers(after.size()));
+        assertThat(pairs.pairs()).filteredOn(PagePairs.Pair::same)
+                .allMatch(pair -> before.get(pair.before() - 1).equals(after.get(pair.after() - 1)));
         assertThat(pairs.unchanged() + pairs.changed() + pairs.gone()).isEqualTo(before.size());
         assertThat(pairs.unchanged() + pairs.changed() + pairs.added()).isEqualTo(after.size());
     }
@@ -77,15 +83,20 @@ class PagePairsTests {
             1-4      | abcd | ad     | n1 n2             | 1 2
             2        | abcd | acd    | o2                | 2
             """)
-    void theDocumentHasWhatStandsForItsPagesAndUnchangedOnesKeepTheirLooks(String had, String before, String after, String expected, String turned) {
-        Bundle start = Edits.addSources(bundle(section("A", document("o", before.length()))), List.of(source("n", after.length())));
+    void theDocumentHasWhatStandsForItsPagesAndUnchangedOnesKeepTheirLooks(String had, String before, String after,
+            String expected, String turned) {
+        Bundle start =
+                Edits.addSources(bundle(section("A", document("o", before.length()))), List.of(source("n", after.length())));
         EntryId id = new EntryId("o");
         Bundle some = PagePick.pick(start, id, PageRanges.read(had, before.length()).ranges());
-        Bundle looked = Edits.changeDocument(some, id, document -> document.withRuns(document.runs().stream().map(run -> ((SourcePages) run).withLook(PageLook.PLAIN.withTurns(1))).<Run>map(run -> run).toList()));
-        Document now = Replacing.replaced(looked, id, new SourceId("o"), new SourceId("n"), find(before, after)).contents().allDocuments().getFirst();
+        Bundle looked = Edits.changeDocument(some, id, document -> document.withRuns(document.runs().stream()
+                .map(run -> ((SourcePages) run).withLook(PageLook.PLAIN.withTurns(1))).<Run>map(run -> run).toList()));
+        Document now = Replacing.replaced(looked, id, new SourceId("o"), new SourceId("n"), find(before, after)).contents()
+                .allDocuments().getFirst();
         assertThat(pages(now)).isEqualTo(expected);
         assertThat(now.title()).isEqualTo("o");
-        String looks = now.runs().stream().map(SourcePages.class::cast).filter(run -> run.look().turns() == 1).flatMapToInt(run -> IntStream.rangeClosed(run.first(), run.last()))
+        String looks = now.runs().stream().map(SourcePages.class::cast).filter(run -> run.look().turns() == 1)
+                .flatMapToInt(run -> IntStream.rangeClosed(run.first(), run.last()))
                 .mapToObj(String::valueOf).collect(Collectors.joining(" "));
         assertThat(looks).isEqualTo(turned);
     }

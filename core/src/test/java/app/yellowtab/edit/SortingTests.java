@@ -29,8 +29,10 @@ class SortingTests {
         return document(name, 1).withBelongsTo(Optional.of(new EntryId(owner)));
     }
 
-    private final Bundle start = bundle(section("A", dated("letter 10", "4 March 2031"), dated("letter 2", "12 Oct 2030"), of("z of 2", "letter 2"), of("y of 2", "letter 2"),
-            dated("note", ""), dated("Advice", "March 2031"), section("A1", dated("q", "2 Jan 2031"), dated("p", "1 Jan 2031"))), section("B", dated("d", "3 Feb 2031"), dated("c", "1 Feb 2031")));
+    private final Bundle start = bundle(section("A", dated("letter 10", "4 March 2031"), dated("letter 2", "12 Oct 2030"),
+            of("z of 2", "letter 2"), of("y of 2", "letter 2"),
+            dated("note", ""), dated("Advice", "March 2031"), section("A1", dated("q", "2 Jan 2031"), dated("p", "1 Jan 2031"))),
+            section("B", dated("d", "3 Feb 2031"), dated("c", "1 Feb 2031")));
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
@@ -48,7 +50,8 @@ class SortingTests {
     @Test
     void filesStandAgainAsTheyCame() {
         Bundle byTitle = Sorting.sorted(start, ids("A, B"), SortOrder.TITLE);
-        Bundle asCame = Sorting.sorted(Edits.insertDocuments(byTitle, List.of(Placeholders.placeholder("to come", 2)), new Place(Optional.of(new EntryId("A")), 0)), ids("A, B"), SortOrder.AS_CAME);
+        Bundle asCame = Sorting.sorted(Edits.insertDocuments(byTitle, List.of(Placeholders.placeholder("to come", 2)),
+                new Place(Optional.of(new EntryId("A")), 0)), ids("A, B"), SortOrder.AS_CAME);
         assertThat(order(asCame)).isEqualTo(order(start).replace("Advice A1", "Advice to come A1"));
         assertThat(order(Sorting.sorted(asCame, ids("B"), SortOrder.FILE_NAME))).endsWith("B(c d)");
         assertThat(Sorting.sorted(start, ids("A, B"), SortOrder.AS_CAME)).isSameAs(start);
@@ -67,7 +70,8 @@ class SortingTests {
         List<Document> documents = new ArrayList<>();
         for (String date : dates.split(", ")) documents.add(dated(String.valueOf(documents.size()), date));
         Bundle one = bundle(section("A", documents.toArray()));
-        String found = DateOrder.outOfOrder(one.contents()).stream().map(EntryId::value).sorted().collect(Collectors.joining(", "));
+        String found =
+                DateOrder.outOfOrder(one.contents()).stream().map(EntryId::value).sorted().collect(Collectors.joining(", "));
         assertThat(found).isEqualTo(marked == null ? "" : marked);
     }
 

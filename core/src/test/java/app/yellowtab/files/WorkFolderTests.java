@@ -19,7 +19,8 @@ class WorkFolderTests {
     void onlyTheUserMayLookInside() throws IOException {
         Path all = folder.resolve("work");
         WorkFolder work = WorkFolder.under(all);
-        for (Path made : new Path[] {all, work.folder()}) assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(made))).isEqualTo("rwx------");
+        for (Path made : new Path[] {all, work.folder()})
+            assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(made))).isEqualTo("rwx------");
         work.delete();
     }
 

@@ -41,7 +41,10 @@ class BundleWordsTests {
     @BeforeEach
     void bringIn() throws IOException {
         place = new InPlace(List.of());
-        sources = new Intake(place, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(List.of(Pdfs.write(temp, "letter", 3), Pdfs.write(temp, "report", 2)), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();
+        sources = new Intake(place, List.of(), Reading.STANDARD)
+                .bringIn(FoundFolder.of(List.of(Pdfs.write(temp, "letter", 3), Pdfs.write(temp, "report", 2)), new ArrayList<>()),
+                        Intake.Listener.NONE, () -> false)
+                .sources();
         place.know(sources);
     }
 
@@ -52,7 +55,8 @@ class BundleWordsTests {
 
     private Plan plan(PageLook look) {
         Bundle bundle = Edits.addSources(Bundle.EMPTY, sources);
-        List<Document> documents = sources.stream().map(source -> Document.of(source).withRuns(List.of(SourcePages.of(source.id(), 1, source.pageCount()).withLook(look)))).toList();
+        List<Document> documents = sources.stream().map(source -> Document.of(source)
+                .withRuns(List.of(SourcePages.of(source.id(), 1, source.pageCount()).withLook(look)))).toList();
         return Planner.plan(Edits.insertDocuments(bundle, documents, new Place(Optional.empty(), 0)));
     }
 
@@ -65,7 +69,8 @@ class BundleWordsTests {
         Plan plan = plan(PageLook.PLAIN);
         List<BundleWords.Found> found = new ArrayList<>();
         List<Integer> progress = new ArrayList<>();
-        BundleWords.Searched searched = new BundleWords(place).search(plan, new WordFinder("-2"), found::add, (done, total) -> progress.add(done), () -> false);
+        BundleWords.Searched searched = new BundleWords(place).search(plan, new WordFinder("-2"), found::add,
+                (done, total) -> progress.add(done), () -> false);
         assertThat(searched).isEqualTo(new BundleWords.Searched(0, false));
         String first = plan.leaf(plan.pageCount() - 4).label();
         String second = plan.leaf(plan.pageCount() - 1).label();
@@ -90,12 +95,14 @@ class BundleWordsTests {
         Plan plan = plan(PageLook.PLAIN);
         Files.delete(temp.resolve("letter.pdf"));
         List<BundleWords.Found> found = new ArrayList<>();
-        assertThat(new BundleWords(place).search(plan, new WordFinder("report"), found::add, Progress.NONE, () -> false).unread()).isEqualTo(1);
+        assertThat(new BundleWords(place).search(plan, new WordFinder("report"), found::add, Progress.NONE, () -> false).unread())
+                .isEqualTo(1);
         assertThat(found).hasSize(2);
     }
 
     @Test
     void aSearchThatIsStoppedSaysSo() {
-        assertThat(new BundleWords(place).search(plan(PageLook.PLAIN), new WordFinder("letter"), one -> { }, Progress.NONE, () -> true).stopped()).isTrue();
+        assertThat(new BundleWords(place)
+                .search(plan(PageLook.PLAIN), new WordFinder("letter"), one -> {}, Progress.NONE, () -> true).stopped()).isTrue();
     }
 }

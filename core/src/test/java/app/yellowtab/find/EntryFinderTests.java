@@ -19,7 +19,9 @@ class EntryFinderTests {
         return document(title, 1).withDate(DateReader.read(date, false).orElseThrow());
     }
 
-    private final Plan plan = Planner.plan(bundle(section("Letters", dated("Letter before claim", "29 Nov 2030"), dated("Café receipts", "5–13 Oct 2030"), dated("Note", "undated").withDescription("of the Claim meeting"), dated("Log", "Oct 2030"))));
+    private final Plan plan = Planner
+            .plan(bundle(section("Letters", dated("Letter before claim", "29 Nov 2030"), dated("Café receipts", "5–13 Oct 2030"),
+                    dated("Note", "undated").withDescription("of the Claim meeting"), dated("Log", "Oct 2030"))));
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
@@ -34,6 +36,7 @@ class EntryFinderTests {
             ' '              |
             """)
     void entriesAreFoundByWhatTheySay(String typed, String found) {
-        assertThat(new EntryFinder(typed, false).in(plan).stream().map(PlannedEntry::title).collect(Collectors.joining(", "))).isEqualTo(found == null ? "" : found);
+        assertThat(new EntryFinder(typed, false).in(plan).stream().map(PlannedEntry::title).collect(Collectors.joining(", ")))
+                .isEqualTo(found == null ? "" : found);
     }
 }

@@ -42,14 +42,15 @@ class RedactedWordsTests {
 
     @ParameterizedTest
     @CsvSource({
-        "Letter to Quillfeather Mills, letter to Quillfeather,[redacted] Mills",
-        "Account 4471-22 of the company, the account 4471-22 is with the branch at Aldermere, [redacted] of the company",
-        "The store agreement, of the store and its many doors and of the agreement there,",
-        "Invoice 12, the invoice,[redacted] 12",
-        "A view of it, of it,",
+            "Letter to Quillfeather Mills, letter to Quillfeather,[redacted] Mills",
+            "Account 4471-22 of the company, the account 4471-22 is with the branch at Aldermere, [redacted] of the company",
+            "The store agreement, of the store and its many doors and of the agreement there,",
+            "Invoice 12, the invoice,[redacted] 12",
+            "A view of it, of it,",
     })
     void whatATitleRepeatsIsLeftOutWhereItTellsSomething(String title, String redacted, String clean) {
-        assertThat(RedactedWords.repeated(title, List.of(List.of(redacted.toLowerCase(Locale.ROOT).split(" "))))).isEqualTo(Optional.ofNullable(clean));
+        assertThat(RedactedWords.repeated(title, List.of(List.of(redacted.toLowerCase(Locale.ROOT).split(" ")))))
+                .isEqualTo(Optional.ofNullable(clean));
     }
 
     @Test
@@ -61,11 +62,13 @@ class RedactedWordsTests {
             PageKey page = bundle.contents().documents().getFirst().runs().getFirst().key(1);
             Bundle redacted = Redacting.redacted(bundle, page, List.of(OVER), "privileged", false);
             List<RedactedWords.Leak> leaks = RedactedWords.in(redacted, Planner.plan(redacted), new BundleWords(place));
-            assertThat(leaks).singleElement().satisfies(leak -> assertThat(leak.finding().message()).contains("Page 5 shows the same page as page 3"));
+            assertThat(leaks).singleElement()
+                    .satisfies(leak -> assertThat(leak.finding().message()).contains("Page 5 shows the same page as page 3"));
             Bundle mended = leaks.getFirst().fix().orElseThrow().apply(redacted);
             assertThat(RedactedWords.in(mended, Planner.plan(mended), new BundleWords(place))).isEmpty();
             var facts = bundle.sources().getFirst().about().pages();
-            assertThat(List.of(facts.print(1).orElseThrow(), facts.print(2).orElseThrow())).doesNotHaveDuplicates().allMatch(print -> RecognisedPages.prints(bundle.sources().getFirst()).contains(print));
+            assertThat(List.of(facts.print(1).orElseThrow(), facts.print(2).orElseThrow())).doesNotHaveDuplicates()
+                    .allMatch(print -> RecognisedPages.prints(bundle.sources().getFirst()).contains(print));
             assertThat(facts.print(3)).isEmpty();
         }
     }
@@ -99,12 +102,14 @@ class RedactedWordsTests {
             bundle = PageEdits.copied(bundle, Set.of(page), new PageSpot(document.id(), Optional.empty()));
             Bundle redacted = Redacting.redacted(bundle, page, List.of(OVER), "privileged", false);
             List<RedactedWords.Leak> leaks = RedactedWords.in(redacted, Planner.plan(redacted), new BundleWords(place));
-            assertThat(leaks).extracting(leak -> leak.finding().code()).containsExactlyInAnyOrder(Code.REDACTED_ELSEWHERE, Code.REDACTED_IN_TITLE, Code.REDACTED_IN_BOOKMARK);
+            assertThat(leaks).extracting(leak -> leak.finding().code()).containsExactlyInAnyOrder(Code.REDACTED_ELSEWHERE,
+                    Code.REDACTED_IN_TITLE, Code.REDACTED_IN_BOOKMARK);
             Bundle mended = redacted;
             for (RedactedWords.Leak leak : leaks) mended = leak.fix().orElseThrow().apply(mended);
             assertThat(RedactedWords.in(mended, Planner.plan(mended), new BundleWords(place))).isEmpty();
             assertThat(mended.contents().documents().getFirst().title()).isEqualTo("Letter of [redacted]");
-            assertThat(mended.sources()).flatExtracting(Source::bookmarks).extracting("title").containsExactly("What [redacted] said");
+            assertThat(mended.sources()).flatExtracting(Source::bookmarks).extracting("title")
+                    .containsExactly("What [redacted] said");
             assertThat(Redacting.on(mended, mended.contents().documents().getFirst().runs().getLast().key(1))).hasSize(1);
         }
     }

@@ -30,10 +30,12 @@ class WordFinderTests {
         return new PageText(set);
     }
 
-    private static final PageText PAGE = page("The cooling failed on (Monday), the fan", "motor burnt out. Mr Müller's COOLING", "unit cost £1,200.50 under BC-412.");
+    private static final PageText PAGE = page("The cooling failed on (Monday), the fan", "motor burnt out. Mr Müller's COOLING",
+            "unit cost £1,200.50 under BC-412.");
 
     @ParameterizedTest
-    @CsvSource({"cool, 2", "COOLING, 2", "fan motor, 1", "muller, 1", "Müller, 1", "monday, 1", "'1,200.50', 1", "bc-412, 1", "fan  moto, 1", "burnt cooling, 0", "otor bur, 1", "heating, 0", "'(', 0"})
+    @CsvSource({"cool, 2", "COOLING, 2", "fan motor, 1", "muller, 1", "Müller, 1", "monday, 1", "'1,200.50', 1", "bc-412, 1",
+            "fan  moto, 1", "burnt cooling, 0", "otor bur, 1", "heating, 0", "'(', 0"})
     void wordsAreFoundHoweverTheyAreTypedAndOverTheEndsOfLines(String typed, int times) {
         assertThat(new WordFinder(typed).on(PAGE)).hasSize(times);
     }
@@ -48,7 +50,8 @@ class WordFinderTests {
 
     /** Lines that were made ready give what the page itself gives. */
     @Property(tries = 300)
-    void whatIsMadeReadyIsFoundAsOnThePage(@ForAll @Size(min = 1, max = 12) List<@From("pieces") String> words, @ForAll @Size(min = 1, max = 3) List<@From("pieces") String> typed) {
+    void whatIsMadeReadyIsFoundAsOnThePage(@ForAll @Size(min = 1, max = 12) List<@From("pieces") String> words,
+            @ForAll @Size(min = 1, max = 3) List<@From("pieces") String> typed) {
         PageText page = page(String.join(" ", words));
         WordFinder finder = new WordFinder(String.join(" ", typed));
         String line = String.join(" ", words);

@@ -17,8 +17,10 @@ import org.junit.jupiter.params.provider.EnumSource;
 class FindingTests {
     @Test
     void everyCodeHasItsWordsOnceAndNoWordsAreLeftOver() throws IOException {
-        try (var in = new BufferedReader(new InputStreamReader(Finding.class.getResourceAsStream("findings.properties"), StandardCharsets.UTF_8))) {
-            List<String> keys = in.lines().filter(line -> !line.isBlank() && !line.startsWith("#")).map(line -> line.substring(0, line.indexOf('='))).toList();
+        try (var in = new BufferedReader(
+                new InputStreamReader(Finding.class.getResourceAsStream("findings.properties"), StandardCharsets.UTF_8))) {
+            List<String> keys = in.lines().filter(line -> !line.isBlank() && !line.startsWith("#"))
+                    .map(line -> line.substring(0, line.indexOf('='))).toList();
             assertThat(keys).containsExactlyInAnyOrderElementsOf(Arrays.stream(Code.values()).map(Code::name).toList());
         }
     }

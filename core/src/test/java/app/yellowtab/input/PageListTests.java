@@ -28,7 +28,8 @@ class PageListTests {
 
     /** {@return the words on each page, by the place that the list gives it} */
     private List<String> listed(Change change) throws IOException {
-        Path file = Pdfs.write(folder, "S", 4, document -> change.to(document, document.getPages().getCOSObject().getCOSArray(COSName.KIDS)));
+        Path file = Pdfs.write(folder, "S", 4,
+                document -> change.to(document, document.getPages().getCOSObject().getCOSArray(COSName.KIDS)));
         try (PdfInput input = PdfInput.open(file, List.of())) {
             List<String> words = new ArrayList<>();
             for (int i = 0; i < input.pages().size(); i++) {
@@ -50,7 +51,7 @@ class PageListTests {
 
     @Test
     void aFlatTree() throws IOException {
-        assertThat(listed((document, kids) -> { })).containsExactly("S-1", "S-2", "S-3", "S-4");
+        assertThat(listed((document, kids) -> {})).containsExactly("S-1", "S-2", "S-3", "S-4");
     }
 
     @Test
@@ -71,8 +72,10 @@ class PageListTests {
 
     @Test
     void countsThatSayNothing() throws IOException {
-        assertThat(listed((document, kids) -> document.getPages().getCOSObject().setInt(COSName.COUNT, 99))).containsExactly("S-1", "S-2", "S-3", "S-4");
-        assertThat(listed((document, kids) -> kids.add(document.getPages().getCOSObject()))).containsExactly("S-1", "S-2", "S-3", "S-4");
+        assertThat(listed((document, kids) -> document.getPages().getCOSObject().setInt(COSName.COUNT, 99)))
+                .containsExactly("S-1", "S-2", "S-3", "S-4");
+        assertThat(listed((document, kids) -> kids.add(document.getPages().getCOSObject()))).containsExactly("S-1", "S-2", "S-3",
+                "S-4");
     }
 
     @Test
@@ -92,6 +95,7 @@ class PageListTests {
 
     @Test
     void aPageWithoutAType() throws IOException {
-        assertThat(listed((document, kids) -> document.getPage(2).getCOSObject().removeItem(COSName.TYPE))).containsExactly("S-1", "S-2", "S-3", "S-4");
+        assertThat(listed((document, kids) -> document.getPage(2).getCOSObject().removeItem(COSName.TYPE))).containsExactly("S-1",
+                "S-2", "S-3", "S-4");
     }
 }

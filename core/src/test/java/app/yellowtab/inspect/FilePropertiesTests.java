@@ -62,13 +62,23 @@ class FilePropertiesTests {
 
     @Test
     void newerOfficeFilesSayItInAPartOfTheirOwn() throws IOException {
-        Map<String, byte[]> parts = Map.of("docProps/core.xml", bytes("<cp:coreProperties xmlns:cp=\"http://schemas.openxmlformats.org/package/2006/metadata/core-properties\" xmlns:dc=\"http://purl.org/dc/elements/1.1/\" "
-                + "xmlns:dcterms=\"http://purl.org/dc/terms/\"><dc:title>Cold store agreement</dc:title><dcterms:created>2030-10-12T08:00:00Z</dcterms:created></cp:coreProperties>"));
-        assertThat(FileProperties.of(WordFile.zip(folder.resolve("a.docx"), parts), SourceKind.DOCX, ZoneOffset.UTC)).isEqualTo(STATED);
-        assertThat(FileProperties.of(folder.resolve("a.docx"), SourceKind.DOCX, ZoneOffset.ofHours(-9)).made()).as("it was made the evening before").contains(LocalDate.of(2030, 10, 11));
-        Map<String, byte[]> open = Map.of("meta.xml", bytes("<office:document-meta xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" xmlns:meta=\"urn:oasis:names:tc:opendocument:xmlns:meta:1.0\" "
-                + "xmlns:dc=\"http://purl.org/dc/elements/1.1/\"><office:meta><dc:title>Cold store agreement</dc:title><meta:creation-date>2030-10-12T08:00:00.123</meta:creation-date></office:meta></office:document-meta>"));
-        assertThat(FileProperties.of(WordFile.zip(folder.resolve("a.ods"), open), SourceKind.ODS, ZoneOffset.UTC)).isEqualTo(STATED);
+        Map<String, byte[]> parts = Map.of("docProps/core.xml", bytes(
+                "<cp:coreProperties xmlns:cp=\"http://schemas.openxmlformats.org/package/2006/metadata/core-properties\" "
+                        + "xmlns:dc=\"http://purl.org/dc/elements/1.1/\" "
+                        + "xmlns:dcterms=\"http://purl.org/dc/terms/\"><dc:title>Cold store "
+                        + "agreement</dc:title><dcterms:created>2030-10-12T08:00:00Z</dcterms:created></cp:coreProperties>"));
+        assertThat(FileProperties.of(WordFile.zip(folder.resolve("a.docx"), parts), SourceKind.DOCX, ZoneOffset.UTC))
+                .isEqualTo(STATED);
+        assertThat(FileProperties.of(folder.resolve("a.docx"), SourceKind.DOCX, ZoneOffset.ofHours(-9)).made())
+                .as("it was made the evening before").contains(LocalDate.of(2030, 10, 11));
+        Map<String, byte[]> open = Map.of("meta.xml", bytes(
+                "<office:document-meta xmlns:office=\"urn:oasis:names:tc:opendocument:xmlns:office:1.0\" "
+                        + "xmlns:meta=\"urn:oasis:names:tc:opendocument:xmlns:meta:1.0\" "
+                        + "xmlns:dc=\"http://purl.org/dc/elements/1.1/\"><office:meta><dc:title>Cold store "
+                        + "agreement</dc:title><meta:creation-date>2030-10-12T08:00:00.123</meta:creation-date></office:meta></"
+                        + "office:document-meta>"));
+        assertThat(FileProperties.of(WordFile.zip(folder.resolve("a.ods"), open), SourceKind.ODS, ZoneOffset.UTC))
+                .isEqualTo(STATED);
     }
 
     @Test
@@ -86,7 +96,8 @@ class FilePropertiesTests {
 
     @Test
     void richTextSaysItInItsHead() throws IOException {
-        Path file = Files.writeString(folder.resolve("a.rtf"), "{\\rtf1{\\info{\\title Cold store agreement}{\\creatim\\yr2030\\mo10\\dy12\\hr9\\min30}}\\pard text\\par}");
+        Path file = Files.writeString(folder.resolve("a.rtf"),
+                "{\\rtf1{\\info{\\title Cold store agreement}{\\creatim\\yr2030\\mo10\\dy12\\hr9\\min30}}\\pard text\\par}");
         assertThat(FileProperties.of(file, SourceKind.RTF, ZoneOffset.UTC)).isEqualTo(STATED);
     }
 
@@ -96,7 +107,8 @@ class FilePropertiesTests {
         ImageIO.write(new BufferedImage(20, 20, BufferedImage.TYPE_INT_RGB), "jpeg", jpeg);
         ByteBuffer exif = ByteBuffer.allocate(64).order(ByteOrder.LITTLE_ENDIAN).put(bytes("II")).putShort((short) 42).putInt(8);
         exif.putShort((short) 1).putShort((short) 0x8769).putShort((short) 4).putInt(1).putInt(26).putInt(0);
-        exif.putShort((short) 1).putShort((short) 0x9003).putShort((short) 2).putInt(20).putInt(44).putInt(0).put(bytes(taken + "\0"));
+        exif.putShort((short) 1).putShort((short) 0x9003).putShort((short) 2).putInt(20).putInt(44).putInt(0)
+                .put(bytes(taken + "\0"));
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         out.write(jpeg.toByteArray(), 0, 2);
         out.writeBytes(new byte[] {(byte) 0xFF, (byte) 0xE1, 0, 72, 'E', 'x', 'i', 'f', 0, 0});
@@ -107,13 +119,16 @@ class FilePropertiesTests {
 
     @Test
     void aPhotographSaysWhenItWasTaken() throws IOException {
-        assertThat(FileProperties.of(photograph("2030:10:12 23:30:00"), SourceKind.JPEG, ZoneOffset.UTC).made()).isEqualTo(STATED.made());
-        assertThat(FileProperties.of(photograph("0000:00:00 00:00:00"), SourceKind.JPEG, ZoneOffset.UTC)).as("a camera without a clock").isEqualTo(Properties.NONE);
+        assertThat(FileProperties.of(photograph("2030:10:12 23:30:00"), SourceKind.JPEG, ZoneOffset.UTC).made())
+                .isEqualTo(STATED.made());
+        assertThat(FileProperties.of(photograph("0000:00:00 00:00:00"), SourceKind.JPEG, ZoneOffset.UTC))
+                .as("a camera without a clock").isEqualTo(Properties.NONE);
     }
 
     @ParameterizedTest
     @EnumSource(SourceKind.class)
     void whatCannotBeReadIsAsIfItWereNotSaid(SourceKind kind) throws IOException {
-        assertThat(FileProperties.of(Files.write(folder.resolve("broken"), bytes("no such thing")), kind, ZoneOffset.UTC)).isEqualTo(Properties.NONE);
+        assertThat(FileProperties.of(Files.write(folder.resolve("broken"), bytes("no such thing")), kind, ZoneOffset.UTC))
+                .isEqualTo(Properties.NONE);
     }
 }

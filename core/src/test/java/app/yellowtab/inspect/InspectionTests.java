@@ -71,7 +71,7 @@ class InspectionTests {
     }
 
     private PageFacts facts(int pages, Drawing drawing) throws IOException {
-        return inspect(pdf(pages, PDRectangle.A4, drawing, document -> { })).facts();
+        return inspect(pdf(pages, PDRectangle.A4, drawing, document -> {})).facts();
     }
 
     private static void say(PDPageContentStream content, String words, float x, float y, float size) throws IOException {
@@ -83,7 +83,8 @@ class InspectionTests {
     }
 
     private static void scan(PDPageContentStream content, PDDocument document) throws IOException {
-        content.drawImage(LosslessFactory.createFromImage(document, new BufferedImage(60, 80, BufferedImage.TYPE_BYTE_GRAY)), 0, 0, 595, 842);
+        content.drawImage(LosslessFactory.createFromImage(document, new BufferedImage(60, 80, BufferedImage.TYPE_BYTE_GRAY)), 0,
+                0, 595, 842);
     }
 
     @Test
@@ -102,8 +103,10 @@ class InspectionTests {
 
     @Test
     void aSmallPictureMakesNoScan() throws IOException {
-        PageFacts facts = facts(1, (content, document, page) ->
-                content.drawImage(LosslessFactory.createFromImage(document, new BufferedImage(60, 80, BufferedImage.TYPE_BYTE_GRAY)), 100, 100, 100, 100));
+        PageFacts facts = facts(1,
+                (content, document, page) -> content.drawImage(
+                        LosslessFactory.createFromImage(document, new BufferedImage(60, 80, BufferedImage.TYPE_BYTE_GRAY)), 100,
+                        100, 100, 100));
         assertThat(facts.scanned().count()).isZero();
     }
 
@@ -118,19 +121,21 @@ class InspectionTests {
 
     @Test
     void aSeriesWithLettersAtTheHeadIsRecognised() throws IOException {
-        PageFacts facts = facts(4, (content, document, page) -> say(content, String.format(Locale.ROOT, "TH-%06d", page + 122), 480, 815, 9));
+        PageFacts facts = facts(4,
+                (content, document, page) -> say(content, String.format(Locale.ROOT, "TH-%06d", page + 122), 480, 815, 9));
         assertThat(facts.printed()).contains(new PrintedSeries(123, 126, false, "TH-"));
     }
 
     @Test
     void pageOfPagesIsASeriesAndAYearIsNone() throws IOException {
-        assertThat(facts(3, (content, document, page) -> say(content, "Page " + page + " of 3", 270, 25, 9)).printed()).contains(new PrintedSeries(1, 3, true, ""));
+        assertThat(facts(3, (content, document, page) -> say(content, "Page " + page + " of 3", 270, 25, 9)).printed())
+                .contains(new PrintedSeries(1, 3, true, ""));
         assertThat(facts(3, (content, document, page) -> say(content, "2031", 270, 25, 9)).printed()).isEmpty();
     }
 
     @Test
     void sizesAreThoseOfTheSheetAsItIsShown() throws IOException {
-        Path file = pdf(3, PDRectangle.A4, (content, document, page) -> { }, document -> document.getPage(2).setRotation(90));
+        Path file = pdf(3, PDRectangle.A4, (content, document, page) -> {}, document -> document.getPage(2).setRotation(90));
         assertThat(inspect(file).facts().sizes()).containsExactly(new SheetSize(210, 297, 2), new SheetSize(297, 210, 1));
         assertThat(inspect(file).facts().sizes()).extracting(SheetSize::shown).containsExactly("A4", "A4 landscape");
         assertThat(new SheetSize(100, 500, 1).shown()).isEqualTo("100 × 500 mm");
@@ -138,7 +143,7 @@ class InspectionTests {
 
     @Test
     void whatItCarriesIsCounted() throws IOException {
-        Path file = pdf(1, PDRectangle.A4, (content, document, page) -> { }, document -> {
+        Path file = pdf(1, PDRectangle.A4, (content, document, page) -> {}, document -> {
             PDAnnotationText comment = new PDAnnotationText();
             comment.setRectangle(new PDRectangle(10, 10, 20, 20));
             PDAnnotationLink link = new PDAnnotationLink();
@@ -162,12 +167,14 @@ class InspectionTests {
             }
         });
         PageFacts facts = inspect(file).facts();
-        assertThat(List.of(facts.comments(), facts.fields(), facts.layers(), facts.hiddenLayers(), facts.scripts(), facts.signatures())).containsExactly(1, 1, 2, 1, 1, 0);
+        assertThat(List.of(facts.comments(), facts.fields(), facts.layers(), facts.hiddenLayers(), facts.scripts(),
+                facts.signatures())).containsExactly(1, 1, 2, 1, 1, 0);
     }
 
     @Test
     void fontsThatAreNotInTheFileAreNamed() throws IOException {
-        assertThat(facts(1, (content, document, page) -> say(content, "words", 72, 700, 11)).fontsMissing()).containsExactly("Helvetica");
+        assertThat(facts(1, (content, document, page) -> say(content, "words", 72, 700, 11)).fontsMissing())
+                .containsExactly("Helvetica");
         Path text = Files.writeString(folder.resolve("note.txt"), "words");
         assertThat(inspect(Conversions.of(text, SourceKind.TEXT).pdf()).facts().fontsMissing()).isEmpty();
     }
@@ -177,7 +184,7 @@ class InspectionTests {
         Path packed = pdf(3, PDRectangle.A4, (content, document, page) -> {
             say(content, "page " + page, 72, 700, 11);
             scan(content, document);
-        }, document -> { });
+        }, document -> {});
         Path loose = folder.resolve("loose.pdf");
         try (PDDocument document = Loader.loadPDF(packed.toFile())) {
             document.getDocumentCatalog().getCOSObject().setString(COSName.getPDFName("Lang"), "en");
@@ -195,8 +202,9 @@ class InspectionTests {
             say(content, "lower", 72, 300, 11);
             say(content, "Witness", 72, 700, 18);
             say(content, "statement", 150, 700, 18);
-        }, document -> { });
-        assertThat(inspect(file).firstPage()).extracting(Inspection.FirstLine::text).containsExactly("Witness statement", "lower");
+        }, document -> {});
+        assertThat(inspect(file).firstPage()).extracting(Inspection.FirstLine::text).containsExactly("Witness statement",
+                "lower");
         assertThat(inspect(file).firstPage().getFirst().sizePt()).isEqualTo(18);
     }
 

@@ -66,11 +66,11 @@ class PageScanTests {
     }
 
     private PageFacts facts(int pages, IntFunction<String> content) throws IOException {
-        return inspect(pages, content, (page, document) -> { }).facts();
+        return inspect(pages, content, (page, document) -> {}).facts();
     }
 
     private List<String> firstLines(String content) throws IOException {
-        return inspect(1, page -> content, (page, document) -> { }).firstPage().stream().map(Inspection.FirstLine::text).toList();
+        return inspect(1, page -> content, (page, document) -> {}).firstPage().stream().map(Inspection.FirstLine::text).toList();
     }
 
     @ParameterizedTest
@@ -88,7 +88,9 @@ class PageScanTests {
 
     @Test
     void linesGoFromAboveAndEachFromTheLeft() throws IOException {
-        assertThat(firstLines("BT /F 11 Tf 300 500 Td (right) Tj ET BT /F 11 Tf 72 300 Td (last) Tj ET BT /F 11 Tf 72 500 Td (left) Tj ET BT /F 16 Tf 72 700 Td (first) Tj ET"))
+        assertThat(firstLines(
+                "BT /F 11 Tf 300 500 Td (right) Tj ET BT /F 11 Tf 72 300 Td (last) Tj ET BT /F 11 Tf 72 500 Td (left) Tj ET BT "
+                        + "/F 16 Tf 72 700 Td (first) Tj ET"))
                 .containsExactly("first", "left right", "last");
     }
 
@@ -97,8 +99,10 @@ class PageScanTests {
     void theFootIsThatOfTheSheetAsItIsShown(int rotation, int x, int y) throws IOException {
         double angle = Math.toRadians(rotation);
         AffineTransform turned = AffineTransform.getRotateInstance(angle);
-        String matrix = Math.round(turned.getScaleX()) + " " + Math.round(turned.getShearY()) + " " + Math.round(turned.getShearX()) + " " + Math.round(turned.getScaleY());
-        PageFacts facts = inspect(5, page -> "BT /F 9 Tf " + matrix + " " + x + " " + y + " Tm (" + (page + 7) + ") Tj ET", (page, document) -> page.setRotation(rotation)).facts();
+        String matrix = Math.round(turned.getScaleX()) + " " + Math.round(turned.getShearY()) + " "
+                + Math.round(turned.getShearX()) + " " + Math.round(turned.getScaleY());
+        PageFacts facts = inspect(5, page -> "BT /F 9 Tf " + matrix + " " + x + " " + y + " Tm (" + (page + 7) + ") Tj ET",
+                (page, document) -> page.setRotation(rotation)).facts();
         assertThat(facts.printed()).contains(new PrintedSeries(8, 12, true, ""));
     }
 
@@ -117,7 +121,8 @@ class PageScanTests {
     @Test
     void aPictureInTheContentItselfIsAScanToo() throws IOException {
         String picture = "q 595 0 0 842 0 0 cm BI /W 1 /H 1 /CS /G /BPC 8 ID x EI Q";
-        PageFacts facts = facts(2, page -> page == 1 ? picture : "q 60 0 0 80 0 0 cm BI /W 1 /H 1 /CS /G /BPC 8 ID x EI Q BT /F 11 Tf 72 700 Td (a page with a stamp) Tj ET");
+        PageFacts facts = facts(2, page -> page == 1 ? picture
+                : "q 60 0 0 80 0 0 cm BI /W 1 /H 1 /CS /G /BPC 8 ID x EI Q BT /F 11 Tf 72 700 Td (a page with a stamp) Tj ET");
         assertThat(facts.scanned().ranges()).isEqualTo("1");
         assertThat(facts.searchable().ranges()).isEqualTo("2");
     }
@@ -125,7 +130,8 @@ class PageScanTests {
     @Test
     void manyStripsOfOneScanMakeAScan() throws IOException {
         StringBuilder strips = new StringBuilder();
-        for (int i = 0; i < 20; i++) strips.append("q 595 0 0 42.1 0 ").append(i * 42.1).append(" cm BI /W 1 /H 1 /CS /G /BPC 8 ID x EI Q ");
+        for (int i = 0; i < 20; i++)
+            strips.append("q 595 0 0 42.1 0 ").append(i * 42.1).append(" cm BI /W 1 /H 1 /CS /G /BPC 8 ID x EI Q ");
         assertThat(facts(1, page -> strips.toString()).scanned().count()).isEqualTo(1);
     }
 
@@ -145,7 +151,8 @@ class PageScanTests {
     void numbersThatDoNotRunAreNoSeries() throws IOException {
         int[] unordered = {4, 17, 2, 90, 33, 8};
         assertThat(facts(6, page -> "BT /F 9 Tf 280 25 Td (" + unordered[page - 1] + ") Tj ET").printed()).isEmpty();
-        assertThat(facts(6, page -> "BT /F 9 Tf 280 400 Td (" + page + ") Tj ET").printed()).as("in the middle of the page").isEmpty();
+        assertThat(facts(6, page -> "BT /F 9 Tf 280 400 Td (" + page + ") Tj ET").printed()).as("in the middle of the page")
+                .isEmpty();
     }
 
     @Test

@@ -28,7 +28,8 @@ class TextReaderTests {
     private Path folder;
 
     private TextReader.Read read(Consumer<PDDocument> change) throws IOException {
-        try (PdfInput input = PdfInput.open(Pdfs.write(folder, "P", 1, change), List.of()); TextReader reader = new TextReader(input)) {
+        try (PdfInput input = PdfInput.open(Pdfs.write(folder, "P", 1, change), List.of());
+                TextReader reader = new TextReader(input)) {
             return reader.read(1);
         }
     }
@@ -88,7 +89,8 @@ class TextReaderTests {
     void aPageIsBlankWhereNothingIsDrawn() throws IOException {
         assertThat(read(document -> document.getPage(0).setContents(List.of())).isBlank()).isTrue();
         TextReader.Read line = read(document -> {
-            try (var content = new PDPageContentStream(document, document.getPage(0), PDPageContentStream.AppendMode.OVERWRITE, false)) {
+            try (var content =
+                    new PDPageContentStream(document, document.getPage(0), PDPageContentStream.AppendMode.OVERWRITE, false)) {
                 content.moveTo(0, 0);
                 content.lineTo(100, 100);
                 content.stroke();

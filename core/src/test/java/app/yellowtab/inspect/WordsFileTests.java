@@ -29,14 +29,18 @@ class WordsFileTests {
     private Path folder;
 
     private static PageText text() {
-        return new PageText(List.of(List.of(new PageText.Word("Invoice", 10.25f, 20.5f, 30, 4), new PageText.Word("BC-412", 41, 20.5f, 12.01f, 4)), List.of(new PageText.Word("Ödön", 10, 30, 20, 4))));
+        return new PageText(List.of(
+                List.of(new PageText.Word("Invoice", 10.25f, 20.5f, 30, 4), new PageText.Word("BC-412", 41, 20.5f, 12.01f, 4)),
+                List.of(new PageText.Word("Ödön", 10, 30, 20, 4))));
     }
 
     @Test
     void whatIsKeptComesBack() throws IOException {
         Path file = folder.resolve("words/a.json.gz");
         WordsFile.write(file, new WordsFile.Kept(List.of(new BatchPage(text(), false, 210.001, 297, List.of()),
-                new BatchPage(PageText.NONE, true, 210, 297, List.of()).withSheet(Optional.of(new SheetCode("A \"name\"", Optional.empty(), "S")))), true));
+                new BatchPage(PageText.NONE, true, 210, 297, List.of())
+                        .withSheet(Optional.of(new SheetCode("A \"name\"", Optional.empty(), "S")))),
+                true));
         WordsFile.Kept kept = WordsFile.read(file).orElseThrow();
         assertThat(kept.hasCodes()).isTrue();
         assertThat(kept.pages().getFirst().text().lines()).isEqualTo(text().lines());
@@ -61,7 +65,10 @@ class WordsFileTests {
     void theWordsOfABundlesFileAreReadOnce() throws IOException {
         Pdfs.write(folder, "post", 3);
         try (BundleFolder bundle = BundleFolder.create(folder.resolve("bundle"), Bundle.EMPTY)) {
-            Source post = new Intake(bundle, List.of(), Reading.STANDARD).bringIn(FoundFolder.of(List.of(folder.resolve("post.pdf")), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
+            Source post = new Intake(bundle, List.of(), Reading.STANDARD)
+                    .bringIn(FoundFolder.of(List.of(folder.resolve("post.pdf")), new ArrayList<>()), Intake.Listener.NONE,
+                            () -> false)
+                    .sources().getFirst();
             bundle.know(List.of(post));
             List<BatchPage> read = BatchPages.read(bundle, post.id(), false, Progress.NONE, () -> false);
             assertThat(read.get(2).text().text()).contains("post-3");
@@ -69,7 +76,8 @@ class WordsFileTests {
             bundle.original(post.id()).toFile().setWritable(true);
             Files.delete(bundle.original(post.id()));
             List<BatchPage> again = BatchPages.read(bundle, post.id(), false, Progress.NONE, () -> false);
-            assertThat(again).extracting(page -> page.text().lines()).isEqualTo(read.stream().map(page -> page.text().lines()).toList());
+            assertThat(again).extracting(page -> page.text().lines())
+                    .isEqualTo(read.stream().map(page -> page.text().lines()).toList());
         }
     }
 }

@@ -43,7 +43,7 @@ class LedgerTests {
     private List<Ledger.Page> leaves() throws IOException {
         List<Ledger.Page> all = new ArrayList<>();
         try (LedgerReader reader = LedgerReader.leaves(Ledger.beside(target))) {
-            for (Optional<Ledger.Page> leaf; (leaf = reader.next()).isPresent(); ) all.add(leaf.get());
+            for (Optional<Ledger.Page> leaf; (leaf = reader.next()).isPresent();) all.add(leaf.get());
         }
         return all;
     }
@@ -52,22 +52,28 @@ class LedgerTests {
     void saysWhereEveryLeafComesFrom() throws IOException {
         Ledger ledger = LedgerReader.read(Ledger.beside(target));
         assertThat(ledger.pages()).isEqualTo(6);
-        assertThat(leaves()).extracting(leaf -> leaf.position() + " " + leaf.number().orElse("-") + " " + leaf.label() + " " + leaf.kind() + " " + leaf.from().map(from -> from.source() + " " + from.page()).orElse("ours"))
-                .containsExactly("1 1 1 cover ours", "2 2 2 index ours", "3 3 3 page 0 1", "4 4 4 page 0 2", "5 5 5 section ours", "6 6 6 page 1 1");
+        assertThat(leaves())
+                .extracting(leaf -> leaf.position() + " " + leaf.number().orElse("-") + " " + leaf.label() + " " + leaf.kind()
+                        + " " + leaf.from().map(from -> from.source() + " " + from.page()).orElse("ours"))
+                .containsExactly("1 1 1 cover ours", "2 2 2 index ours", "3 3 3 page 0 1", "4 4 4 page 0 2", "5 5 5 section ours",
+                        "6 6 6 page 1 1");
         assertThat(leaves()).extracting(Ledger.Page::pagePrint).doesNotHaveDuplicates();
-        assertThat(ledger.sources().get(1)).isEqualTo(new Ledger.SourceFile("P.pdf", Fingerprint.of(folder.resolve("matter/A - Letters/P.pdf")), 1));
+        assertThat(ledger.sources().get(1))
+                .isEqualTo(new Ledger.SourceFile("P.pdf", Fingerprint.of(folder.resolve("matter/A - Letters/P.pdf")), 1));
         assertThat(leaves().get(1).links()).containsExactly(3, 5, 6);
         assertThat(ledger.index().getFirst().rows()).extracting(Ledger.Row::to).containsExactly(3, 5, 6);
     }
 
     @Test
     void isWhatThePublishedSchemaSays() throws IOException {
-        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/ledger.schema.json")));
+        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(Path.of("../docs/ledger.schema.json")));
         String written = Files.readString(Ledger.beside(target));
         JsonMapper mapper = JsonMapper.builder().build();
         assertThat(schema.validate(mapper.readTree(written))).isEmpty();
         for (String word : List.of("contentPrint", "pagePrint", "marks", "places", "identity", "rows")) {
-            assertThat(schema.validate(mapper.readTree(written.replaceFirst('"' + word + '"', "\"other\"")))).as("without %s", word).isNotEmpty();
+            assertThat(schema.validate(mapper.readTree(written.replaceFirst('"' + word + '"', "\"other\""))))
+                    .as("without %s", word).isNotEmpty();
         }
     }
 

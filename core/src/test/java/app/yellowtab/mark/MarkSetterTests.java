@@ -48,13 +48,15 @@ class MarkSetterTests {
 
     private static void stamp(PDDocument document, PDPage page, int number) throws IOException {
         FontSet fonts = FontSet.forSaving(document);
-        MarkSetter setter = new MarkSetter(fonts, Map.of(MarkLook.NUMBER.face(), "0123456789".chars().boxed().collect(Collectors.toSet())));
+        MarkSetter setter =
+                new MarkSetter(fonts, Map.of(MarkLook.NUMBER.face(), "0123456789".chars().boxed().collect(Collectors.toSet())));
         Mark mark = new Mark(Mark.BUNDLE_NUMBER, String.valueOf(number), Spot.STANDARD, MarkLook.NUMBER);
         page.setResources(new PDResources());
         COSName font = page.getResources().add(fonts.get(MarkLook.NUMBER.face()));
         PDStream content = new PDStream(document);
         try (OutputStream out = content.createOutputStream()) {
-            out.write(setter.set(List.of(mark), PageFrame.of(page), face -> font.getName(), opacity -> "").operators().getBytes(StandardCharsets.US_ASCII));
+            out.write(setter.set(List.of(mark), PageFrame.of(page), face -> font.getName(), opacity -> "").operators()
+                    .getBytes(StandardCharsets.US_ASCII));
         }
         page.setContents(content);
         fonts.complete();

@@ -10,7 +10,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class NumberStyleTests {
     /** As ISO 32000-1:2008, table 159, has them: after Z come AA to ZZ. */
     @ParameterizedTest
-    @CsvSource({"FIGURES,412,412", "FIGURES,0,0", "SMALL_ROMAN,4,iv", "LARGE_ROMAN,1999,MCMXCIX", "SMALL_LETTERS,1,a", "SMALL_LETTERS,26,z", "LARGE_LETTERS,27,AA", "LARGE_LETTERS,53,AAA", "SMALL_LETTERS,30,dd"})
+    @CsvSource({"FIGURES,412,412", "FIGURES,0,0", "SMALL_ROMAN,4,iv", "LARGE_ROMAN,1999,MCMXCIX", "SMALL_LETTERS,1,a",
+            "SMALL_LETTERS,26,z", "LARGE_LETTERS,27,AA", "LARGE_LETTERS,53,AAA", "SMALL_LETTERS,30,dd"})
     void eachIsWrittenAsTheStandardHasIt(NumberStyle style, int value, String written) {
         assertThat(style.write(value)).isEqualTo(written);
     }

@@ -29,15 +29,21 @@ class PlacingTests {
 
     @Provide
     Arbitrary<Mark> marks() {
-        Arbitrary<Spot> spots = Combinators.combine(Arbitraries.of(Spot.Row.class), Arbitraries.of(Spot.Column.class), Arbitraries.doubles().between(0, 400), Arbitraries.doubles().between(0, 400)).as(Spot::new);
-        Arbitrary<MarkLook> looks = Combinators.combine(Arbitraries.of(Typeface.class), Arbitraries.floats().between(1, 200), Arbitraries.of(Ground.class), Arbitraries.integers().between(-180, 180))
+        Arbitrary<Spot> spots = Combinators.combine(Arbitraries.of(Spot.Row.class), Arbitraries.of(Spot.Column.class),
+                Arbitraries.doubles().between(0, 400), Arbitraries.doubles().between(0, 400)).as(Spot::new);
+        Arbitrary<MarkLook> looks = Combinators
+                .combine(Arbitraries.of(Typeface.class), Arbitraries.floats().between(1, 200), Arbitraries.of(Ground.class),
+                        Arbitraries.integers().between(-180, 180))
                 .as((face, size, ground, turn) -> new MarkLook(face, size, ground, Ink.BLACK, 1, turn));
-        return Combinators.combine(Arbitraries.strings().alpha().withChars(' ').ofMinLength(1).ofMaxLength(60).map(words -> "x" + words), spots, looks, Arbitraries.of(true, false))
+        return Combinators
+                .combine(Arbitraries.strings().alpha().withChars(' ').ofMinLength(1).ofMaxLength(60).map(words -> "x" + words),
+                        spots, looks, Arbitraries.of(true, false))
                 .as((words, spot, look, line) -> line ? Mark.line("l", words, spot, look) : new Mark("n", words, spot, look));
     }
 
     @Property(tries = 400)
-    void everyMarkLiesWithinWhatIsSeen(@ForAll("marks") Mark mark, @ForAll @FloatRange(min = 30, max = 3000) float wide, @ForAll @FloatRange(min = 30, max = 3000) float high) {
+    void everyMarkLiesWithinWhatIsSeen(@ForAll("marks") Mark mark, @ForAll @FloatRange(min = 30, max = 3000) float wide,
+            @ForAll @FloatRange(min = 30, max = 3000) float high) {
         Placed placed = Placing.of(mark, wide, high);
         Box ink = placed.inkPt();
         if (placed.cut()) return;    // a line is cut no shorter than its mark that it was
@@ -52,10 +58,12 @@ class PlacingTests {
         String title = "Bundle of documents for the trial of the claim and the counterclaim ";
         Placed fits = Placing.of(line(title, Spot.Row.HEAD, Spot.Column.MIDDLE), A4_WIDE, A4_HIGH);
         assertThat(fits.sizePt()).isEqualTo(9);
-        Placed smaller = Placing.of(line((title + title + title.substring(0, 33)).strip(), Spot.Row.HEAD, Spot.Column.MIDDLE), A4_WIDE, A4_HIGH);
+        Placed smaller = Placing.of(line((title + title + title.substring(0, 33)).strip(), Spot.Row.HEAD, Spot.Column.MIDDLE),
+                A4_WIDE, A4_HIGH);
         assertThat(smaller.sizePt()).isBetween(6f, 8.9f);
         assertThat(smaller.cut()).isFalse();
-        Placed cut = Placing.of(line((title + title + title + title + title).strip(), Spot.Row.HEAD, Spot.Column.MIDDLE), A4_WIDE, A4_HIGH);
+        Placed cut = Placing.of(line((title + title + title + title + title).strip(), Spot.Row.HEAD, Spot.Column.MIDDLE), A4_WIDE,
+                A4_HIGH);
         assertThat(cut.cut()).isTrue();
         assertThat(cut.sizePt()).isEqualTo(6);
         assertThat(cut.mark().words()).endsWith(" …").doesNotContain("  ");
@@ -76,7 +84,8 @@ class PlacingTests {
                 if (!sameCorner) assertThat(placed.get(i).wholePt().meets(placed.get(j).wholePt())).as(i + " and " + j).isFalse();
             }
         }
-        Placed alone = Placing.of(List.of(line(words, Spot.Row.FOOT, Spot.Column.LEFT), number("1204")), A4_WIDE, A4_HIGH).getFirst();
+        Placed alone =
+                Placing.of(List.of(line(words, Spot.Row.FOOT, Spot.Column.LEFT), number("1204")), A4_WIDE, A4_HIGH).getFirst();
         assertThat(alone.sizePt()).as("with room to the number it stays as it is").isEqualTo(9);
     }
 
@@ -88,7 +97,8 @@ class PlacingTests {
 
     @Test
     void aTurnedMarkStandsWithItsSidesWhereItsSpotIs() {
-        Mark upward = new Mark("n", "TH-000101", new Spot(Spot.Row.FOOT, Spot.Column.RIGHT, 10, 20), MarkLook.SERIES.withTurn(-90));
+        Mark upward =
+                new Mark("n", "TH-000101", new Spot(Spot.Row.FOOT, Spot.Column.RIGHT, 10, 20), MarkLook.SERIES.withTurn(-90));
         Box ink = Placing.of(upward, A4_WIDE, A4_HIGH).inkPt();
         assertThat(ink.height()).isGreaterThan(3 * ink.width());
         assertThat(A4_WIDE - ink.right()).isCloseTo(28.35f, within(0.1f));

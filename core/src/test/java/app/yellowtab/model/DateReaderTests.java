@@ -35,7 +35,8 @@ class DateReaderTests {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"32 March 2031", "30 February 2031", "soon", "13/13/2031", "4 Smarch 2031", "14 to 1 October 2031", "2031"})
+    @ValueSource(strings = {"32 March 2031", "30 February 2031", "soon", "13/13/2031", "4 Smarch 2031", "14 to 1 October 2031",
+            "2031"})
     void refusesWhatIsNoDate(String typed) {
         assertThat(DateReader.read(typed)).isEmpty();
     }
@@ -48,7 +49,8 @@ class DateReaderTests {
 
     @Test
     void whatIsShownCanBeTypedAgain() {
-        for (String typed : new String[] {"4 March 2031", "March 2031", "undated", "1 to 14 October 2031", "28 September to 3 October 2031"}) {
+        for (String typed : new String[] {"4 March 2031", "March 2031", "undated", "1 to 14 October 2031",
+                "28 September to 3 October 2031"}) {
             DocumentDate date = DateReader.read(typed).orElseThrow();
             assertThat(DateReader.read(date.shown())).contains(date);
         }

@@ -36,7 +36,8 @@ class ModelTests {
         assertThatThrownBy(() -> SourcePages.of(source, 0, 3)).hasMessage("\"first\" must be >= 1, got 0");
         assertThatThrownBy(() -> SourcePages.of(source, 3, 2)).hasMessage("\"last\" must be >= 3, got 2");
         assertThatThrownBy(() -> Section.titled(" ")).hasMessage("a section's title must not be blank");
-        assertThatThrownBy(() -> new Document(EntryId.fresh(), "Lease", "", DocumentDate.UNDATED, true, Optional.empty(), List.of()))
+        assertThatThrownBy(
+                () -> new Document(EntryId.fresh(), "Lease", "", DocumentDate.UNDATED, true, Optional.empty(), List.of()))
                 .hasMessage("a document needs at least one run of pages: Lease");
         assertThatThrownBy(() -> new DocumentDate.Range(LocalDate.of(2031, 1, 2), LocalDate.of(2031, 1, 2)))
                 .hasMessage("a range must end after 2031-01-02, got 2031-01-02");

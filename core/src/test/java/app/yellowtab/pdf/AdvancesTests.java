@@ -21,12 +21,14 @@ class AdvancesTests {
     @ParameterizedTest
     @EnumSource
     void lettersAreAsWideAsTheWholeFontSays(Typeface face) throws IOException {
-        try (InputStream quick = face.open(); InputStream whole = face.open(); TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(whole.readAllBytes()))) {
+        try (InputStream quick = face.open(); InputStream whole = face.open();
+                TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(whole.readAllBytes()))) {
             CmapLookup glyphs = font.getUnicodeCmapLookup();
             float[] widths = Advances.read(quick, END);
             for (int letter = ' '; letter < END; letter++) {
                 int glyph = glyphs.getGlyphId(letter);
-                assertThat(widths[letter]).as("U+%04X", letter).isEqualTo(glyph == 0 ? 0 : font.getAdvanceWidth(glyph) / (float) font.getUnitsPerEm());
+                assertThat(widths[letter]).as("U+%04X", letter)
+                        .isEqualTo(glyph == 0 ? 0 : font.getAdvanceWidth(glyph) / (float) font.getUnitsPerEm());
             }
         }
     }

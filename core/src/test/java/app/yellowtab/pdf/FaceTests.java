@@ -50,7 +50,9 @@ class FaceTests {
         }
     }
 
-    /** Rights as a font file has them: none said, preview and print, editable, restricted, no parts, outlines only as pictures. */
+    /**
+     * Rights as a font file has them: none said, preview and print, editable, restricted, no parts, outlines only as pictures.
+     */
     @ParameterizedTest
     @CsvSource({"0,true", "4,true", "8,true", "2,false", "256,false", "512,false", "260,false"})
     void itIsEmbeddedOnlyWhereItsMakerAllowsThat(int rights, boolean may) {

@@ -83,7 +83,8 @@ class PageRendererTests {
             drawn = draw(renderer, plan, 2);
         }
         assertThat(files()).hasSize(1);
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(cache))).as("for the user alone").isEqualTo("rwx------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(cache))).as("for the user alone")
+                .isEqualTo("rwx------");
         SourceFiles shut = Mockito.spy(place);
         try (PageRenderer again = new PageRenderer(shut, new PictureFiles(cache, 1 << 20))) {
             DrawnPage read = draw(again, plan, 2);
@@ -169,7 +170,8 @@ class PageRendererTests {
         Pdfs.write(matter, "P", 1);
         SourceId id = Folder.bundle(place, matter).sources().getFirst().id();
         try (PageRenderer renderer = new PageRenderer(place, PictureFiles.NONE)) {
-            assertThatThrownBy(() -> renderer.draw(renderer.page(id, 2, PageLook.PLAIN, Comments.KEPT, 100))).isInstanceOf(IOException.class).hasMessageContaining("page 2 is missing");
+            assertThatThrownBy(() -> renderer.draw(renderer.page(id, 2, PageLook.PLAIN, Comments.KEPT, 100)))
+                    .isInstanceOf(IOException.class).hasMessageContaining("page 2 is missing");
         }
     }
 
@@ -196,11 +198,17 @@ class PageRendererTests {
             assertThat(renderer.leaf(noComments, noComments.leaf(2), 100).key()).as("comments").isNotEqualTo(before);
             assertThat(renderer.leaf(plan, plan.leaf(3), 100).key()).as("its page").isNotEqualTo(before);
             assertThat(renderer.leaf(plan, plan.leaf(2), 101).key()).as("its size").isNotEqualTo(before);
-            assertThat(renderer.page(bundle.sources().getFirst().id(), 1, PageLook.PLAIN, bundle.fromSources().comments(), 100).key()).as("wherever it is seen").isEqualTo(before);
-            assertThat(renderer.page(bundle.sources().getFirst().id(), 1, PageLook.PLAIN.withTurns(1), bundle.fromSources().comments(), 100).key()).as("its look").isNotEqualTo(before);
-            Plan turnedAround = Planner.plan(bundle.withContents(bundle.contents().withDocuments(bundle.contents().documents().reversed())));
-            assertThat(renderer.leaf(turnedAround, turnedAround.leaf(3), 100).key()).as("its number is no part of it").isEqualTo(before);
-            assertThat(renderer.leaf(turnedAround, turnedAround.leaf(1), 100).key()).as("the index's words are").isNotEqualTo(renderer.leaf(plan, plan.leaf(1), 100).key());
+            assertThat(renderer.page(bundle.sources().getFirst().id(), 1, PageLook.PLAIN, bundle.fromSources().comments(), 100)
+                    .key()).as("wherever it is seen").isEqualTo(before);
+            assertThat(renderer
+                    .page(bundle.sources().getFirst().id(), 1, PageLook.PLAIN.withTurns(1), bundle.fromSources().comments(), 100)
+                    .key()).as("its look").isNotEqualTo(before);
+            Plan turnedAround =
+                    Planner.plan(bundle.withContents(bundle.contents().withDocuments(bundle.contents().documents().reversed())));
+            assertThat(renderer.leaf(turnedAround, turnedAround.leaf(3), 100).key()).as("its number is no part of it")
+                    .isEqualTo(before);
+            assertThat(renderer.leaf(turnedAround, turnedAround.leaf(1), 100).key()).as("the index's words are")
+                    .isNotEqualTo(renderer.leaf(plan, plan.leaf(1), 100).key());
         }
     }
 }

@@ -24,9 +24,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** A document (2 pages), section A with another (1 page) and a section in it (2 pages), section B (3 pages); before them cover and index. */
+/**
+ * A document (2 pages), section A with another (1 page) and a section in it (2 pages), section B (3 pages); before them cover and
+ * index.
+ */
 class BundleNumbersTests {
-    private static final Bundle START = bundle(document("x", 2), section("A", document("a", 1), section("A1", document("i", 2))), section("B", document("b", 3)));
+    private static final Bundle START = bundle(document("x", 2), section("A", document("a", 1), section("A1", document("i", 2))),
+            section("B", document("b", 3)));
 
     private static Plan plan(UnaryOperator<BundleNumber> how) {
         return Planner.plan(NumberEdits.withNumber(START, how.apply(BundleNumber.STANDARD)));
@@ -37,12 +41,14 @@ class BundleNumbersTests {
     }
 
     private static String marks(Plan plan) {
-        return plan.leaves().stream().map(leaf -> plan.marksOn(leaf).stream().map(Mark::words).collect(Collectors.joining("+"))).collect(Collectors.joining(" | "));
+        return plan.leaves().stream().map(leaf -> plan.marksOn(leaf).stream().map(Mark::words).collect(Collectors.joining("+")))
+                .collect(Collectors.joining(" | "));
     }
 
     @Test
     void theyBeginWhereTheyShouldInTheStyleThatIsWanted() {
-        assertThat(labels(plan(number -> number.withStart(101)))).isEqualTo("101 102 103 104 105 106 107 108 109 110 111 112 113");
+        assertThat(labels(plan(number -> number.withStart(101))))
+                .isEqualTo("101 102 103 104 105 106 107 108 109 110 111 112 113");
         assertThat(labels(plan(number -> number.withStart(0)))).startsWith("0 1 2");
         assertThat(labels(plan(number -> number.withStyle(NumberStyle.SMALL_LETTERS).withStart(25)))).startsWith("y z aa bb cc");
         assertThat(labels(plan(number -> number.withStyle(NumberStyle.LARGE_ROMAN)))).startsWith("I II III IV");
@@ -54,7 +60,8 @@ class BundleNumbersTests {
         assertThat(labels(plan)).isEqualTo("1 2 3 4 A1 A2 A3 A4 A5 B1 B2 B3 B4");
         assertThat(plan.leafNumbered("b3").orElseThrow().index()).isEqualTo(11);
         assertThat(plan.entry(new EntryId("i")).orElseThrow().span().shown()).isEqualTo("A4–A5");
-        assertThat(marks(plan(number -> number.withBySection(true).withTotal(true)))).endsWith("B1 of B4 | B2 of B4 | B3 of B4 | B4 of B4").startsWith("1 of 4");
+        assertThat(marks(plan(number -> number.withBySection(true).withTotal(true))))
+                .endsWith("B1 of B4 | B2 of B4 | B3 of B4 | B4 of B4").startsWith("1 of 4");
     }
 
     @Test
@@ -70,11 +77,13 @@ class BundleNumbersTests {
     @Test
     void pagesKeptForTheIndexHoldTheNumbersWhenItGrows() {
         Plan before = plan(number -> number.withIndexPages(2));
-        Bundle longer = NumberEdits.withNumber(bundle(document("x", 2), section("A", manyDocuments())), BundleNumber.STANDARD.withIndexPages(2));
+        Bundle longer = NumberEdits.withNumber(bundle(document("x", 2), section("A", manyDocuments())),
+                BundleNumber.STANDARD.withIndexPages(2));
         Plan after = Planner.plan(longer);
         assertThat(after.indexSheets()).hasSize(2);
         assertThat(after.indexSheets().get(1)).isNotEmpty();
-        assertThat(after.entry(new EntryId("x")).orElseThrow().span().from()).isEqualTo(before.entry(new EntryId("x")).orElseThrow().span().from()).isEqualTo("4");
+        assertThat(after.entry(new EntryId("x")).orElseThrow().span().from())
+                .isEqualTo(before.entry(new EntryId("x")).orElseThrow().span().from()).isEqualTo("4");
     }
 
     private static Object[] manyDocuments() {
@@ -84,9 +93,11 @@ class BundleNumbersTests {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"4-6; 4 5 6", "2, 12-; 2 12 13", "5 – 7, 4; 4 5 6 7", "0-3, 9; 9", "; 1 2 3 4 5 6 7 8 9 10 11 12 13"})
+    @CsvSource(delimiter = ';',
+            value = {"4-6; 4 5 6", "2, 12-; 2 12 13", "5 – 7, 4; 4 5 6 7", "0-3, 9; 9", "; 1 2 3 4 5 6 7 8 9 10 11 12 13"})
     void aNumberShowsOnThePagesThatAreTypedAndCountsOnAll(String typed, String shown) {
-        Plan plan = plan(number -> number.withSetting(number.setting().withPages(new MarkedPages(typed == null ? "" : typed, List.of(), List.of(), List.of()))));
+        Plan plan = plan(number -> number.withSetting(
+                number.setting().withPages(new MarkedPages(typed == null ? "" : typed, List.of(), List.of(), List.of()))));
         assertThat(marks(plan).replace(" | ", " ").strip().replaceAll(" +", " ")).isEqualTo(shown);
         assertThat(labels(plan)).isEqualTo("1 2 3 4 5 6 7 8 9 10 11 12 13");
     }
@@ -101,10 +112,13 @@ class BundleNumbersTests {
 
     @Test
     void kindsOfPageEntriesAndFilesAreChosen() {
-        MarkedPages pages = MarkedPages.ALL.without(PageKind.COVER, true).without(PageKind.INDEX, true).without(PageKind.TITLES, true);
-        assertThat(marks(plan(number -> number.withSetting(number.setting().withPages(pages))))).isEqualTo(" |  | 3 | 4 |  | 6 |  | 8 | 9 |  | 11 | 12 | 13");
+        MarkedPages pages =
+                MarkedPages.ALL.without(PageKind.COVER, true).without(PageKind.INDEX, true).without(PageKind.TITLES, true);
+        assertThat(marks(plan(number -> number.withSetting(number.setting().withPages(pages)))))
+                .isEqualTo(" |  | 3 | 4 |  | 6 |  | 8 | 9 |  | 11 | 12 | 13");
         MarkedPages named = new MarkedPages("", List.of(new EntryId("A1")), List.of(new SourceId("x")), List.of());
-        assertThat(marks(plan(number -> number.withSetting(number.setting().withPages(named))))).isEqualTo(" |  | 3 | 4 |  |  | 7 | 8 | 9 |  |  |  | ");
+        assertThat(marks(plan(number -> number.withSetting(number.setting().withPages(named)))))
+                .isEqualTo(" |  | 3 | 4 |  |  | 7 | 8 | 9 |  |  |  | ");
     }
 
     @Test
@@ -118,7 +132,9 @@ class BundleNumbersTests {
     @Test
     void whatCannotBeIsRefused() {
         assertThatThrownBy(() -> BundleNumber.STANDARD.withStart(-1)).hasMessageContaining("\"start\" must be 0 to");
-        assertThatThrownBy(() -> BundleNumber.STANDARD.withFront(Optional.of(NumberStyle.FIGURES))).hasMessageContaining("no number may stand twice");
-        assertThat(BundleNumber.STANDARD.withStart(0).withStyle(NumberStyle.SMALL_ROMAN).start()).as("there is no roman nought").isEqualTo(1);
+        assertThatThrownBy(() -> BundleNumber.STANDARD.withFront(Optional.of(NumberStyle.FIGURES)))
+                .hasMessageContaining("no number may stand twice");
+        assertThat(BundleNumber.STANDARD.withStart(0).withStyle(NumberStyle.SMALL_ROMAN).start()).as("there is no roman nought")
+                .isEqualTo(1);
     }
 }

@@ -45,15 +45,21 @@ class PlannerProperties {
     @Provide
     Arbitrary<Bundle> bundles() {
         return Combinators.combine(contents(3), Arbitraries.of(true, false), Arbitraries.of(Separators.class))
-                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators), FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD));
+                .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators),
+                        FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of(), Numbering.NONE, List.of(),
+                        RecognitionChoice.STANDARD));
     }
 
     /** Bundles with numbers of every kind. */
     @Provide
     Arbitrary<Bundle> numbered() {
-        Arbitrary<BundleNumber> number = Combinators.combine(Arbitraries.of(NumberStyle.class), Arbitraries.integers().between(1, 900), Arbitraries.of(true, false), Arbitraries.of(true, false),
-                Arbitraries.of(NumberStyle.class).optional(), Arbitraries.integers().between(0, 4)).as((style, start, bySection, total, front, indexPages) -> {
-                    BundleNumber plain = BundleNumber.STANDARD.withStyle(style).withStart(start).withBySection(bySection).withTotal(total).withIndexPages(indexPages);
+        Arbitrary<BundleNumber> number = Combinators
+                .combine(Arbitraries.of(NumberStyle.class), Arbitraries.integers().between(1, 900), Arbitraries.of(true, false),
+                        Arbitraries.of(true, false),
+                        Arbitraries.of(NumberStyle.class).optional(), Arbitraries.integers().between(0, 4))
+                .as((style, start, bySection, total, front, indexPages) -> {
+                    BundleNumber plain = BundleNumber.STANDARD.withStyle(style).withStart(start).withBySection(bySection)
+                            .withTotal(total).withIndexPages(indexPages);
                     return plain.withFront(front.filter(own -> BundleNumber.goTogether(own, plain.style())));
                 });
         return Combinators.combine(bundles(), number).as((bundle, how) -> bundle.withNumbering(Numbering.NONE.withBundle(how)));
@@ -78,7 +84,8 @@ class PlannerProperties {
         Map<String, Integer> last = new HashMap<>();
         for (Leaf leaf : Planner.plan(bundle).leaves()) {
             if (leaf.number().isEmpty()) continue;
-            boolean front = how.front().isPresent() && (leaf.content() instanceof Content.Cover || leaf.content() instanceof Content.IndexSheet);
+            boolean front = how.front().isPresent()
+                    && (leaf.content() instanceof Content.Cover || leaf.content() instanceof Content.IndexSheet);
             String run = front ? "front" : leaf.number().get().prefix();
             int first = front || !run.isEmpty() ? 1 : how.start();
             assertThat(leaf.number().get().value()).isEqualTo(last.merge(run, first, (before, begin) -> before + 1));
@@ -94,10 +101,13 @@ class PlannerProperties {
     }
 
     private Arbitrary<Document> document() {
-        Arbitrary<List<Run>> runs = Arbitraries.of(SOURCES).flatMap(source -> Arbitraries.integers().between(1, source.pageCount())
-                .<Run>map(first -> SourcePages.of(source.id(), first, source.pageCount()))).list().ofMinSize(1).ofMaxSize(3);
+        Arbitrary<List<Run>> runs = Arbitraries.of(SOURCES)
+                .flatMap(source -> Arbitraries.integers().between(1, source.pageCount())
+                        .<Run>map(first -> SourcePages.of(source.id(), first, source.pageCount())))
+                .list().ofMinSize(1).ofMaxSize(3);
         return Combinators.combine(title(), runs, Arbitraries.of(true, true, true, false))
-                .as((title, pages, listed) -> new Document(EntryId.fresh(), title, "", DocumentDate.NOT_GIVEN, listed, Optional.empty(), pages));
+                .as((title, pages, listed) -> new Document(EntryId.fresh(), title, "", DocumentDate.NOT_GIVEN, listed,
+                        Optional.empty(), pages));
     }
 
     private Arbitrary<String> title() {
@@ -116,11 +126,14 @@ class PlannerProperties {
         for (Document document : bundle.contents().allDocuments()) {
             for (Run run : document.runs()) {
                 if (!(run instanceof SourcePages pages)) continue;
-                for (int page = pages.first(); page <= pages.last(); page++) wanted.add(document.id() + " " + pages.source() + " " + page);
+                for (int page = pages.first(); page <= pages.last(); page++)
+                    wanted.add(document.id() + " " + pages.source() + " " + page);
             }
         }
-        List<String> planned = Planner.plan(bundle).leaves().stream().map(Leaf::content).filter(Content.SourcePage.class::isInstance)
-                .map(Content.SourcePage.class::cast).map(leaf -> leaf.document() + " " + leaf.source() + " " + leaf.page()).toList();
+        List<String> planned =
+                Planner.plan(bundle).leaves().stream().map(Leaf::content).filter(Content.SourcePage.class::isInstance)
+                        .map(Content.SourcePage.class::cast)
+                        .map(leaf -> leaf.document() + " " + leaf.source() + " " + leaf.page()).toList();
         assertThat(planned).isEqualTo(wanted);
     }
 
@@ -143,7 +156,8 @@ class PlannerProperties {
     @Property(tries = 120)
     void tabsAreOneToNInTheOrderOfTheRows(@ForAll("bundles") Bundle bundle) {
         List<Integer> tabs = Planner.plan(bundle).indexSheets().stream().flatMap(List::stream).map(IndexRow::entry)
-                .filter(PlannedEntry.PlannedDocument.class::isInstance).map(e -> ((PlannedEntry.PlannedDocument) e).tab()).toList();
+                .filter(PlannedEntry.PlannedDocument.class::isInstance).map(e -> ((PlannedEntry.PlannedDocument) e).tab())
+                .toList();
         for (int i = 0; i < tabs.size(); i++) assertThat(tabs.get(i)).isEqualTo(i + 1);
         assertThat(tabs).hasSize((int) bundle.contents().allDocuments().stream().filter(Document::inIndex).count());
     }
@@ -151,8 +165,10 @@ class PlannerProperties {
     @Property(tries = 120)
     void theIndexHasAsManyLeavesAsSheetsAndEachIsFilledWithinThePage(@ForAll("bundles") Bundle bundle) {
         Plan plan = Planner.plan(bundle);
-        assertThat(plan.leaves().stream().filter(leaf -> leaf.content() instanceof Content.IndexSheet).count()).isEqualTo(plan.indexSheets().size());
-        float room = IndexLook.TOP - IndexLook.BOTTOM - plan.headingLines().size() * IndexLook.HEADING_LINE_PT - IndexLook.COLUMNS_PT;
+        assertThat(plan.leaves().stream().filter(leaf -> leaf.content() instanceof Content.IndexSheet).count())
+                .isEqualTo(plan.indexSheets().size());
+        float room =
+                IndexLook.TOP - IndexLook.BOTTOM - plan.headingLines().size() * IndexLook.HEADING_LINE_PT - IndexLook.COLUMNS_PT;
         for (List<IndexRow> sheet : plan.indexSheets()) {
             float height = 0;
             for (IndexRow row : sheet) height += row.heightPt();
@@ -161,7 +177,8 @@ class PlannerProperties {
     }
 
     @Property(tries = 60)
-    void moreRowsMoveEveryDocumentByTheSameNumberOfPages(@ForAll("bundles") Bundle bundle, @ForAll @IntRange(min = 1, max = 80) int more) {
+    void moreRowsMoveEveryDocumentByTheSameNumberOfPages(@ForAll("bundles") Bundle bundle,
+            @ForAll @IntRange(min = 1, max = 80) int more) {
         Plan before = Planner.plan(bundle);
         List<Document> added = new ArrayList<>();
         for (int i = 0; i < more; i++) added.add(Document.of(SOURCES.getFirst()));
@@ -180,7 +197,8 @@ class PlannerProperties {
         Bundle edited = bundle;
         for (int i = 0; i < documents.size(); i++) {
             EntryId id = documents.get(i).id();
-            if (i % 4 == 0) edited = Edits.changeDocument(edited, id, document -> document.withTitle("Renamed " + document.title()).withDescription("new"));
+            if (i % 4 == 0) edited = Edits.changeDocument(edited, id,
+                    document -> document.withTitle("Renamed " + document.title()).withDescription("new"));
             if (i % 4 == 1) edited = Moves.out(edited, Set.of(id));
             if (i % 4 == 2) edited = Edits.takeOut(edited, Set.of(id));
         }
@@ -203,7 +221,8 @@ class PlannerProperties {
         bundle.contents().forEachSection(section -> ids.add(section.id()));
         if (ids.isEmpty()) return;
         Set<EntryId> chosen = new HashSet<>(List.of(ids.get(choice % ids.size()), ids.get((choice * 7 + 3) % ids.size())));
-        for (Bundle moved : List.of(Moves.up(bundle, chosen), Moves.down(bundle, chosen), Moves.in(bundle, chosen), Moves.out(bundle, chosen))) {
+        for (Bundle moved : List.of(Moves.up(bundle, chosen), Moves.down(bundle, chosen), Moves.in(bundle, chosen),
+                Moves.out(bundle, chosen))) {
             assertThat(moved.contents().allDocuments()).containsExactlyInAnyOrderElementsOf(bundle.contents().allDocuments());
         }
     }

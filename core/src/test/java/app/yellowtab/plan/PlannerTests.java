@@ -72,8 +72,9 @@ class PlannerTests {
         assertThat(plan.leafOf(Subject.OfSource.of("b", file, 0))).as("the whole source").map(Leaf::label).contains("8");
         assertThat(plan.leafOf(new Subject.OfEntry("d", "d"))).map(Leaf::label).contains("14");
         assertThat(plan.leafOf(Subject.OfProduced.of(file, 5))).map(Leaf::label).contains("5");
-        assertThat(List.of(Subject.OfProduced.of(file, 0), Subject.OfProduced.of(file, 15), Subject.OfSource.of("z", file, 1), new Subject.OfThing("heading"))).allSatisfy(
-                nowhere -> assertThat(plan.leafOf(nowhere)).isEmpty());
+        assertThat(List.of(Subject.OfProduced.of(file, 0), Subject.OfProduced.of(file, 15), Subject.OfSource.of("z", file, 1),
+                new Subject.OfThing("heading"))).allSatisfy(
+                        nowhere -> assertThat(plan.leafOf(nowhere)).isEmpty());
     }
 
     @Test
@@ -88,22 +89,26 @@ class PlannerTests {
         Source marked = new Source(start.sources().get(2).id(), "b.pdf", "b.pdf", start.sources().get(2).kind(), 1, "", "", 3,
                 List.of(bookmark(1, "One", 1), bookmark(4, "Deep", 2), bookmark(2, "Two", 3)), "b",
                 start.sources().get(2).proposedDate(), start.sources().get(2).about(), Optional.empty());
-        List<Source> sources = List.of(start.sources().get(0), start.sources().get(1), marked, start.sources().get(3), start.sources().get(4));
-        assertThat(Planner.plan(start.withSources(sources)).bookmarks()).extracting(b -> b.level() + " " + b.title() + " " + (b.target().leaf() + 1))
+        List<Source> sources =
+                List.of(start.sources().get(0), start.sources().get(1), marked, start.sources().get(3), start.sources().get(4));
+        assertThat(Planner.plan(start.withSources(sources)).bookmarks())
+                .extracting(b -> b.level() + " " + b.title() + " " + (b.target().leaf() + 1))
                 .containsSequence("3 3. b 8", "4 One 8", "5 Deep 9", "5 Two 10", "1 B. Empty 11");
     }
 
     @Test
     void blankSeparatorsStandBetweenDocumentsOnly() {
         Bundle separated = start.withLayout(new Layout(false, Separators.BLANK));
-        assertThat(leaves(Planner.plan(separated))).endsWith("11 C Last", "12 c1", "13 blank", "14 d1").startsWith("1 index 0", "2 x1");
+        assertThat(leaves(Planner.plan(separated))).endsWith("11 C Last", "12 c1", "13 blank", "14 d1").startsWith("1 index 0",
+                "2 x1");
         assertThat(rows(Planner.plan(separated))).endsWith("4 c 12", "5 d 14");
     }
 
     @Test
     void titledSeparatorsNameEveryDocument() {
         Bundle separated = start.withLayout(new Layout(false, Separators.TITLED));
-        assertThat(leaves(Planner.plan(separated))).startsWith("1 index 0", "2 divider 1 x", "3 x1").endsWith("17 divider 5 d", "18 d1");
+        assertThat(leaves(Planner.plan(separated))).startsWith("1 index 0", "2 divider 1 x", "3 x1").endsWith("17 divider 5 d",
+                "18 d1");
     }
 
     @Test
@@ -138,10 +143,12 @@ class PlannerTests {
 
     @Test
     void longTitlesAreBrokenIntoLinesThatFit() {
-        Bundle wordy = bundle(section("S", document("Letter of the claimant's insurers about the survey of the plant and its findings", 1)));
+        Bundle wordy = bundle(
+                section("S", document("Letter of the claimant's insurers about the survey of the plant and its findings", 1)));
         IndexRow row = Planner.plan(wordy).indexSheets().getFirst().getLast();
-        assertThat(row.titleLines()).hasSizeGreaterThan(1).allSatisfy(line ->
-                assertThat(IndexLook.FACE.width(line, IndexLook.SIZE_PT)).isLessThanOrEqualTo(IndexLook.titleWidth(1, false)));
+        assertThat(row.titleLines()).hasSizeGreaterThan(1)
+                .allSatisfy(line -> assertThat(IndexLook.FACE.width(line, IndexLook.SIZE_PT))
+                        .isLessThanOrEqualTo(IndexLook.titleWidth(1, false)));
     }
 
     @Test

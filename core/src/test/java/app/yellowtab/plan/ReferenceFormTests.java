@@ -41,7 +41,9 @@ class ReferenceFormTests {
     @Test
     void aPageKnowsItsEntryAndTheLetterOfItsTopSection() {
         Plan plan = Planner.plan(bundle(document("x", 1), section("A", document("a", 2), section("B", document("b", 1)))));
-        assertThat(plan.leaves().stream().map(leaf -> plan.entryAt(leaf.index()).map(entry -> entry.id().value()).orElse("") + plan.letterAt(leaf.index())).toList())
+        assertThat(plan.leaves().stream()
+                .map(leaf -> plan.entryAt(leaf.index()).map(entry -> entry.id().value()).orElse("") + plan.letterAt(leaf.index()))
+                .toList())
                 .containsExactly("", "", "x", "AA", "aA", "aA", "BA", "bA");
         assertThat(plan.entryAt(3)).isEqualTo(plan.entry(new EntryId("A")));
     }

@@ -51,13 +51,15 @@ class SeriesPlannerTests {
     private static final Bundle START = bundle(section("A", document("a", 3), document("b", 2)), section("B", document("c", 4)));
 
     private static Series series(String first, String... entries) {
-        return new Series(ID, first, new MarkSetting(Spot.OPPOSITE, false, MarkLook.SERIES, MarkedPages.of(Arrays.stream(entries).map(EntryId::new).toList())));
+        return new Series(ID, first, new MarkSetting(Spot.OPPOSITE, false, MarkLook.SERIES,
+                MarkedPages.of(Arrays.stream(entries).map(EntryId::new).toList())));
     }
 
     /** {@return the numbers of the series in the order of the bundle} */
     private static List<String> numbers(Bundle bundle) {
         Plan plan = Planner.plan(bundle);
-        return plan.leaves().stream().flatMap(leaf -> plan.marksOn(leaf).stream()).filter(mark -> mark.series().equals("bates")).map(Mark::words).toList();
+        return plan.leaves().stream().flatMap(leaf -> plan.marksOn(leaf).stream()).filter(mark -> mark.series().equals("bates"))
+                .map(Mark::words).toList();
     }
 
     private static Bundle issued(Bundle bundle) {
@@ -65,7 +67,8 @@ class SeriesPlannerTests {
     }
 
     @ParameterizedTest
-    @CsvSource({"TH-000101, TH-000102, 2", "000101/D, 000102/D, 2", "AL-2031-000123, AL-2031-000124, 2", "99, 100, 2", "A1B22C, A1B23C, 2"})
+    @CsvSource({"TH-000101, TH-000102, 2", "000101/D, 000102/D, 2", "AL-2031-000123, AL-2031-000124, 2", "99, 100, 2",
+            "A1B22C, A1B23C, 2"})
     void aNumberCountsOnAsItWasTyped(String first, String second, int count) {
         assertThat(SerialNumber.read(first).orElseThrow().plus(count - 1).shown()).isEqualTo(second);
     }
@@ -73,19 +76,22 @@ class SeriesPlannerTests {
     @ParameterizedTest
     @CsvSource({"TH-", "''", "1234567890123456", "TH\u202E-1", "'TH\n1'", "\u05D01"})
     void whatIsNoNumberIsRefused(String typed) {
-        assertThat(SerialNumber.read(typed.replace("\\u202E", "\u202E").replace("\\u05D0", "\u05D0").replace("\\n", "\n"))).isEmpty();
+        assertThat(SerialNumber.read(typed.replace("\\u202E", "\u202E").replace("\\u05D0", "\u05D0").replace("\\n", "\n")))
+                .isEmpty();
         assertThat(SerialNumber.read("TH-98").orElseThrow().room()).isEqualTo(2);
     }
 
     @Test
     void pagesBearTheirNumbersInTheOrderOfTheBundleAndCopiesRepeatThem() {
         Bundle all = NumberEdits.with(START, series("TH-008"));
-        assertThat(numbers(all)).containsExactly("TH-008", "TH-009", "TH-010", "TH-011", "TH-012", "TH-013", "TH-014", "TH-015", "TH-016");
+        assertThat(numbers(all)).containsExactly("TH-008", "TH-009", "TH-010", "TH-011", "TH-012", "TH-013", "TH-014", "TH-015",
+                "TH-016");
         Bundle copied = Entries.copy(all, Set.of(new EntryId("b")), new Place(Optional.empty(), 0)).bundle();
         assertThat(numbers(copied)).hasSize(11).startsWith("TH-008", "TH-009").doesNotContain("TH-017");
         assertThat(numbers(NumberEdits.with(START, series("1", "B")))).as("of one section").containsExactly("1", "2", "3", "4");
         assertThat(numbers(NumberEdits.without(all, ID))).isEmpty();
-        assertThat(Planner.plan(all).leafNumbered("th-010")).map(Leaf::index).contains(Planner.plan(all).leafNumbered("TH-008").orElseThrow().index() + 2);
+        assertThat(Planner.plan(all).leafNumbered("th-010")).map(Leaf::index)
+                .contains(Planner.plan(all).leafNumbered("TH-008").orElseThrow().index() + 2);
     }
 
     @Test
@@ -97,14 +103,16 @@ class SeriesPlannerTests {
         assertThat(numbers(more)).endsWith("TH-6", "TH-7", "TH-8", "TH-9");
         List<PageKey> keys = new ArrayList<>();
         for (Run run : START.contents().allDocuments().getFirst().runs()) keys.add(run.key(1));
-        assertThat(numbers(PageEdits.takenOut(more, Set.copyOf(keys)))).as("gaps stay").doesNotContain("TH-1").contains("TH-2", "TH-9");
+        assertThat(numbers(PageEdits.takenOut(more, Set.copyOf(keys)))).as("gaps stay").doesNotContain("TH-1").contains("TH-2",
+                "TH-9");
         assertThat(Planner.plan(more).marking().series().getFirst().fixed()).isEqualTo(5);
     }
 
     @Test
     void theBundlesNumberStandsWhereItIsPutAndOnePageMayDiffer() {
         Spot head = new Spot(Spot.Row.HEAD, Spot.Column.MIDDLE, 0, 8);
-        Bundle put = NumberEdits.withNumber(START, new BundleNumber(new MarkSetting(head, false, MarkLook.NUMBER.withSize(20), MarkedPages.ALL.without(PageKind.COVER, true))));
+        Bundle put = NumberEdits.withNumber(START, new BundleNumber(
+                new MarkSetting(head, false, MarkLook.NUMBER.withSize(20), MarkedPages.ALL.without(PageKind.COVER, true))));
         Plan plan = Planner.plan(put);
         assertThat(plan.marksOn(plan.leaf(0))).as("the cover").isEmpty();
         assertThat(plan.leaf(0).label()).isEqualTo("1");
@@ -142,16 +150,19 @@ class SeriesPlannerTests {
                 case 1 -> Moves.down(now, one);
                 case 2 -> Entries.copy(now, one, new Place(Optional.empty(), 0)).bundle();
                 case 3 -> Entries.moveTo(now, one, now.contents().sections().stream().findFirst().map(section -> section.id()));
-                case 4 -> NumberEdits.set(now, ID, setting -> setting.withSpot(new Spot(Spot.Row.HEAD, Spot.Column.LEFT, random.nextInt(20), 10)));
+                case 4 -> NumberEdits.set(now, ID,
+                        setting -> setting.withSpot(new Spot(Spot.Row.HEAD, Spot.Column.LEFT, random.nextInt(20), 10)));
                 case 5 -> NumberEdits.withNumber(now, BundleNumber.STANDARD.withStart(random.nextInt(90)));
                 default -> issued(now);
             };
-            assertThat(Planner.plan(now, before).marking().series()).as("what is taken over of the plan before").isEqualTo(Planner.plan(now).marking().series());
+            assertThat(Planner.plan(now, before).marking().series()).as("what is taken over of the plan before")
+                    .isEqualTo(Planner.plan(now).marking().series());
             Map<String, String> pages = pages(now);
             assertThat(new HashSet<>(pages.values())).as("no number stands on two pages of files").hasSize(pages.size());
             fixed.forEach((page, number) -> assertThat(pages.getOrDefault(page, number)).isEqualTo(number));
             if (!now.numbering().given().isEmpty()) fixed.putAll(pages);
-            fixed.keySet().retainAll(now.numbering().given().stream().map(given -> given.source().value() + " " + given.page()).toList());
+            fixed.keySet().retainAll(
+                    now.numbering().given().stream().map(given -> given.source().value() + " " + given.page()).toList());
         }
     }
 
@@ -162,7 +173,8 @@ class SeriesPlannerTests {
         for (Leaf leaf : plan.leaves()) {
             if (!(leaf.content() instanceof Content.SourcePage page)) continue;
             String number = plan.marking().series().getFirst().words(leaf.index());
-            assertThat(pages.merge(page.source().value() + " " + page.page(), number, (before, again) -> before)).as("a copy repeats it").isEqualTo(number);
+            assertThat(pages.merge(page.source().value() + " " + page.page(), number, (before, again) -> before))
+                    .as("a copy repeats it").isEqualTo(number);
         }
         return pages;
     }
@@ -175,9 +187,11 @@ class SeriesPlannerTests {
         Plan plan = Planner.plan(withheld);
         assertThat(numbers(withheld)).isEqualTo(numbers(put));
         Leaf slip = plan.leafNumbered("TH-000102").orElseThrow();
-        assertThat(slip.content()).isInstanceOfSatisfying(Content.Withheld.class, page -> assertThat(page.reason()).isEqualTo("Privileged"));
+        assertThat(slip.content()).isInstanceOfSatisfying(Content.Withheld.class,
+                page -> assertThat(page.reason()).isEqualTo("Privileged"));
         assertThat(slip.label()).isEqualTo(Planner.plan(put).leafNumbered("TH-000102").orElseThrow().label());
-        assertThat(plan.indexSheets().getFirst().stream().flatMap(row -> row.descriptionLines().stream())).contains("1 page is withheld");
+        assertThat(plan.indexSheets().getFirst().stream().flatMap(row -> row.descriptionLines().stream()))
+                .contains("1 page is withheld");
         assertThat(PageEdits.withheld(withheld, Set.of(second), Optional.empty())).isEqualTo(put);
     }
 }

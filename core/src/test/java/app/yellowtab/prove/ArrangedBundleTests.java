@@ -36,7 +36,8 @@ class ArrangedBundleTests {
     private Path folder;
 
     private static EntryId id(Bundle bundle, String title) {
-        return bundle.contents().allDocuments().stream().filter(document -> document.title().equals(title)).map(Document::id).findFirst().orElseThrow();
+        return bundle.contents().allDocuments().stream().filter(document -> document.title().equals(title)).map(Document::id)
+                .findFirst().orElseThrow();
     }
 
     @Test
@@ -57,15 +58,19 @@ class ArrangedBundleTests {
             now = Entries.tie(now, Set.of(id(now, "Photographs")), id(now, "Statement"));
             now = Entries.withFrontSheet(now, id(now, "Photographs"), "OF1");
             now = Entries.copy(now, ids("annex"), new Place(Optional.empty(), Integer.MAX_VALUE)).bundle();
-            now = Edits.changeDocument(now, new EntryId("annex"), document -> document.withAgreement(new Agreement(Agreement.Standing.DISPUTED, "never seen")));
-            Assembler.standard().assemble(Planner.plan(now.withLayout(new Layout(false, Separators.NONE).withAgreement(true))), place, target, Progress.NONE, () -> false);
+            now = Edits.changeDocument(now, new EntryId("annex"),
+                    document -> document.withAgreement(new Agreement(Agreement.Standing.DISPUTED, "never seen")));
+            Assembler.standard().assemble(Planner.plan(now.withLayout(new Layout(false, Separators.NONE).withAgreement(true))),
+                    place, target, Progress.NONE, () -> false);
         }
         List<String> pages = Pdfs.pages(target);
         assertThat(pages).hasSize(11);
-        assertThat(pages.getFirst()).contains("1 Report of the expert The rest is to follow; 1 page reserved 2").contains("Disputed: never seen");
+        assertThat(pages.getFirst()).contains("1 Report of the expert The rest is to follow; 1 page reserved 2")
+                .contains("Disputed: never seen");
         assertThat(pages.subList(1, 3)).containsExactly("Report-1 2", "Report-2 3");
         assertThat(pages.get(3)).contains("Reserved for Report of the expert").endsWith(" 4");
-        assertThat(pages.stream().filter(page -> page.startsWith("Statement-") || page.startsWith("Photographs-"))).contains("Statement-3 8", "Statement-1 9", "Statement-4 10", "Statement-4 11");
+        assertThat(pages.stream().filter(page -> page.startsWith("Statement-") || page.startsWith("Photographs-")))
+                .contains("Statement-3 8", "Statement-1 9", "Statement-4 10", "Statement-4 11");
         assertThat(pages.get(4)).contains("Exhibit OF1").contains("referred to in: Statement");
         assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
     }

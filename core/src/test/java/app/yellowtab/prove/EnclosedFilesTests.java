@@ -62,7 +62,8 @@ class EnclosedFilesTests {
         place = new InPlace(List.of());
         Bundle all = Folder.bundle(place, matter);
         List<String> tray = all.tray().stream().map(InTray::id).toList();
-        bundle = Enclosing.enclose(Edits.putInIndex(all, tray, new Place(Optional.empty(), 1)), id(all, "Sums"), false).withLayout(new Layout(false, Separators.NONE));
+        bundle = Enclosing.enclose(Edits.putInIndex(all, tray, new Place(Optional.empty(), 1)), id(all, "Sums"), false)
+                .withLayout(new Layout(false, Separators.NONE));
     }
 
     @AfterEach
@@ -73,11 +74,13 @@ class EnclosedFilesTests {
     private static void sound(Path file, int seconds) throws IOException {
         int frames = RATE * seconds;
         AudioFormat format = new AudioFormat(RATE, 8, 1, true, false);
-        AudioSystem.write(new AudioInputStream(new ByteArrayInputStream(new byte[frames]), format, frames), AudioFileFormat.Type.WAVE, file.toFile());
+        AudioSystem.write(new AudioInputStream(new ByteArrayInputStream(new byte[frames]), format, frames),
+                AudioFileFormat.Type.WAVE, file.toFile());
     }
 
     private static EntryId id(Bundle bundle, String title) {
-        return bundle.contents().allDocuments().stream().filter(document -> document.title().equals(title)).map(Document::id).findFirst().orElseThrow();
+        return bundle.contents().allDocuments().stream().filter(document -> document.title().equals(title)).map(Document::id)
+                .findFirst().orElseThrow();
     }
 
     private Outcome produce(Bundle now) throws IOException {
@@ -90,11 +93,15 @@ class EnclosedFilesTests {
 
     @Test
     void aSheetBearsANumberAndALineNoneAndBothFilesLieBesideTheBundle() throws IOException {
-        assertThat(produce(bundle)).isInstanceOfSatisfying(Outcome.Written.class, written -> assertThat(written.enclosed()).isEqualTo(2));
+        assertThat(produce(bundle)).isInstanceOfSatisfying(Outcome.Written.class,
+                written -> assertThat(written.enclosed()).isEqualTo(2));
         List<String> pages = Pdfs.pages(target);
         assertThat(pages).hasSize(5);
-        assertThat(pages.get(0)).contains("2 Call Supplied as a file: Call.wav, 2 min 14 s 4").contains("3 Reply 5").containsPattern("4 Sums Supplied as a file: Sums.pdf, [0-9]+ (bytes|kB) file 1$");
-        assertThat(pages.get(3)).startsWith("Call This document is a file that is supplied with the bundle. Call.wav 2 min 14 s long, 1,072,0").contains("Fingerprint (SHA-256)").endsWith(" 4");
+        assertThat(pages.get(0)).contains("2 Call Supplied as a file: Call.wav, 2 min 14 s 4").contains("3 Reply 5")
+                .containsPattern("4 Sums Supplied as a file: Sums.pdf, [0-9]+ (bytes|kB) file 1$");
+        assertThat(pages.get(3))
+                .startsWith("Call This document is a file that is supplied with the bundle. Call.wav 2 min 14 s long, 1,072,0")
+                .contains("Fingerprint (SHA-256)").endsWith(" 4");
         assertThat(beside.resolve("Call.wav")).hasSameBinaryContentAs(folder.resolve("matter/Call.wav"));
         assertThat(beside.resolve("Sums.pdf")).hasSameBinaryContentAs(folder.resolve("matter/Sums.pdf"));
         assertThat(proof().summary()).startsWith("5 pages proved").endsWith(", 2 files beside it.");
@@ -107,7 +114,8 @@ class EnclosedFilesTests {
         byte[] sound = Files.readAllBytes(beside.resolve("Call.wav"));
         sound[sound.length - 1]++;
         Files.write(beside.resolve("Call.wav"), sound);
-        assertThat(proof().findings()).extracting(finding -> finding.code() + " " + finding.detail()).containsExactlyInAnyOrder("PROOF_FILE_MISSING Sums.pdf", "PROOF_FILE_CHANGED Call.wav");
+        assertThat(proof().findings()).extracting(finding -> finding.code() + " " + finding.detail())
+                .containsExactlyInAnyOrder("PROOF_FILE_MISSING Sums.pdf", "PROOF_FILE_CHANGED Call.wav");
     }
 
     @Test
@@ -146,7 +154,9 @@ class EnclosedFilesTests {
     void aFileThatSomebodyElsePutThereIsNeverWrittenOver() throws IOException {
         Files.createDirectories(beside);
         Path other = Files.writeString(beside.resolve("Call.wav"), "of another call");
-        assertThatThrownBy(() -> produce(bundle)).isInstanceOfSatisfying(FindingException.class, refused -> assertThat(refused.finding().code()).isEqualTo(Code.ENCLOSED_IN_WAY))
+        assertThatThrownBy(() -> produce(bundle))
+                .isInstanceOfSatisfying(FindingException.class,
+                        refused -> assertThat(refused.finding().code()).isEqualTo(Code.ENCLOSED_IN_WAY))
                 .hasMessageContaining("Trial bundle files / Call.wav").hasMessageContaining("Move that file elsewhere");
         assertThat(other).hasContent("of another call");
         assertThat(target).doesNotExist();
@@ -158,7 +168,8 @@ class EnclosedFilesTests {
     @Test
     void aRecordingThatWasChangedSinceItCameStopsTheProduction() throws IOException {
         sound(folder.resolve("matter/Call.wav"), 2);
-        assertThatThrownBy(() -> produce(bundle)).isInstanceOfSatisfying(FindingException.class, refused -> assertThat(refused.finding().code()).isEqualTo(Code.SOURCE_CHANGED));
+        assertThatThrownBy(() -> produce(bundle)).isInstanceOfSatisfying(FindingException.class,
+                refused -> assertThat(refused.finding().code()).isEqualTo(Code.SOURCE_CHANGED));
         assertThat(target).doesNotExist();
         assertThat(beside).doesNotExist();
     }
@@ -177,15 +188,19 @@ class EnclosedFilesTests {
         sound(matter.resolve("CALL.wav"), 1);
         sound(Files.createDirectories(folder.resolve("two/b")).resolve("Call.wav"), 3);
         Bundle two = Folder.bundle(place, folder.resolve("two"));
-        Plan plan = Planner.plan(Edits.putInIndex(two, two.tray().stream().map(InTray::id).toList(), new Place(Optional.empty(), 1)));
+        Plan plan =
+                Planner.plan(Edits.putInIndex(two, two.tray().stream().map(InTray::id).toList(), new Place(Optional.empty(), 1)));
         assertThat(plan.enclosures()).extracting(enclosure -> enclosure.name()).containsExactly("CALL.wav", "Call (2).wav");
     }
 
     @Test
     void aBundleOfNothingButALineHasItsIndexAlone() throws IOException {
-        Bundle only = Enclosing.enclose(Edits.takeOut(bundle, Set.of(id(bundle, "Letter"), id(bundle, "Reply"), id(bundle, "Sums"))), id(bundle, "Call"), false);
+        Bundle only =
+                Enclosing.enclose(Edits.takeOut(bundle, Set.of(id(bundle, "Letter"), id(bundle, "Reply"), id(bundle, "Sums"))),
+                        id(bundle, "Call"), false);
         produce(only);
-        assertThat(Pdfs.pages(target)).hasSize(1).first().asString().contains("1 Call Supplied as a file: Call.wav, 2 min 14 s file").endsWith(" 1");
+        assertThat(Pdfs.pages(target)).hasSize(1).first().asString()
+                .contains("1 Call Supplied as a file: Call.wav, 2 min 14 s file").endsWith(" 1");
         assertThat(proof().holds()).isTrue();
     }
 }

@@ -34,7 +34,9 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
-/** The bundle: 1 cover, 2 index, 3 and 4 pages of X with a link from 3 to 4, 5 section title, 6 and 7 with a picture, 8 turned. */
+/**
+ * The bundle: 1 cover, 2 index, 3 and 4 pages of X with a link from 3 to 4, 5 section title, 6 and 7 with a picture, 8 turned.
+ */
 class ProverTests {
     @TempDir
     private Path folder;
@@ -103,7 +105,8 @@ class ProverTests {
     @Test
     void everyKindOfLeafIsProved() throws IOException {
         for (Separators separators : Separators.values()) {
-            Assembler.standard().assemble(Planner.plan(bundle.withLayout(new Layout(false, separators))), place, target, Progress.NONE, () -> false);
+            Assembler.standard().assemble(Planner.plan(bundle.withLayout(new Layout(false, separators))), place, target,
+                    Progress.NONE, () -> false);
             assertThat(prove().findings()).isEmpty();
         }
     }
@@ -119,7 +122,7 @@ class ProverTests {
 
     @Test
     void savingByAnotherProgramWithoutAChangeIsNoDamage() throws IOException {
-        change(document -> { });
+        change(document -> {});
         assertThat(prove().findings()).isEmpty();
     }
 
@@ -154,7 +157,8 @@ class ProverTests {
             }
         }
         target = target.resolveSibling("former.pdf");
-        assertThat(prove().summary()).isEqualTo("6 pages proved: every number, label and page as it was produced, 3 rows of the index, 4 bookmarks, 3 links.");
+        assertThat(prove().summary()).isEqualTo(
+                "6 pages proved: every number, label and page as it was produced, 3 rows of the index, 4 bookmarks, 3 links.");
         Path ledger = Ledger.beside(target);
         Files.writeString(ledger, Files.readString(ledger).replaceFirst("\"number\":4,", "\"number\":5,"));
         assertThat(prove().holds()).isFalse();

@@ -45,7 +45,8 @@ class BadScansTests {
         @Override
         public List<ReadWord> read(GreyPicture picture) {
             pictures.add(picture);
-            return List.of(new ReadWord(0, "word", 0, 0, Math.max(1, picture.width() / 2), Math.max(1, picture.height() / 2), 90));
+            return List
+                    .of(new ReadWord(0, "word", 0, 0, Math.max(1, picture.width() / 2), Math.max(1, picture.height() / 2), 90));
         }
 
         @Override
@@ -86,7 +87,8 @@ class BadScansTests {
 
     private Recognition.Done recognise(Source source) throws IOException {
         place.know(List.of(source));
-        return new Recognition(place, place.recognisedFolder().orElseThrow(), engine, 2).read(source.id(), Progress.NONE, () -> false);
+        return new Recognition(place, place.recognisedFolder().orElseThrow(), engine, 2).read(source.id(), Progress.NONE,
+                () -> false);
     }
 
     private static BufferedImage side(int seed) {
@@ -121,7 +123,8 @@ class BadScansTests {
     /** Damages the picture of the second page: cut off, or here and there. */
     private static void damage(Path file, int manner) throws IOException {
         try (PDDocument document = Loader.loadPDF(Files.readAllBytes(file))) {
-            COSStream picture = document.getPage(1).getResources().getXObject(document.getPage(1).getResources().getXObjectNames().iterator().next()).getCOSObject();
+            COSStream picture = document.getPage(1).getResources()
+                    .getXObject(document.getPage(1).getResources().getXObjectNames().iterator().next()).getCOSObject();
             byte[] bytes;
             try (InputStream raw = picture.createRawInputStream()) {
                 bytes = raw.readAllBytes();
@@ -148,14 +151,16 @@ class BadScansTests {
         BufferedImage wide = new BufferedImage(30_000, 400, BufferedImage.TYPE_BYTE_BINARY);
         Recognition.Done done = recognise(scan(Packing.CCITT, dot, wide, RehearsalSheets.blackAndWhite(side(1))));
         assertThat(done.lost()).isEmpty();
-        assertThat(engine.pictures).allSatisfy(picture -> assertThat((long) picture.width() * picture.height()).isLessThan(25_000_000));
+        assertThat(engine.pictures)
+                .allSatisfy(picture -> assertThat((long) picture.width() * picture.height()).isLessThan(25_000_000));
     }
 
     @Test
     void aPhotographWithoutWordsIsReadAndIsNotBlank() throws IOException {
         BufferedImage photo = new BufferedImage(827, 1169, BufferedImage.TYPE_INT_RGB);
         Random random = new Random(9);
-        for (int y = 0; y < 1169; y++) for (int x = 0; x < 827; x++) photo.setRGB(x, y, Color.HSBtoRGB(x / 900f, 0.5f, (x * y % 700) / 900f + random.nextFloat() * 0.1f));
+        for (int y = 0; y < 1169; y++) for (int x = 0; x < 827; x++)
+            photo.setRGB(x, y, Color.HSBtoRGB(x / 900f, 0.5f, (x * y % 700) / 900f + random.nextFloat() * 0.1f));
         Recognition.Done done = recognise(scan(Packing.JPEG, photo));
         assertThat(done.lost()).isEmpty();
         assertThat(engine.pictures).as("it was looked at").isNotEmpty();
@@ -166,7 +171,8 @@ class BadScansTests {
         Source source = scan(Packing.JPEG, side(1));
         place.know(List.of(source));
         Path full = Files.writeString(temp.resolve("full"), "no folder");
-        assertThatThrownBy(() -> new Recognition(place, full, engine, 1).read(source.id(), Progress.NONE, () -> false)).isInstanceOf(IOException.class);
+        assertThatThrownBy(() -> new Recognition(place, full, engine, 1).read(source.id(), Progress.NONE, () -> false))
+                .isInstanceOf(IOException.class);
         assertThat(recognise(source).read()).as("another time").isEqualTo(1);
     }
 
@@ -175,7 +181,8 @@ class BadScansTests {
         Source source = scan(Packing.JPEG, side(1), side(2), side(3), side(4));
         place.know(List.of(source));
         AtomicInteger asked = new AtomicInteger();
-        Recognition.Done stopped = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, 1).read(source.id(), Progress.NONE, () -> asked.incrementAndGet() > 2);
+        Recognition.Done stopped = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, 1).read(source.id(),
+                Progress.NONE, () -> asked.incrementAndGet() > 2);
         assertThat(stopped.list()).as("half a list is none").isEmpty();
         assertThat(stopped.read()).isEqualTo(2);
         Recognition.Done done = recognise(source);

@@ -127,7 +127,8 @@ class RecognitionTests {
     }
 
     private Recognition.Done recognise(Source source) throws IOException {
-        Recognition.Done done = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, 2).read(source.id(), Progress.NONE, () -> false);
+        Recognition.Done done = new Recognition(place, place.recognisedFolder().orElseThrow(), engine, 2).read(source.id(),
+                Progress.NONE, () -> false);
         place.know(List.of(source.withAbout(source.about().withRecognised(done.list()))));
         return done;
     }
@@ -155,8 +156,10 @@ class RecognitionTests {
         assertThat(first.certainties()).hasSize(SENTENCE.split(" ").length).allMatch(certainty -> certainty > 60);
         PageText.Word word = first.text().lines().getFirst().getFirst();
         assertThat(word.leftMm()).isCloseTo(25.4f, within(0.6f));
-        assertThat(word.topMm() + word.heightMm()).as("its baseline, from the top").isCloseTo((842 - 700) * 25.4f / 72, within(0.6f));
-        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/recognised.schema.json")));
+        assertThat(word.topMm() + word.heightMm()).as("its baseline, from the top").isCloseTo((842 - 700) * 25.4f / 72,
+                within(0.6f));
+        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(Path.of("../docs/recognised.schema.json")));
         try (Stream<Path> files = Files.list(place.recognisedFolder().orElseThrow())) {
             for (Path file : files.filter(one -> one.toString().endsWith(".gz")).toList()) {
                 try (InputStream in = new GZIPInputStream(Files.newInputStream(file))) {
@@ -171,7 +174,9 @@ class RecognitionTests {
         assertThat(text(produced)).containsExactly(SENTENCE, "Exhibit MA3 follows");
         BufferedImage before = Pdfs.picture(matter.resolve("scan.pdf"), 1, 100);
         BufferedImage after = Pdfs.picture(produced, 1, 100);
-        assertThat(IntStream.range(0, before.getHeight()).allMatch(y -> IntStream.range(0, before.getWidth()).allMatch(x -> before.getRGB(x, y) == after.getRGB(x, y)))).as("not a dot is another").isTrue();
+        assertThat(IntStream.range(0, before.getHeight())
+                .allMatch(y -> IntStream.range(0, before.getWidth()).allMatch(x -> before.getRGB(x, y) == after.getRGB(x, y))))
+                .as("not a dot is another").isTrue();
         assertThat(Pdfs.pages(produced)).as("it is the picture that is seen").hasSize(2);
     }
 
@@ -194,14 +199,16 @@ class RecognitionTests {
         // Only what is seen upright is read: a page that is shown upside down has no words that make sense, but places are right.
         recognise(source);
         List<float[]> places = new ArrayList<>();
-        RecognisedPages.of(place, source.id()).orElseThrow().page(1).orElseThrow().text().lines().forEach(line -> line.forEach(word -> places.add(new float[] {word.leftMm(), word.topMm() + word.heightMm()})));
+        RecognisedPages.of(place, source.id()).orElseThrow().page(1).orElseThrow().text().lines()
+                .forEach(line -> line.forEach(word -> places.add(new float[] {word.leftMm(), word.topMm() + word.heightMm()})));
         assertThat(places).isNotEmpty();
         List<float[]> found = new ArrayList<>();
         try (PDDocument document = Loader.loadPDF(produce(source, new ArrayList<>()).toFile())) {
             new PDFTextStripper() {
                 @Override
                 protected void writeString(String words, List<TextPosition> letters) {
-                    found.add(new float[] {letters.getFirst().getXDirAdj() * 25.4f / 72, letters.getFirst().getYDirAdj() * 25.4f / 72});
+                    found.add(new float[] {letters.getFirst().getXDirAdj() * 25.4f / 72,
+                            letters.getFirst().getYDirAdj() * 25.4f / 72});
                 }
             }.getText(document);
         }
@@ -218,7 +225,8 @@ class RecognitionTests {
         List<Float> directions = new ArrayList<>();
         Path target = temp.resolve("turned.pdf");
         Document document = Document.of(source);
-        Document turned = document.withRuns(document.runs().stream().map(run -> (Run) ((SourcePages) run).withLook(PageLook.PLAIN.withTurns(2))).toList());
+        Document turned = document.withRuns(
+                document.runs().stream().map(run -> (Run) ((SourcePages) run).withLook(PageLook.PLAIN.withTurns(2))).toList());
         Plan plan = PiecePlanner.plan(turned, Map.of(source.id(), place.source(source.id())), Comments.KEPT, Integer.MAX_VALUE);
         try (PieceWriter writer = new PieceWriter(place, List.of(plan))) {
             writer.write(plan, target, Progress.NONE, () -> false);
@@ -241,13 +249,17 @@ class RecognitionTests {
         recognise(source);
         PageLook left = PageLook.PLAIN.withCrop(Optional.of(new Area(0, 0, 80, 297)));
         PageLook right = PageLook.PLAIN.withCrop(Optional.of(new Area(80, 0, 130, 297)));
-        Document halves = Document.of(source).withRuns(List.of(SourcePages.of(source.id(), 1, 1).withLook(left), SourcePages.of(source.id(), 1, 1).withLook(right)));
+        Document halves = Document.of(source).withRuns(
+                List.of(SourcePages.of(source.id(), 1, 1).withLook(left), SourcePages.of(source.id(), 1, 1).withLook(right)));
         Path target = temp.resolve("halves.pdf");
-        try (PieceWriter writer = new PieceWriter(place, List.of(PiecePlanner.plan(halves, Map.of(source.id(), place.source(source.id())), Comments.KEPT, 1)))) {
-            writer.write(PiecePlanner.plan(halves, Map.of(source.id(), place.source(source.id())), Comments.KEPT, 1), target, Progress.NONE, () -> false);
+        try (PieceWriter writer = new PieceWriter(place,
+                List.of(PiecePlanner.plan(halves, Map.of(source.id(), place.source(source.id())), Comments.KEPT, 1)))) {
+            writer.write(PiecePlanner.plan(halves, Map.of(source.id(), place.source(source.id())), Comments.KEPT, 1), target,
+                    Progress.NONE, () -> false);
         }
         List<String> words = text(target).stream().flatMap(page -> Stream.of(page.strip().split("\\s+"))).sorted().toList();
-        assertThat(words).isEqualTo(Stream.of(text(produce(source, new ArrayList<>())).getFirst().strip().split("\\s+")).sorted().toList());
+        assertThat(words).isEqualTo(
+                Stream.of(text(produce(source, new ArrayList<>())).getFirst().strip().split("\\s+")).sorted().toList());
         assertThat(text(target)).allSatisfy(page -> assertThat(page).isNotBlank());
         assertThat(text(target).getFirst()).startsWith("The chamber");
     }
@@ -256,7 +268,8 @@ class RecognitionTests {
     void batchesAreCutByWhatWasRead() throws IOException {
         Source source = scan(0, "Invoice 2207", "");
         recognise(source);
-        assertThat(BatchPages.read(place, source.id(), false, Progress.NONE, () -> false)).extracting(page -> page.text().text()).containsExactly("Invoice 2207\n", "");
+        assertThat(BatchPages.read(place, source.id(), false, Progress.NONE, () -> false)).extracting(page -> page.text().text())
+                .containsExactly("Invoice 2207\n", "");
     }
 
     @Test
@@ -265,7 +278,8 @@ class RecognitionTests {
         Path folder = temp.resolve("bundle");
         Path junk = folder.resolve("recognised/0123456789abcdef-0123456789abcdef.json.gz");
         try (BundleFolder made = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Source source = new Intake(made).bringIn(FoundFolder.of(List.of(matter.resolve("scan.pdf")), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
+            Source source = new Intake(made).bringIn(FoundFolder.of(List.of(matter.resolve("scan.pdf")), new ArrayList<>()),
+                    Intake.Listener.NONE, () -> false).sources().getFirst();
             made.know(List.of(source));
             Recognition recognition = new Recognition(made, made.recognisedFolder().orElseThrow(), engine, 1);
             Recognition.Done done = recognition.read(source.id(), Progress.NONE, () -> false);
@@ -301,11 +315,14 @@ class RecognitionTests {
     @Test
     void aPageThatTakesTooLongIsGivenUpAndTheNextIsRead() throws IOException {
         GreyPicture picture = GreyPicture.of(new BufferedImage(300, 200, BufferedImage.TYPE_BYTE_GRAY), 200);
-        try (ProcessRecogniser hasty = new ProcessRecogniser(Languages.ofUser(), List.of(Languages.ENGLISH), Duration.ofMillis(1))) {
-            assertThatThrownBy(() -> hasty.read(GreyPicture.of(Pdfs.picture(Pdfs.write(temp, "long", 1), 1, 300), 300))).hasMessageContaining("longer than 0 seconds");
+        try (ProcessRecogniser hasty =
+                new ProcessRecogniser(Languages.ofUser(), List.of(Languages.ENGLISH), Duration.ofMillis(1))) {
+            assertThatThrownBy(() -> hasty.read(GreyPicture.of(Pdfs.picture(Pdfs.write(temp, "long", 1), 1, 300), 300)))
+                    .hasMessageContaining("longer than 0 seconds");
         }
         assertThat(engine.read(picture)).isEmpty();
-        assertThat(engine.read(GreyPicture.of(new BufferedImage(1, 1, BufferedImage.TYPE_BYTE_GRAY), 200))).as("a single dot").isEmpty();
+        assertThat(engine.read(GreyPicture.of(new BufferedImage(1, 1, BufferedImage.TYPE_BYTE_GRAY), 200))).as("a single dot")
+                .isEmpty();
     }
 
     @Test
@@ -317,6 +334,7 @@ class RecognitionTests {
         assertThat(languages.codes()).containsExactly("eng", "deu");
         assertThat(Languages.named("deu")).isEqualTo("German");
         assertThatThrownBy(() -> new ProcessRecogniser(languages, List.of("deu"))).isInstanceOf(IOException.class);
-        assertThatThrownBy(() -> new ProcessRecogniser(languages, List.of("fra"))).hasMessageContaining("There is no file fra.traineddata");
+        assertThatThrownBy(() -> new ProcessRecogniser(languages, List.of("fra")))
+                .hasMessageContaining("There is no file fra.traineddata");
     }
 }

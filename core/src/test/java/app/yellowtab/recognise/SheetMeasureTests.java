@@ -91,7 +91,8 @@ class SheetMeasureTests {
     @Test
     void aPictureThatFillsThePageIsNoDarkEdge() {
         BufferedImage dark = new BufferedImage(1240, 1754, BufferedImage.TYPE_BYTE_GRAY);
-        for (int y = 0; y < 1754; y++) for (int x = 0; x < 1240; x++) dark.getRaster().setSample(x, y, 0, (x * 7 + y * 3) % 90 + (x > 900 ? 165 : 0));
+        for (int y = 0; y < 1754; y++)
+            for (int x = 0; x < 1240; x++) dark.getRaster().setSample(x, y, 0, (x * 7 + y * 3) % 90 + (x > 900 ? 165 : 0));
         assertThat(Edges.of(ink(dark), List.of()).leftMm()).isZero();
     }
 
@@ -99,7 +100,8 @@ class SheetMeasureTests {
     void spreadsAreFoldedInTheirMiddle() {
         int withoutShadow = 0;
         for (int i = 0; i + 1 < SHEETS.size(); i++) {
-            assertThat(Fold.of(ink(RehearsalSheets.spread(SHEETS.get(i), SHEETS.get(i + 1), DPI, true)))).as("sheet %d", i).isCloseTo(0.5, within(0.01));
+            assertThat(Fold.of(ink(RehearsalSheets.spread(SHEETS.get(i), SHEETS.get(i + 1), DPI, true)))).as("sheet %d", i)
+                    .isCloseTo(0.5, within(0.01));
             double fold = Fold.of(ink(RehearsalSheets.spread(SHEETS.get(i), SHEETS.get(i + 1), DPI, false)));
             if (fold > 0) withoutShadow++;
             if (fold > 0) assertThat(fold).isCloseTo(0.5, within(0.05));
@@ -139,12 +141,14 @@ class SheetMeasureTests {
     @EnumSource(Packing.class)
     void everyPackingCanBeReadBack(Packing packing) throws IOException {
         Path file = temp.resolve("packed.pdf");
-        BufferedImage side = packing == Packing.CCITT || packing == Packing.JBIG2 ? RehearsalSheets.blackAndWhite(SHEETS.getFirst()) : SHEETS.getFirst();
+        BufferedImage side = packing == Packing.CCITT || packing == Packing.JBIG2
+                ? RehearsalSheets.blackAndWhite(SHEETS.getFirst()) : SHEETS.getFirst();
         RehearsalFile.write(List.of(side), packing, DPI, file);
         try (PDDocument document = Loader.loadPDF(file.toFile())) {
             BufferedImage read = new BoundedRenderer(document).draw(0, 1240).image();
             int same = 0;
-            for (int y = 0; y < read.getHeight(); y += 3) for (int x = 0; x < read.getWidth(); x += 3) if (Math.abs((read.getRGB(x, y) & 255) - (side.getRGB(x, y) & 255)) < 40) same++;
+            for (int y = 0; y < read.getHeight(); y += 3) for (int x = 0; x < read.getWidth(); x += 3)
+                if (Math.abs((read.getRGB(x, y) & 255) - (side.getRGB(x, y) & 255)) < 40) same++;
             assertThat((double) same * 9 / read.getWidth() / read.getHeight()).isGreaterThan(0.98);
         }
     }
@@ -153,7 +157,9 @@ class SheetMeasureTests {
     void whatWasKeptBeforeTheseMeasuresIsReadStill() throws IOException {
         Path file = temp.resolve("old.json.gz");
         try (Writer old = new OutputStreamWriter(new GZIPOutputStream(Files.newOutputStream(file)), StandardCharsets.UTF_8)) {
-            old.write("{\"recognised\":1,\"engine\":\"e\",\"languages\":\"eng\",\"turns\":2,\"slant\":0.4,\"blank\":false,\"text\":\"word\\n\",\"sides\":[100,200,300,400],\"certainties\":[90]}");
+            old.write(
+                    "{\"recognised\":1,\"engine\":\"e\",\"languages\":\"eng\",\"turns\":2,\"slant\":0.4,\"blank\":false,"
+                            + "\"text\":\"word\\n\",\"sides\":[100,200,300,400],\"certainties\":[90]}");
         }
         assertThat(RecognisedFile.read(file)).hasValueSatisfying(page -> {
             assertThat(page.text().text()).isEqualTo("word\n");

@@ -33,21 +33,25 @@ class SheetStateTests {
     @ParameterizedTest
     @EnumSource
     void dirtIsNoPageAndTheFaintestMarkIsOne(Kind kind) {
-        for (int seed = 1; seed <= 3; seed++) assertThat(PageReading.isBlank(GreyPicture.of(RehearsalBacks.sheet(kind, 150, seed), 150))).as(kind + " " + seed).isEqualTo(kind.isBlank());
+        for (int seed = 1; seed <= 3; seed++)
+            assertThat(PageReading.isBlank(GreyPicture.of(RehearsalBacks.sheet(kind, 150, seed), 150))).as(kind + " " + seed)
+                    .isEqualTo(kind.isBlank());
     }
 
     private GreyPicture page(double degrees, int seed) throws IOException {
         Path printed = temp.resolve("printed.pdf");
         RehearsalPages.write(printed, 1, seed);
         try (PDDocument document = Loader.loadPDF(printed.toFile())) {
-            return GreyPicture.of(RehearsalScan.scanned(new BoundedRenderer(document).draw(0, 1240).image(), degrees, new Manner(150, Ink.GREY, 0, true), new Random(seed)), 150);
+            return GreyPicture.of(RehearsalScan.scanned(new BoundedRenderer(document).draw(0, 1240).image(), degrees,
+                    new Manner(150, Ink.GREY, 0, true), new Random(seed)), 150);
         }
     }
 
     @ParameterizedTest
     @ValueSource(doubles = {-9.7, -3.3, -0.4, 0, 0.25, 1.1, 6})
     void theSlantIsFound(double degrees) throws IOException {
-        for (int seed = 3; seed <= 4; seed++) assertThat(PageReading.slant(page(degrees, seed))).as("clockwise, so the other way round").isCloseTo(-degrees, within(0.15));
+        for (int seed = 3; seed <= 4; seed++) assertThat(PageReading.slant(page(degrees, seed)))
+                .as("clockwise, so the other way round").isCloseTo(-degrees, within(0.15));
     }
 
     @Test
@@ -62,6 +66,12 @@ class SheetStateTests {
             assertThat(read.text().text()).contains("Brightwick Cold Stores");
         }
         GreyPicture blank = GreyPicture.of(RehearsalBacks.sheet(Kind.ALL_DIRT, 150, 9), 150);
-        assertThat(PageReading.read(blank, 25.4 / 150, mock(TextRecogniser.class, call -> call.getMethod().getReturnType() == String.class ? "eng" : null)).state().isBlank()).as("and nothing is looked for on it").isTrue();
+        assertThat(
+                PageReading
+                        .read(blank, 25.4 / 150,
+                                mock(TextRecogniser.class,
+                                        call -> call.getMethod().getReturnType() == String.class ? "eng" : null))
+                        .state().isBlank())
+                .as("and nothing is looked for on it").isTrue();
     }
 }

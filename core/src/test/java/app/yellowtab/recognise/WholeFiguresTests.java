@@ -27,15 +27,18 @@ class WholeFiguresTests {
 
     @Test
     void whatStandsApartStaysApart() {
-        assertThat(whole(20, "clause", "4.", "20", "bins")).as("as wide as a space").containsExactly("clause", "4.", "20", "bins");
+        assertThat(whole(20, "clause", "4.", "20", "bins")).as("as wide as a space").containsExactly("clause", "4.", "20",
+                "bins");
         assertThat(whole(8, "end.", "20")).containsExactly("end.", "20");
         assertThat(whole(8, "20", "bins")).containsExactly("20", "bins");
     }
 
     @Test
     void aFigureIsAsUncertainAsItsWorsePart() {
-        List<ReadWord> read = WholeFigures.in(List.of(new ReadWord(0, "4.", 0, 2, 20, 18, 91), new ReadWord(0, "20", 25, 0, 20, 20, 40)));
+        List<ReadWord> read =
+                WholeFigures.in(List.of(new ReadWord(0, "4.", 0, 2, 20, 18, 91), new ReadWord(0, "20", 25, 0, 20, 20, 40)));
         assertThat(read).containsExactly(new ReadWord(0, "4.20", 0, 0, 45, 20, 40));
-        assertThat(WholeFigures.in(List.of(new ReadWord(0, "4.", 0, 2, 20, 18, 91), new ReadWord(1, "20", 25, 0, 20, 20, 40)))).as("of two lines").hasSize(2);
+        assertThat(WholeFigures.in(List.of(new ReadWord(0, "4.", 0, 2, 20, 18, 91), new ReadWord(1, "20", 25, 0, 20, 20, 40))))
+                .as("of two lines").hasSize(2);
     }
 }

@@ -83,7 +83,8 @@ class RedactedPagesTests {
         Files.setLastModifiedTime(files().getFirst(), FileTime.fromMillis(1_000));
         RedactedPages.Made again = made(1, List.of(new Redaction(FAR_FROM_WORDS.getFirst().area(), "another reason", false)));
         assertThat(bytes(again)).isEqualTo(bytes(first));
-        assertThat(new PDImageXObject(new PDStream(again.picture().picture()), null).getImage().getWidth()).isEqualTo(first.picture().picture().getInt("Width"));
+        assertThat(new PDImageXObject(new PDStream(again.picture().picture()), null).getImage().getWidth())
+                .isEqualTo(first.picture().picture().getInt("Width"));
         assertThat(again.picture().words()).usingRecursiveComparison().isEqualTo(first.picture().words());
         assertThat(Files.getLastModifiedTime(files().getFirst()).toMillis()).as("not written again").isEqualTo(1_000);
         made(1, List.of(new Redaction(new Area(1, 1, 5, 5), "", false)));

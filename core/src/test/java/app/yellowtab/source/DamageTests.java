@@ -39,7 +39,8 @@ class DamageTests extends TakingIn {
         byte[] plain = RawPdf.plain("1.4", "sound");
         byte[] prefixed = changed(plain, "^", "HTTP/1.1 200 OK\n\n");
         byte[] followed = changed(plain, "%%EOF\n$", "%%EOF\n" + "\n".repeat(500));
-        return Stream.of(plain, RawPdf.plain("2.0", "sound"), RawPdf.updated("sound"), RawPdf.hybrid("sound"), RawPdf.linearised("sound"), prefixed, followed);
+        return Stream.of(plain, RawPdf.plain("2.0", "sound"), RawPdf.updated("sound"), RawPdf.hybrid("sound"),
+                RawPdf.linearised("sound"), prefixed, followed);
     }
 
     @ParameterizedTest(name = "{index}")
@@ -101,7 +102,8 @@ class DamageTests extends TakingIn {
         Files.delete(gone);
         Intake.Taken taken = new Intake(place).bringIn(found, Intake.Listener.NONE, () -> false);
         assertThat(taken.sources()).extracting(Source::fileName).containsExactly("1 first.pdf", "3 last.pdf");
-        assertThat(taken.findings()).extracting(f -> f.code() + " " + f.subject().name()).containsExactly("NOT_READABLE 2 gone.pdf");
+        assertThat(taken.findings()).extracting(f -> f.code() + " " + f.subject().name())
+                .containsExactly("NOT_READABLE 2 gone.pdf");
     }
 
     @Test
@@ -120,7 +122,8 @@ class DamageTests extends TakingIn {
     void mailsInMailsEndSomewhere() throws IOException {
         String mail = "Subject: the first\r\n\r\nat the bottom";
         for (int i = 0; i < 20; i++) {
-            mail = "Subject: level " + i + "\r\nContent-Type: multipart/mixed; boundary=b" + i + "\r\n\r\n--b" + i + "\r\nContent-Type: message/rfc822\r\n\r\n" + mail + "\r\n--b" + i + "--\r\n";
+            mail = "Subject: level " + i + "\r\nContent-Type: multipart/mixed; boundary=b" + i + "\r\n\r\n--b" + i
+                    + "\r\nContent-Type: message/rfc822\r\n\r\n" + mail + "\r\n--b" + i + "--\r\n";
         }
         Intake.Taken taken = take(Files.writeString(folder.resolve("chain.eml"), mail));
         assertThat(taken.findings()).extracting(Finding::code).containsExactly(Code.NESTED_TOO_DEEP);

@@ -41,12 +41,14 @@ class InsidesTests extends TakingIn {
 
     @Test
     void anArchiveIsOpenedLikeAFolder() throws IOException {
-        Intake.Taken taken = take(zip("From the insurer.zip", "Letters/2 second.txt", "Letters/1 first.txt", "list.txt", "__MACOSX/x.txt"));
+        Intake.Taken taken =
+                take(zip("From the insurer.zip", "Letters/2 second.txt", "Letters/1 first.txt", "list.txt", "__MACOSX/x.txt"));
         assertThat(taken.contents().sections()).singleElement().satisfies(section -> {
             assertThat(section.title()).isEqualTo("From the insurer");
             assertThat(section.contents().documents()).extracting(Document::title).containsExactly("list");
             assertThat(section.contents().sections()).extracting(Section::title).containsExactly("Letters");
-            assertThat(section.contents().sections().getFirst().contents().documents()).extracting(Document::title).containsExactly("first", "second");
+            assertThat(section.contents().sections().getFirst().contents().documents()).extracting(Document::title)
+                    .containsExactly("first", "second");
         });
         assertThat(taken.findings()).isEmpty();
     }
@@ -54,8 +56,10 @@ class InsidesTests extends TakingIn {
     @Test
     void nothingIsWrittenOutsideOfTheFolder() throws IOException {
         Path outside = Files.createDirectories(folder.resolve("outside"));
-        Intake.Taken taken = take(zip("evil.zip", "../../outside/a.txt", "/etc/b.txt", "C:\\windows\\c.txt", "..\\d.txt", "deep/../../e.txt"));
-        assertThat(taken.sources()).extracting(Source::fileName).containsExactlyInAnyOrder("a.txt", "b.txt", "c.txt", "d.txt", "e.txt");
+        Intake.Taken taken =
+                take(zip("evil.zip", "../../outside/a.txt", "/etc/b.txt", "C:\\windows\\c.txt", "..\\d.txt", "deep/../../e.txt"));
+        assertThat(taken.sources()).extracting(Source::fileName).containsExactlyInAnyOrder("a.txt", "b.txt", "c.txt", "d.txt",
+                "e.txt");
         try (Stream<Path> all = Files.list(outside)) {
             assertThat(all).isEmpty();
         }
@@ -102,9 +106,15 @@ class InsidesTests extends TakingIn {
 
     @Test
     void whatCameWithAMailFollowsItAndBelongsToIt() throws IOException {
-        String inner = "Subject: inner\r\nContent-Type: multipart/mixed; boundary=i\r\n\r\n--i\r\nContent-Type: text/plain\r\n\r\nhello\r\n--i\r\nContent-Disposition: attachment; filename=\"deep.txt\"\r\n\r\ndeep\r\n--i--\r\n";
-        Path mail = Files.writeString(folder.resolve("m.eml"), "From: a@b.example\r\nSubject: outer\r\nContent-Type: multipart/mixed; boundary=b\r\n\r\n--b\r\nContent-Type: text/plain\r\n\r\nsee\r\n"
-                + "--b\r\nContent-Type: message/rfc822\r\n\r\n" + inner + "\r\n--b\r\nContent-Disposition: attachment; filename=\"log.csv\"\r\n\r\na,b\r\n--b--\r\n");
+        String inner =
+                "Subject: inner\r\nContent-Type: multipart/mixed; boundary=i\r\n\r\n--i\r\nContent-Type: "
+                        + "text/plain\r\n\r\nhello\r\n--i\r\nContent-Disposition: attachment; "
+                        + "filename=\"deep.txt\"\r\n\r\ndeep\r\n--i--\r\n";
+        Path mail = Files.writeString(folder.resolve("m.eml"),
+                "From: a@b.example\r\nSubject: outer\r\nContent-Type: multipart/mixed; boundary=b\r\n\r\n--b\r\nContent-Type: "
+                        + "text/plain\r\n\r\nsee\r\n"
+                        + "--b\r\nContent-Type: message/rfc822\r\n\r\n" + inner
+                        + "\r\n--b\r\nContent-Disposition: attachment; filename=\"log.csv\"\r\n\r\na,b\r\n--b--\r\n");
         List<Source> sources = take(mail).sources();
         assertThat(sources).extracting(Source::fileName).containsExactly("m.eml", "forwarded message.eml", "deep.txt", "log.csv");
         assertThat(sources.get(1).about().attachedTo()).isEqualTo(sources.get(0).id().value());
@@ -138,8 +148,10 @@ class InsidesTests extends TakingIn {
     void aDocumentThatNamesAFileOfTheMachineShowsNothingOfIt() throws IOException {
         Path secret = Files.writeString(folder.resolve("secret.txt"), "the secret words");
         Map<String, byte[]> parts = new LinkedHashMap<>();
-        parts.put("word/document.xml", bytes("<!DOCTYPE x [<!ENTITY e SYSTEM \"" + secret.toUri() + "\">]><w:document xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\">"
-                + "<w:body><w:p><w:r><w:t>&e;</w:t></w:r></w:p></w:body></w:document>"));
+        parts.put("word/document.xml",
+                bytes("<!DOCTYPE x [<!ENTITY e SYSTEM \"" + secret.toUri()
+                        + "\">]><w:document xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\">"
+                        + "<w:body><w:p><w:r><w:t>&e;</w:t></w:r></w:p></w:body></w:document>"));
         Intake.Taken taken = take(WordFile.zip(folder.resolve("x.docx"), parts), Pdfs.write(folder, "after", 1));
         assertThat(taken.findings()).extracting(Finding::code).singleElement().isIn(Code.DAMAGED, Code.NOT_CONVERTED);
         assertThat(taken.sources()).extracting(source -> source.about().way()).containsExactly(Way.SLIP, Way.AS_IT_IS);
@@ -160,10 +172,12 @@ class InsidesTests extends TakingIn {
     }
 
     @ParameterizedTest
-    @CsvSource({"docx,DOCX", "xlsx,XLSX", "pptx,PPTX", "odt,ODT", "ods,ODS", "odp,ODP", "doc,DOC", "xls,XLS", "ppt,PPT", "msg,MSG", "rtf,RTF"})
+    @CsvSource({"docx,DOCX", "xlsx,XLSX", "pptx,PPTX", "odt,ODT", "ods,ODS", "odp,ODP", "doc,DOC", "xls,XLS", "ppt,PPT",
+            "msg,MSG", "rtf,RTF"})
     void aDamagedFileOfEveryKindIsNamedAndStopsNothing(String extension, SourceKind kind) throws IOException {
         byte[] start = switch (extension) {
-            case "doc", "xls", "ppt", "msg" -> new byte[] {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0, (byte) 0xA1, (byte) 0xB1, 0x1A, (byte) 0xE1, 1, 2, 3};
+            case "doc", "xls", "ppt", "msg" -> new byte[] {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0, (byte) 0xA1, (byte) 0xB1,
+                    0x1A, (byte) 0xE1, 1, 2, 3};
             case "rtf" -> bytes("{\\rtf1 {\\pict\\pngblip 89504e47");
             default -> bytes("PK\3\4 cut off");
         };
@@ -171,7 +185,8 @@ class InsidesTests extends TakingIn {
         assertThat(taken.sources()).hasSize(2);
         assertThat(taken.sources().getFirst().kind()).isEqualTo(kind);
         assertThat(taken.contents().allDocuments()).extracting(Document::title).contains("good");
-        if (!extension.equals("rtf")) assertThat(taken.findings()).extracting(Finding::code).singleElement().isIn(Code.DAMAGED, Code.NOT_CONVERTED);
+        if (!extension.equals("rtf"))
+            assertThat(taken.findings()).extracting(Finding::code).singleElement().isIn(Code.DAMAGED, Code.NOT_CONVERTED);
     }
 
     @Test

@@ -106,7 +106,9 @@ class IntakeTests extends TakingIn {
     void eachKindOfTroubleHasItsOwnMessage() throws IOException {
         assertThat(refusal(Files.createFile(folder.resolve("empty.pdf")))).isEqualTo(Code.EMPTY_FILE);
         assertThat(refusal(folder.resolve("gone.pdf"))).isEqualTo(Code.NOT_READABLE);
-        assertThat(refusal(Files.write(folder.resolve("film.mp4"), new byte[] {0, 0, 0, 24, 'f', 't', 'y', 'p', 'm', 'p', '4', '2', 0, 0}))).isEqualTo(Code.KIND_NOT_READ);
+        assertThat(refusal(
+                Files.write(folder.resolve("film.mp4"), new byte[] {0, 0, 0, 24, 'f', 't', 'y', 'p', 'm', 'p', '4', '2', 0, 0})))
+                .isEqualTo(Code.KIND_NOT_READ);
         assertThat(refusal(Files.write(folder.resolve("cut.png"), new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0})))
                 .isEqualTo(Code.DAMAGED);
         Path locked = Pdfs.write(folder, "locked", 1, document -> {
@@ -187,13 +189,15 @@ class IntakeTests extends TakingIn {
 
     @Test
     void longTextRunsOverSeveralPages() throws IOException {
-        Path text = Files.writeString(folder.resolve("long.txt"), "a line that is fairly long, so that it must be broken, since no page is as wide as this\n".repeat(100));
+        Path text = Files.writeString(folder.resolve("long.txt"),
+                "a line that is fairly long, so that it must be broken, since no page is as wide as this\n".repeat(100));
         assertThat(take(text).sources().getFirst().pageCount()).isEqualTo(4);
     }
 
     @Test
     void anEmailSavedAsTextIsReadAsText() throws IOException {
-        Path mail = Files.writeString(folder.resolve("mail.txt"), "From: A <a@x.example>\nTo: B <b@x.example>\nSubject: Chamber 3\nDate: Mon, 7 Oct 2030 08:12\n\nHello\n");
+        Path mail = Files.writeString(folder.resolve("mail.txt"),
+                "From: A <a@x.example>\nTo: B <b@x.example>\nSubject: Chamber 3\nDate: Mon, 7 Oct 2030 08:12\n\nHello\n");
         assertThat(take(mail).sources()).extracting(Source::kind).containsExactly(SourceKind.TEXT);
     }
 
@@ -201,8 +205,10 @@ class IntakeTests extends TakingIn {
     void stoppingKeepsWhatWasReadByThen() throws IOException {
         List<Path> files = List.of(Pdfs.write(folder, "1", 1), Pdfs.write(folder, "2", 1), Pdfs.write(folder, "3", 1));
         List<String> seen = Collections.synchronizedList(new ArrayList<>());
-        Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), (done, total, name) -> seen.add(name),
-                () -> seen.size() >= 2);
-        assertThat(taken.sources()).extracting(Source::fileName).as("what was begun").containsExactlyElementsOf(seen.stream().sorted().toList()).hasSizeGreaterThanOrEqualTo(2);
+        Intake.Taken taken =
+                new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), (done, total, name) -> seen.add(name),
+                        () -> seen.size() >= 2);
+        assertThat(taken.sources()).extracting(Source::fileName).as("what was begun")
+                .containsExactlyElementsOf(seen.stream().sorted().toList()).hasSizeGreaterThanOrEqualTo(2);
     }
 }

@@ -23,11 +23,14 @@ class LikenessTests {
     private static Source source(String name, String sha256, long... prints) {
         ByteBuffer bytes = ByteBuffer.allocate(8 * prints.length);
         for (long print : prints) bytes.putLong(print);
-        PageFacts pages = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, 0, List.of(), List.of(), false, false,
+        PageFacts pages = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, 0,
+                List.of(), List.of(), false, false,
                 Base64.getEncoder().encodeToString(bytes.array()));
         About was = About.UNKNOWN;
-        About about = new About(was.way(), Optional.empty(), List.of(), "", was.titleFrom(), was.dateFrom(), Optional.empty(), Optional.empty(), false, pages, "", 0);
-        return new Source(new SourceId(name), name, name, SourceKind.PDF, 1, sha256, "", Math.max(1, prints.length), List.of(), name, DocumentDate.NOT_GIVEN, about, Optional.empty());
+        About about = new About(was.way(), Optional.empty(), List.of(), "", was.titleFrom(), was.dateFrom(), Optional.empty(),
+                Optional.empty(), false, pages, "", 0);
+        return new Source(new SourceId(name), name, name, SourceKind.PDF, 1, sha256, "", Math.max(1, prints.length), List.of(),
+                name, DocumentDate.NOT_GIVEN, about, Optional.empty());
     }
 
     private static Like like(String other, Kind kind, int pages) {
@@ -36,7 +39,8 @@ class LikenessTests {
 
     @Test
     void theSameFileAndTheSamePagesAreToldApartAndSaidOfBoth() {
-        Map<SourceId, List<Like>> found = Likeness.of(List.of(source("a", "1", 7, 8), source("b", "1", 7, 8), source("c", "2", 7, 8), source("d", "3", 9)));
+        Map<SourceId, List<Like>> found =
+                Likeness.of(List.of(source("a", "1", 7, 8), source("b", "1", 7, 8), source("c", "2", 7, 8), source("d", "3", 9)));
         assertThat(found.get(new SourceId("a"))).containsExactly(like("b", Kind.SAME_FILE, 2), like("c", Kind.SAME_PAGES, 2));
         assertThat(found.get(new SourceId("c"))).containsExactly(like("a", Kind.SAME_PAGES, 2), like("b", Kind.SAME_PAGES, 2));
         assertThat(found).doesNotContainKey(new SourceId("d"));
@@ -44,7 +48,8 @@ class LikenessTests {
 
     @Test
     void aFileThatIsMostlyInAnotherIsSaid() {
-        Map<SourceId, List<Like>> found = Likeness.of(List.of(source("whole", "1", 1, 2, 3, 4, 5, 6), source("part", "2", 3, 4, 99), source("one page", "3", 5, 77, 78)));
+        Map<SourceId, List<Like>> found = Likeness.of(List.of(source("whole", "1", 1, 2, 3, 4, 5, 6),
+                source("part", "2", 3, 4, 99), source("one page", "3", 5, 77, 78)));
         assertThat(found.get(new SourceId("part"))).containsExactly(like("whole", Kind.SHARED_PAGES, 2));
         assertThat(found).doesNotContainKey(new SourceId("one page"));
     }

@@ -59,8 +59,10 @@ class NamesTests {
 
     @Test
     void naturalOrderCountsAndIgnoresCase() {
-        List<String> names = new ArrayList<>(List.of("10 b", "2 b", "02 a", "Beta", "alpha", "1.10", "1.9", "Exhibit 3", "exhibit 12", "99999999999999999999 x"));
+        List<String> names = new ArrayList<>(List.of("10 b", "2 b", "02 a", "Beta", "alpha", "1.10", "1.9", "Exhibit 3",
+                "exhibit 12", "99999999999999999999 x"));
         names.sort(new NaturalOrder());
-        assertThat(names).containsExactly("1.9", "1.10", "02 a", "2 b", "10 b", "99999999999999999999 x", "alpha", "Beta", "Exhibit 3", "exhibit 12");
+        assertThat(names).containsExactly("1.9", "1.10", "02 a", "2 b", "10 b", "99999999999999999999 x", "alpha", "Beta",
+                "Exhibit 3", "exhibit 12");
     }
 }

@@ -25,12 +25,14 @@ import org.mockito.Mockito;
 /** One file never takes the rest down, and is said to be what it is. */
 class OneFileTests extends TakingIn {
     @ParameterizedTest
-    @CsvSource({"Adobe.PubSec, LOCKED_TO_CERTIFICATE, certificate", "Aldermere.Own, LOCKED_OTHERWISE, only the program it was made with"})
+    @CsvSource({"Adobe.PubSec, LOCKED_TO_CERTIFICATE, certificate",
+            "Aldermere.Own, LOCKED_OTHERWISE, only the program it was made with"})
     void lockedWithSomethingElseThanAPassword(String handler, Code code, String words) throws IOException {
         Path plain = Pdfs.write(folder, "plain", 1);
         String pdf = Files.readString(plain, StandardCharsets.ISO_8859_1);
         Path locked = folder.resolve("locked.pdf");
-        Files.writeString(locked, pdf.replace("/Root", "/Encrypt<</Filter/" + handler + "/SubFilter/adbe.pkcs7.s4/V 4>>/Root"), StandardCharsets.ISO_8859_1);
+        Files.writeString(locked, pdf.replace("/Root", "/Encrypt<</Filter/" + handler + "/SubFilter/adbe.pkcs7.s4/V 4>>/Root"),
+                StandardCharsets.ISO_8859_1);
         Intake.Taken taken = take(locked, plain);
         assertThat(taken.findings()).singleElement().satisfies(finding -> {
             assertThat(finding.code()).isEqualTo(code);
@@ -52,7 +54,8 @@ class OneFileTests extends TakingIn {
             }
         });
         String pdf = Files.readString(file, StandardCharsets.ISO_8859_1);
-        String wrong = real == 40 ? pdf.replaceFirst("(?s)/Filter /Standard", "/Filter /Standard\n/Length " + stated) : pdf.replace("/Length " + real + "\n", "/Length " + stated + "\n");
+        String wrong = real == 40 ? pdf.replaceFirst("(?s)/Filter /Standard", "/Filter /Standard\n/Length " + stated)
+                : pdf.replace("/Length " + real + "\n", "/Length " + stated + "\n");
         assertThat(wrong).isNotEqualTo(pdf);
         Files.writeString(file, wrong, StandardCharsets.ISO_8859_1);
         Source source = taken(file);
@@ -68,9 +71,11 @@ class OneFileTests extends TakingIn {
         Depot depot = Mockito.spy(place);
         Mockito.doThrow(new NoClassDefFoundError("a/class/of/nobody")).when(depot).keep(odd);
         List<Finding> findings = new ArrayList<>();
-        Intake.Taken taken = new Intake(depot).bringIn(FoundFolder.of(List.of(first, odd, last), findings), Intake.Listener.NONE, () -> false);
+        Intake.Taken taken =
+                new Intake(depot).bringIn(FoundFolder.of(List.of(first, odd, last), findings), Intake.Listener.NONE, () -> false);
         assertThat(taken.sources()).extracting(Source::fileName).containsExactly("1 first.pdf", "3 last.pdf");
-        assertThat(taken.findings()).singleElement().satisfies(finding -> assertThat(finding.message()).startsWith("2 odd.pdf was left out").contains("NoClassDefFoundError"));
+        assertThat(taken.findings()).singleElement().satisfies(
+                finding -> assertThat(finding.message()).startsWith("2 odd.pdf was left out").contains("NoClassDefFoundError"));
     }
 
     @Test
@@ -81,7 +86,8 @@ class OneFileTests extends TakingIn {
         Map<String, byte[]> outer = new LinkedHashMap<>();
         outer.put("inner.zip", Files.readAllBytes(innerZip));
         Intake.Taken taken = take(WordFile.zip(folder.resolve("post of Monday.zip"), outer));
-        assertThat(taken.findings()).singleElement().satisfies(finding -> assertThat(finding.message()).startsWith("letter.pdf (in inner.zip, in post of Monday.zip) "));
+        assertThat(taken.findings()).singleElement().satisfies(
+                finding -> assertThat(finding.message()).startsWith("letter.pdf (in inner.zip, in post of Monday.zip) "));
     }
 
     @Test

@@ -73,7 +73,8 @@ class PicturePagesTests {
     @Test
     void aWebPictureIsRead() throws IOException {
         // One dot, without loss (RFC 9649).
-        Path file = Files.write(folder.resolve("dot.webp"), Base64.getDecoder().decode("UklGRhoAAABXRUJQVlA4TA0AAAAvAAAAEAcQERGIiP4HAA=="));
+        Path file = Files.write(folder.resolve("dot.webp"),
+                Base64.getDecoder().decode("UklGRhoAAABXRUJQVlA4TA0AAAAvAAAAEAcQERGIiP4HAA=="));
         assertThat(new KindReader().read(file).kind()).contains(SourceKind.WEBP);
         assertThat(Pdfs.pageCount(convert(file, SourceKind.WEBP))).isEqualTo(1);
     }
@@ -85,15 +86,17 @@ class PicturePagesTests {
         try (var out = ImageIO.createImageOutputStream(file.toFile())) {
             writer.setOutput(out);
             writer.prepareWriteSequence(null);
-            for (int i = 0; i < 3; i++) writer.writeToSequence(new IIOImage(cornered(30, 40, BufferedImage.TYPE_BYTE_INDEXED), null, null), null);
+            for (int i = 0; i < 3; i++)
+                writer.writeToSequence(new IIOImage(cornered(30, 40, BufferedImage.TYPE_BYTE_INDEXED), null, null), null);
             writer.endWriteSequence();
         }
         List<Finding> notes = new ArrayList<>();
         Path target = folder.resolve("converted.pdf");
         Converter.convert(file, file, SourceKind.GIF, target, List.of(), Reading.STANDARD, notes);
         assertThat(Pdfs.pageCount(target)).isEqualTo(1);
-        assertThat(notes).extracting(Finding::message).containsExactly("moving.gif is a moving picture of 3 frames, and only the first is in the bundle. "
-                + "If others matter, save them as pictures of their own and add those.");
+        assertThat(notes).extracting(Finding::message)
+                .containsExactly("moving.gif is a moving picture of 3 frames, and only the first is in the bundle. "
+                        + "If others matter, save them as pictures of their own and add those.");
     }
 
     @ParameterizedTest
@@ -184,7 +187,8 @@ class PicturePagesTests {
     @Test
     void aPictureLargerThanMemoryIsRefusedBeforeItIsRead() throws IOException {
         Path bomb = Files.write(folder.resolve("bomb.png"), pngHeader(30_000, 30_000));
-        assertThatThrownBy(() -> convert(bomb, SourceKind.PNG)).isInstanceOf(TooLargeException.class).hasMessageContaining("30000");
+        assertThatThrownBy(() -> convert(bomb, SourceKind.PNG)).isInstanceOf(TooLargeException.class)
+                .hasMessageContaining("30000");
         assertThat(folder.resolve("converted.pdf")).doesNotExist();
         try (var left = Files.list(folder)) {
             assertThat(left.map(p -> p.getFileName().toString())).containsExactly("bomb.png");
@@ -221,7 +225,7 @@ class PicturePagesTests {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         out.write(plain, 0, 2);
         out.writeBytes(new byte[] {(byte) 0xFF, (byte) 0xE1, 0, 34, 'E', 'x', 'i', 'f', 0, 0, 'I', 'I', 42, 0, 8, 0, 0, 0,
-            1, 0, 0x12, 0x01, 3, 0, 1, 0, 0, 0, (byte) orientation, 0, 0, 0, 0, 0, 0, 0});
+                1, 0, 0x12, 0x01, 3, 0, 1, 0, 0, 0, (byte) orientation, 0, 0, 0, 0, 0, 0, 0});
         out.write(plain, 2, plain.length - 2);
         return out.toByteArray();
     }

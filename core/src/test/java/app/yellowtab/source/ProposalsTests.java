@@ -22,7 +22,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Titles and dates that are proposed, and where they come from. */
 class ProposalsTests {
     private static Inspection page(String title, FirstLine... lines) {
-        return new Inspection(1, List.of(), PageFacts.UNKNOWN, List.of(lines), new Properties(title, Optional.empty()), PageSet.NONE, PageSet.NONE);
+        return new Inspection(1, List.of(), PageFacts.UNKNOWN, List.of(lines), new Properties(title, Optional.empty()),
+                PageSet.NONE, PageSet.NONE);
     }
 
     private static FirstLine line(double height, String text) {
@@ -43,30 +44,38 @@ class ProposalsTests {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"scan0412.pdf", "IMG_20310612.jpg", "Document (2).docx", "untitled.pdf", "20310612_101500.pdf", "DSC_0042.jpg", "attachment.pdf"})
+    @ValueSource(strings = {"scan0412.pdf", "IMG_20310612.jpg", "Document (2).docx", "untitled.pdf", "20310612_101500.pdf",
+            "DSC_0042.jpg", "attachment.pdf"})
     void aNameThatADeviceGaveSaysNothing(String name) {
-        Proposals proposed = of(name, line(0.95, "Reedmoor & Vale"), new FirstLine("Witness statement of Orla Fennick", 0.8, 16), line(0.6, "I say as follows"));
+        Proposals proposed = of(name, line(0.95, "Reedmoor & Vale"), new FirstLine("Witness statement of Orla Fennick", 0.8, 16),
+                line(0.6, "I say as follows"));
         assertThat(proposed.title()).isEqualTo("Witness statement of Orla Fennick");
         assertThat(proposed.titleFrom()).isEqualTo(Origin.FIRST_PAGE);
     }
 
     @Test
     void propertiesHelpWhereTheNameSaysNothing() {
-        assertThat(Proposals.of("scan.pdf", page("Store agreement"), false)).matches(p -> p.title().equals("Store agreement") && p.titleFrom() == Origin.PROPERTIES);
+        assertThat(Proposals.of("scan.pdf", page("Store agreement"), false))
+                .matches(p -> p.title().equals("Store agreement") && p.titleFrom() == Origin.PROPERTIES);
         assertThat(Proposals.of("scan.pdf", page("Microsoft Word - lease.doc"), false).titleFrom()).isEqualTo(Origin.FILE_NAME);
     }
 
     @Test
     void theDateOfALettersHeadIsItsDate() {
-        Proposals letter = of("Letter.pdf", line(0.93, "Tarn Hollow Farm"), line(0.9, "9 June 2031"), line(0.7, "Your letter of 2 May 2031 has come to hand, and we have read it with care and attention."));
+        Proposals letter = of("Letter.pdf", line(0.93, "Tarn Hollow Farm"), line(0.9, "9 June 2031"),
+                line(0.7, "Your letter of 2 May 2031 has come to hand, and we have read it with care and attention."));
         assertThat(letter.date().shown()).isEqualTo("9 Jun 2031");
         assertThat(letter.dateFrom()).isEqualTo(Origin.FIRST_PAGE);
     }
 
     @Test
     void aDayThatIsMerelySpokenOfIsNotTheDate() {
-        assertThat(of("Letter.pdf", line(0.4, "The cooling of chamber 3 failed on 6 October 2030 and was not mended before the twelfth.")).date().shown()).isEmpty();
-        assertThat(of("Statement.pdf", line(0.9, "I was there on 6 October 2030"), line(0.2, "Dated 17 June 2031")).date().shown()).isEqualTo("17 Jun 2031");
+        assertThat(of("Letter.pdf",
+                line(0.4, "The cooling of chamber 3 failed on 6 October 2030 and was not mended before the twelfth.")).date()
+                .shown()).isEmpty();
+        assertThat(
+                of("Statement.pdf", line(0.9, "I was there on 6 October 2030"), line(0.2, "Dated 17 June 2031")).date().shown())
+                .isEqualTo("17 Jun 2031");
     }
 
     @ParameterizedTest
@@ -82,14 +91,16 @@ class ProposalsTests {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"4th March 2031", "4th of March 2031", "4th day of March 2031", "March 4, 2031", "4.3.2031", "Mar 4th, 2031", "04 MAR 2031"})
+    @ValueSource(strings = {"4th March 2031", "4th of March 2031", "4th day of March 2031", "March 4, 2031", "4.3.2031",
+            "Mar 4th, 2031", "04 MAR 2031"})
     void datesAreReadInAllUsualForms(String text) {
         assertThat(DateReader.read(text).orElseThrow().shown()).isEqualTo("4 Mar 2031");
         assertThat(of("Letter.pdf", line(0.9, "Dated " + text)).date().shown()).isEqualTo("4 Mar 2031");
     }
 
     private static Mail mail(String subject, boolean dated) {
-        return new Mail(subject, dated ? Optional.of(LocalDate.of(2031, 9, 3)) : Optional.empty(), Map.of(), "", false, Map.of(), List.of());
+        return new Mail(subject, dated ? Optional.of(LocalDate.of(2031, 9, 3)) : Optional.empty(), Map.of(), "", false, Map.of(),
+                List.of());
     }
 
     @Test

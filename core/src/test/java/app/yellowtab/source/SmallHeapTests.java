@@ -36,7 +36,8 @@ class SmallHeapTests {
 
     private static BufferedImage sprinkled(int width, int height) {
         BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-        for (int i = 0; i < width * height / 200; i++) image.setRGB(RANDOM.nextInt(width), RANDOM.nextInt(height), RANDOM.nextInt());
+        for (int i = 0; i < width * height / 200; i++)
+            image.setRGB(RANDOM.nextInt(width), RANDOM.nextInt(height), RANDOM.nextInt());
         return image;
     }
 
@@ -56,18 +57,26 @@ class SmallHeapTests {
             for (int i = 0; i < 30; i++) Pdfs.picture(document, Pdfs.addPage(document, PDRectangle.A4), i);
         });
         StringBuilder paragraphs = new StringBuilder();
-        for (int i = 0; i < 2500; i++) paragraphs.append(WordFile.p("The store was warm, again and again, and nobody came to look at bin " + i + "."));
+        for (int i = 0; i < 2500; i++)
+            paragraphs.append(WordFile.p("The store was warm, again and again, and nobody came to look at bin " + i + "."));
         new WordFile(paragraphs.toString()).write(folder, "statement.docx");
         Files.writeString(folder.resolve("log.txt"), "2030-10-07 23:30 14.1 C manual\n".repeat(60_000));
-        Files.writeString(folder.resolve("mail.eml"), "From: a@b.example\nSubject: Photographs\nContent-Type: multipart/mixed; boundary=b\n\n--b\n\nHere they are.\n--b\n"
-                + "Content-Type: image/jpeg; name=p.jpg\nContent-Disposition: attachment; filename=p.jpg\nContent-Transfer-Encoding: base64\n\n"
-                + Base64.getMimeEncoder().encodeToString(photograph) + "\n--b--\n", StandardCharsets.ISO_8859_1);
+        Files.writeString(folder.resolve("mail.eml"),
+                "From: a@b.example\nSubject: Photographs\nContent-Type: multipart/mixed; boundary=b\n\n--b\n\nHere they "
+                        + "are.\n--b\n"
+                        + "Content-Type: image/jpeg; name=p.jpg\nContent-Disposition: attachment; "
+                        + "filename=p.jpg\nContent-Transfer-Encoding: base64\n\n"
+                        + Base64.getMimeEncoder().encodeToString(photograph) + "\n--b--\n",
+                StandardCharsets.ISO_8859_1);
         slides(photograph);
         workbook();
         String said = run("-Xmx160m");
         assertThat(said.lines().filter(line -> line.startsWith("SOURCE"))).as(said).hasSize(10);
-        for (String name : List.of("long.tif 24", "photo.jpg 1", "plan.png 1", "pictures.pdf 31", "mail.eml 1", "p.jpg 1", "slides.pptx 12")) assertThat(said).contains("SOURCE " + name + "\n");
-        for (String name : List.of("statement.docx", "log.txt", "table.xlsx")) assertThat(said).containsPattern("SOURCE " + name + " [1-9]");
+        for (String name : List.of("long.tif 24", "photo.jpg 1", "plan.png 1", "pictures.pdf 31", "mail.eml 1", "p.jpg 1",
+                "slides.pptx 12"))
+            assertThat(said).contains("SOURCE " + name + "\n");
+        for (String name : List.of("statement.docx", "log.txt", "table.xlsx"))
+            assertThat(said).containsPattern("SOURCE " + name + " [1-9]");
     }
 
     private void tiff() throws IOException {
@@ -91,7 +100,8 @@ class SmallHeapTests {
     }
 
     private void workbook() throws IOException {
-        try (SXSSFWorkbook workbook = new SXSSFWorkbook(100); OutputStream out = Files.newOutputStream(folder.resolve("table.xlsx"))) {
+        try (SXSSFWorkbook workbook = new SXSSFWorkbook(100);
+                OutputStream out = Files.newOutputStream(folder.resolve("table.xlsx"))) {
             var sheet = workbook.createSheet("Weights");
             for (int r = 0; r < 4000; r++) {
                 var row = sheet.createRow(r);
@@ -103,8 +113,10 @@ class SmallHeapTests {
 
     private String run(String heap) throws IOException, InterruptedException {
         Path said = folder.resolveSibling(folder.getFileName() + ".said");
-        Process process = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), heap, "--enable-native-access=ALL-UNNAMED",
-                "--sun-misc-unsafe-memory-access=allow", "-Djava.awt.headless=true", "-cp", System.getProperty("java.class.path"), IntakeOfFiles.class.getName(), folder.toString())
+        Process process = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), heap,
+                "--enable-native-access=ALL-UNNAMED",
+                "--sun-misc-unsafe-memory-access=allow", "-Djava.awt.headless=true", "-cp", System.getProperty("java.class.path"),
+                IntakeOfFiles.class.getName(), folder.toString())
                 .redirectOutput(said.toFile()).redirectError(ProcessBuilder.Redirect.DISCARD).start();
         assertThat(process.waitFor(150, TimeUnit.SECONDS)).as("it came to an end").isTrue();
         return Files.readString(said);

@@ -30,7 +30,8 @@ abstract class TakingIn {
     /** Brings files and folders in; what is said of the folders comes first. */
     Intake.Taken take(Path... files) {
         List<Finding> findings = new ArrayList<>();
-        Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(files), findings), Intake.Listener.NONE, () -> false);
+        Intake.Taken taken =
+                new Intake(place).bringIn(FoundFolder.of(List.of(files), findings), Intake.Listener.NONE, () -> false);
         findings.addAll(taken.findings());
         place.know(taken.sources());
         return new Intake.Taken(taken.sources(), taken.contents(), findings);

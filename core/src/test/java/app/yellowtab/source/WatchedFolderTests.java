@@ -62,7 +62,8 @@ class WatchedFolderTests {
     void theRehearsalScannerDeliversBothSidesOfEverySheetAndOneTwice(RehearsalScanner.Form form) throws IOException {
         Path batch = RehearsalScanner.deliver(folder, 1, form);
         try (InPlace place = new InPlace()) {
-            List<Source> sources = new Intake(place).bringIn(FoundFolder.of(List.of(batch), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();
+            List<Source> sources = new Intake(place)
+                    .bringIn(FoundFolder.of(List.of(batch), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();
             assertThat(sources).singleElement().satisfies(source -> {
                 assertThat(source.pageCount()).isEqualTo(16);
                 assertThat(source.about().pages().scanned().count()).isEqualTo(16);

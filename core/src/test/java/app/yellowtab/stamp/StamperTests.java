@@ -49,8 +49,12 @@ class StamperTests {
     }
 
     private StampOrder order(Optional<BundleNumber> number, String bates, String line, boolean each, Path... named) {
-        return new StampOrder(List.of(named), out, "", " stamped", number, bates.isEmpty() ? Optional.empty() : Optional.of(new Series(new SeriesId("bates"), bates, new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES))),
-                line.isEmpty() ? List.of() : List.of(new RunningLine(new SeriesId("line"), new MarkSetting(Spot.LINE, MarkLook.LINE), LineEdits.read(line))), each, LocalDateTime.of(2031, 3, 4, 9, 0), List.of("orchard"));
+        return new StampOrder(List.of(named), out, "", " stamped", number,
+                bates.isEmpty() ? Optional.empty()
+                        : Optional.of(new Series(new SeriesId("bates"), bates, new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES))),
+                line.isEmpty() ? List.of() : List.of(
+                        new RunningLine(new SeriesId("line"), new MarkSetting(Spot.LINE, MarkLook.LINE), LineEdits.read(line))),
+                each, LocalDateTime.of(2031, 3, 4, 9, 0), List.of("orchard"));
     }
 
     private static Stamper.Outcome stamp(StampOrder order) throws FindingException {
@@ -71,29 +75,35 @@ class StamperTests {
         Path a = Pdfs.write(files, "A", 2);
         Path b = Pdfs.write(files, "B", 3);
         byte[] before = Files.readAllBytes(a);
-        Stamper.Outcome outcome = stamp(order(Optional.of(BundleNumber.STANDARD.withTotal(true)), "TH-000101", "{file}, {document page} of {document pages}, {date}", false, a, b));
+        Stamper.Outcome outcome = stamp(order(Optional.of(BundleNumber.STANDARD.withTotal(true)), "TH-000101",
+                "{file}, {document page} of {document pages}, {date}", false, a, b));
         assertThat(outcome.findings()).isEmpty();
         Path second = out.resolve("B stamped.pdf");
-        assertThat(Pdfs.pages(second).get(0)).contains("TH-000103").contains("3 of 5").contains("B.pdf, 1 of 3, 4 March 2031").contains("B-1");
+        assertThat(Pdfs.pages(second).get(0)).contains("TH-000103").contains("3 of 5").contains("B.pdf, 1 of 3, 4 March 2031")
+                .contains("B-1");
         assertThat(Pdfs.pages(second).get(2)).contains("TH-000105").contains("5 of 5");
         assertThat(beginsWith(second, b)).isTrue();
         assertThat(Files.readAllBytes(a)).isEqualTo(before);
         Path register = temp.resolve("register.csv");
         StampRegister.write(outcome.files(), register);
-        assertThat(Files.readAllLines(register)).hasSize(6).anyMatch(line -> line.contains("TH-000104") && line.contains("B.pdf") && line.contains("B stamped.pdf"));
+        assertThat(Files.readAllLines(register)).hasSize(6)
+                .anyMatch(line -> line.contains("TH-000104") && line.contains("B.pdf") && line.contains("B stamped.pdf"));
     }
 
     @Test
     void aTypefaceThatIsNotHereIsSaid() throws IOException {
-        BundleNumber number = BundleNumber.STANDARD.withSetting(new MarkSetting(Spot.STANDARD, MarkLook.NUMBER.withFace(Face.of("system:Orchard Grotesque"))));
+        BundleNumber number = BundleNumber.STANDARD
+                .withSetting(new MarkSetting(Spot.STANDARD, MarkLook.NUMBER.withFace(Face.of("system:Orchard Grotesque"))));
         Stamper.Outcome outcome = stamp(order(Optional.of(number), "", "", false, Pdfs.write(files, "A", 1)));
-        assertThat(outcome.findings()).singleElement().satisfies(finding -> assertThat(finding.message()).contains("typeface Orchard Grotesque"));
+        assertThat(outcome.findings()).singleElement()
+                .satisfies(finding -> assertThat(finding.message()).contains("typeface Orchard Grotesque"));
         assertThat(Pdfs.pages(out.resolve("A stamped.pdf")).getFirst()).contains("1");
     }
 
     @Test
     void inEachFileTheyCanBeginAnew() throws IOException {
-        stamp(order(Optional.of(BundleNumber.STANDARD.withStart(7)), "", "", true, Pdfs.write(files, "A", 2), Pdfs.write(files, "B", 1)));
+        stamp(order(Optional.of(BundleNumber.STANDARD.withStart(7)), "", "", true, Pdfs.write(files, "A", 2),
+                Pdfs.write(files, "B", 1)));
         assertThat(Pdfs.pages(out.resolve("A stamped.pdf")).get(1)).contains("8");
         assertThat(Pdfs.pages(out.resolve("B stamped.pdf")).get(0)).contains("7");
     }
@@ -148,7 +158,8 @@ class StamperTests {
         Path word = Files.writeString(files.resolve("W.docx"), "PK no pdf");
         Path broken = Files.write(files.resolve("X.pdf"), Arrays.copyOf(Files.readAllBytes(Pdfs.write(files, "A", 4)), 500));
         Path b = Pdfs.write(files, "B", 1);
-        Stamper.Outcome outcome = stamp(order(Optional.of(BundleNumber.STANDARD.withTotal(true)), "", "", false, word, broken, files.resolve("gone.pdf"), b));
+        Stamper.Outcome outcome = stamp(order(Optional.of(BundleNumber.STANDARD.withTotal(true)), "", "", false, word, broken,
+                files.resolve("gone.pdf"), b));
         assertThat(codes(outcome)).containsExactly(Code.STAMP_NO_PDF, Code.STAMP_DAMAGED, Code.NOT_READABLE);
         assertThat(Pdfs.pages(out.resolve("B stamped.pdf")).getFirst()).contains("1 of 1");
         assertThat(outcome.files()).hasSize(1);
@@ -160,7 +171,8 @@ class StamperTests {
     @Test
     void anOriginalIsNeverWrittenOverAndTwoOfOneNameStayTwo() throws IOException {
         Path a = Pdfs.write(files, "A", 1);
-        StampOrder over = new StampOrder(List.of(a), files, "", "", Optional.of(BundleNumber.STANDARD), Optional.empty(), List.of(), false, LocalDateTime.now(), List.of());
+        StampOrder over = new StampOrder(List.of(a), files, "", "", Optional.of(BundleNumber.STANDARD), Optional.empty(),
+                List.of(), false, LocalDateTime.now(), List.of());
         byte[] before = Files.readAllBytes(a);
         assertThatThrownBy(() -> stamp(over)).hasMessageContaining("A.pdf");
         assertThat(Files.readAllBytes(a)).isEqualTo(before);
@@ -172,7 +184,8 @@ class StamperTests {
 
     @Test
     void digitsThatRunOutAreSaid() throws IOException {
-        assertThat(stamp(order(Optional.empty(), "X-8", "", false, Pdfs.write(files, "A", 3))).findings().getFirst().message()).contains("after X-9").isNotEmpty();
+        assertThat(stamp(order(Optional.empty(), "X-8", "", false, Pdfs.write(files, "A", 3))).findings().getFirst().message())
+                .contains("after X-9").isNotEmpty();
     }
 
     @Test
@@ -186,16 +199,20 @@ class StamperTests {
             });
             Stamper.Outcome outcome = stamp(order(Optional.empty(), "TH-000777", "", false, file));
             assertThat(outcome.findings()).as(kind).isEmpty();
-            assertThat(Pdfs.pages(outcome.files().getFirst().target()).getFirst()).as(kind).contains("Words").contains("TH-000777");
-            assertThat(new String(Files.readAllBytes(outcome.files().getFirst().target()), StandardCharsets.ISO_8859_1)).contains("PieceInfo");
+            assertThat(Pdfs.pages(outcome.files().getFirst().target()).getFirst()).as(kind).contains("Words")
+                    .contains("TH-000777");
+            assertThat(new String(Files.readAllBytes(outcome.files().getFirst().target()), StandardCharsets.ISO_8859_1))
+                    .contains("PieceInfo");
         }
     }
 
     @Test
     void whatNothingCanBeTakenOffIsNamed() throws IOException {
         Path word = Files.writeString(files.resolve("W.pdf"), "PK no pdf");
-        assertThatThrownBy(() -> Stamper.takenOff(word, out.resolve("W.pdf"), List.of())).hasMessageContaining("W.pdf").hasMessageContaining("no PDF");
-        assertThatThrownBy(() -> Stamper.takenOff(files.resolve("gone.pdf"), out.resolve("W.pdf"), List.of())).hasMessageContaining("gone.pdf");
+        assertThatThrownBy(() -> Stamper.takenOff(word, out.resolve("W.pdf"), List.of())).hasMessageContaining("W.pdf")
+                .hasMessageContaining("no PDF");
+        assertThatThrownBy(() -> Stamper.takenOff(files.resolve("gone.pdf"), out.resolve("W.pdf"), List.of()))
+                .hasMessageContaining("gone.pdf");
         Path a = Pdfs.write(files, "A", 1);
         assertThatThrownBy(() -> Stamper.takenOff(a, a, List.of())).hasMessageContaining("A.pdf");
         assertThat(out.resolve("W.pdf")).doesNotExist();

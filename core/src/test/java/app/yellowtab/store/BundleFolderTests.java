@@ -53,7 +53,8 @@ class BundleFolderTests {
     private Path file;
     private final Bundle bundle = Bundles.bundle(Bundles.document("x", 2), Bundles.section("A", Bundles.document("a", 1),
             Bundles.section("B", Bundles.document("b", 3)))).withLayout(new Layout(false, Separators.TITLED))
-            .withHeading(new CaseHeading("Court", "1/2", Party.parseAll("P (Claimant); Q"), "Title", Optional.of(LocalDate.of(2031, 10, 6)), "Me"));
+            .withHeading(new CaseHeading("Court", "1/2", Party.parseAll("P (Claimant); Q"), "Title",
+                    Optional.of(LocalDate.of(2031, 10, 6)), "Me"));
 
     @BeforeEach
     void name() {
@@ -176,7 +177,8 @@ class BundleFolderTests {
             }
         });
         try (BundleFolder place = opened.folder()) {
-            assertThatThrownBy(() -> place.save(Bundle.EMPTY)).hasMessageContaining("could not be saved: No space left on device");
+            assertThatThrownBy(() -> place.save(Bundle.EMPTY))
+                    .hasMessageContaining("could not be saved: No space left on device");
         }
         assertThat(file).hasContent(before);
         try (Stream<Path> left = Files.list(folder)) {
@@ -196,7 +198,8 @@ class BundleFolderTests {
         Path first = Pdfs.write(Files.createDirectories(temp.resolve("1")), "lease", 1);
         Path second = Pdfs.write(Files.createDirectories(temp.resolve("2")), "lease", 2);
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(first, second), new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(first, second), new ArrayList<>()),
+                    Intake.Listener.NONE, () -> false);
             place.know(taken.sources());
             assertThat(taken.sources()).extracting(Source::storedName).containsExactlyInAnyOrder("lease.pdf", "lease (2).pdf");
             Path kept = place.original(taken.sources().get(1).id());
@@ -213,7 +216,8 @@ class BundleFolderTests {
     void aFileThatCannotBeReadIsKeptAndAPageThatNamesItStandsForIt() throws IOException {
         Path damaged = Files.writeString(temp.resolve("damaged.pdf"), "%PDF-1.7 nothing");
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(damaged), new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(damaged), new ArrayList<>()),
+                    Intake.Listener.NONE, () -> false);
             place.save(Bundle.EMPTY.withSources(taken.sources()));
             Source source = taken.sources().getFirst();
             assertThat(place.original(source.id())).hasSameBinaryContentAs(damaged);
@@ -227,8 +231,11 @@ class BundleFolderTests {
     void aConversionThatIsMadeAnewAndHasOtherPagesIsRefused() throws IOException {
         Path letter = Files.writeString(temp.resolve("letter.txt"), "one page");
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Source taken = new Intake(place).bringIn(FoundFolder.of(List.of(letter), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
-            Source longer = new Source(taken.id(), taken.fileName(), taken.storedName(), taken.kind(), taken.bytes(), taken.sha256(), taken.checksum(), 2, List.of(),
+            Source taken = new Intake(place)
+                    .bringIn(FoundFolder.of(List.of(letter), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources()
+                    .getFirst();
+            Source longer = new Source(taken.id(), taken.fileName(), taken.storedName(), taken.kind(), taken.bytes(),
+                    taken.sha256(), taken.checksum(), 2, List.of(),
                     taken.proposedTitle(), taken.proposedDate(), taken.about(), taken.conversion());
             place.know(List.of(taken));
             Path made = place.readable(taken.id());
@@ -236,7 +243,8 @@ class BundleFolderTests {
             assertThat(Pdfs.pages(place.readable(taken.id()))).containsExactly("one page");
             Files.delete(made);
             place.know(List.of(longer));
-            assertThatThrownBy(() -> place.readable(taken.id())).hasMessageContaining("other pages than the bundle was planned with (1 instead of 2)");
+            assertThatThrownBy(() -> place.readable(taken.id()))
+                    .hasMessageContaining("other pages than the bundle was planned with (1 instead of 2)");
             assertThat(made).doesNotExist();
         }
     }
@@ -246,7 +254,8 @@ class BundleFolderTests {
         create(bundle);
         String more = Files.readString(file).replaceFirst("\"needs\" : \\[ *]", "\"needs\" : [ \"bates series\" ]");
         Files.writeString(file, more);
-        assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("saved by a newer Yellow Tab (format 3, bates series)");
+        assertThatThrownBy(() -> BundleFolder.open(folder))
+                .hasMessageContaining("saved by a newer Yellow Tab (format 3, bates series)");
         assertThat(file).hasContent(more);
     }
 
@@ -254,7 +263,8 @@ class BundleFolderTests {
     void whatPagesAreLikeLiesBesideAndIsFoundAgain() throws IOException {
         Path lease = Pdfs.write(temp, "lease", 3, document -> document.getPage(2).setRotation(270));
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            place.save(Bundle.EMPTY.withSources(new Intake(place).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources()));
+            place.save(Bundle.EMPTY.withSources(new Intake(place)
+                    .bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources()));
         }
         assertThat(Files.readString(file)).doesNotContain("prints", "widthPt");
         Source again = reopened().sources().getFirst();
@@ -266,7 +276,8 @@ class BundleFolderTests {
         try (Stream<Path> known = Files.list(folder.resolve("facts"))) {
             for (Path facts : known.filter(path -> !path.equals(stray)).toList()) Files.writeString(facts, "damaged");
         }
-        assertThat(reopened().sources().getFirst().about().pages()).as("nothing is known, and nothing else is lost").isEqualTo(PageFacts.UNKNOWN);
+        assertThat(reopened().sources().getFirst().about().pages()).as("nothing is known, and nothing else is lost")
+                .isEqualTo(PageFacts.UNKNOWN);
         assertThat(stray).doesNotExist();
     }
 
@@ -275,9 +286,12 @@ class BundleFolderTests {
         Path letter = Files.writeString(temp.resolve("letter.txt"), "one page");
         Path copy = Files.copy(letter, temp.resolve("copy.txt"));
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            List<Source> taken = new Intake(place).bringIn(FoundFolder.of(List.of(letter, copy), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();
+            List<Source> taken = new Intake(place)
+                    .bringIn(FoundFolder.of(List.of(letter, copy), new ArrayList<>()), Intake.Listener.NONE, () -> false)
+                    .sources();
             assertThat(taken).extracting(Source::conversion).containsOnly(taken.getFirst().conversion());
-            assertThat(folder.resolve("converted")).isDirectoryNotContaining(file -> !file.toString().endsWith(".pdf")).isDirectoryContaining("glob:**.pdf");
+            assertThat(folder.resolve("converted")).isDirectoryNotContaining(file -> !file.toString().endsWith(".pdf"))
+                    .isDirectoryContaining("glob:**.pdf");
         }
     }
 
@@ -286,9 +300,12 @@ class BundleFolderTests {
         Path lease = Pdfs.write(temp, "lease", 1);
         Depot full = mock(Depot.class);
         when(full.keep(any())).thenThrow(new IOException("No space left on device"));
-        Intake.Taken taken = new Intake(full).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
+        Intake.Taken taken =
+                new Intake(full).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
         assertThat(taken.findings()).extracting(Finding::message)
-                .containsExactly("lease.pdf was left out: there is no room on the disk for a copy of it. Free some space, then add it again.");
+                .containsExactly(
+                        "lease.pdf was left out: there is no room on the disk for a copy of it. Free some space, then add it "
+                                + "again.");
     }
 
     @Test
@@ -296,7 +313,8 @@ class BundleFolderTests {
         Path text = Files.writeString(temp.resolve("note.txt"), "hello\n");
         Bundle saved;
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(text), new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(text), new ArrayList<>()), Intake.Listener.NONE,
+                    () -> false);
             saved = Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents());
             place.save(saved);
         }
@@ -352,9 +370,11 @@ class BundleFolderTests {
         create(bundle);
         String json = Files.readString(file);
         StringBuilder deep = new StringBuilder();
-        for (int i = 0; i < 300; i++) deep.append("{\"id\":\"d").append(i).append("\",\"title\":\"D\",\"documents\":[],\"sections\":[");
+        for (int i = 0; i < 300; i++)
+            deep.append("{\"id\":\"d").append(i).append("\",\"title\":\"D\",\"documents\":[],\"sections\":[");
         deep.append("]}".repeat(300));
-        Files.writeString(file, json.replaceFirst("\"sections\" : \\[", Matcher.quoteReplacement("\"sections\" : [" + deep + ",")));
+        Files.writeString(file,
+                json.replaceFirst("\"sections\" : \\[", Matcher.quoteReplacement("\"sections\" : [" + deep + ",")));
         assertThat(refusal()).isEqualTo(Code.BUNDLE_DAMAGED);
     }
 
@@ -363,7 +383,8 @@ class BundleFolderTests {
         Path lease = Pdfs.write(temp, "lease", 1);
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
             Intake intake = new Intake(place);
-            Intake.Taken taken = intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            Intake.Taken taken =
+                    intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.save(Bundle.EMPTY.withSources(taken.sources()));
             intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
         }
@@ -384,7 +405,8 @@ class BundleFolderTests {
     void copiesThatTheStateBeforeNamesStay() throws IOException {
         Path lease = Pdfs.write(temp, "lease", 1);
         try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
-            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()),
+                    Intake.Listener.NONE, () -> false);
             place.save(Bundle.EMPTY.withSources(taken.sources()));
         }
         reopened();

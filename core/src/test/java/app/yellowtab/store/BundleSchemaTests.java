@@ -64,8 +64,9 @@ import tools.jackson.databind.node.ObjectNode;
 class BundleSchemaTests {
     private final Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
             .getSchema(Files.readString(Path.of("../docs/bundle.schema.json")));
-    private final Bundle bundle = Bundles.bundle(Bundles.document("x", 2), Bundles.section("A", Bundles.section("B", Bundles.document("b", 1))))
-            .withHeading(SampleMatter.HEADING);
+    private final Bundle bundle =
+            Bundles.bundle(Bundles.document("x", 2), Bundles.section("A", Bundles.section("B", Bundles.document("b", 1))))
+                    .withHeading(SampleMatter.HEADING);
 
     @TempDir
     private Path folder;
@@ -78,10 +79,13 @@ class BundleSchemaTests {
 
     @Test
     void whatPagesAreLikeIsAsItsOwnSchemaSays() throws IOException {
-        Schema facts = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/facts.schema.json")));
+        Schema facts = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(Path.of("../docs/facts.schema.json")));
         PageFacts unknown = PageFacts.UNKNOWN;
-        PageFacts known = new PageFacts(List.of(new ShapedPages(2, new PageShape(-3, 4.5, 595.3, 842, 90, 1))), List.of(new SheetSize(297, 210, 2)), new PageSet("1"), new PageSet("2"),
-                Optional.of(new PrintedSeries(4, 5, true, "TH-")), 7, 1, 2, 3, 4, 5, 6, List.of("a.pdf"), List.of("Font"), true, true, "AAAAAAAAAAA=");
+        PageFacts known = new PageFacts(List.of(new ShapedPages(2, new PageShape(-3, 4.5, 595.3, 842, 90, 1))),
+                List.of(new SheetSize(297, 210, 2)), new PageSet("1"), new PageSet("2"),
+                Optional.of(new PrintedSeries(4, 5, true, "TH-")), 7, 1, 2, 3, 4, 5, 6, List.of("a.pdf"), List.of("Font"), true,
+                true, "AAAAAAAAAAA=");
         for (PageFacts each : List.of(unknown, known)) {
             JsonNode written = BundleJson.MAPPER.valueToTree(each);
             assertThat(facts.validate(written)).isEmpty();
@@ -94,7 +98,8 @@ class BundleSchemaTests {
     @Test
     void whatIsWrittenIsValid() throws IOException {
         for (String date : new String[] {"", "undated", "March 2031", "4 March 2031", "1 to 4 March 2031"}) {
-            Bundle dated = Edits.changeDocument(bundle, new EntryId("b"), document -> document.withDate(DateReader.read(date).orElseThrow()));
+            Bundle dated = Edits.changeDocument(bundle, new EntryId("b"),
+                    document -> document.withDate(DateReader.read(date).orElseThrow()));
             assertThat(schema.validate(write(dated))).isEmpty();
         }
     }
@@ -105,43 +110,62 @@ class BundleSchemaTests {
         JsonNode written = write(marked);
         assertThat(schema.validate(written)).isEmpty();
         assertThat(written.path("needs").toString()).isEqualTo("[\"front_sheets\"]");
-        assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).contents()).isEqualTo(marked.contents());
+        assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).contents())
+                .isEqualTo(marked.contents());
     }
 
     @Test
     void numbersThatPagesWereGivenAreKept() throws IOException {
         SeriesId series = new SeriesId("bates");
         PageKey page = new PageKey(new RunId("r"), 3);
-        MarkSetting setting = new MarkSetting(Spot.STANDARD, true, new MarkLook(new SystemFace("Some Face"), 12.5f, Ground.FRAME, Ink.read("#c8102e"), 0.5, -90),
+        MarkSetting setting = new MarkSetting(Spot.STANDARD, true,
+                new MarkLook(new SystemFace("Some Face"), 12.5f, Ground.FRAME, Ink.read("#c8102e"), 0.5, -90),
                 new MarkedPages("4-25", List.of(new EntryId("x")), List.of(new SourceId("x")), List.of(PageKind.COVER)));
-        BundleNumber number = new BundleNumber(setting, NumberStyle.FIGURES, 3, true, true, Optional.of(NumberStyle.SMALL_ROMAN), 4);
-        RunningLine line = new RunningLine(new SeriesId("line"), setting, List.of(new LinePart.Typed("Page "), LinePart.Field.of(LineField.PAGE), LinePart.Field.of(LineField.PRODUCED)));
-        Numbering numbering = new Numbering(number, List.of(new Series(series, "TH-000101", setting)), List.of(line), List.of(new MarkMove(page, series, new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 4.5, 3))),
-                List.of(new GivenNumber(series, new SourceId("x"), 2, GivenNumber.Half.LEFT, "TH-000102")), List.of(new ServedNumber(page, "45A")),
-                List.of(new OldNumbers(new SourceId("x"), "12", OldNumbers.Handling.COVERED, List.of(new OldNumbers.Place(1, "12", new Area(1, 2, 3, 4))))), "/matter/register.csv");
-        Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(), bundle.contents(), bundle.setAside(), numbering, List.of(), bundle.recognition());
+        BundleNumber number =
+                new BundleNumber(setting, NumberStyle.FIGURES, 3, true, true, Optional.of(NumberStyle.SMALL_ROMAN), 4);
+        RunningLine line = new RunningLine(new SeriesId("line"), setting,
+                List.of(new LinePart.Typed("Page "), LinePart.Field.of(LineField.PAGE), LinePart.Field.of(LineField.PRODUCED)));
+        Numbering numbering = new Numbering(number, List.of(new Series(series, "TH-000101", setting)), List.of(line),
+                List.of(new MarkMove(page, series, new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 4.5, 3))),
+                List.of(new GivenNumber(series, new SourceId("x"), 2, GivenNumber.Half.LEFT, "TH-000102")),
+                List.of(new ServedNumber(page, "45A")),
+                List.of(new OldNumbers(new SourceId("x"), "12", OldNumbers.Handling.COVERED,
+                        List.of(new OldNumbers.Place(1, "12", new Area(1, 2, 3, 4))))),
+                "/matter/register.csv");
+        Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(),
+                bundle.contents(), bundle.setAside(), numbering, List.of(), bundle.recognition());
         JsonNode written = write(numbered);
         assertThat(schema.validate(written)).isEmpty();
-        assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).numbering()).isEqualTo(numbering);
+        assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).numbering())
+                .isEqualTo(numbering);
         String text = BundleJson.MAPPER.writeValueAsString(written);
-        assertThat(schema.validate(BundleJson.MAPPER.readTree(text.replace("\"half\":\"left\"", "\"half\":\"upper\"")))).isNotEmpty();
+        assertThat(schema.validate(BundleJson.MAPPER.readTree(text.replace("\"half\":\"left\"", "\"half\":\"upper\""))))
+                .isNotEmpty();
     }
 
     @Test
     void howABatchIsCutIsKept() throws IOException {
         Area area = new Area(10, 20, 30.5, 40);
-        List<CutRule> all = List.of(new CutRule.EveryPages(3, 2), new CutRule.Bookmarks(2), new CutRule.BlankSheets(true), new CutRule.WordsFound("1 of", true, true, false, Optional.of(area), true),
-                new CutRule.ValueChanges(new ValuePlace.AfterWords("no.", "/")), new CutRule.ValueChanges(new ValuePlace.InArea(area)), new CutRule.NumberingRestarts(), new CutRule.SizeChanges(), new CutRule.SeparatorSheets(), new CutRule.UpTo(5_000_000), new CutRule.FirstPages(60));
-        List<NamePart> parts = List.of(new NamePart.Bookmark(), new NamePart.Value(new ValuePlace.InArea(area)), new NamePart.FileName(), new NamePart.Number(3, 1), new NamePart.FirstDate(), new NamePart.Typed("x"));
+        List<CutRule> all = List.of(new CutRule.EveryPages(3, 2), new CutRule.Bookmarks(2), new CutRule.BlankSheets(true),
+                new CutRule.WordsFound("1 of", true, true, false, Optional.of(area), true),
+                new CutRule.ValueChanges(new ValuePlace.AfterWords("no.", "/")),
+                new CutRule.ValueChanges(new ValuePlace.InArea(area)), new CutRule.NumberingRestarts(), new CutRule.SizeChanges(),
+                new CutRule.SeparatorSheets(), new CutRule.UpTo(5_000_000), new CutRule.FirstPages(60));
+        List<NamePart> parts = List.of(new NamePart.Bookmark(), new NamePart.Value(new ValuePlace.InArea(area)),
+                new NamePart.FileName(), new NamePart.Number(3, 1), new NamePart.FirstDate(), new NamePart.Typed("x"));
         Source source = bundle.sources().getFirst();
-        Bundle cut = CutEdits.change(bundle, source, batch -> batch.withRules(new CutRules(all, 2, parts), List.of(new CutRule.Ranges("1-", true), new CutRule.OddAndEven(true)))
-                .withCut(batch.keys().get(1), true).withDrop(batch.keys().get(0), false).withName(batch.keys().get(0), "Letter").withMade(bundle.contents().documents()));
+        Bundle cut = CutEdits.change(bundle, source, batch -> batch
+                .withRules(new CutRules(all, 2, parts), List.of(new CutRule.Ranges("1-", true), new CutRule.OddAndEven(true)))
+                .withCut(batch.keys().get(1), true).withDrop(batch.keys().get(0), false).withName(batch.keys().get(0), "Letter")
+                .withMade(bundle.contents().documents()));
         JsonNode written = write(cut);
         assertThat(schema.validate(written)).isEmpty();
         Bundle read = BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN));
         assertThat(read.batches()).isEqualTo(cut.batches());
         BundleBounds.check(read);
-        assertThat(schema.validate(BundleJson.MAPPER.readTree(BundleJson.MAPPER.writeValueAsString(written).replace("\"kind\":\"bookmarks\"", "\"kind\":\"moon\"")))).isNotEmpty();
+        assertThat(schema.validate(BundleJson.MAPPER
+                .readTree(BundleJson.MAPPER.writeValueAsString(written).replace("\"kind\":\"bookmarks\"", "\"kind\":\"moon\""))))
+                .isNotEmpty();
     }
 
     @ParameterizedTest

@@ -31,9 +31,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class NumberPresetsTests {
-    private static final RunningLine LINE = new RunningLine(new SeriesId("line"), new MarkSetting(Spot.LINE, MarkLook.LINE), LineEdits.read("{title}, {date:d MMM yyyy}"));
-    private static final Series BATES = new Series(new SeriesId("bates"), "TH-000101", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES));
-    private static final NumberPreset OURS = new NumberPreset(BundleNumber.STANDARD.withFront(Optional.of(NumberStyle.SMALL_ROMAN)).withIndexPages(3), List.of(BATES), List.of(LINE));
+    private static final RunningLine LINE = new RunningLine(new SeriesId("line"), new MarkSetting(Spot.LINE, MarkLook.LINE),
+            LineEdits.read("{title}, {date:d MMM yyyy}"));
+    private static final Series BATES =
+            new Series(new SeriesId("bates"), "TH-000101", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES));
+    private static final NumberPreset OURS =
+            new NumberPreset(BundleNumber.STANDARD.withFront(Optional.of(NumberStyle.SMALL_ROMAN)).withIndexPages(3),
+                    List.of(BATES), List.of(LINE));
     @TempDir
     private Path folder;
 
@@ -56,28 +60,34 @@ class NumberPresetsTests {
         Path file = folder.resolve("numbers.json");
         NumberPresets.write(file, new NumberPresets.Named("County Court", OURS));
         String published = Files.readString(Path.of("../docs/numbers.schema.json"));
-        assertThat(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(published).validate(BundleJson.MAPPER.readTree(file))).isEmpty();
+        assertThat(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(published)
+                .validate(BundleJson.MAPPER.readTree(file))).isEmpty();
         for (String shared : List.of("markLook", "markSetting", "bundleNumber", "series", "line", "spot")) {
             for (String other : List.of("bundle", "template")) {
-                assertThat(BundleJson.MAPPER.readTree(published).path("$defs").path(shared)).as("as in a " + other + ": " + shared)
-                        .isEqualTo(BundleJson.MAPPER.readTree(Files.readString(Path.of("../docs/" + other + ".schema.json"))).path("$defs").path(shared));
+                assertThat(BundleJson.MAPPER.readTree(published).path("$defs").path(shared))
+                        .as("as in a " + other + ": " + shared)
+                        .isEqualTo(BundleJson.MAPPER.readTree(Files.readString(Path.of("../docs/" + other + ".schema.json")))
+                                .path("$defs").path(shared));
             }
         }
         assertThat(NumberPresets.read(file)).isEqualTo(new NumberPresets.Named("County Court", OURS));
         Files.writeString(file, Files.readString(file).replace("\"indexPages\" : 3", "\"indexPages\" : 900"));
-        assertThatThrownBy(() -> NumberPresets.read(file)).hasMessageContaining("numbers.json").hasMessageContaining("\"indexPages\" must be 0 to 200, got 900");
+        assertThatThrownBy(() -> NumberPresets.read(file)).hasMessageContaining("numbers.json")
+                .hasMessageContaining("\"indexPages\" must be 0 to 200, got 900");
         Files.writeString(file, "{\"sections\": []}");
         assertThatThrownBy(() -> NumberPresets.read(file)).hasMessageContaining("it holds no numbers and lines");
     }
 
     @Test
     void aPresetTakesThePlaceOfLinesAndStandsBesideWhatWasGiven() {
-        Bundle start = NumberEdits.with(NumberEdits.with(bundle(document("a", 2)), BATES), new RunningLine(new SeriesId("old"), new MarkSetting(Spot.LINE, MarkLook.LINE), LineEdits.read("{file}")));
+        Bundle start = NumberEdits.with(NumberEdits.with(bundle(document("a", 2)), BATES),
+                new RunningLine(new SeriesId("old"), new MarkSetting(Spot.LINE, MarkLook.LINE), LineEdits.read("{file}")));
         Bundle set = OURS.on(start);
         assertThat(set.numbering().series()).as("a series that it has already is not put on twice").containsExactly(BATES);
         assertThat(set.numbering().lines()).hasSize(1);
         assertThat(set.numbering().lines().getFirst().parts()).isEqualTo(LINE.parts());
-        Bundle some = NumberEdits.with(start, BATES.withSetting(BATES.setting().withPages(MarkedPages.of(List.of(new EntryId("a"))))));
+        Bundle some =
+                NumberEdits.with(start, BATES.withSetting(BATES.setting().withPages(MarkedPages.of(List.of(new EntryId("a"))))));
         assertThat(NumberPreset.of(some).series()).as("what some documents bear alone means nothing without these").isEmpty();
         assertThat(NumberPreset.of(set).number()).isEqualTo(OURS.number());
     }

@@ -35,7 +35,8 @@ class OlderFormatsTests {
     private Path folder;
 
     private Bundle opened(int format) throws IOException {
-        try (InputStream saved = Objects.requireNonNull(OlderFormatsTests.class.getResourceAsStream("bundle-" + format + ".json"))) {
+        try (InputStream saved =
+                Objects.requireNonNull(OlderFormatsTests.class.getResourceAsStream("bundle-" + format + ".json"))) {
             Files.write(folder.resolve("bundle.json"), saved.readAllBytes());
         }
         return again();
@@ -53,12 +54,14 @@ class OlderFormatsTests {
     @ValueSource(ints = {1, 2})
     void haveTheSamePagesUnderTheSameNumbers(int format) throws IOException {
         Bundle bundle = opened(format);
-        assertThat(Bundles.order(bundle)).startsWith("Statements of case(Claim form Particulars of claim (amended)) Witness statements(Orla Fennick");
+        assertThat(Bundles.order(bundle))
+                .startsWith("Statements of case(Claim form Particulars of claim (amended)) Witness statements(Orla Fennick");
         Plan plan = Planner.plan(bundle);
         assertThat(plan.entries()).extracting(PlannedEntry::title, entry -> entry.span().shown()).contains(
                 tuple("Claim form", "4"), tuple("Particulars of claim (amended)", "5–7"));
         List<Run> runs = bundle.contents().allDocuments().get(1).runs();
-        assertThat(runs).extracting(run -> ((SourcePages) run).first() + "-" + ((SourcePages) run).last()).containsExactly("1-2", "1-1");
+        assertThat(runs).extracting(run -> ((SourcePages) run).first() + "-" + ((SourcePages) run).last()).containsExactly("1-2",
+                "1-1");
         assertThat(runs).allSatisfy(run -> assertThat(((SourcePages) run).look()).isSameAs(PageLook.PLAIN));
         assertThat(runs).extracting(Run::id).doesNotHaveDuplicates();
     }

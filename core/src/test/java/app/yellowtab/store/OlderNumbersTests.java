@@ -27,8 +27,11 @@ class OlderNumbersTests {
     @Test
     void placeLookAndPagesAreFoundWhereTheyStoodBesideEachOther() {
         Numbering numbering = read("""
-                {"bundle": {"spot": {"row": "head", "column": "middle", "across": 0, "down": 12}, "look": {"face": "sans_bold", "sizePt": 13, "ground": true}, "onCover": false},
-                 "series": [{"id": "bates", "style": "figures", "first": "TH-000101", "spot": {"row": "foot", "column": "left", "across": 10, "down": 10}, "look": {"face": "sans", "sizePt": 10},
+                {"bundle": {"spot": {"row": "head", "column": "middle", "across": 0, "down": 12}, \
+                "look": {"face": "sans_bold", "sizePt": 13, "ground": true}, "onCover": false},
+                 "series": [{"id": "bates", "style": "figures", "first": "TH-000101", \
+                 "spot": {"row": "foot", "column": "left", "across": 10, "down": 10}, \
+                 "look": {"face": "sans", "sizePt": 10},
                              "entries": ["a"], "sources": []}],
                  "moves": [], "given": [], "served": []}""");
         BundleNumber number = numbering.bundle();

@@ -26,7 +26,8 @@ class RecentsTests {
         recents.remember(recent("one", true));
         recents.remember(recent("two", true));
         recents.remember(recent("one", true));
-        assertThat(recents.list()).extracting(r -> r.title() + " " + r.open() + " " + r.leaf()).containsExactly("one true 7", "two false 7");
+        assertThat(recents.list()).extracting(r -> r.title() + " " + r.open() + " " + r.leaf()).containsExactly("one true 7",
+                "two false 7");
     }
 
     @Test

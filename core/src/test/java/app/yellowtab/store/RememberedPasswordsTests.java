@@ -32,7 +32,8 @@ class RememberedPasswordsTests {
     void onlyTheUserMayReadThem() throws IOException {
         assumeTrue(FileSystems.getDefault().supportedFileAttributeViews().contains("posix"));
         new RememberedPasswords(temp).remember("tarn");
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(temp.resolve("passwords.json")))).isEqualTo("rw-------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(temp.resolve("passwords.json"))))
+                .isEqualTo("rw-------");
     }
 
     @Test

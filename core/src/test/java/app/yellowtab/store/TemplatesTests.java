@@ -38,8 +38,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class TemplatesTests {
-    private final Bundle bundle = Edits.insertDocuments(bundle(document("x", 2), section("Letters", document("a", 3), section("Old"))), List.of(Placeholders.placeholder("Index of letters", 4)),
-            new Place(Optional.of(new EntryId("Letters")), 1)).withLayout(new Layout(false, Separators.TITLED).withAgreement(true));
+    private final Bundle bundle = Edits
+            .insertDocuments(bundle(document("x", 2), section("Letters", document("a", 3), section("Old"))),
+                    List.of(Placeholders.placeholder("Index of letters", 4)),
+                    new Place(Optional.of(new EntryId("Letters")), 1))
+            .withLayout(new Layout(false, Separators.TITLED).withAgreement(true));
     @TempDir
     private Path folder;
 
@@ -54,7 +57,8 @@ class TemplatesTests {
             assertThat(Planner.plan(begun).documentCount()).isEqualTo(begun.contents().allDocuments().size());
             BundleBounds.check(begun);
         }
-        assertThat(ours.getFirst().begun("a").contents().allDocuments().getFirst().id()).as("each bundle has entries of its own").isNotEqualTo(ours.getFirst().begun("a").contents().allDocuments().getFirst().id());
+        assertThat(ours.getFirst().begun("a").contents().allDocuments().getFirst().id()).as("each bundle has entries of its own")
+                .isNotEqualTo(ours.getFirst().begun("a").contents().allDocuments().getFirst().id());
     }
 
     @Test
@@ -78,28 +82,38 @@ class TemplatesTests {
         Templates.write(given, Template.of(bundle, "Given", false));
         assertThat(templates.bringIn(given).called()).isEqualTo("Given");
         assertThat(templates.list()).extracting(Template::called).endsWith("Given", "Our: structure");
-        assertThat(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/template.schema.json"))).validate(BundleJson.MAPPER.readTree(given))).isEmpty();
+        assertThat(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(Path.of("../docs/template.schema.json"))).validate(BundleJson.MAPPER.readTree(given)))
+                .isEmpty();
     }
 
     @Test
     void theNumbersThatRunOverAllPagesAreKept() throws IOException {
         Series all = new Series(new SeriesId("all"), "TH-000101", new MarkSetting(Spot.STANDARD, MarkLook.NUMBER));
-        Series some = new Series(new SeriesId("some"), "X1", new MarkSetting(Spot.STANDARD, false, MarkLook.NUMBER, MarkedPages.of(List.of(new EntryId("a")))));
+        Series some = new Series(new SeriesId("some"), "X1",
+                new MarkSetting(Spot.STANDARD, false, MarkLook.NUMBER, MarkedPages.of(List.of(new EntryId("a")))));
         Bundle numbered = bundle.withNumbering(Numbering.NONE.withSeries(List.of(all, some)));
         Path given = folder.resolve("given.json");
         Templates.write(given, Template.of(numbered, "Given", false));
-        assertThat(Templates.read(given).begun("t").numbering().series()).as("what only some documents bear is theirs").containsExactly(all);
-        assertThat(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(Files.readString(Path.of("../docs/template.schema.json"))).validate(BundleJson.MAPPER.readTree(given))).isEmpty();
+        assertThat(Templates.read(given).begun("t").numbering().series()).as("what only some documents bear is theirs")
+                .containsExactly(all);
+        assertThat(SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(Path.of("../docs/template.schema.json"))).validate(BundleJson.MAPPER.readTree(given)))
+                .isEmpty();
     }
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '`', value = {
-        "{\"bundleTemplate\": 2, \"called\": \"x\"} | it is of a version that this program does not know",
-        "{\"cutRules\": 1} | it holds no template",
-        "{\"bundleTemplate\": 1, \"called\": | it breaks off or is no JSON",
-        "{\"bundleTemplate\": 1, \"called\": \"x\", \"about\": \"\", \"layout\": {\"cover\": true, \"separators\": \"none\", \"agreement\": false}, \"fromSources\": {\"comments\": \"kept\", \"bookmarkLevels\": 1}, \"entries\": [{\"title\": \"t\", \"pages\": 0}], \"sections\": []} | \"entries[1]\" is refused: \"pages\" must be >= 1, got 0"})
+            "{\"bundleTemplate\": 2, \"called\": \"x\"} | it is of a version that this program does not know",
+            "{\"cutRules\": 1} | it holds no template",
+            "{\"bundleTemplate\": 1, \"called\": | it breaks off or is no JSON",
+            "{\"bundleTemplate\": 1, \"called\": \"x\", \"about\": \"\", \"layout\": {\"cover\": true, \"separators\": "
+                    + "\"none\", \"agreement\": false}, \"fromSources\": {\"comments\": \"kept\", \"bookmarkLevels\": 1}, "
+                    + "\"entries\": [{\"title\": \"t\", \"pages\": 0}], \"sections\": []} | \"entries[1]\" is refused: "
+                    + "\"pages\" must be >= 1, got 0"})
     void whatIsNoTemplateIsToldWithItsFile(String content, String why) throws IOException {
         Path file = Files.writeString(folder.resolve("odd.json"), content);
-        assertThatThrownBy(() -> Templates.read(file)).isInstanceOf(FindingException.class).hasMessageContaining("odd.json").hasMessageContaining(why);
+        assertThatThrownBy(() -> Templates.read(file)).isInstanceOf(FindingException.class).hasMessageContaining("odd.json")
+                .hasMessageContaining(why);
     }
 }

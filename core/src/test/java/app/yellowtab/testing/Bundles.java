@@ -24,12 +24,14 @@ public final class Bundles {
     private Bundles() {}
 
     public static Source source(String name, int pages) {
-        return new Source(new SourceId(name), name + ".pdf", name + ".pdf", SourceKind.PDF, 1000, "00", "", pages, List.of(), name,
+        return new Source(new SourceId(name), name + ".pdf", name + ".pdf", SourceKind.PDF, 1000, "00", "", pages, List.of(),
+                name,
                 DocumentDate.NOT_GIVEN, About.UNKNOWN, Optional.empty());
     }
 
     public static Document document(String name, int pages) {
-        return new Document(new EntryId(name), name, "", DocumentDate.NOT_GIVEN, true, Optional.empty(), List.of(SourcePages.of(new SourceId(name), 1, pages)));
+        return new Document(new EntryId(name), name, "", DocumentDate.NOT_GIVEN, true, Optional.empty(),
+                List.of(SourcePages.of(new SourceId(name), 1, pages)));
     }
 
     /** {@return a section of documents and sub-sections, in the order documents first} */
@@ -58,7 +60,8 @@ public final class Bundles {
     /** {@return the pages of a document on one line, such as "a1 a2 b1"} */
     public static String pages(Document document) {
         List<String> pages = new ArrayList<>();
-        for (Run run : document.runs()) for (int n = 1; n <= run.pageCount(); n++) pages.add(run instanceof SourcePages of ? of.source().value() + of.key(n).page() : "free");
+        for (Run run : document.runs()) for (int n = 1; n <= run.pageCount(); n++)
+            pages.add(run instanceof SourcePages of ? of.source().value() + of.key(n).page() : "free");
         return String.join(" ", pages);
     }
 

@@ -41,6 +41,7 @@ public final class Conversions {
         Path pdf = file.resolveSibling(file.getFileName() + ".converted.pdf");
         List<Finding> findings = new ArrayList<>();
         Converter.convert(file, file, kind, pdf, List.of(passwords), reading, findings);
-        return new Result(pdf, Pdfs.pages(pdf).stream().map(page -> page.replaceAll("[\\s\\u00A0]+", " ").strip()).toList(), findings);
+        return new Result(pdf, Pdfs.pages(pdf).stream().map(page -> page.replaceAll("[\\s\\u00A0]+", " ").strip()).toList(),
+                findings);
     }
 }

@@ -16,7 +16,8 @@ public final class Folder {
     /** {@return a bundle of all that is in a folder, its sources known to the place} */
     public static Bundle bundle(InPlace place, Path folder) {
         FoundFolder found = FoundFolder.of(List.of(folder), new ArrayList<>()).folders().getFirst();
-        Intake.Taken taken = new Intake(place, place.passwords(), Reading.STANDARD).bringIn(found, Intake.Listener.NONE, () -> false);
+        Intake.Taken taken =
+                new Intake(place, place.passwords(), Reading.STANDARD).bringIn(found, Intake.Listener.NONE, () -> false);
         place.know(taken.sources());
         return Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents());
     }

@@ -8,7 +8,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Brings a folder in, as a program of its own: for tests of how much memory that takes. Says of each file its pages, or why not. */
+/**
+ * Brings a folder in, as a program of its own: for tests of how much memory that takes. Says of each file its pages, or why not.
+ */
 public final class IntakeOfFiles {
     private IntakeOfFiles() {}
 
@@ -17,7 +19,8 @@ public final class IntakeOfFiles {
         try (InPlace place = new InPlace()) {
             FoundFolder found = FoundFolder.of(List.of(Path.of(arguments[0])), new ArrayList<>()).folders().getFirst();
             Intake.Taken taken = new Intake(place).bringIn(found, Intake.Listener.NONE, () -> false);
-            taken.sources().forEach(source -> System.out.println("SOURCE " + source.fileName() + " " + (source.isRead() ? source.pageCount() : source.about().trouble().orElseThrow().code())));
+            taken.sources().forEach(source -> System.out.println("SOURCE " + source.fileName() + " "
+                    + (source.isRead() ? source.pageCount() : source.about().trouble().orElseThrow().code())));
         }
     }
 }

@@ -98,7 +98,8 @@ public final class MsgFile {
     /** {@return a text with its looks as such a mail holds it, here without making it smaller ([MS-OXRTFCP] 2.1.3.1.1)} */
     public static byte[] storedRtf(String rtf) {
         byte[] raw = rtf.getBytes(StandardCharsets.US_ASCII);
-        return ByteBuffer.allocate(16 + raw.length).order(ByteOrder.LITTLE_ENDIAN).putInt(raw.length + 12).putInt(raw.length).putInt(0x414C454D).putInt(0).put(raw).array();
+        return ByteBuffer.allocate(16 + raw.length).order(ByteOrder.LITTLE_ENDIAN).putInt(raw.length + 12).putInt(raw.length)
+                .putInt(0x414C454D).putInt(0).put(raw).array();
     }
 
     public Path write(Path folder, String name) throws IOException {

@@ -32,7 +32,7 @@ public final class Pdfs {
 
     /** Writes a PDF of A4 pages that say "A-1", "A-2" and so on. */
     public static Path write(Path folder, String name, int pages) throws IOException {
-        return write(folder, name, pages, document -> { });
+        return write(folder, name, pages, document -> {});
     }
 
     /** The same, changed before it is saved. */
@@ -70,7 +70,8 @@ public final class Pdfs {
     /** Draws a small grey picture on a page. */
     public static void picture(PDDocument document, PDPage page, int grey) {
         BufferedImage picture = new BufferedImage(30, 20, BufferedImage.TYPE_BYTE_GRAY);
-        for (int x = 0; x < 30; x++) for (int y = 0; y < 20; y++) picture.getRaster().setSample(x, y, 0, (grey + 5 * x + y) % 256);
+        for (int x = 0; x < 30; x++)
+            for (int y = 0; y < 20; y++) picture.getRaster().setSample(x, y, 0, (grey + 5 * x + y) % 256);
         try (var content = new PDPageContentStream(document, page, PDPageContentStream.AppendMode.APPEND, true)) {
             content.drawImage(LosslessFactory.createFromImage(document, picture), 100, 500, 150, 100);
         } catch (IOException e) {
@@ -122,7 +123,8 @@ public final class Pdfs {
     /** {@return the pages that a page's links lead to, from the top of the page down; links without a target are passed over} */
     public static List<Integer> linkTargets(Path file, int page) throws IOException {
         try (PDDocument document = Loader.loadPDF(file.toFile())) {
-            return links(document, page).stream().filter(link -> link.getCOSObject().containsKey(COSName.DEST)).map(link -> target(document, link)).toList();
+            return links(document, page).stream().filter(link -> link.getCOSObject().containsKey(COSName.DEST))
+                    .map(link -> target(document, link)).toList();
         }
     }
 
@@ -170,7 +172,9 @@ public final class Pdfs {
     private static long other(int[] was, int[] is) {
         long other = 0;
         for (int i = 0; i < was.length; i++) {
-            boolean differs = was[i] != is[i] && (Math.abs((was[i] >> 16 & 0xFF) - (is[i] >> 16 & 0xFF)) > 1 || Math.abs((was[i] >> 8 & 0xFF) - (is[i] >> 8 & 0xFF)) > 1 || Math.abs((was[i] & 0xFF) - (is[i] & 0xFF)) > 1);
+            boolean differs = was[i] != is[i] && (Math.abs((was[i] >> 16 & 0xFF) - (is[i] >> 16 & 0xFF)) > 1
+                    || Math.abs((was[i] >> 8 & 0xFF) - (is[i] >> 8 & 0xFF)) > 1
+                    || Math.abs((was[i] & 0xFF) - (is[i] & 0xFF)) > 1);
             if (differs) other++;
         }
         return other;

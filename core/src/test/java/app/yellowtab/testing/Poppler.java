@@ -13,19 +13,24 @@ import java.util.regex.Pattern;
 /** Words with their boxes as poppler's {@code pdftotext} reads them: another reader than the library that wrote them. */
 public final class Poppler {
     private static final double MM = 72 / 25.4;
-    private static final Pattern WORD = Pattern.compile("<word xMin=\"(\\S+)\" yMin=\"(\\S+)\" xMax=\"(\\S+)\" yMax=\"(\\S+)\">(.*?)</word>");
+    private static final Pattern WORD =
+            Pattern.compile("<word xMin=\"(\\S+)\" yMin=\"(\\S+)\" xMax=\"(\\S+)\" yMax=\"(\\S+)\">(.*?)</word>");
     private static final boolean THERE = runs();
 
     private Poppler() {}
 
-    /** A word and its box from the upper left of what is seen of the page, in millimetres; the box is as high as the line, not as the letters. */
+    /**
+     * A word and its box from the upper left of what is seen of the page, in millimetres; the box is as high as the line, not as
+     * the letters.
+     */
     public record Word(String words, double left, double top, double right, double bottom) {}
 
     /** {@return the words of a page in the order of reading; the test is skipped where poppler is not installed} */
     public static List<Word> words(Path pdf, int page) {
         assumeTrue(THERE, "pdftotext is not installed: ./yellowtab test installs it (poppler-utils)");
         String at = Integer.toString(page);
-        return WORD.matcher(run("pdftotext", "-bbox", "-cropbox", "-f", at, "-l", at, pdf.toString(), "-")).results().map(Poppler::word).toList();
+        return WORD.matcher(run("pdftotext", "-bbox", "-cropbox", "-f", at, "-l", at, pdf.toString(), "-")).results()
+                .map(Poppler::word).toList();
     }
 
     private static Word word(MatchResult found) {
@@ -38,7 +43,8 @@ public final class Poppler {
 
     private static boolean runs() {
         try {
-            return new ProcessBuilder("pdftotext", "-v").redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start().waitFor() >= 0;
+            return new ProcessBuilder("pdftotext", "-v").redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start().waitFor() >= 0;
         } catch (IOException e) {
             return false;
         } catch (InterruptedException e) {

@@ -6,7 +6,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 
-/** Writes a PDF of one page by hand, to have each kind of file structure (ISO 32000-1:2008, 7.5). The page says what it is told. */
+/**
+ * Writes a PDF of one page by hand, to have each kind of file structure (ISO 32000-1:2008, 7.5). The page says what it is told.
+ */
 public final class RawPdf {
     private final ByteArrayOutputStream out = new ByteArrayOutputStream();
     private final Map<Integer, Integer> offsets = new TreeMap<>();
@@ -41,10 +43,12 @@ public final class RawPdf {
         String page = body(3, words);
         String head = "3 0 5 " + (page.length() + 1) + " ";
         String packed = head + page + " " + body(5, words);
-        pdf.object(6, "<</Type/ObjStm/N 2/First " + head.length() + "/Length " + packed.length() + ">>\nstream\n" + packed + "\nendstream");
+        pdf.object(6, "<</Type/ObjStm/N 2/First " + head.length() + "/Length " + packed.length() + ">>\nstream\n" + packed
+                + "\nendstream");
         byte[] entries = {2, 0, 6, 0, 2, 0, 6, 1};
         int stream = pdf.out.size();
-        pdf.object(7, "<</Type/XRef/Size 8/Index[3 1 5 1]/W[1 2 1]/Root 1 0 R/Length 8>>\nstream\n" + new String(entries, StandardCharsets.ISO_8859_1) + "\nendstream");
+        pdf.object(7, "<</Type/XRef/Size 8/Index[3 1 5 1]/W[1 2 1]/Root 1 0 R/Length 8>>\nstream\n"
+                + new String(entries, StandardCharsets.ISO_8859_1) + "\nendstream");
         int table = pdf.table(1, 2, 4, 6, 7);
         return pdf.end("/Size 8/Root 1 0 R/XRefStm " + stream, table);
     }
@@ -56,7 +60,8 @@ public final class RawPdf {
         for (int pass = 0; pass < 2; pass++) {
             RawPdf pdf = new RawPdf("1.4");
             Map<Integer, Integer> known = pass == 0 ? Map.of(1, 0, 3, 0, 4, 0, 5, 0) : new TreeMap<>(pdf.offsetsOf(bytes));
-            pdf.object(6, String.format(Locale.ROOT, "<</Linearized 1/L %010d/H[0 0]/O 3/E %010d/N 1/T %010d>>", bytes.length, bytes.length, main));
+            pdf.object(6, String.format(Locale.ROOT, "<</Linearized 1/L %010d/H[0 0]/O 3/E %010d/N 1/T %010d>>", bytes.length,
+                    bytes.length, main));
             known.forEach(pdf.offsets::putIfAbsent);
             int first = pdf.table(1, 3, 4, 5, 6);
             pdf.text(String.format(Locale.ROOT, "trailer\n<</Size 7/Root 1 0 R/Prev %010d>>\nstartxref\n0\n%%%%EOF\n", main));

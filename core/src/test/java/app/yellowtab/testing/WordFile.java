@@ -13,7 +13,8 @@ import java.util.zip.ZipOutputStream;
 /** Writes small word-processor documents (ECMA-376) for tests, part by part. */
 public final class WordFile {
     private static final String SPACES = "xmlns:w=\"http://schemas.openxmlformats.org/wordprocessingml/2006/main\" "
-            + "xmlns:r=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships\" xmlns:a=\"http://schemas.openxmlformats.org/drawingml/2006/main\" "
+            + "xmlns:r=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships\" "
+            + "xmlns:a=\"http://schemas.openxmlformats.org/drawingml/2006/main\" "
             + "xmlns:wp=\"http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing\"";
 
     private final Map<String, byte[]> parts = new LinkedHashMap<>();
@@ -51,7 +52,8 @@ public final class WordFile {
             table.append("<w:tr>");
             for (String cell : row.split("\\|")) {
                 int end = cell.startsWith("{") ? cell.indexOf('}') : 0;
-                table.append("<w:tc><w:tcPr>").append(end > 0 ? cell.substring(1, end) : "").append("</w:tcPr>").append(p(cell.substring(end > 0 ? end + 1 : 0))).append("</w:tc>");
+                table.append("<w:tc><w:tcPr>").append(end > 0 ? cell.substring(1, end) : "").append("</w:tcPr>")
+                        .append(p(cell.substring(end > 0 ? end + 1 : 0))).append("</w:tc>");
             }
             table.append("</w:tr>");
         }
@@ -65,7 +67,9 @@ public final class WordFile {
     }
 
     public WordFile relationship(String id, String target, boolean outside) {
-        relationships.append("<Relationship Id=\"").append(id).append("\" Type=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships/x\" Target=\"").append(target)
+        relationships.append("<Relationship Id=\"").append(id)
+                .append("\" Type=\"http://schemas.openxmlformats.org/officeDocument/2006/relationships/x\" Target=\"")
+                .append(target)
                 .append(outside ? "\" TargetMode=\"External\"/>" : "\"/>");
         return this;
     }
@@ -80,8 +84,10 @@ public final class WordFile {
     }
 
     public Path write(Path folder, String name) throws IOException {
-        parts.put("word/_rels/document.xml.rels", ("<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">" + relationships + "</Relationships>")
-                .getBytes(StandardCharsets.UTF_8));
+        parts.put("word/_rels/document.xml.rels",
+                ("<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">" + relationships
+                        + "</Relationships>")
+                        .getBytes(StandardCharsets.UTF_8));
         return zip(folder.resolve(name), parts);
     }
 

@@ -77,7 +77,8 @@ final class Desk implements StartView.Actions {
     /** A bundle on the desk, with what must be ended when it goes. */
     private record OpenBundle(Workspace workspace, Shell shell, Autosave autosave, ExecutorService saving) {}
 
-    Desk(Stage window, Recents recents, Path userFolder, PictureFiles pictures, Jobs jobs, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
+    Desk(Stage window, Recents recents, Path userFolder, PictureFiles pictures, Jobs jobs, FileDialogs dialogs, Opener opener,
+            Recognising.Engines engines) {
         this.window = window;
         this.recents = recents;
         this.userFolder = userFolder;
@@ -122,7 +123,9 @@ final class Desk implements StartView.Actions {
         return Optional.ofNullable(open).map(OpenBundle::workspace);
     }
 
-    /** Does something with files on the desk's own thread, one thing after the other, and takes the result on the JavaFX thread. */
+    /**
+     * Does something with files on the desk's own thread, one thing after the other, and takes the result on the JavaFX thread.
+     */
     private <T> void with(Callable<T> work, Consumer<T> done, Consumer<String> failed) {
         files.execute(() -> {
             try {
@@ -130,7 +133,8 @@ final class Desk implements StartView.Actions {
                 Platform.runLater(() -> done.accept(result));
             } catch (Exception | Error e) {
                 LoggerFactory.getLogger(Desk.class).warn("not done", e);
-                String words = e instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("start.unexpected", e.getClass().getSimpleName());
+                String words = e instanceof FindingException known ? String.valueOf(known.getMessage())
+                        : Words.of("start.unexpected", e.getClass().getSimpleName());
                 Platform.runLater(() -> failed.accept(words));
             }
         });
@@ -158,12 +162,13 @@ final class Desk implements StartView.Actions {
     /** Makes a new bundle and opens it. */
     @Override
     public void create(Path folder, String title, Optional<Template> template) {
-        Bundle bundle = template.map(its -> its.begun(title)).orElseGet(() -> Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(title)));
+        Bundle bundle = template.map(its -> its.begun(title))
+                .orElseGet(() -> Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle(title)));
         load(folder, () -> {
             // A template says itself how pages are numbered.
             Bundle begun = template.isPresent() ? bundle : new NumberPresets(userFolder).ofNewBundles().on(bundle);
             return new BundleFolder.Opened(BundleFolder.create(folder, begun), begun);
-        }, workspace -> { });
+        }, workspace -> {});
     }
 
     /** Shows loose files, to be numbered; the open bundle stays as it is. */
@@ -181,7 +186,7 @@ final class Desk implements StartView.Actions {
     /** Opens a bundle folder; says on the start screen why, if it cannot be opened. */
     @Override
     public void open(Path folder) {
-        close(false, () -> load(folder, () -> BundleFolder.open(folder), workspace -> { }));
+        close(false, () -> load(folder, () -> BundleFolder.open(folder), workspace -> {}));
     }
 
     /** Opens the sample matter; where it is not there yet, its files are made and come in while one looks. */
@@ -231,7 +236,8 @@ final class Desk implements StartView.Actions {
 
     private void show(Workspace workspace, Autosave autosave, ExecutorService saving) {
         jobs.hold();
-        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder), new NumberPresets(userFolder), new KeptReference(userFolder), templates, dialogs, opener, engines);
+        Shell shell = new Shell(this, workspace, new RememberedPasswords(userFolder), pictures, new KeptRules(userFolder),
+                new NumberPresets(userFolder), new KeptReference(userFolder), templates, dialogs, opener, engines);
         open = new OpenBundle(workspace, shell, autosave, saving);
         setRoot(shell, Words.of("app.titled", nameOf(workspace)));
         shell.begin();
@@ -300,7 +306,8 @@ final class Desk implements StartView.Actions {
         closing.shell.dispose();
         WaitingView waiting = WaitingView.of(running.isEmpty() ? "close.saving" : "close.stopping", nameOf(closing.workspace));
         setRoot(waiting, Words.of("app.name"));
-        CompletableFuture<Void> ended = CompletableFuture.allOf(running.stream().map(Jobs.Job::ended).toArray(CompletableFuture[]::new));
+        CompletableFuture<Void> ended =
+                CompletableFuture.allOf(running.stream().map(Jobs.Job::ended).toArray(CompletableFuture[]::new));
         PauseTransition patience = new PauseTransition(PATIENCE);
         patience.setOnFinished(event -> waiting.offer("close.now", () -> ended.complete(null)));
         patience.play();
@@ -360,7 +367,9 @@ final class Desk implements StartView.Actions {
     }
 
     private static Recents.Recent recent(Workspace workspace, boolean isOpen) {
-        return new Recents.Recent(workspace.folder().path(), titleOf(workspace), workspace.bundle().heading().shortName(), workspace.plan().pageCount(), Optional.of(LocalDate.now()), workspace.stageProperty().get().name(), workspace.leaf() + 1, isOpen);
+        return new Recents.Recent(workspace.folder().path(), titleOf(workspace), workspace.bundle().heading().shortName(),
+                workspace.plan().pageCount(), Optional.of(LocalDate.now()), workspace.stageProperty().get().name(),
+                workspace.leaf() + 1, isOpen);
     }
 
     private static String titleOf(Workspace workspace) {

@@ -29,19 +29,20 @@ final class FirstBundle {
     }
 
     /**
-     * {@return the bundle that is asked for: the sample matter, that of a folder, or the one that was open when the program ended}
+     * {@return the bundle that is asked for: the sample matter, that of a folder, or the one that was open when the program
+     * ended}
      *
      * @param user      the folder in which the program keeps what it remembers
      * @param arguments of the program
      */
     static FirstBundle of(Path user, String... arguments) {
-        if (arguments.length == 0) return new FirstBundle(user, () -> lastOpen(user), workspace -> { });
+        if (arguments.length == 0) return new FirstBundle(user, () -> lastOpen(user), workspace -> {});
         if (arguments[0].equals("demo")) {
             SampleMaking sample = SampleMaking.under(user);
             return new FirstBundle(user, () -> Optional.of(sample.open()), sample::goOn);
         }
         Path folder = Path.of(arguments[arguments.length - 1]);
-        return new FirstBundle(user, () -> Optional.of(BundleFolder.open(folder)), workspace -> { });
+        return new FirstBundle(user, () -> Optional.of(BundleFolder.open(folder)), workspace -> {});
     }
 
     private static Optional<BundleFolder.Opened> lastOpen(Path user) throws IOException {

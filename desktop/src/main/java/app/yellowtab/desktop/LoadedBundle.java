@@ -18,7 +18,9 @@ record LoadedBundle(BundleFolder folder, Bundle bundle, Plan plan, List<String> 
      * @param user the folder in which the program keeps what it remembers
      */
     static LoadedBundle of(BundleFolder.Opened opened, Path user) {
-        Optional<Recents.Recent> recent = new Recents(user).list().stream().filter(known -> known.folder().equals(opened.folder().path())).findFirst();
-        return new LoadedBundle(opened.folder(), opened.bundle(), Planner.plan(opened.bundle()), new RememberedPasswords(user).list(), recent);
+        Optional<Recents.Recent> recent =
+                new Recents(user).list().stream().filter(known -> known.folder().equals(opened.folder().path())).findFirst();
+        return new LoadedBundle(opened.folder(), opened.bundle(), Planner.plan(opened.bundle()),
+                new RememberedPasswords(user).list(), recent);
     }
 }

@@ -19,7 +19,8 @@ public final class Main {
         try {
             WorkFolder.begin();
         } catch (IOException e) {
-            System.err.println("There is no folder for work that is not finished: " + e.getMessage() + ". The system's own is used.");
+            System.err.println(
+                    "There is no folder for work that is not finished: " + e.getMessage() + ". The system's own is used.");
         }
         OfficeSuites.use();
         YellowTab.begin(FirstBundle.of(user, arguments));

@@ -54,7 +54,8 @@ final class Rail extends VBox {
                 workspace.stateProperty().map(state -> String.valueOf(state.plan().pageCount())));
         Region spring = new Region();
         VBox.setVgrow(spring, Priority.ALWAYS);
-        getChildren().addAll(Controls.iconButton(Feather.HOME, "rail.leave", leave), gather, cut, arrange, number, produce, spring,
+        getChildren().addAll(Controls.iconButton(Feather.HOME, "rail.leave", leave), gather, cut, arrange, number, produce,
+                spring,
                 Controls.iconButton(Feather.HELP_CIRCLE, "rail.help", help));
         getStyleClass().add(Styles.RAIL);
     }
@@ -67,7 +68,8 @@ final class Rail extends VBox {
         button.setToggleGroup(stages);
         button.getStyleClass().add(Styles.RAIL_BUTTON);
         String name = Words.of("stage." + stage.name());
-        subscriptions.add(count.subscribe(now -> Controls.describe(button, Words.of("rail.tip." + stage.name(), now, shortcut.shown()))));
+        subscriptions.add(
+                count.subscribe(now -> Controls.describe(button, Words.of("rail.tip." + stage.name(), now, shortcut.shown()))));
         button.textProperty().bind(Bindings.concat(name, "\n", count));
         button.setOnAction(event -> {
             button.setSelected(true);

@@ -68,7 +68,9 @@ final class SampleMaking {
             Folders.delete(files);
             if (!stop.getAsBoolean()) Files.deleteIfExists(unfinished);
             return names;
-        }, names -> workspace.jobs().quietly(() -> writeIndexBack(workspace.bundle()), done -> { }), failure -> workspace.findings().add(Finding.about(Finding.Code.FAILED, Words.of("start.sample"), failure.getClass().getSimpleName())));
+        }, names -> workspace.jobs().quietly(() -> writeIndexBack(workspace.bundle()), done -> {}),
+                failure -> workspace.findings()
+                        .add(Finding.about(Finding.Code.FAILED, Words.of("start.sample"), failure.getClass().getSimpleName())));
     }
 
     private static void bringIn(Path files, String name, Workspace workspace) throws IOException {
@@ -77,7 +79,8 @@ final class SampleMaking {
         FoundFolder one = name.isEmpty() ? new FoundFolder("", all.files(), List.of())
                 : new FoundFolder("", List.of(), all.folders().stream().filter(inner -> inner.name().equals(name)).toList());
         if (isThere(one, workspace.bundle())) return;
-        Intake.Taken taken = Intake.besideWindow(workspace.folder(), List.of(), workspace.bundle().reading()).bringIn(one, Intake.Listener.NONE, () -> false);
+        Intake.Taken taken = Intake.besideWindow(workspace.folder(), List.of(), workspace.bundle().reading()).bringIn(one,
+                Intake.Listener.NONE, () -> false);
         workspace.jobs().later(() -> {
             workspace.folder().know(taken.sources());
             workspace.edit(SampleMatter.adding(taken));

@@ -73,9 +73,12 @@ final class Shell extends StackPane {
     private final Recognising recognising;
     private final Subscription subscription;
 
-    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept, NumberPresets presets, KeptReference reference, Templates templates, FileDialogs dialogs, Opener opener, Recognising.Engines engines) {
+    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept,
+            NumberPresets presets, KeptReference reference, Templates templates, FileDialogs dialogs, Opener opener,
+            Recognising.Engines engines) {
         this.workspace = workspace;
-        this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater, workspace.jobs()::beside);
+        this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater,
+                workspace.jobs()::beside);
         FrameWish framing = new FrameWish();
         Intakes intakes = new Intakes(workspace, passwords);
         this.recognising = new Recognising(workspace, engines);
@@ -90,7 +93,8 @@ final class Shell extends StackPane {
         this.old = new OldDesk(workspace, words, finder);
         this.notes = new NumberNotes(clashes, old, workspace);
         this.produce = new Late<>(() -> new ProduceStage(workspace, pictures.renderer(), notes, dialogs, opener));
-        this.number = new Late<>(() -> new NumberStage(workspace, pictures, dialogs, clashes, old, new PresetStore(presets), desk::openLoose));
+        this.number = new Late<>(
+                () -> new NumberStage(workspace, pictures, dialogs, clashes, old, new PresetStore(presets), desk::openLoose));
         this.reader = new Reader(workspace, pictures, reference, dialogs, framing);
         this.foreEdge = new ForeEdge(workspace);
         this.rail = new Rail(workspace, desk::leave, () -> help.get().toggle());
@@ -105,10 +109,11 @@ final class Shell extends StackPane {
         frame.setBottom(status);
         getChildren().add(frame);
         getStyleClass().add(Styles.DESK);
-        subscription = Subscription.combine(workspace.stageProperty().subscribe(this::showStage), reader.largeProperty().subscribe(large -> {
-            Controls.show(middle, !large);
-            HBox.setHgrow(reader, large ? Priority.ALWAYS : Priority.NEVER);
-        }));
+        subscription = Subscription.combine(workspace.stageProperty().subscribe(this::showStage),
+                reader.largeProperty().subscribe(large -> {
+                    Controls.show(middle, !large);
+                    HBox.setHgrow(reader, large ? Priority.ALWAYS : Priority.NEVER);
+                }));
         addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
     }
 
@@ -152,8 +157,9 @@ final class Shell extends StackPane {
         for (Node node = focused; node != null; node = node.getParent()) {
             if (!(node instanceof ListView<?> list)) continue;
             VirtualFlow<?> flow = (VirtualFlow<?>) list.lookup(".virtual-flow");
-            return flow != null && flow.getCellCount() > 0 && (flow.getFirstVisibleCell() == null || flow.getFirstVisibleCell().getIndex() > 0
-                    || flow.getLastVisibleCell().getIndex() < flow.getCellCount() - 1);
+            return flow != null && flow.getCellCount() > 0
+                    && (flow.getFirstVisibleCell() == null || flow.getFirstVisibleCell().getIndex() > 0
+                            || flow.getLastVisibleCell().getIndex() < flow.getCellCount() - 1);
         }
         return focused instanceof TextArea;
     }

@@ -31,7 +31,7 @@ final class StatusBar extends HBox {
     private final Label saved = new Label();
     private final HBox work = new HBox(8);
     private final Label scanned = new Label();
-    private final Button pause = Controls.button("status.recognitionPause", () -> { });
+    private final Button pause = Controls.button("status.recognitionPause", () -> {});
     private final HBox scans = new HBox(8, scanned, pause);
     private final Button findings = Controls.button("status.findings", this::showFindings);
     private final Button produce;
@@ -62,7 +62,8 @@ final class StatusBar extends HBox {
         subscriptions = Subscription.combine(
                 workspace.onPlan(plan -> facts.setText(Words.of("status.facts", plan.pageCount(),
                         plan.documentCount(), sizeOfSources()))),
-                workspace.saveStateProperty().subscribe(this::showSaved), recognising.stateProperty().subscribe(this::showRecognising),
+                workspace.saveStateProperty().subscribe(this::showSaved),
+                recognising.stateProperty().subscribe(this::showRecognising),
                 workspace.stageProperty().subscribe(stage -> Controls.show(produce, stage != Stage.PRODUCE)));
         workspace.jobs().running().addListener(onJobs);
         workspace.findings().addListener(onFindings);
@@ -123,7 +124,8 @@ final class StatusBar extends HBox {
             case Recognising.State.Paused paused -> Words.of("status.recognitionPaused", paused.left());
             case Recognising.State.Unavailable unavailable -> Words.of("status.noRecognition");
         });
-        scanned.setTooltip(state instanceof Recognising.State.Unavailable unavailable ? new Tooltip(Words.of("status.noRecognitionTip", unavailable.message())) : null);
+        scanned.setTooltip(state instanceof Recognising.State.Unavailable unavailable
+                ? new Tooltip(Words.of("status.noRecognitionTip", unavailable.message())) : null);
         Controls.show(pause, running || state instanceof Recognising.State.Paused);
         Controls.show(scans, !(state instanceof Recognising.State.Idle));
     }

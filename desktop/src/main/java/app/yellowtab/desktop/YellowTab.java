@@ -27,7 +27,8 @@ public final class YellowTab extends Application {
     /** JavaFX makes the program itself and can be given nothing but words for it. */
     private static @Nullable FirstBundle first;
 
-    private final ExecutorService background = Executors.newThreadPerTaskExecutor(Thread.ofPlatform().daemon().name("job-", 1).factory());
+    private final ExecutorService background =
+            Executors.newThreadPerTaskExecutor(Thread.ofPlatform().daemon().name("job-", 1).factory());
 
     /** Takes the bundle to begin with. */
     static void begin(FirstBundle bundle) {
@@ -39,13 +40,14 @@ public final class YellowTab extends Application {
         Path user = UserFolder.path();
         Files.createDirectories(user);
         dress();
-        Thread.currentThread().setUncaughtExceptionHandler((thread, e) ->
-                LoggerFactory.getLogger(YellowTab.class).error("unexpected", e));
+        Thread.currentThread()
+                .setUncaughtExceptionHandler((thread, e) -> LoggerFactory.getLogger(YellowTab.class).error("unexpected", e));
         FileDialogs dialogs = new SystemDialogs(window);
         Jobs jobs = new Jobs(background, Platform::runLater);
         PictureFiles pictures = new PictureFiles(UserFolder.cache().resolve("pictures"), PictureFiles.MOST_BYTES);
         Desk desk = new Desk(window, new Recents(user), user, pictures, jobs, dialogs,
-                path -> getHostServices().showDocument(path.toUri().toString()), languages -> new ProcessRecogniser(Languages.ofUser(), languages));
+                path -> getHostServices().showDocument(path.toUri().toString()),
+                languages -> new ProcessRecogniser(Languages.ofUser(), languages));
         jobs.beside(pictures::sweep);
         // Measuring our letters takes a while the first time, and every bundle that is opened waits for it.
         jobs.beside(() -> {

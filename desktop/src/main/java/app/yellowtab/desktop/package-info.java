@@ -1,4 +1,7 @@
-/** The window's frame and what all its stages share. Start at {@link app.yellowtab.desktop.YellowTab}, then {@link app.yellowtab.desktop.Shell}. */
+/**
+ * The window's frame and what all its stages share. Start at {@link app.yellowtab.desktop.YellowTab}, then {@link
+ * app.yellowtab.desktop.Shell}.
+ */
 @NullMarked
 package app.yellowtab.desktop;
 

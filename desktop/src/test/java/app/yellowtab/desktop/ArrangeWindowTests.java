@@ -43,7 +43,9 @@ class ArrangeWindowTests extends AtTheWindow {
         AtomicReference<Node> found = new AtomicReference<>();
         until(() -> {
             Bounds list = robot.lookup("#index").query().localToScene(robot.lookup("#index").query().getLayoutBounds());
-            robot.lookup(".sheet-row").queryAll().stream().filter(node -> node.isVisible() && node instanceof ListCell<?> cell && cell.getItem() instanceof PlannedEntry entry && entry.title().equals(title))
+            robot.lookup(".sheet-row").queryAll().stream()
+                    .filter(node -> node.isVisible() && node instanceof ListCell<?> cell
+                            && cell.getItem() instanceof PlannedEntry entry && entry.title().equals(title))
                     .filter(node -> list.contains(node.localToScene(node.getLayoutBounds()))).findFirst().ifPresent(found::set);
             return found.get() != null;
         });
@@ -51,7 +53,8 @@ class ArrangeWindowTests extends AtTheWindow {
     }
 
     private Document document(String title) {
-        return workspace().bundle().contents().allDocuments().stream().filter(document -> document.title().equals(title)).findFirst().orElseThrow();
+        return workspace().bundle().contents().allDocuments().stream().filter(document -> document.title().equals(title))
+                .findFirst().orElseThrow();
     }
 
     private static void keys(FxRobot robot, KeyCode... keys) {
@@ -88,9 +91,11 @@ class ArrangeWindowTests extends AtTheWindow {
         typed(robot, "1");
         robot.write("3").push(KeyCode.ENTER);
         until(() -> order().equals("P Report Q") && document("Report").pageCount() == 3);
-        robot.drag("T.pdf", MouseButton.PRIMARY).moveTo(row(robot, "Q")).moveTo(row(robot, "Report")).dropTo(row(robot, "Report"));
+        robot.drag("T.pdf", MouseButton.PRIMARY).moveTo(row(robot, "Q")).moveTo(row(robot, "Report"))
+                .dropTo(row(robot, "Report"));
         until(() -> !document("Report").isPlaceholder());
-        assertThat(robot.lookup("#offer .fact").queryAs(Label.class).getText()).isEqualTo("“T.pdf” fills the reserved pages exactly. Nothing else has moved.");
+        assertThat(robot.lookup("#offer .fact").queryAs(Label.class).getText())
+                .isEqualTo("“T.pdf” fills the reserved pages exactly. Nothing else has moved.");
 
         robot.clickOn(row(robot, "P"));
         keys(robot, KeyCode.CONTROL, KeyCode.G);
@@ -121,12 +126,15 @@ class ArrangeWindowTests extends AtTheWindow {
         keys(robot, KeyCode.CONTROL, KeyCode.J);
         until(() -> order().equals("P Annexes(Enclosures)"));
         assertThat(document("P").pageCount()).isEqualTo(6);
-        assertThat(workspace().plan().entry(document("Enclosures").id()).orElseThrow().span().from()).as("no page was lost").isEqualTo("10");
+        assertThat(workspace().plan().entry(document("Enclosures").id()).orElseThrow().span().from()).as("no page was lost")
+                .isEqualTo("10");
     }
 
     @Test
     void anAgreedIndexIsReadInSentOutAndTakenBackChanged(FxRobot robot) throws IOException {
-        Path agreed = Files.writeString(temp.resolve("agreed.csv"), "Tab,Document,Dated,No. of pages\nA,Letters,,\n1,Letter before claim,29 November 2030,3\n2,Letter of response,14 January 2031,2\n");
+        Path agreed = Files.writeString(temp.resolve("agreed.csv"),
+                "Tab,Document,Dated,No. of pages\nA,Letters,,\n1,Letter before claim,29 November 2030,3\n2,Letter of "
+                        + "response,14 January 2031,2\n");
         robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
         until(() -> desk.workspace().isPresent());
         when(dialogs.files(any())).thenReturn(List.of(Pdfs.write(temp, "Letter before claim 2030-11-29", 3)));
@@ -135,7 +143,8 @@ class ArrangeWindowTests extends AtTheWindow {
 
         when(dialogs.files(any())).thenReturn(List.of(agreed));
         robot.clickOn("#agree-menu").clickOn("#agree-readIn");
-        until(() -> robot.lookup("#agree-main").tryQueryAs(Button.class).filter(button -> button.getText().equals("Put it in the index, as placeholders")).isPresent());
+        until(() -> robot.lookup("#agree-main").tryQueryAs(Button.class)
+                .filter(button -> button.getText().equals("Put it in the index, as placeholders")).isPresent());
         robot.clickOn("#agree-main");
         until(() -> order().equals("Letters(Letter before claim Letter of response)"));
         until(() -> robot.lookup("#agree-main").queryAs(Button.class).getText().equals("Take the sure one"));
@@ -148,7 +157,8 @@ class ArrangeWindowTests extends AtTheWindow {
         until(() -> robot.lookup("#agree-menu").query().isVisible());
         robot.clickOn("#agree-menu").clickOn("#agree-writeOut");
         until(() -> robot.lookup("#agree-said").queryAs(Label.class).getText().equals("Written: " + out));
-        try (XSSFWorkbook workbook = new XSSFWorkbook(Files.newInputStream(out)); OutputStream back = Files.newOutputStream(temp.resolve("back.xlsx"))) {
+        try (XSSFWorkbook workbook = new XSSFWorkbook(Files.newInputStream(out));
+                OutputStream back = Files.newOutputStream(temp.resolve("back.xlsx"))) {
             workbook.getSheetAt(0).getRow(3).getCell(2).setCellValue("Letter of response, with enclosures");
             workbook.getSheetAt(0).getRow(2).getCell(6).setCellValue("agreed");
             workbook.write(back);

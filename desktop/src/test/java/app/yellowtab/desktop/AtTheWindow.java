@@ -53,7 +53,8 @@ abstract class AtTheWindow {
     }
 
     Desk newDesk() {
-        return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"), new PictureFiles(temp.resolve("pictures"), PictureFiles.MOST_BYTES), jobs, dialogs, opener, engines);
+        return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"),
+                new PictureFiles(temp.resolve("pictures"), PictureFiles.MOST_BYTES), jobs, dialogs, opener, engines);
     }
 
     @AfterEach

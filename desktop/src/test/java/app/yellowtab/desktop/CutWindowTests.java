@@ -39,7 +39,9 @@ class CutWindowTests extends AtTheWindow {
 
     /** {@return the tabs, in the order of the pages} */
     private static List<String> tabs(FxRobot robot) {
-        return robot.lookup(".cut-tab").queryAllAs(Label.class).stream().filter(Label::isVisible).sorted(Comparator.comparing(tab -> pages(tab).replaceAll("\u2013.*", ""), Comparator.comparingInt(Integer::parseInt)))
+        return robot.lookup(".cut-tab").queryAllAs(Label.class).stream().filter(Label::isVisible)
+                .sorted(Comparator.comparing(tab -> pages(tab).replaceAll("\u2013.*", ""),
+                        Comparator.comparingInt(Integer::parseInt)))
                 .map(tab -> tab.getText() + "   " + pages(tab)).toList();
     }
 
@@ -82,16 +84,20 @@ class CutWindowTests extends AtTheWindow {
         assertThat(list.getColumns().get(3).getCellData(3)).isEqualTo("5–6");
         until(() -> String.valueOf(list.getColumns().get(5).getCellData(0)).endsWith("KB"));
         Path folder = temp.resolve("pieces");
-        robot.clickOn("#cut-files").doubleClickOn("#cut-folder").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write(folder.toString()).clickOn("#cut-mails").clickOn("#cut-make");
+        robot.clickOn("#cut-files").doubleClickOn("#cut-folder").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL)
+                .write(folder.toString()).clickOn("#cut-mails").clickOn("#cut-make");
         until(() -> robot.lookup("#cut-report").tryQuery().isPresent());
         assertThat(Pdfs.pages(folder.resolve("post/Letter of claim.pdf"))).containsExactly("post-4");
         assertThat(folder.resolve("post/Letter of claim.eml")).exists();
         when(dialogs.saveAs(any(), any())).thenReturn(Optional.of(temp.resolve("report.csv")));
         robot.clickOn("#cut-report");
         until(() -> Files.exists(temp.resolve("report.csv")));
-        assertThat(Files.readString(temp.resolve("report.csv"))).contains("post.pdf,3,4,1,Letter of claim,,in the tray,Letter of claim.pdf,,Letter of claim.eml,").contains("post.pdf,,3,1,,,,,,,,dropped: by hand");
+        assertThat(Files.readString(temp.resolve("report.csv")))
+                .contains("post.pdf,3,4,1,Letter of claim,,in the tray,Letter of claim.pdf,,Letter of claim.eml,")
+                .contains("post.pdf,,3,1,,,,,,,,dropped: by hand");
         until(() -> workspace().bundle().setAside().size() == 4);
-        assertThat(workspace().bundle().setAside()).extracting(Document::title).containsExactly("post 001", "post 002", "Letter of claim", "post 004");
+        assertThat(workspace().bundle().setAside()).extracting(Document::title).containsExactly("post 001", "post 002",
+                "Letter of claim", "post 004");
         robot.clickOn("#stage-arrange").clickOn("Letter of claim").push(KeyCode.ENTER);
         until(() -> order().equals("Letter of claim"));
         robot.clickOn("#status-produce");
@@ -118,7 +124,9 @@ class CutWindowTests extends AtTheWindow {
         until(() -> robot.lookup("#cut-sheets-make").queryAs(ButtonBase.class).getText().startsWith("Make 2 sheets"));
         robot.clickOn("#cut-sheets-make");
         until(() -> Files.exists(sheets));
-        assertThat(Pdfs.pages(sheets)).satisfiesExactly(first -> assertThat(first).contains("Letter of claim", "3 October 2030", "Section: Letters"), second -> assertThat(second).contains("Defence"));
+        assertThat(Pdfs.pages(sheets)).satisfiesExactly(
+                first -> assertThat(first).contains("Letter of claim", "3 October 2030", "Section: Letters"),
+                second -> assertThat(second).contains("Defence"));
     }
 
     @Test
@@ -129,23 +137,28 @@ class CutWindowTests extends AtTheWindow {
         when(dialogs.files(any())).thenReturn(List.of(RehearsalScanner.deliver(temp, 1, RehearsalScanner.Form.PDF)));
         robot.clickOn("#stage-arrange").clickOn("#tray-addFiles");
         until(() -> workspace().bundle().sources().stream().anyMatch(source -> !source.about().recognised().isEmpty()));
-        assertThat(workspace().bundle().sources().getFirst().proposedTitle()).as("from its first page").isEqualTo("Brightwick Cold Stores Ltd");
+        assertThat(workspace().bundle().sources().getFirst().proposedTitle()).as("from its first page")
+                .isEqualTo("Brightwick Cold Stores Ltd");
         robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT2).release(KeyCode.CONTROL);
-        until(() -> robot.lookup("1 page stands the wrong way").tryQuery().isPresent() && robot.lookup("Scanned on both sides: 8 blank backs").tryQuery().isPresent());
+        until(() -> robot.lookup("1 page stands the wrong way").tryQuery().isPresent()
+                && robot.lookup("Scanned on both sides: 8 blank backs").tryQuery().isPresent());
         robot.clickOn("#sheet-turn");
         until(() -> robot.lookup("#sheet-turn").tryQuery().isEmpty());
         robot.clickOn("#sheet-straighten");
         until(() -> robot.lookup("#sheet-straighten").tryQuery().isEmpty());
         robot.clickOn("#sheet-backs");
         until(() -> !robot.lookup("#sheet-proposals").query().isVisible());
-        robot.doubleClickOn("#cut-words").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("Cold Stores Ltd").push(KeyCode.ENTER);
+        robot.doubleClickOn("#cut-words").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("Cold Stores Ltd")
+                .push(KeyCode.ENTER);
         until(() -> tabs(robot).size() > 5);
         robot.clickOn("#cut-go");
         Path folder = temp.resolve("pieces");
         until(() -> robot.lookup("#pieces").queryAs(TableView.class).getItems().size() == 8);
-        robot.clickOn("#cut-files").doubleClickOn("#cut-folder").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write(folder.toString()).clickOn("#cut-make");
+        robot.clickOn("#cut-files").doubleClickOn("#cut-folder").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL)
+                .write(folder.toString()).clickOn("#cut-make");
         until(() -> robot.lookup("#cut-report").tryQuery().isPresent());
-        assertThat(Pdfs.pages(folder.resolve("scan-0001/scan-0001 003.pdf"))).as("it was upside down").singleElement().asString().contains("Invoice 2216", "Week 38");
+        assertThat(Pdfs.pages(folder.resolve("scan-0001/scan-0001 003.pdf"))).as("it was upside down").singleElement().asString()
+                .contains("Invoice 2216", "Week 38");
     }
 
     @Test
@@ -169,16 +182,20 @@ class CutWindowTests extends AtTheWindow {
         until(large::isShowing);
         until(() -> robot.lookup("#large-page .text-area").queryAs(TextArea.class).getText().strip().equals("post-1"));
         Bounds page = large.localToScreen(large.getLayoutBounds());
-        robot.drag(page.getMinX() + 5, page.getMinY() + 3, MouseButton.PRIMARY).dropTo(page.getMaxX() - 5, page.getMinY() + page.getWidth() * 1.3);
+        robot.drag(page.getMinX() + 5, page.getMinY() + 3, MouseButton.PRIMARY).dropTo(page.getMaxX() - 5,
+                page.getMinY() + page.getWidth() * 1.3);
         until(() -> robot.lookup("#area-words").queryAs(Label.class).getText().equals("In the area stands \u201Cpost-1\u201D"));
         until(() -> robot.lookup("#area-pages").queryListView().getItems().size() == 6);
         assertThat(robot.lookup("#area-pages").queryListView().getItems()).last().isEqualTo("6: post-6");
-        robot.clickOn("#area-left").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("400").push(KeyCode.ENTER);
-        until(() -> robot.lookup("#area-words").queryAs(Label.class).getText().startsWith("The area lies off this page, which is "));
+        robot.clickOn("#area-left").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("400")
+                .push(KeyCode.ENTER);
+        until(() -> robot.lookup("#area-words").queryAs(Label.class).getText()
+                .startsWith("The area lies off this page, which is "));
         robot.press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("5").push(KeyCode.ENTER);
         until(() -> robot.lookup("#area-words").queryAs(Label.class).getText().contains("post-1"));
         robot.clickOn("#cut-area-value");
         robot.clickOn("#cut-area-name").push(KeyCode.ESCAPE);
-        until(() -> tabs(robot).equals(List.of("post-1   1", "post-2   2", "post-3   3", "post-4   4", "post-5   5", "post-6   6")));
+        until(() -> tabs(robot)
+                .equals(List.of("post-1   1", "post-2   2", "post-3   3", "post-4   4", "post-5   5", "post-6   6")));
     }
 }

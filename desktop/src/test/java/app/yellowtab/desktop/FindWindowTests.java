@@ -42,7 +42,8 @@ class FindWindowTests extends AtTheWindow {
         when(dialogs.files(any())).thenReturn(List.of(RehearsalScanner.deliver(temp, 2, RehearsalScanner.Form.PDF)));
         robot.clickOn("#stage-arrange").clickOn("#tray-addFiles");
         until(() -> workspace().bundle().sources().stream().anyMatch(source -> !source.about().recognised().isEmpty()));
-        robot.interact(() -> workspace().edit(bundle -> Edits.putInIndex(bundle, List.of(bundle.sources().getFirst().id().value()), new Place(Optional.empty(), 0))));
+        robot.interact(() -> workspace().edit(bundle -> Edits.putInIndex(bundle,
+                List.of(bundle.sources().getFirst().id().value()), new Place(Optional.empty(), 0))));
         robot.press(KeyCode.CONTROL).push(KeyCode.F).release(KeyCode.CONTROL).write("cold stores").push(KeyCode.ENTER);
         Label said = robot.lookup("#find-said").queryAs(Label.class);
         until(() -> said.getText().startsWith("1 of ") && said.getText().contains("Brightwick Cold Stores Ltd"));
@@ -61,7 +62,8 @@ class FindWindowTests extends AtTheWindow {
         double y = at.getMinY() + (hit.topMm() + hit.heightMm() / 2) * perMm;
         Label chosen = robot.lookup("#chosen-words").queryAs(Label.class);
         until(() -> {
-            robot.drag(at.getMinX() + (hit.leftMm() + 1) * perMm, y, MouseButton.PRIMARY).dropTo(at.getMinX() + (hit.leftMm() + hit.widthMm() - 1) * perMm, y);
+            robot.drag(at.getMinX() + (hit.leftMm() + 1) * perMm, y, MouseButton.PRIMARY)
+                    .dropTo(at.getMinX() + (hit.leftMm() + hit.widthMm() - 1) * perMm, y);
             return chosen.getText().equals("Chosen: Cold Stores");
         });
         robot.press(KeyCode.CONTROL).push(KeyCode.C).release(KeyCode.CONTROL);

@@ -31,7 +31,8 @@ class FirstBundleTests {
     }
 
     private void remember(boolean open) {
-        new Recents(user).remember(new Recents.Recent(folder, "Trial bundle", "", 2, Optional.of(LocalDate.of(2031, 3, 4)), "NUMBER", 2, open));
+        new Recents(user).remember(
+                new Recents.Recent(folder, "Trial bundle", "", 2, Optional.of(LocalDate.of(2031, 3, 4)), "NUMBER", 2, open));
     }
 
     @Test
@@ -66,7 +67,9 @@ class FirstBundleTests {
     @Test
     void whyABundleCannotBeOpenedIsSaidAsItIs() throws Exception {
         Files.writeString(folder.resolve(BundleFolder.FILE), "{\"format\": 1, \"head");
-        assertThatThrownBy(FirstBundle.of(user, "open", folder.toString())::await).isInstanceOf(FindingException.class).hasMessageContaining("bundle.json cannot be read");
-        assertThatThrownBy(FirstBundle.of(user, "open", temp.resolve("gone").toString())::await).isInstanceOf(FindingException.class);
+        assertThatThrownBy(FirstBundle.of(user, "open", folder.toString())::await).isInstanceOf(FindingException.class)
+                .hasMessageContaining("bundle.json cannot be read");
+        assertThatThrownBy(FirstBundle.of(user, "open", temp.resolve("gone").toString())::await)
+                .isInstanceOf(FindingException.class);
     }
 }

@@ -45,7 +45,8 @@ class GatherWindowTests extends AtTheWindow {
                 throw new IllegalStateException(e);
             }
         });
-        new WordFile(WordFile.p("Dear Idris") + WordFile.p("<w:pageBreakBefore/>", "second page")).write(files, "Letter 4 March 2031.docx");
+        new WordFile(WordFile.p("Dear Idris") + WordFile.p("<w:pageBreakBefore/>", "second page")).write(files,
+                "Letter 4 March 2031.docx");
         Files.write(files.resolve("film.mov"), new byte[] {0, 0, 0, 20, 'f', 't', 'y', 'p', 'q', 't', ' ', ' '});
         when(dialogs.folder(any())).thenReturn(Optional.of(files));
         robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
@@ -56,12 +57,15 @@ class GatherWindowTests extends AtTheWindow {
     }
 
     private List<String> gathered(FxRobot robot) {
-        return robot.lookup("#gathered .list-cell").queryAll().stream().filter(cell -> !((ListCell<?>) cell).isEmpty() && cell.isVisible())
-                .sorted(Comparator.comparingDouble(Node::getLayoutY)).map(cell -> String.join(" | ", texts(cell).stream().filter(words -> !words.isBlank()).toList())).toList();
+        return robot.lookup("#gathered .list-cell").queryAll().stream()
+                .filter(cell -> !((ListCell<?>) cell).isEmpty() && cell.isVisible())
+                .sorted(Comparator.comparingDouble(Node::getLayoutY))
+                .map(cell -> String.join(" | ", texts(cell).stream().filter(words -> !words.isBlank()).toList())).toList();
     }
 
     private void choose(FxRobot robot, String title) {
-        robot.clickOn(robot.lookup("#gathered .list-cell .label").queryAllAs(Label.class).stream().filter(label -> label.getText().equals(title)).findFirst().orElseThrow());
+        robot.clickOn(robot.lookup("#gathered .list-cell .label").queryAllAs(Label.class).stream()
+                .filter(label -> label.getText().equals(title)).findFirst().orElseThrow());
         WaitForAsyncUtils.waitForFxEvents();
     }
 
@@ -70,7 +74,8 @@ class GatherWindowTests extends AtTheWindow {
         gather(robot);
         until(() -> gathered(robot).size() == 5);
         assertThat(gathered(robot)).containsExactly("film | no pages (video)",
-                "Letter | Word document  ·  2 pages | 4 Mar 2031 | from its name", "terms | cannot be read: locked with a password",
+                "Letter | Word document  ·  2 pages | 4 Mar 2031 | from its name",
+                "terms | cannot be read: locked with a password",
                 "lease, copy | the same file twice  ·  PDF  ·  2 pages", "lease | the same file twice  ·  PDF  ·  2 pages");
         robot.clickOn("#filter-UNREAD");
         until(() -> gathered(robot).size() == 2);
@@ -83,7 +88,8 @@ class GatherWindowTests extends AtTheWindow {
         gather(robot);
         choose(robot, "terms");
         robot.clickOn("#glance-password").write("wrong").push(KeyCode.ENTER);
-        until(() -> robot.lookup("#glance .small").queryAllAs(Label.class).stream().anyMatch(label -> label.getText().contains("does not open it")));
+        until(() -> robot.lookup("#glance .small").queryAllAs(Label.class).stream()
+                .anyMatch(label -> label.getText().contains("does not open it")));
         robot.clickOn("#glance-password").push(KeyCode.SHORTCUT, KeyCode.A).write("orchard").push(KeyCode.ENTER);
         until(() -> gathered(robot).stream().anyMatch(row -> row.startsWith("terms | PDF  ·  3 pages")));
     }

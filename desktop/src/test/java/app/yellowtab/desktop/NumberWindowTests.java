@@ -35,7 +35,8 @@ class NumberWindowTests extends AtTheWindow {
     }
 
     private Node mark(FxRobot robot, String words) {
-        return page(robot).getChildrenUnmodifiable().stream().filter(node -> node instanceof Text text && text.getText().equals(words)).findFirst().orElseThrow();
+        return page(robot).getChildrenUnmodifiable().stream()
+                .filter(node -> node instanceof Text text && text.getText().equals(words)).findFirst().orElseThrow();
     }
 
     @Test
@@ -52,16 +53,20 @@ class NumberWindowTests extends AtTheWindow {
         robot.interact(() -> workspace().goTo(2));
         robot.clickOn("#stage-number");
         until(() -> page(robot).marksShown().equals(List.of("3")));
-        robot.clickOn("#number-part-LOOK").clickOn("#number-size").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("24").push(KeyCode.ENTER);
+        robot.clickOn("#number-part-LOOK").clickOn("#number-size").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL)
+                .write("24").push(KeyCode.ENTER);
         until(() -> workspace().bundle().numbering().bundle().setting().look().sizePt() == 24);
         Bounds at = mark(robot, "3").localToScreen(mark(robot, "3").getLayoutBounds());
         Bounds paper = page(robot).lookup(".image-view").localToScreen(page(robot).lookup(".image-view").getLayoutBounds());
-        robot.drag(at.getCenterX(), at.getCenterY(), MouseButton.PRIMARY).moveTo(paper.getCenterX() + 30, paper.getMinY() + 60).moveTo(paper.getCenterX(), paper.getMinY() + 40).drop();
+        robot.drag(at.getCenterX(), at.getCenterY(), MouseButton.PRIMARY).moveTo(paper.getCenterX() + 30, paper.getMinY() + 60)
+                .moveTo(paper.getCenterX(), paper.getMinY() + 40).drop();
         until(() -> workspace().bundle().numbering().bundle().setting().spot().row() == Spot.Row.HEAD);
         assertThat(workspace().bundle().numbering().bundle().setting().spot().column()).isEqualTo(Spot.Column.MIDDLE);
-        robot.clickOn("#number-part-WHERE").clickOn("#number-down").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("1.5 cm").push(KeyCode.ENTER);
+        robot.clickOn("#number-part-WHERE").clickOn("#number-down").press(KeyCode.CONTROL).push(KeyCode.A)
+                .release(KeyCode.CONTROL).write("1.5 cm").push(KeyCode.ENTER);
         until(() -> Math.abs(workspace().bundle().numbering().bundle().setting().spot().down() - 15) < 0.01);
-        robot.clickOn("#number-add").clickOn("#number-part-WHAT").clickOn("#number-first").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("TH-000101").push(KeyCode.ENTER);
+        robot.clickOn("#number-add").clickOn("#number-part-WHAT").clickOn("#number-first").press(KeyCode.CONTROL).push(KeyCode.A)
+                .release(KeyCode.CONTROL).write("TH-000101").push(KeyCode.ENTER);
         until(() -> page(robot).marksShown().contains("TH-000101"));
         robot.clickOn("#number-part-WHERE").clickOn("#place-HEAD-LEFT");
         until(() -> workspace().bundle().numbering().series().getFirst().setting().spot().row() == Spot.Row.HEAD);
@@ -99,8 +104,10 @@ class NumberWindowTests extends AtTheWindow {
         robot.clickOn("#start-loose");
         when(dialogs.files(any())).thenReturn(List.of(file));
         robot.clickOn("#loose-addFiles");
-        until(() -> robot.lookup("#loose-files .list-cell").queryAll().stream().anyMatch(cell -> cell.lookup(".small") instanceof Label more && more.getText().contains("2 pages")));
-        robot.clickOn("#loose-first").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("TH-000101").push(KeyCode.ENTER);
+        until(() -> robot.lookup("#loose-files .list-cell").queryAll().stream()
+                .anyMatch(cell -> cell.lookup(".small") instanceof Label more && more.getText().contains("2 pages")));
+        robot.clickOn("#loose-first").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("TH-000101")
+                .push(KeyCode.ENTER);
         until(() -> robot.lookup(".loose .page").queryAs(PagePane.class).marksShown().contains("TH-000101"));
         robot.clickOn("#loose-stamp");
         Path copy = temp.resolve("Numbered/L numbered.pdf");

@@ -37,7 +37,8 @@ class PagesWindowTests extends AtTheWindow {
     }
 
     private static Optional<Node> find(FxRobot robot, String number) {
-        return robot.lookup("#pages-view .page-tile").queryAll().stream().filter(tile -> tile.lookupAll(".small").stream().anyMatch(foot -> foot instanceof Label label && label.getText().equals(number))).findFirst();
+        return robot.lookup("#pages-view .page-tile").queryAll().stream().filter(tile -> tile.lookupAll(".small").stream()
+                .anyMatch(foot -> foot instanceof Label label && label.getText().equals(number))).findFirst();
     }
 
     /** {@return the pages of all documents by their places in their files, such as "P: 1 2, Q: 1"} */
@@ -45,7 +46,8 @@ class PagesWindowTests extends AtTheWindow {
         StringBuilder pages = new StringBuilder();
         for (Document document : workspace().bundle().contents().allDocuments()) {
             pages.append(pages.isEmpty() ? "" : ", ").append(document.title()).append(':');
-            for (Run run : document.runs()) for (int n = 1; n <= run.pageCount(); n++) pages.append(' ').append(run instanceof SourcePages ? run.key(n).page() : "free");
+            for (Run run : document.runs()) for (int n = 1; n <= run.pageCount(); n++)
+                pages.append(' ').append(run instanceof SourcePages ? run.key(n).page() : "free");
         }
         return pages.toString();
     }
@@ -66,7 +68,8 @@ class PagesWindowTests extends AtTheWindow {
         when(dialogs.folder(any())).thenReturn(Optional.of(files));
         robot.clickOn("#stage-arrange").clickOn("#tray-addFolder");
         until(() -> workspace().bundle().tray().size() == 2);
-        robot.clickOn("#tray .list-cell").press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL).push(KeyCode.ENTER);
+        robot.clickOn("#tray .list-cell").press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL)
+                .push(KeyCode.ENTER);
         until(() -> pages().equals("P: 1 2 3 4, Q: 1 2"));
         // All documents, whatever row is chosen after they came.
         robot.interact(() -> workspace().goTo(0));
@@ -83,10 +86,13 @@ class PagesWindowTests extends AtTheWindow {
         until(() -> pages().equals("P: 4, Q: 1 2 free 3 free 2"));
         robot.press(KeyCode.CONTROL).push(KeyCode.Z).release(KeyCode.CONTROL);
         until(() -> pages().equals("P: 1 4, Q: 1 2 free 3 free 2"));
-        robot.clickOn(tile(robot, "4")).clickOn("#pages-crop").clickOn("#crop-top").write("2 cm").clickOn("#crop-bottom").write("ten").push(KeyCode.ENTER);
+        robot.clickOn(tile(robot, "4")).clickOn("#pages-crop").clickOn("#crop-top").write("2 cm").clickOn("#crop-bottom")
+                .write("ten").push(KeyCode.ENTER);
         until(() -> robot.lookup("#crop-said").queryAs(Label.class).getText().contains("“ten” is no length"));
-        robot.clickOn("#crop-bottom").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("10").push(KeyCode.ENTER);
-        until(() -> document("P").runs().getLast() instanceof SourcePages last && last.look().crop().filter(area -> Math.abs(area.heightMm() - 267) < 0.1).isPresent());
+        robot.clickOn("#crop-bottom").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("10")
+                .push(KeyCode.ENTER);
+        until(() -> document("P").runs().getLast() instanceof SourcePages last
+                && last.look().crop().filter(area -> Math.abs(area.heightMm() - 267) < 0.1).isPresent());
         Path saved = temp.resolve("saved.pdf");
         when(dialogs.saveAs(any(), any())).thenReturn(Optional.of(saved));
         robot.clickOn("#pages-save").clickOn("#save-do");
@@ -102,10 +108,12 @@ class PagesWindowTests extends AtTheWindow {
         Path target = temp.resolve("bundle/Trial bundle.pdf");
         until(() -> Files.exists(target) && jobs.running().isEmpty());
         // The words of a turned page are read one by one.
-        assertThat(Pdfs.pages(target).subList(2, 10).stream().map(page -> page.replace(" -", "-"))).containsExactly("P-1 3", "P-4 4", "more-2 5", "Q-1 6", "P-2 7", "tab 8", "P-3 9", "tab 10");
+        assertThat(Pdfs.pages(target).subList(2, 10).stream().map(page -> page.replace(" -", "-"))).containsExactly("P-1 3",
+                "P-4 4", "more-2 5", "Q-1 6", "P-2 7", "tab 8", "P-3 9", "tab 10");
     }
 
     private Document document(String title) {
-        return workspace().bundle().contents().allDocuments().stream().filter(document -> document.title().equals(title)).findFirst().orElseThrow();
+        return workspace().bundle().contents().allDocuments().stream().filter(document -> document.title().equals(title))
+                .findFirst().orElseThrow();
     }
 }

@@ -37,7 +37,8 @@ class RedactWindowTests extends AtTheWindow {
     }
 
     private static void line(PDDocument document, int page, int y, String words) {
-        try (PDPageContentStream content = new PDPageContentStream(document, document.getPage(page), PDPageContentStream.AppendMode.APPEND, true)) {
+        try (PDPageContentStream content =
+                new PDPageContentStream(document, document.getPage(page), PDPageContentStream.AppendMode.APPEND, true)) {
             content.beginText();
             content.setFont(new PDType1Font(Standard14Fonts.FontName.COURIER), 14);
             content.newLineAtOffset(100, y);
@@ -49,7 +50,8 @@ class RedactWindowTests extends AtTheWindow {
     }
 
     private List<Redaction> onPageInView() {
-        return workspace().plan().leaf(workspace().leaf()).content() instanceof Content.SourcePage page ? page.look().redactions() : List.of();
+        return workspace().plan().leaf(workspace().leaf()).content() instanceof Content.SourcePage page ? page.look().redactions()
+                : List.of();
     }
 
     private PagePane page(FxRobot robot) {
@@ -100,7 +102,8 @@ class RedactWindowTests extends AtTheWindow {
         });
         until(() -> page(robot).marked(Styles.GLASS).size() == 1);
         Bounds at = paper(robot);
-        robot.moveTo(at.getMinX() + 60, at.getMaxY() - 80).press(MouseButton.PRIMARY).moveBy(20, 20).moveBy(30, 20).release(MouseButton.PRIMARY);
+        robot.moveTo(at.getMinX() + 60, at.getMaxY() - 80).press(MouseButton.PRIMARY).moveBy(20, 20).moveBy(30, 20)
+                .release(MouseButton.PRIMARY);
         until(() -> onPageInView().size() == 2);
         robot.push(KeyCode.DELETE);
         until(() -> onPageInView().size() == 1);

@@ -28,12 +28,14 @@ class StartWindowTests extends AtTheWindow {
         robot.interact(() -> robot.lookup("#new-place").queryAs(TextField.class).setText(temp.toString()));
         robot.clickOn("#new-kind").clickOn("Appeal").clickOn("#start-create");
         until(() -> desk.workspace().isPresent());
-        assertThat(workspace().bundle().contents().sections()).extracting(Section::title).startsWith("The appeal", "The decision below");
+        assertThat(workspace().bundle().contents().sections()).extracting(Section::title).startsWith("The appeal",
+                "The decision below");
         assertThat(workspace().bundle().contents().allDocuments()).isNotEmpty().allMatch(Document::isPlaceholder);
         int pages = workspace().plan().pageCount();
         robot.clickOn("#rail-leave");
         until(() -> robot.lookup(".spine").tryQuery().filter(Node::isFocused).isPresent());
-        assertThat(robot.lookup(".spine").queryAs(Button.class).getAccessibleText()).startsWith("Appeal of the orchards").contains(pages + " pages");
+        assertThat(robot.lookup(".spine").queryAs(Button.class).getAccessibleText()).startsWith("Appeal of the orchards")
+                .contains(pages + " pages");
         robot.push(KeyCode.ENTER);
         until(() -> desk.workspace().isPresent());
         assertThat(workspace().folder().path()).isEqualTo(temp.resolve("Appeal of the orchards"));

@@ -78,7 +78,8 @@ class WindowTests extends AtTheWindow {
 
     private ListCell<?> row(FxRobot robot, String title) {
         return robot.lookup(".sheet-row").<ListCell<?>>queryAllAs(castCell()).stream()
-                .filter(cell -> cell.getItem() instanceof PlannedEntry entry && entry.title().equals(title)).findFirst().orElseThrow();
+                .filter(cell -> cell.getItem() instanceof PlannedEntry entry && entry.title().equals(title)).findFirst()
+                .orElseThrow();
     }
 
     @SuppressWarnings("unchecked")    // a class token for a wildcard type
@@ -115,9 +116,11 @@ class WindowTests extends AtTheWindow {
         Path target = temp.resolve("bundle/Trial bundle.pdf");
         List<String> pages = Pdfs.pages(target);
         assertThat(pages.subList(1, 8)).containsExactly("Trial bundle · Index Tab Document Date Page A Letters 3–7 1 P 4 "
-                + "2 Reply letter 5 Mar 2031 5 3 Q 6 B Plans 8 2", "A Letters 3", "P-1 4", "R 2031-03-04-1 5", "Q-1 6", "Q-2 7", "B Plans 8");
+                + "2 Reply letter 5 Mar 2031 5 3 Q 6 B Plans 8 2", "A Letters 3", "P-1 4", "R 2031-03-04-1 5", "Q-1 6", "Q-2 7",
+                "B Plans 8");
         assertThat(Pdfs.linkTargets(target, 2)).containsExactly(3, 4, 5, 6, 8);
-        assertThat(Pdfs.bookmarks(target)).containsExactly("Index > 2", "A. Letters > 3", "  1. P > 4", "  2. Reply letter > 5", "  3. Q > 6", "B. Plans > 8");
+        assertThat(Pdfs.bookmarks(target)).containsExactly("Index > 2", "A. Letters > 3", "  1. P > 4", "  2. Reply letter > 5",
+                "  3. Q > 6", "B. Plans > 8");
         robot.clickOn("#produce-prove");
         until(() -> signs(robot).contains("8 pages proved"));
         robot.clickOn("#produce-openFile");
@@ -140,7 +143,8 @@ class WindowTests extends AtTheWindow {
             document.save(target.toFile());
         }
         robot.clickOn("#produce-prove");
-        until(() -> signs(robot).stream().anyMatch(sign -> sign.endsWith("wrong with this file. Do not send it out; produce it again.")));
+        until(() -> signs(robot).stream()
+                .anyMatch(sign -> sign.endsWith("wrong with this file. Do not send it out; produce it again.")));
         ListView<Finding> list = robot.lookup("#proof-findings").queryListView();
         assertThat(list.getItems()).extracting(finding -> finding.subject().page()).containsOnly(5);
         robot.clickOn("Page 5: what it shows is not what was produced.");
@@ -197,9 +201,11 @@ class WindowTests extends AtTheWindow {
         PagePane page = robot.lookup(".reader .page").queryAs(PagePane.class);
         until(() -> page.marksShown().equals(List.of("6")));
         Image drawn = robot.lookup(".reader .image-view").queryAs(ImageView.class).getImage();
-        robot.interact(() -> workspace().edit(bundle -> Edits.takeOut(bundle, Set.of(bundle.contents().allDocuments().getFirst().id()))));
+        robot.interact(() -> workspace()
+                .edit(bundle -> Edits.takeOut(bundle, Set.of(bundle.contents().allDocuments().getFirst().id()))));
         until(() -> page.marksShown().equals(List.of("5")));
-        assertThat(robot.lookup(".reader .image-view").queryAs(ImageView.class).getImage()).as("another number draws nothing anew").isSameAs(drawn);
+        assertThat(robot.lookup(".reader .image-view").queryAs(ImageView.class).getImage())
+                .as("another number draws nothing anew").isSameAs(drawn);
         robot.push(KeyCode.PAGE_DOWN);
         until(() -> robot.lookup("#leaf-what").queryAs(Label.class).getText().equals("R, page 1 of 1"));
         Bounds edge = robot.lookup("#fore-edge").query().localToScreen(robot.lookup("#fore-edge").query().getLayoutBounds());
@@ -210,7 +216,8 @@ class WindowTests extends AtTheWindow {
         robot.push(KeyCode.DOWN);
         until(() -> workspace().leaf() == 1);
         robot.moveTo("#sheet-pages").moveBy(1, 0);
-        until(() -> Window.getWindows().stream().anyMatch(shown -> shown instanceof Tooltip tip && tip.isShowing() && tip.getText().contains(Shortcut.PAGES.shown())));
+        until(() -> Window.getWindows().stream().anyMatch(
+                shown -> shown instanceof Tooltip tip && tip.isShowing() && tip.getText().contains(Shortcut.PAGES.shown())));
     }
 
     @Test
@@ -224,8 +231,9 @@ class WindowTests extends AtTheWindow {
         robot.clickOn("T.pdf").push(KeyCode.PAGE_DOWN);
         until(() -> robot.lookup("#tray").queryListView().getSelectionModel().getSelectedIndex() > 5);
         Node page = robot.lookup(".page").query();
-        robot.interact(() -> page.fireEvent(new ScrollEvent(ScrollEvent.SCROLL, 0, 0, 0, 0, false, false, false, false, false, false, 40, 0, 40, 0,
-                ScrollEvent.HorizontalTextScrollUnits.NONE, 0, ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null)));
+        robot.interact(() -> page
+                .fireEvent(new ScrollEvent(ScrollEvent.SCROLL, 0, 0, 0, 0, false, false, false, false, false, false, 40, 0, 40, 0,
+                        ScrollEvent.HorizontalTextScrollUnits.NONE, 0, ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null)));
         assertThat(workspace().leaf()).as("the page that is read").isEqualTo(0);
     }
 
@@ -236,7 +244,8 @@ class WindowTests extends AtTheWindow {
         robot.clickOn("#heading-parties").write("Tarn Hollow Orchards Ltd (Claimant); Brightwick Cold Stores Ltd (Defendant)");
         robot.clickOn("#heading-hearing").write("soon").push(KeyCode.ENTER);
         assertThat(workspace().bundle().heading().parties()).as("the hearing is no date yet").isEmpty();
-        robot.clickOn("#heading-hearing").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("6 October 2031").push(KeyCode.ENTER);
+        robot.clickOn("#heading-hearing").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("6 October 2031")
+                .push(KeyCode.ENTER);
         until(() -> workspace().bundle().heading().shortName().equals("Tarn Hollow Orchards Ltd v Brightwick Cold Stores Ltd"));
         robot.clickOn("#sheet-undo");
         until(() -> workspace().bundle().heading().parties().isEmpty());
@@ -267,7 +276,8 @@ class WindowTests extends AtTheWindow {
         when(dialogs.folder(any())).thenReturn(Optional.of(folder));
         until(() -> robot.lookup("#start-open").tryQuery().isPresent());
         robot.clickOn("#start-open");
-        until(() -> robot.lookup(".notice").tryQueryAs(Label.class).map(Label::getText).orElse("").contains("bundle.json cannot be read"));
+        until(() -> robot.lookup(".notice").tryQueryAs(Label.class).map(Label::getText).orElse("")
+                .contains("bundle.json cannot be read"));
         assertThat(desk.workspace()).isEmpty();
     }
 
@@ -278,7 +288,8 @@ class WindowTests extends AtTheWindow {
         robot.clickOn("#tray-addFiles");
         until(() -> robot.lookup("#status-findings").queryAs(ButtonBase.class).getText().equals("1 thing to look at"));
         robot.clickOn("#status-findings");
-        until(() -> robot.lookup(".notice").queryAllAs(Label.class).stream().anyMatch(notice -> notice.getText().contains("empty.pdf was left out")));
+        until(() -> robot.lookup(".notice").queryAllAs(Label.class).stream()
+                .anyMatch(notice -> notice.getText().contains("empty.pdf was left out")));
     }
 
     @Test
@@ -290,7 +301,8 @@ class WindowTests extends AtTheWindow {
                 begun.countDown();
                 while (!stop.getAsBoolean()) Thread.onSpinWait();
                 return "late";
-            }, late -> workspaceBefore().edit(bundle -> bundle.withHeading(bundle.heading().withTitle("Typed late"))), failure -> { });
+            }, late -> workspaceBefore().edit(bundle -> bundle.withHeading(bundle.heading().withTitle("Typed late"))),
+                    failure -> {});
             before = workspace();
             desk.leave();
         });

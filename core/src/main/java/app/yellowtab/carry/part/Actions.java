@@ -8,8 +8,9 @@ import org.jspecify.annotations.Nullable;
 /** Actions (ISO 32000-1:2008, 12.6): what a bundle may keep of them. */
 public final class Actions {
     /** They run or fetch something, or change what is seen; no bundle has any. */
-    private static final Set<String> FORBIDDEN = Set.of("JavaScript", "Launch", "SubmitForm", "ImportData", "ResetForm", "Rendition", "Movie",
-            "Sound", "GoTo3DView", "RichMediaExecute", "Hide", "SetOCGState", "Named", "Thread", "GoToDp");
+    private static final Set<String> FORBIDDEN =
+            Set.of("JavaScript", "Launch", "SubmitForm", "ImportData", "ResetForm", "Rendition", "Movie",
+                    "Sound", "GoTo3DView", "RichMediaExecute", "Hide", "SetOCGState", "Named", "Thread", "GoToDp");
 
     private Actions() {}
 

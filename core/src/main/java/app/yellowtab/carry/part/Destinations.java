@@ -63,7 +63,8 @@ public final class Destinations {
                 COSBase part = original.getObject(i);
                 explicit.add(part instanceof COSNumber || part instanceof COSName ? part : COSNull.NULL);
             }
-            return target.look().isPlain() ? explicit : moved(explicit, LookedPage.onto(PageFrame.of(new PDPage(pages.get(page - 1))).shape(), target.look()));
+            return target.look().isPlain() ? explicit
+                    : moved(explicit, LookedPage.onto(PageFrame.of(new PDPage(pages.get(page - 1))).shape(), target.look()));
         });
     }
 
@@ -73,12 +74,14 @@ public final class Destinations {
         StringBuilder view = new StringBuilder();
         for (int i = 1; i < explicit.size(); i++) {
             COSBase part = explicit.get(i);
-            view.append(i > 1 ? " " : "").append(part instanceof COSName name ? name.getName() : part instanceof COSNumber number ? String.valueOf(number.floatValue()) : "null");
+            view.append(i > 1 ? " " : "").append(part instanceof COSName name ? name.getName()
+                    : part instanceof COSNumber number ? String.valueOf(number.floatValue()) : "null");
         }
         COSArray moved = new COSArray();
         moved.add(explicit.get(0));
         for (String word : PageView.moved(view.toString(), onto).split(" ")) {
-            moved.add(word.equals("null") ? COSNull.NULL : Character.isLetter(word.charAt(0)) ? COSName.getPDFName(word) : new COSFloat(Float.parseFloat(word)));
+            moved.add(word.equals("null") ? COSNull.NULL
+                    : Character.isLetter(word.charAt(0)) ? COSName.getPDFName(word) : new COSFloat(Float.parseFloat(word)));
         }
         return moved;
     }

@@ -45,7 +45,8 @@ public final class Layers {
         for (COSBase layer : members(all)) {
             if (!(layer instanceof COSDictionary group) || !isForViewing(group)) continue;
             boolean configured = offUnlessOn ? !on.contains(layer) : off.contains(layer);
-            if (usage(standard, group, "View", configured) || usage(standard, group, "Print", configured)) layers.hidden.add(layer);
+            if (usage(standard, group, "View", configured) || usage(standard, group, "Print", configured))
+                layers.hidden.add(layer);
         }
         return layers;
     }
@@ -63,8 +64,10 @@ public final class Layers {
         boolean hidden = configured;
         for (int i = 0; applications != null && i < applications.size(); i++) {
             if (!(applications.getObject(i) instanceof COSDictionary application)) continue;
-            if (!event.equals(application.getNameAsString(EVENT)) || !members(application.getCOSArray(COSName.OCGS)).contains(group)
-                    || !members(application.getCOSArray(CATEGORY)).contains(COSName.getPDFName(event))) continue;
+            if (!event.equals(application.getNameAsString(EVENT))
+                    || !members(application.getCOSArray(COSName.OCGS)).contains(group)
+                    || !members(application.getCOSArray(CATEGORY)).contains(COSName.getPDFName(event)))
+                continue;
             COSDictionary usage = group.getCOSDictionary(USAGE);
             COSDictionary forEvent = usage == null ? null : usage.getCOSDictionary(COSName.getPDFName(event));
             String state = forEvent == null ? null : forEvent.getNameAsString(event + "State");
@@ -94,7 +97,8 @@ public final class Layers {
         COSArray expression = dictionary.getCOSArray(VISIBILITY_EXPRESSION);
         if (expression != null && expression.size() > 0) return !isTrue(expression, 0);
         COSBase groups = dictionary.getDictionaryObject(COSName.OCGS);
-        List<COSBase> members = groups instanceof COSArray several ? List.copyOf(members(several)) : groups == null ? List.of() : List.of(groups);
+        List<COSBase> members =
+                groups instanceof COSArray several ? List.copyOf(members(several)) : groups == null ? List.of() : List.of(groups);
         if (members.isEmpty()) return false;
         String policy = dictionary.getNameAsString(POLICY);
         return !switch (policy == null ? "AnyOn" : policy) {
@@ -106,7 +110,8 @@ public final class Layers {
     }
 
     private boolean isTrue(COSBase expression, int depth) {
-        if (!(expression instanceof COSArray terms) || terms.size() == 0 || depth > DEEPEST_EXPRESSION) return !hidden.contains(expression);
+        if (!(expression instanceof COSArray terms) || terms.size() == 0 || depth > DEEPEST_EXPRESSION)
+            return !hidden.contains(expression);
         String operator = terms.getName(0);
         boolean all = "And".equals(operator);
         boolean not = "Not".equals(operator);

@@ -28,26 +28,32 @@ public final class PageContents {
         List<COSStream> streams = new ArrayList<>();
         COSBase item = page.getItem(COSName.CONTENTS);
         COSBase contents = page.getDictionaryObject(COSName.CONTENTS);
-        if (item instanceof COSObject reference && reference.getObject() == null) throw new IOException("its content cannot be read");
+        if (item instanceof COSObject reference && reference.getObject() == null)
+            throw new IOException("its content cannot be read");
         if (contents instanceof COSStream stream) streams.add(stream);
         if (contents instanceof COSArray parts) {
             for (int i = 0; i < parts.size(); i++) {
                 if (parts.getObject(i) instanceof COSStream part) streams.add(part);
-                else if (parts.get(i) instanceof COSObject reference && reference.getObject() == null) throw new IOException("part of its content cannot be read");
+                else if (parts.get(i) instanceof COSObject reference && reference.getObject() == null)
+                    throw new IOException("part of its content cannot be read");
             }
         }
         return streams;
     }
 
-    /** {@return all operators of some streams} A stream that cannot be unpacked to its end is there as far as it goes, which is as far as a viewer draws it. */
+    /**
+     * {@return all operators of some streams} A stream that cannot be unpacked to its end is there as far as it goes, which is as
+     * far as a viewer draws it.
+     */
     public static byte[] unpacked(List<COSStream> streams) throws IOException {
-        return unpacked(streams, () -> { });
+        return unpacked(streams, () -> {});
     }
 
     /**
      * Unpacks streams as above; {@code damaged} is told where one cannot be unpacked to its end.
      *
-     * @throws IOException if one cannot even be read as it is stored: there is nothing of it to carry, and the page counts as lost
+     * @throws IOException if one cannot even be read as it is stored: there is nothing of it to carry, and the page counts as
+     *         lost
      */
     public static byte[] unpacked(List<COSStream> streams, Runnable damaged) throws IOException {
         ByteArrayOutputStream all = new ByteArrayOutputStream();
@@ -58,7 +64,7 @@ public final class PageContents {
                 throw hostile;
             } catch (IOException cut) {
                 LoggerFactory.getLogger(PageContents.class).warn("content stream cut off", cut);
-                RawBytes.of(stream, (bytes, offset, length) -> { });
+                RawBytes.of(stream, (bytes, offset, length) -> {});
                 damaged.run();
             }
             all.write('\n');

@@ -41,12 +41,15 @@ public final class TextAdvance {
             case OperatorName.SAVE -> saved.push(state);
             case OperatorName.RESTORE -> state = saved.isEmpty() ? state : saved.pop();
             case OperatorName.SET_FONT_AND_SIZE -> {
-                if (operands.size() > 1 && operands.get(0) instanceof COSName font) state = new State(font, number(operands, 1), state.letterSpace, state.wordSpace);
+                if (operands.size() > 1 && operands.get(0) instanceof COSName font)
+                    state = new State(font, number(operands, 1), state.letterSpace, state.wordSpace);
             }
             case OperatorName.SET_CHAR_SPACING -> state = new State(state.font, state.size, number(operands, 0), state.wordSpace);
-            case OperatorName.SET_WORD_SPACING -> state = new State(state.font, state.size, state.letterSpace, number(operands, 0));
-            case OperatorName.SHOW_TEXT_LINE_AND_SPACE -> state = new State(state.font, state.size, number(operands, 1), number(operands, 0));
-            default -> { }
+            case OperatorName.SET_WORD_SPACING ->
+                    state = new State(state.font, state.size, state.letterSpace, number(operands, 0));
+            case OperatorName.SHOW_TEXT_LINE_AND_SPACE ->
+                    state = new State(state.font, state.size, number(operands, 1), number(operands, 0));
+            default -> {}
         }
     }
 
@@ -62,7 +65,8 @@ public final class TextAdvance {
             double thousandths = 0;
             if (shown instanceof COSString text) thousandths = width(font, text.getBytes());
             if (shown instanceof COSArray parts) {
-                for (COSBase part : parts) thousandths += part instanceof COSString text ? width(font, text.getBytes()) : part instanceof COSNumber back ? -back.floatValue() : 0;
+                for (COSBase part : parts) thousandths += part instanceof COSString text ? width(font, text.getBytes())
+                        : part instanceof COSNumber back ? -back.floatValue() : 0;
             }
             return Optional.of(new COSArray(List.of(new COSFloat((float) -thousandths))));
         } catch (IOException | RuntimeException e) {
@@ -74,7 +78,7 @@ public final class TextAdvance {
     private double width(PDFont font, byte[] text) throws IOException {
         double width = 0;
         InputStream in = new ByteArrayInputStream(text);
-        for (int left = text.length; left > 0; ) {
+        for (int left = text.length; left > 0;) {
             int code = font.readCode(in);
             int length = left - in.available();
             left = in.available();

@@ -21,7 +21,10 @@ public final class Frame {
             .text-box { border: 0.5pt solid #000; padding: 3pt; margin: 3pt 0; }
             .comment { font-family: Arimo; font-size: 8pt; background-color: #fff4cc; }
             """;
-    /** Tables stand out of the lines by the free sides of their cells; the page setter cuts off what stands out of the page's frame. */
+    /**
+     * Tables stand out of the lines by the free sides of their cells; the page setter cuts off what stands out of the page's
+     * frame.
+     */
     private static final double OVERHANG_PT = 12;
     private static final String OVERHANG = "padding:0 " + Look.pt(OVERHANG_PT);
 
@@ -67,7 +70,8 @@ public final class Frame {
         boolean header = which.equals("header");
         if (header) top = Math.max(top, room);
         else bottom = Math.max(bottom, room);
-        rules(pages).append(header ? "@top-left" : "@bottom-left").append(" { width: 100%; content: element(").append(name).append("); vertical-align: ")
+        rules(pages).append(header ? "@top-left" : "@bottom-left").append(" { width: 100%; content: element(").append(name)
+                .append("); vertical-align: ")
                 .append(header ? "top; padding-top: " : "bottom; padding-bottom: ").append(Look.pt(distancePt)).append("; }\n");
     }
 
@@ -98,7 +102,8 @@ public final class Frame {
      */
     public Document html(String numbers, int all) {
         StringBuilder css = new StringBuilder(SHEET).append(own);
-        css.append(String.format(Locale.ROOT, "@page { size: %.2fpt %.2fpt; margin: %.2fpt %.2fpt %.2fpt %.2fpt; }%n", width, height, Math.min(top, height / 2),
+        css.append(String.format(Locale.ROOT, "@page { size: %.2fpt %.2fpt; margin: %.2fpt %.2fpt %.2fpt %.2fpt; }%n", width,
+                height, Math.min(top, height / 2),
                 Math.max(0, right - OVERHANG_PT), Math.min(bottom, height / 3), Math.max(0, left - OVERHANG_PT)));
         boxes.forEach((pages, rules) -> css.append(pages).append(" { ").append(rules).append(" }\n"));
         css.append(".page-number:before { content: counter(page, ").append(numbers).append("); } .page-count:before { content: ")

@@ -55,7 +55,8 @@ public final class Line {
 
     private void advance(double width) {
         at += width;
-        // A line that is full goes on at the margin; where words break is not known here, only about how far the last line reaches.
+        // A line that is full goes on at the margin; where words break is not known here, only about how far the last line
+        // reaches.
         if (at > widthPt && widthPt > left + 20) at = left + (at - left) % (widthPt - left);
     }
 
@@ -80,9 +81,11 @@ public final class Line {
         if (kind.startsWith("center")) width -= behind / 2;
         // A stop at the very margin leaves no room for a rounding error.
         width = Math.clamp(width, 1, Math.max(1, widthPt - at - (kind.startsWith("left") ? 0 : behind + 0.5)));
-        String leader = kind.endsWith("dot") || kind.endsWith("middleDot") ? ";border-bottom:1px dotted #000" : kind.endsWith("underscore") || kind.endsWith("hyphen")
-                ? ";border-bottom:0.5pt solid #000" : "";
-        to.appendElement("span").attr("style", "display:inline-block;text-indent:0;width:" + Look.pt(width) + leader).appendText("\u00A0");
+        String leader = kind.endsWith("dot") || kind.endsWith("middleDot") ? ";border-bottom:1px dotted #000"
+                : kind.endsWith("underscore") || kind.endsWith("hyphen")
+                        ? ";border-bottom:0.5pt solid #000" : "";
+        to.appendElement("span").attr("style", "display:inline-block;text-indent:0;width:" + Look.pt(width) + leader)
+                .appendText("\u00A0");
         at += width;
     }
 

@@ -1,4 +1,7 @@
-/** Running text as word processors mean it: properties, lines with their tabs, sheets. Start at {@link app.yellowtab.convert.flow.Frame}. */
+/**
+ * Running text as word processors mean it: properties, lines with their tabs, sheets. Start at {@link
+ * app.yellowtab.convert.flow.Frame}.
+ */
 @NullMarked
 package app.yellowtab.convert.flow;
 

@@ -58,7 +58,8 @@ final class EmlReader {
         EmlReader reader = new EmlReader();
         // What a mailbox holds beside its first mail follows that, like what came with it.
         for (byte[] more : mails.subList(1, mails.size())) {
-            reader.attachments.add(new Mail.Attachment("mail " + (reader.attachments.size() + 2) + ".eml", () -> new ByteArrayInputStream(more)));
+            reader.attachments.add(new Mail.Attachment("mail " + (reader.attachments.size() + 2) + ".eml",
+                    () -> new ByteArrayInputStream(more)));
         }
         try (InputStream in = new ByteArrayInputStream(mails.getFirst())) {
             return reader.read(new MimeMessage(session(), in));
@@ -77,7 +78,9 @@ final class EmlReader {
     private Mail read(MimeMessage message) throws IOException, MessagingException {
         walk(message, 0);
         boolean isHtml = passages.stream().anyMatch(Passage::html);
-        String body = passages.stream().map(passage -> passage.html() || !isHtml ? passage.words() : MailPages.asHtml(passage.words())).collect(Collectors.joining("\n"));
+        String body =
+                passages.stream().map(passage -> passage.html() || !isHtml ? passage.words() : MailPages.asHtml(passage.words()))
+                        .collect(Collectors.joining("\n"));
         String subject = words(message, "Subject");
         Optional<OffsetDateTime> sent = sent(message);
         Map<String, String> header = new LinkedHashMap<>();
@@ -90,7 +93,8 @@ final class EmlReader {
         // A picture that the text does not show came with the mail like any other file.
         pictures.entrySet().removeIf(picture -> {
             if (isHtml && body.contains("cid:" + picture.getKey())) return false;
-            attachments.add(new Mail.Attachment(picture.getKey().replaceFirst("@.*", ""), () -> new ByteArrayInputStream(picture.getValue().bytes())));
+            attachments.add(new Mail.Attachment(picture.getKey().replaceFirst("@.*", ""),
+                    () -> new ByteArrayInputStream(picture.getValue().bytes())));
             return true;
         });
         put(header, "Attachments", attachments.stream().map(Mail.Attachment::name).collect(Collectors.joining("; ")));
@@ -149,7 +153,8 @@ final class EmlReader {
             passages.add(new Passage(type.startsWith("text/html"), text(part, type)));
         } else {
             String[] id = part.getHeader("Content-ID");
-            if (type.startsWith("image/") && id != null && id.length > 0) pictures.put(id[0].replaceAll("[<>\\s]", ""), new Mail.Picture(bytes(part)));
+            if (type.startsWith("image/") && id != null && id.length > 0)
+                pictures.put(id[0].replaceAll("[<>\\s]", ""), new Mail.Picture(bytes(part)));
             else attach(part, name.isEmpty() ? "attachment" : name);
         }
     }
@@ -175,7 +180,10 @@ final class EmlReader {
         return children;
     }
 
-    /** Of the ways in which the same is said, the last that can be shown is the one to show (RFC 2046, 5.1.4); what is no text is kept beside it. */
+    /**
+     * Of the ways in which the same is said, the last that can be shown is the one to show (RFC 2046, 5.1.4); what is no text is
+     * kept beside it.
+     */
     private static List<Part> chosen(List<Part> ways) throws MessagingException {
         List<Part> chosen = new ArrayList<>();
         Part best = null;

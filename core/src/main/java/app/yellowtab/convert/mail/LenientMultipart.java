@@ -6,7 +6,9 @@ import jakarta.mail.internet.MimeMultipart;
 
 /** Parts of a mail whose boundaries (RFC 2046, 5.1.1) are not as they should be. */
 final class LenientMultipart extends MimeMultipart {
-    /** @param asStated whether the boundary is the one that the header states; otherwise it is the first line that looks like one */
+    /**
+     * @param asStated whether the boundary is the one that the header states; otherwise it is the first line that looks like one
+     */
     LenientMultipart(DataSource from, boolean asStated) throws MessagingException {
         super(from);
         ignoreExistingBoundaryParameter = !asStated;

@@ -21,7 +21,7 @@ import java.util.Optional;
  * @param attachments the files that came with it
  */
 public record Mail(String subject, Optional<LocalDate> sent, Map<String, String> header, String body, boolean isHtml,
-                   Map<String, Picture> pictures, List<Attachment> attachments) {
+        Map<String, Picture> pictures, List<Attachment> attachments) {
     public Mail {
         header = new LinkedHashMap<>(header);
         pictures = Map.copyOf(pictures);

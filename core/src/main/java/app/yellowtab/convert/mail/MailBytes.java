@@ -13,14 +13,16 @@ import java.util.regex.Pattern;
  */
 final class MailBytes {
     /** A line that begins a mail in a mailbox; before it stands nothing, or an empty line. */
-    private static final Pattern BEGINS = Pattern.compile("(?:\\A|(?<=\\n\\n|\\n\\r\\n))From [^\\r\\n]*\\r?\\n(?=[!-9;-~]+:|From )");
+    private static final Pattern BEGINS =
+            Pattern.compile("(?:\\A|(?<=\\n\\n|\\n\\r\\n))From [^\\r\\n]*\\r?\\n(?=[!-9;-~]+:|From )");
     private static final Pattern HEADER = Pattern.compile("\\A(?:>?From [^\\n]*\\n)?[!-9;-~]+[ \\t]*:");
 
     private MailBytes() {}
 
     /** {@return the mails in a file, at least one, each with a header, be it an empty one} */
     static List<byte[]> of(byte[] file) {
-        boolean wide = file.length > 3 && (file[0] == 0 || file[1] == 0 || (file[0] & 0xFF) == 0xFF && (file[1] & 0xFF) == 0xFE || (file[0] & 0xFF) == 0xFE && (file[1] & 0xFF) == 0xFF);
+        boolean wide = file.length > 3 && (file[0] == 0 || file[1] == 0 || (file[0] & 0xFF) == 0xFF && (file[1] & 0xFF) == 0xFE
+                || (file[0] & 0xFF) == 0xFE && (file[1] & 0xFF) == 0xFF);
         byte[] bytes = wide ? Charsets.decode(file, "").getBytes(StandardCharsets.UTF_8) : file;
         // One byte is one letter here, so that places in the text are places in the file.
         String text = new String(bytes, StandardCharsets.ISO_8859_1);

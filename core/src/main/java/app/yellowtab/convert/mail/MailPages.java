@@ -15,7 +15,8 @@ import org.jsoup.nodes.Entities;
 public final class MailPages {
     private static final String SHEET = """
             body { font-family: Arimo, Tinos; font-size: 10.5pt; }
-            .mail-header { width: 100%; border-bottom: 1pt solid #000; margin-bottom: 10pt; padding-bottom: 6pt; table-layout: fixed; }
+            .mail-header { width: 100%; border-bottom: 1pt solid #000; \
+            margin-bottom: 10pt; padding-bottom: 6pt; table-layout: fixed; }
             .mail-header td { padding: 1pt 0; } .mail-header td.name { width: 28mm; font-weight: 700; }
             .mail-plain { white-space: pre-wrap; }
             """;

@@ -33,7 +33,10 @@ import org.jspecify.annotations.Nullable;
 final class MsgReader {
     private static final Pattern ZONE = Pattern.compile("(?im)^Date:.*([+-]\\d{2})(\\d{2})\\b");
 
-    /** The sender's address: as the internet knows it, and as its own system does ([MS-OXPROPS], PidTagSenderSmtpAddress and PidTagSenderEmailAddress). */
+    /**
+     * The sender's address: as the internet knows it, and as its own system does ([MS-OXPROPS], PidTagSenderSmtpAddress and
+     * PidTagSenderEmailAddress).
+     */
     private static final Set<Integer> SENDER_ADDRESSES = Set.of(0x5D01, 0x0C1F);
 
     private MsgReader() {}
@@ -55,7 +58,8 @@ final class MsgReader {
         Map<String, Mail.Picture> pictures = new HashMap<>();
         List<Mail.Attachment> attachments = new ArrayList<>();
         for (AttachmentChunks attachment : message.getAttachmentFiles()) {
-            String id = attachment.getAttachContentId() == null ? "" : words(attachment.getAttachContentId().getValue()).replaceAll("[<>]", "");
+            String id = attachment.getAttachContentId() == null ? ""
+                    : words(attachment.getAttachContentId().getValue()).replaceAll("[<>]", "");
             if (attachment.isEmbeddedMessage()) {
                 byte[] whole = embedded(attachment);
                 attachments.add(new Mail.Attachment("forwarded message.msg", () -> new ByteArrayInputStream(whole)));
@@ -75,13 +79,17 @@ final class MsgReader {
         sent.ifPresent(date -> EmlReader.put(header, "Date", EmlReader.SHOWN.format(date)));
         EmlReader.put(header, "Subject", words(message.getSubject()));
         EmlReader.put(header, "Attachments", attachments.stream().map(Mail.Attachment::name).collect(Collectors.joining("; ")));
-        return new Mail(words(message.getSubject()), sent.map(OffsetDateTime::toLocalDate), header, html.isBlank() ? text : html, !html.isBlank(), pictures, attachments);
+        return new Mail(words(message.getSubject()), sent.map(OffsetDateTime::toLocalDate), header, html.isBlank() ? text : html,
+                !html.isBlank(), pictures, attachments);
     }
 
     private static String sender(MAPIMessage message) throws ChunkNotFoundException {
         String name = words(message.getDisplayFrom());
-        return message.getMainChunks().getAll().entrySet().stream().filter(property -> SENDER_ADDRESSES.contains(property.getKey().id)).flatMap(property -> property.getValue().stream())
-                .filter(StringChunk.class::isInstance).map(chunk -> words(((StringChunk) chunk).getValue())).filter(address -> address.contains("@")).findFirst()
+        return message.getMainChunks().getAll().entrySet().stream()
+                .filter(property -> SENDER_ADDRESSES.contains(property.getKey().id))
+                .flatMap(property -> property.getValue().stream())
+                .filter(StringChunk.class::isInstance).map(chunk -> words(((StringChunk) chunk).getValue()))
+                .filter(address -> address.contains("@")).findFirst()
                 .map(address -> withAddress(name, address)).orElse(name);
     }
 
@@ -90,12 +98,14 @@ final class MsgReader {
         Map<String, String> addresses = new HashMap<>();
         RecipientChunks[] recipients = message.getRecipientDetailsChunks();
         if (recipients == null) return addresses;
-        for (RecipientChunks recipient : recipients) addresses.put(words(recipient.getRecipientName()), words(recipient.getRecipientEmailAddress()));
+        for (RecipientChunks recipient : recipients)
+            addresses.put(words(recipient.getRecipientName()), words(recipient.getRecipientEmailAddress()));
         return addresses;
     }
 
     private static String addressed(String names, Map<String, String> addresses) {
-        return Arrays.stream(names.split(";")).map(String::strip).map(name -> withAddress(name, addresses.getOrDefault(name, ""))).collect(Collectors.joining("; "));
+        return Arrays.stream(names.split(";")).map(String::strip).map(name -> withAddress(name, addresses.getOrDefault(name, "")))
+                .collect(Collectors.joining("; "));
     }
 
     /** An address inside one organisation is a path that says nothing to others, and is left out. */
@@ -111,7 +121,10 @@ final class MsgReader {
         return words.getText();
     }
 
-    /** The time of sending is kept in UTC; the sender's zone stands in the header that the mail came with, if it kept one, and the reader's is taken otherwise. */
+    /**
+     * The time of sending is kept in UTC; the sender's zone stands in the header that the mail came with, if it kept one, and the
+     * reader's is taken otherwise.
+     */
     private static Optional<OffsetDateTime> sent(MAPIMessage message, ZoneId here) throws ChunkNotFoundException {
         var date = message.getMessageDate();
         if (date == null) return Optional.empty();

@@ -16,15 +16,21 @@ import org.jsoup.nodes.Element;
 final class WebBody {
     private static final Pattern FONT = Pattern.compile("font-family\\s*:\\s*([^;}]+)", Pattern.CASE_INSENSITIVE);
     private static final Pattern FETCHES = Pattern.compile("@import[^;]*;?|url\\s*\\([^)]*\\)", Pattern.CASE_INSENSITIVE);
-    private static final Pattern OUT_OF_PLACE = Pattern.compile("(?<![-\\w])(position|float|min-width|max-width|white-space|overflow|(?:min-|max-)?height|margin-left|margin-right|left|right|z-index|transform)\\s*:[^;}]*;?",
+    private static final Pattern OUT_OF_PLACE = Pattern.compile(
+            "(?<![-\\w])(position|float|min-width|max-width|white-space|overflow|(?:min-|max-)?height|margin-left|margin-right|"
+                    + "left|right|z-index|transform)\\s*:[^;}]*;?",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern WIDE = Pattern.compile("(?<![-\\w])width\\s*:\\s*(\\d+)(px|pt)[^;}]*;?", Pattern.CASE_INSENSITIVE);
+    private static final Pattern WIDE =
+            Pattern.compile("(?<![-\\w])width\\s*:\\s*(\\d+)(px|pt)[^;}]*;?", Pattern.CASE_INSENSITIVE);
     private static final int WIDEST_PX = 600;
 
     private WebBody() {}
 
     static void clean(Document html, Map<String, Mail.Picture> pictures, Notes notes) {
-        html.select("script, noscript, iframe, frame, object, embed, applet, video, audio, link, meta, base, svg, math, canvas, input[type=hidden], button").remove();
+        html.select(
+                "script, noscript, iframe, frame, object, embed, applet, video, audio, link, meta, base, svg, math, canvas, "
+                        + "input[type=hidden], button")
+                .remove();
         int elsewhere = 0;
         for (Element image : html.select("img")) {
             Optional<String> data = data(image.attr("src"), pictures, notes);
@@ -41,8 +47,10 @@ final class WebBody {
         for (Element element : html.getAllElements()) {
             element.removeAttr("background");
             if (element.hasAttr("style")) element.attr("style", css(element.attr("style")));
-            if (element.attr("width").matches("\\d{3,5}") && Integer.parseInt(element.attr("width")) > WIDEST_PX) element.removeAttr("width");
-            if (element.hasAttr("face")) element.attr("style", element.attr("style") + ";" + Face.named(element.attr("face")).css());
+            if (element.attr("width").matches("\\d{3,5}") && Integer.parseInt(element.attr("width")) > WIDEST_PX)
+                element.removeAttr("width");
+            if (element.hasAttr("face"))
+                element.attr("style", element.attr("style") + ";" + Face.named(element.attr("face")).css());
         }
         for (Element style : html.select("style")) style.html(css(style.data()).replace("<!--", "").replace("-->", ""));
     }
@@ -64,6 +72,7 @@ final class WebBody {
     private static String css(String css) {
         String safe = OUT_OF_PLACE.matcher(FETCHES.matcher(css).replaceAll("")).replaceAll("");
         safe = FONT.matcher(safe).replaceAll(font -> Face.named(font.group(1)).css());
-        return WIDE.matcher(safe).replaceAll(wide -> Matcher.quoteReplacement(Integer.parseInt(wide.group(1).length() > 6 ? "9999" : wide.group(1)) > WIDEST_PX ? "" : wide.group()));
+        return WIDE.matcher(safe).replaceAll(wide -> Matcher.quoteReplacement(
+                Integer.parseInt(wide.group(1).length() > 6 ? "9999" : wide.group(1)) > WIDEST_PX ? "" : wide.group()));
     }
 }

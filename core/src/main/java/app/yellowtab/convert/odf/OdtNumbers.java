@@ -78,8 +78,11 @@ final class OdtNumbers {
     String heading(Element heading) {
         int level = Math.clamp(number(Xml.attribute(heading, "outline-level"), 0), 0, LEVELS);
         Optional<Element> at = styles.outlineLevel(level);
-        if (at.isEmpty() || Xml.attribute(at.get(), "num-format").isEmpty() || Xml.attribute(heading, "is-list-header").equals("true")) return "";
-        if (Xml.attribute(heading, "restart-numbering").equals("true")) headings[level] = number(Xml.attribute(heading, "start-value"), 1);
+        if (at.isEmpty() || Xml.attribute(at.get(), "num-format").isEmpty()
+                || Xml.attribute(heading, "is-list-header").equals("true"))
+            return "";
+        if (Xml.attribute(heading, "restart-numbering").equals("true"))
+            headings[level] = number(Xml.attribute(heading, "start-value"), 1);
         else count(headings, level, at.get());
         Arrays.fill(headings, level + 1, headings.length, 0);
         return write(headings, level, styles::outlineLevel);
@@ -97,12 +100,14 @@ final class OdtNumbers {
             String format = levels.apply(l).map(e -> Xml.attribute(e, "num-format")).orElse("1");
             if (!format.isEmpty()) numbers.add(Numbering.write(Math.max(1, counts[l]), format(format)));
         }
-        return numbers.isEmpty() ? "" : Xml.attribute(at, "num-prefix") + String.join(".", numbers) + Xml.attribute(at, "num-suffix");
+        return numbers.isEmpty() ? ""
+                : Xml.attribute(at, "num-prefix") + String.join(".", numbers) + Xml.attribute(at, "num-suffix");
     }
 
     /** {@return the indents that a list gives its paragraphs (OpenDocument 1.3 part 3, 17.20)} */
     Props indents(Lists lists) {
-        Optional<Element> align = styles.listLevel(lists.style, level(lists)).flatMap(l -> Xml.child(l, "list-level-properties", "list-level-label-alignment"));
+        Optional<Element> align = styles.listLevel(lists.style, level(lists))
+                .flatMap(l -> Xml.child(l, "list-level-properties", "list-level-label-alignment"));
         return align.map(OdtStyles::lines).orElse(Props.NONE);
     }
 

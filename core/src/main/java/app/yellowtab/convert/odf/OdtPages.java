@@ -35,7 +35,8 @@ public final class OdtPages {
      * @param showChanges  whether tracked changes are marked instead of accepted
      * @param showComments whether comments stand in the text
      */
-    public static void add(PDDocument document, Path file, boolean showChanges, boolean showComments, Notes notes) throws IOException {
+    public static void add(PDDocument document, Path file, boolean showChanges, boolean showComments, Notes notes)
+            throws IOException {
         try (Parts parts = new Parts(file)) {
             org.w3c.dom.Element content = parts.xml("content.xml").orElseThrow(() -> new IOException("no content part"));
             OdtStyles styles = new OdtStyles();
@@ -79,7 +80,8 @@ public final class OdtPages {
         Optional<org.w3c.dom.Element> master = styles.master(section.master());
         Optional<org.w3c.dom.Element> layout = master.map(m -> Xml.attribute(m, "page-layout-name")).flatMap(styles::layout);
         Optional<org.w3c.dom.Element> sheet = layout.flatMap(l -> Xml.child(l, "page-layout-properties"));
-        Frame frame = new Frame(length(sheet, "page-width", 595.3), length(sheet, "page-height", 841.9), length(sheet, "margin-top", 57), length(sheet, "margin-right", 57),
+        Frame frame = new Frame(length(sheet, "page-width", 595.3), length(sheet, "page-height", 841.9),
+                length(sheet, "margin-top", 57), length(sheet, "margin-right", 57),
                 length(sheet, "margin-bottom", 57), length(sheet, "margin-left", 57));
         for (String which : new String[] {"header", "footer"}) {
             Optional<org.w3c.dom.Element> margin = master.flatMap(m -> Xml.child(m, which));

@@ -53,7 +53,8 @@ final class OdtReader {
     /** {@return the master page that a paragraph or table begins; empty for none} */
     String masterOf(org.w3c.dom.Element one) {
         String family = Xml.is(one, "table") ? "table" : "paragraph";
-        return one.getLocalName().matches("p|h|table") ? styles.attribute(family, Xml.attribute(one, "style-name"), "master-page-name") : "";
+        return one.getLocalName().matches("p|h|table")
+                ? styles.attribute(family, Xml.attribute(one, "style-name"), "master-page-name") : "";
     }
 
     /** {@return whether somewhere the number of all pages is printed} */
@@ -86,13 +87,17 @@ final class OdtReader {
                     if (isHidden(one)) notes.lost("hidden text");
                     else addAll(to, Xml.children(one), widthPt);
                 }
-                case "tracked-changes" -> Xml.children(one, "changed-region").forEach(region -> changes.put(Xml.attribute(region, "id"), region));
-                default -> { }
+                case "tracked-changes" ->
+                        Xml.children(one, "changed-region").forEach(region -> changes.put(Xml.attribute(region, "id"), region));
+                default -> {}
             }
         }
     }
 
-    /** A section, paragraph or field may be hidden for good, or by a condition, of which the file says how it came out (OpenDocument 1.3 part 3, 19.853). */
+    /**
+     * A section, paragraph or field may be hidden for good, or by a condition, of which the file says how it came out
+     * (OpenDocument 1.3 part 3, 19.853).
+     */
     private static boolean isHidden(org.w3c.dom.Element one) {
         return Xml.attribute(one, "display").equals("none") || Xml.attribute(one, "is-hidden").equals("true");
     }
@@ -104,7 +109,8 @@ final class OdtReader {
         new Line(Props.NONE, TAB_STOP_PT, widthPt).write(pieces, to.appendElement("p"));
     }
 
-    private void addList(Element to, org.w3c.dom.Element list, double widthPt, OdtNumbers.@Nullable Lists outer) throws IOException {
+    private void addList(Element to, org.w3c.dom.Element list, double widthPt, OdtNumbers.@Nullable Lists outer)
+            throws IOException {
         OdtNumbers.Lists lists = outer != null ? outer : numbers.begin(list);
         numbers.enter(lists);
         for (org.w3c.dom.Element item : Xml.children(list)) {
@@ -123,7 +129,8 @@ final class OdtReader {
         numbers.leave(lists);
     }
 
-    private void addParagraph(Element to, org.w3c.dom.Element from, double widthPt, String label, Props ofList) throws IOException {
+    private void addParagraph(Element to, org.w3c.dom.Element from, double widthPt, String label, Props ofList)
+            throws IOException {
         if (Xml.all(from, "hidden-paragraph").stream().anyMatch(OdtReader::isHidden)) {
             notes.lost("hidden text");
             return;
@@ -131,7 +138,8 @@ final class OdtReader {
         String style = Xml.attribute(from, "style-name");
         Props paragraph = ofList.with(styles.paragraph(style));
         Props run = styles.text("paragraph", style);
-        if (!label.isEmpty() && !Xml.is(from, "h") && !paragraph.has("ind.left")) paragraph = paragraph.and("ind.left", "720").and("ind.hanging", "360");
+        if (!label.isEmpty() && !Xml.is(from, "h") && !paragraph.has("ind.left"))
+            paragraph = paragraph.and("ind.left", "720").and("ind.hanging", "360");
         int level = number(Xml.attribute(from, "outline-level"), 0);
         Element p = to.appendElement(level >= 1 && level <= 6 ? "h" + level : "p");
         List<Piece> pieces = new ArrayList<>();
@@ -142,8 +150,10 @@ final class OdtReader {
         collect(from, run, pieces);
         new Line(paragraph, TAB_STOP_PT, widthPt).write(pieces, p);
         Face face = Face.named(run.text("rFonts.ascii"));
-        p.attr("style", Look.paragraph(paragraph, face.lineHeight(), false, false) + ";" + face.css() + ";font-size:" + Look.pt(Look.size(run))
-                + (paragraph.has("pageBreakAfter") ? ";page-break-after:always" : ""));
+        p.attr("style",
+                Look.paragraph(paragraph, face.lineHeight(), false, false) + ";" + face.css() + ";font-size:"
+                        + Look.pt(Look.size(run))
+                        + (paragraph.has("pageBreakAfter") ? ";page-break-after:always" : ""));
         if (pieces.isEmpty()) p.appendText("\u00A0");
     }
 
@@ -165,10 +175,12 @@ final class OdtReader {
             case "s" -> pieces.add(text(" ".repeat(Math.clamp(number(Xml.attribute(element, "c"), 1), 1, MOST_REPEATED)), run));
             case "tab" -> pieces.add(Piece.tab());
             case "line-break" -> pieces.add(Piece.lineBreak());
-            case "page-number" -> pieces.add(Piece.markup(new Element("span").addClass("page-number").attr("style", Look.run(run, Face.named(run.text("rFonts.ascii")))), 10));
+            case "page-number" -> pieces.add(Piece.markup(new Element("span").addClass("page-number").attr("style",
+                    Look.run(run, Face.named(run.text("rFonts.ascii")))), 10));
             case "page-count" -> {
                 countsPages = true;
-                pieces.add(Piece.markup(new Element("span").addClass("page-count").attr("style", Look.run(run, Face.named(run.text("rFonts.ascii")))), 10));
+                pieces.add(Piece.markup(new Element("span").addClass("page-count").attr("style",
+                        Look.run(run, Face.named(run.text("rFonts.ascii")))), 10));
             }
             case "note" -> {
                 Element box = new Element("span").addClass("footnote").attr("data-number", String.valueOf(++footnotes));
@@ -186,11 +198,11 @@ final class OdtReader {
             case "annotation" -> {
                 if (showComments) pieces.add(Piece.markup(comment(element), 40));
             }
-            case "annotation-end", "tracked-changes", "bookmark", "bookmark-start", "bookmark-end" -> { }
+            case "annotation-end", "tracked-changes", "bookmark", "bookmark-start", "bookmark-end" -> {}
             case "hidden-text", "conditional-text" -> {
                 if (!isHidden(element)) collect(element, run, pieces);
             }
-            case "hidden-paragraph" -> { }
+            case "hidden-paragraph" -> {}
             case "custom-shape", "line", "rect" -> notes.lost("drawn shapes");
             default -> collect(element, run, pieces);
         }
@@ -215,8 +227,10 @@ final class OdtReader {
     }
 
     private static Element comment(org.w3c.dom.Element annotation) {
-        String author = Xml.children(annotation, "creator").stream().map(org.w3c.dom.Element::getTextContent).findFirst().orElse("");
-        String words = Xml.children(annotation, "p").stream().map(org.w3c.dom.Element::getTextContent).collect(Collectors.joining(" "));
+        String author =
+                Xml.children(annotation, "creator").stream().map(org.w3c.dom.Element::getTextContent).findFirst().orElse("");
+        String words =
+                Xml.children(annotation, "p").stream().map(org.w3c.dom.Element::getTextContent).collect(Collectors.joining(" "));
         return new Element("span").addClass("comment").text("[" + (author.isEmpty() ? "" : author + ": ") + words + "]");
     }
 
@@ -259,17 +273,21 @@ final class OdtReader {
         if (sum > 0) {
             out.attr("style", "table-layout:fixed;width:" + Look.pt(Math.min(sum, widthPt)));
             Element group = out.appendElement("colgroup");
-            widths.forEach(width -> group.appendElement("col").attr("style", "width:" + Math.round(width / sum * 1000) / 10.0 + "%"));
+            widths.forEach(
+                    width -> group.appendElement("col").attr("style", "width:" + Math.round(width / sum * 1000) / 10.0 + "%"));
         }
         for (org.w3c.dom.Element child : Xml.children(table)) {
             if (Xml.is(child, "table-header-rows")) {
-                boolean reachesOut = Xml.all(child, "table-cell").stream().anyMatch(cell -> number(Xml.attribute(cell, "number-rows-spanned"), 1) > 1);
+                boolean reachesOut = Xml.all(child, "table-cell").stream()
+                        .anyMatch(cell -> number(Xml.attribute(cell, "number-rows-spanned"), 1) > 1);
                 Element head = reachesOut ? out : out.appendElement("thead");
-                for (org.w3c.dom.Element row : Xml.children(child, "table-row")) addRow(head, row, widthPt / Math.max(1, widths.size()));
+                for (org.w3c.dom.Element row : Xml.children(child, "table-row"))
+                    addRow(head, row, widthPt / Math.max(1, widths.size()));
             } else if (Xml.is(child, "table-row")) {
                 addRow(out, child, widthPt / Math.max(1, widths.size()));
             } else if (Xml.is(child, "table-rows")) {
-                for (org.w3c.dom.Element row : Xml.children(child, "table-row")) addRow(out, row, widthPt / Math.max(1, widths.size()));
+                for (org.w3c.dom.Element row : Xml.children(child, "table-row"))
+                    addRow(out, row, widthPt / Math.max(1, widths.size()));
             }
         }
     }
@@ -298,7 +316,8 @@ final class OdtReader {
         if (!all.isEmpty() && !all.equals("none")) css.append(";border:0.5pt solid #000");
         for (String side : new String[] {"top", "bottom", "left", "right"}) {
             String border = styles.property("table-cell", style, "border-" + side);
-            if (!border.isEmpty()) css.append(";border-").append(side).append(border.equals("none") ? ":none" : ":0.5pt solid #000");
+            if (!border.isEmpty())
+                css.append(";border-").append(side).append(border.equals("none") ? ":none" : ":0.5pt solid #000");
         }
         String fill = styles.property("table-cell", style, "background-color");
         return fill.startsWith("#") ? css.append(";background-color:").append(fill).toString() : css.toString();

@@ -22,18 +22,21 @@ final class OdtStyles {
 
     /** Takes over the styles of a part. */
     void add(Element part) {
-        Xml.all(part, "style").forEach(style -> styles.put(key(Xml.attribute(style, "family"), Xml.attribute(style, "name")), style));
+        Xml.all(part, "style")
+                .forEach(style -> styles.put(key(Xml.attribute(style, "family"), Xml.attribute(style, "name")), style));
         Xml.all(part, "default-style").forEach(style -> defaults.put(Xml.attribute(style, "family"), style));
         Xml.all(part, "list-style").forEach(style -> lists.put(Xml.attribute(style, "name"), style));
         Xml.all(part, "outline-level-style").forEach(level -> outline.put(Xml.attribute(level, "level"), level));
         Xml.all(part, "page-layout").forEach(layout -> layouts.put(Xml.attribute(layout, "name"), layout));
         Xml.all(part, "master-page").forEach(master -> masters.put(Xml.attribute(master, "name"), master));
-        Xml.all(part, "font-face").forEach(face -> fonts.put(Xml.attribute(face, "name"), Xml.attribute(face, "font-family").replace("'", "")));
+        Xml.all(part, "font-face")
+                .forEach(face -> fonts.put(Xml.attribute(face, "name"), Xml.attribute(face, "font-family").replace("'", "")));
     }
 
     /** {@return the level of a list style; empty where there is none} */
     Optional<Element> listLevel(String style, int level) {
-        return Optional.ofNullable(lists.get(style)).flatMap(list -> Xml.children(list).stream().filter(e -> Xml.attribute(e, "level").equals(String.valueOf(level))).findFirst());
+        return Optional.ofNullable(lists.get(style)).flatMap(list -> Xml.children(list).stream()
+                .filter(e -> Xml.attribute(e, "level").equals(String.valueOf(level))).findFirst());
     }
 
     /** {@return how headings of a level are numbered; empty where the text says nothing of it} */
@@ -43,7 +46,8 @@ final class OdtStyles {
 
     /** {@return a master page; the first one where the name is not known} */
     Optional<Element> master(String name) {
-        return Optional.ofNullable(masters.get(name)).or(() -> Optional.ofNullable(masters.get("Standard"))).or(() -> masters.values().stream().findFirst());
+        return Optional.ofNullable(masters.get(name)).or(() -> Optional.ofNullable(masters.get("Standard")))
+                .or(() -> masters.values().stream().findFirst());
     }
 
     Optional<Element> layout(String name) {
@@ -53,7 +57,7 @@ final class OdtStyles {
     /** {@return an attribute of a style itself or of those it is based on; empty where none has it} */
     String attribute(String family, String name, String attribute) {
         Set<String> seen = new HashSet<>();
-        for (String at = name; seen.add(at); ) {
+        for (String at = name; seen.add(at);) {
             Element style = styles.get(key(family, at));
             if (style == null) return "";
             String value = Xml.attribute(style, attribute);
@@ -67,7 +71,8 @@ final class OdtStyles {
     String property(String family, String name, String property) {
         Element style = styles.get(key(family, name));
         if (style == null) return "";
-        return Xml.children(style).stream().map(group -> Xml.attribute(group, property)).filter(value -> !value.isEmpty()).findFirst().orElse("");
+        return Xml.children(style).stream().map(group -> Xml.attribute(group, property)).filter(value -> !value.isEmpty())
+                .findFirst().orElse("");
     }
 
     /** {@return what a style says of paragraphs, its parents' say below it} */
@@ -83,13 +88,15 @@ final class OdtStyles {
     private Props chain(String family, String name, boolean text, Set<String> seen) {
         Element style = styles.get(key(family, name));
         boolean last = style == null || !seen.add(name);
-        if (last) return Optional.ofNullable(defaults.get(family)).filter(d -> family.equals("paragraph")).map(d -> own(d, text)).orElse(Props.NONE);
+        if (last) return Optional.ofNullable(defaults.get(family)).filter(d -> family.equals("paragraph")).map(d -> own(d, text))
+                .orElse(Props.NONE);
         return chain(family, Xml.attribute(style, "parent-style-name"), text, seen).with(own(style, text));
     }
 
     private Props own(Element style, boolean text) {
         Props props = Props.NONE;
-        for (Element group : Xml.children(style, text ? "text-properties" : "paragraph-properties")) props = props.with(text ? letters(group) : lines(group));
+        for (Element group : Xml.children(style, text ? "text-properties" : "paragraph-properties"))
+            props = props.with(text ? letters(group) : lines(group));
         return props;
     }
 
@@ -106,7 +113,8 @@ final class OdtStyles {
         if (indent < 0) props = props.and("ind.hanging", twips(-indent));
         if (indent > 0) props = props.and("ind.firstLine", twips(indent));
         String height = Xml.attribute(group, "line-height");
-        if (height.matches("\\d+%")) props = props.and("spacing.line", String.valueOf(Integer.parseInt(height.replace("%", "")) * 240 / 100));
+        if (height.matches("\\d+%"))
+            props = props.and("spacing.line", String.valueOf(Integer.parseInt(height.replace("%", "")) * 240 / 100));
         if (Xml.attribute(group, "break-before").equals("page")) props = props.and("pageBreakBefore", "");
         if (Xml.attribute(group, "break-after").equals("page")) props = props.and("pageBreakAfter", "");
         if (Xml.attribute(group, "keep-with-next").equals("always")) props = props.and("keepNext", "");
@@ -114,7 +122,8 @@ final class OdtStyles {
             double place = Lengths.points(Xml.attribute(stop, "position"));
             String name = "tabs.tab@" + Math.round(place * 20);
             String type = Xml.attribute(stop, "type");
-            props = props.and(name + ".val", type.isEmpty() || type.equals("char") ? "left" : type).and(name + ".pos", twips(place));
+            props = props.and(name + ".val", type.isEmpty() || type.equals("char") ? "left" : type).and(name + ".pos",
+                    twips(place));
             if (Xml.attribute(stop, "leader-style").equals("dotted")) props = props.and(name + ".leader", "dot");
         }
         return props;
@@ -133,7 +142,8 @@ final class OdtStyles {
         if (size > 0) props = props.and("sz.val", String.valueOf(Math.round(size * 2)));
         String colour = Xml.attribute(group, "color");
         if (colour.startsWith("#")) props = props.and("color.val", colour.substring(1));
-        if (Xml.attribute(group, "background-color").startsWith("#")) props = props.and("shd.fill", Xml.attribute(group, "background-color").substring(1));
+        if (Xml.attribute(group, "background-color").startsWith("#"))
+            props = props.and("shd.fill", Xml.attribute(group, "background-color").substring(1));
         String font = Xml.attribute(group, "font-name");
         if (!font.isEmpty()) props = props.and("rFonts.ascii", fonts.getOrDefault(font, font));
         String place = Xml.attribute(group, "text-position");

@@ -30,7 +30,8 @@ public final class Charsets {
         int start = Marks.starts(bytes, 0xEF, 0xBB, 0xBF) ? 3 : 0;
         for (String name : new String[] {stated, "UTF-8"}) {
             try {
-                if (!name.isBlank()) return Charset.forName(name).newDecoder().decode(ByteBuffer.wrap(bytes, start, bytes.length - start)).toString();
+                if (!name.isBlank()) return Charset.forName(name).newDecoder()
+                        .decode(ByteBuffer.wrap(bytes, start, bytes.length - start)).toString();
             } catch (CharacterCodingException | IllegalCharsetNameException | UnsupportedCharsetException notThatOne) {
                 continue;
             }
@@ -38,7 +39,10 @@ public final class Charsets {
         return new String(bytes, likely(bytes));
     }
 
-    /** {@return the encoding of text in which every other byte is nought, as of western letters in two bytes each; null for any other} */
+    /**
+     * {@return the encoding of text in which every other byte is nought, as of western letters in two bytes each; null for any
+     * other}
+     */
     private static @Nullable Charset wide(byte[] bytes) {
         int looked = Math.min(bytes.length, 4000) & ~1;
         int even = 0;

@@ -26,8 +26,10 @@ final class DashBound extends DummyGraphics2d {
 
     @Override
     public void draw(Shape shape) {
-        if (real.getStroke() instanceof BasicStroke stroke && stroke.getDashArray() != null && dashes(shape, stroke) > MOST_DASHES) {
-            real.setStroke(new BasicStroke(stroke.getLineWidth(), stroke.getEndCap(), stroke.getLineJoin(), stroke.getMiterLimit()));
+        if (real.getStroke() instanceof BasicStroke stroke && stroke.getDashArray() != null
+                && dashes(shape, stroke) > MOST_DASHES) {
+            real.setStroke(
+                    new BasicStroke(stroke.getLineWidth(), stroke.getEndCap(), stroke.getLineJoin(), stroke.getMiterLimit()));
             real.draw(shape);
             real.setStroke(stroke);
         } else {

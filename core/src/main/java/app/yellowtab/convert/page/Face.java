@@ -18,10 +18,12 @@ import org.jspecify.annotations.Nullable;
  */
 public enum Face {
     /** As wide as the sans serif that most documents name; also for every sans serif that is not known. */
-    ARIMO("Arimo", 1.149f, "arimo", "arial", "helvetica", "liberation sans", "verdana", "tahoma", "segoe", "sans", "aptos", "trebuchet", "open sans", "roboto", "gill"),
+    ARIMO("Arimo", 1.149f, "arimo", "arial", "helvetica", "liberation sans", "verdana", "tahoma", "segoe", "sans", "aptos",
+            "trebuchet", "open sans", "roboto", "gill"),
     /** As wide as the serif of older letters; for every typeface that is not known. */
     TINOS("Tinos", 1.149f, "tinos", "times", "liberation serif"),
-    COUSINE("Cousine", 1.133f, "cousine", "courier", "liberation mono", "consolas", "mono", "lucida console", "menlo", "typewriter"),
+    COUSINE("Cousine", 1.133f, "cousine", "courier", "liberation mono", "consolas", "mono", "lucida console", "menlo",
+            "typewriter"),
     CARLITO("Carlito", 1.221f, "calibri", "carlito"),
     CALADEA("Caladea", 1.171f, "cambria", "caladea");
 
@@ -47,7 +49,8 @@ public enum Face {
     /** {@return the face for a font by its name, or another where none is as wide as it} */
     public static Face named(String name, Face otherwise) {
         String asked = name.toLowerCase(Locale.ROOT);
-        return Arrays.stream(values()).filter(face -> face.standsFor.stream().anyMatch(asked::contains)).findFirst().orElse(otherwise);
+        return Arrays.stream(values()).filter(face -> face.standsFor.stream().anyMatch(asked::contains)).findFirst()
+                .orElse(otherwise);
     }
 
     /** {@return its family name, as style sheets name it} */
@@ -71,9 +74,11 @@ public enum Face {
      */
     public InputStream open(boolean bold, boolean italic) {
         String name = family + "_" + STYLES[style(bold, italic)] + ".ttf";
-        try (InputStream in = Objects.requireNonNull(Face.class.getResourceAsStream("/app/yellowtab/convert/fonts/" + name), name)) {
+        try (InputStream in =
+                Objects.requireNonNull(Face.class.getResourceAsStream("/app/yellowtab/convert/fonts/" + name), name)) {
             byte[] font = in.readAllBytes();
-            // The table directory (OpenType 1.9, "Organization of an OpenType font"): a table under another name is not looked for.
+            // The table directory (OpenType 1.9, "Organization of an OpenType font"): a table under another name is not looked
+            // for.
             for (int at = 12, left = font[5]; left > 0; at += 16, left--) {
                 if (new String(font, at, 4, StandardCharsets.US_ASCII).equals("GSUB")) font[at + 3] = 'X';
             }

@@ -50,9 +50,11 @@ public final class HtmlPages {
      */
     public static int add(PDDocument document, Document html, int firstNumber, Notes notes) throws IOException {
         if (html.getAllElements().size() > MOST_ELEMENTS) throw new TooLargeException("more than " + MOST_ELEMENTS + " parts");
-        if (html.body().text().length() > MOST_LETTERS) throw new TooLargeException("more than " + MOST_LETTERS / 1_000_000 + " million letters");
+        if (html.body().text().length() > MOST_LETTERS)
+            throw new TooLargeException("more than " + MOST_LETTERS / 1_000_000 + " million letters");
         html.head().prependElement("style").appendText(GROUND);
-        long missing = html.body().text().codePoints().filter(letter -> !Character.isWhitespace(letter) && !isShown(letter)).count();
+        long missing =
+                html.body().text().codePoints().filter(letter -> !Character.isWhitespace(letter) && !isShown(letter)).count();
         if (missing > 0) notes.say(Code.CHARACTERS_NOT_SHOWN, String.valueOf(missing));
         int before = document.getNumberOfPages();
         PdfRendererBuilder builder = new PdfRendererBuilder();
@@ -60,10 +62,12 @@ public final class HtmlPages {
             for (int style = 0; style < 4; style++) {
                 boolean bold = style >= 2;
                 boolean italic = style % 2 == 1;
-                builder.useFont(() -> face.open(bold, italic), face.family(), bold ? 700 : 400, italic ? FontStyle.ITALIC : FontStyle.NORMAL, true);
+                builder.useFont(() -> face.open(bold, italic), face.family(), bold ? 700 : 400,
+                        italic ? FontStyle.ITALIC : FontStyle.NORMAL, true);
             }
         }
-        builder.useExternalResourceAccessControl((address, type) -> address.startsWith("data:"), ExternalResourceControlPriority.RUN_BEFORE_RESOLVING_URI);
+        builder.useExternalResourceAccessControl((address, type) -> address.startsWith("data:"),
+                ExternalResourceControlPriority.RUN_BEFORE_RESOLVING_URI);
         builder.useCacheStore(CacheStore.PDF_FONT_METRICS, METRICS);
         builder.useReplacementText("\u25A1");
         builder.useInitialPageNumber(firstNumber);
@@ -77,6 +81,7 @@ public final class HtmlPages {
 
     private static boolean isShown(int letter) {
         int type = Character.getType(letter);
-        return type == Character.FORMAT || type == Character.CONTROL || letter == '\u00A0' || letter == '\u202F' || Face.TINOS.has(letter) || Face.ARIMO.has(letter);
+        return type == Character.FORMAT || type == Character.CONTROL || letter == '\u00A0' || letter == '\u202F'
+                || Face.TINOS.has(letter) || Face.ARIMO.has(letter);
     }
 }

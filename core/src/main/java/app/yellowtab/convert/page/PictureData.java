@@ -29,7 +29,8 @@ public final class PictureData {
     /** {@return the address; empty where the picture cannot be shown, which is noted} */
     public static Optional<String> of(byte[] bytes, Notes notes) {
         try {
-            if (Marks.starts(bytes, 0xD7, 0xCD, 0xC6, 0x9A)) return Optional.of(png(draw(new HwmfPicture(new ByteArrayInputStream(bytes)))));
+            if (Marks.starts(bytes, 0xD7, 0xCD, 0xC6, 0x9A))
+                return Optional.of(png(draw(new HwmfPicture(new ByteArrayInputStream(bytes)))));
             if (Marks.starts(bytes, 0x01, 0x00, 0x00, 0x00) && bytes.length > 44 && bytes[40] == ' ' && bytes[41] == 'E') {
                 return Optional.of(png(draw(new HemfPicture(new ByteArrayInputStream(bytes)))));
             }

@@ -54,7 +54,8 @@ public final class Xml {
     /** {@return the first element of a name directly in another, or down a path of names} */
     public static Optional<Element> child(Element parent, String... path) {
         Optional<Element> at = Optional.of(parent);
-        for (String name : path) at = at.flatMap(element -> children(element).stream().filter(child -> is(child, name)).findFirst());
+        for (String name : path)
+            at = at.flatMap(element -> children(element).stream().filter(child -> is(child, name)).findFirst());
         return at;
     }
 
@@ -92,7 +93,8 @@ public final class Xml {
         for (int i = 0; i < attributes.getLength(); i++) {
             Node attribute = attributes.item(i);
             String space = attribute.getNamespaceURI();
-            if (name.equals(attribute.getLocalName()) && space != null && space.endsWith("/relationships")) return attribute.getNodeValue();
+            if (name.equals(attribute.getLocalName()) && space != null && space.endsWith("/relationships"))
+                return attribute.getNodeValue();
         }
         return "";
     }

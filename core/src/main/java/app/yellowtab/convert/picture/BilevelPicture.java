@@ -43,7 +43,8 @@ final class BilevelPicture {
 
     /** {@return the same picture with black as 0 and rows that begin on bytes, without gaps; most scans are so already} */
     private static BufferedImage normalised(BufferedImage image) {
-        boolean blackIsZero = (image.getColorModel().getRGB(0) & 0xFFFFFF) == 0 && (image.getColorModel().getRGB(1) & 0xFFFFFF) == 0xFFFFFF;
+        boolean blackIsZero =
+                (image.getColorModel().getRGB(0) & 0xFFFFFF) == 0 && (image.getColorModel().getRGB(1) & 0xFFFFFF) == 0xFFFFFF;
         int size = ((DataBufferByte) image.getRaster().getDataBuffer()).getData().length;
         if (blackIsZero && size == (image.getWidth() + 7) / 8 * image.getHeight()) return image;
         BufferedImage copy = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_BYTE_BINARY);

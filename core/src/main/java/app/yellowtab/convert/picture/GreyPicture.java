@@ -24,7 +24,8 @@ final class GreyPicture {
     private GreyPicture() {}
 
     static boolean is(BufferedImage image) {
-        return image.getColorModel().getColorSpace().getType() == ColorSpace.TYPE_GRAY && !(image.getColorModel() instanceof IndexColorModel);
+        return image.getColorModel().getColorSpace().getType() == ColorSpace.TYPE_GRAY
+                && !(image.getColorModel() instanceof IndexColorModel);
     }
 
     /**
@@ -40,18 +41,21 @@ final class GreyPicture {
         PDImageXObject picture = picture(document, raster, 0, bits, shades(sampleBits, bits, gamma));
         byte[] profile = ownProfile(image);
         if (gamma == 0 && profile != null) picture.setColorSpace(Profiles.space(document, profile, 1));
-        if (image.getColorModel().hasAlpha()) picture.getCOSObject().setItem(COSName.SMASK, picture(document, raster, raster.getNumBands() - 1, bits, shades(sampleBits, bits, 0)));
+        if (image.getColorModel().hasAlpha()) picture.getCOSObject().setItem(COSName.SMASK,
+                picture(document, raster, raster.getNumBands() - 1, bits, shades(sampleBits, bits, 0)));
         return picture;
     }
 
     /** {@return the profile that came with the picture; null where it has the plain grey that Java gives to all} */
     private static byte @Nullable [] ownProfile(BufferedImage image) {
         ColorSpace space = image.getColorModel().getColorSpace();
-        return space instanceof ICC_ColorSpace icc && !space.equals(ColorSpace.getInstance(ColorSpace.CS_GRAY)) ? icc.getProfile().getData() : null;
+        return space instanceof ICC_ColorSpace icc && !space.equals(ColorSpace.getInstance(ColorSpace.CS_GRAY))
+                ? icc.getProfile().getData() : null;
     }
 
     /** @param shades what is shown for each value; 8 or 16 bits of it */
-    private static PDImageXObject picture(PDDocument document, Raster raster, int band, int bits, int[] shades) throws IOException {
+    private static PDImageXObject picture(PDDocument document, Raster raster, int band, int bits, int[] shades)
+            throws IOException {
         int width = raster.getWidth();
         ByteArrayOutputStream packed = new ByteArrayOutputStream();
         Deflater deflater = new Deflater();
@@ -74,10 +78,14 @@ final class GreyPicture {
         } finally {
             deflater.end();
         }
-        return new PDImageXObject(document, new ByteArrayInputStream(packed.toByteArray()), COSName.FLATE_DECODE, width, raster.getHeight(), bits, PDDeviceGray.INSTANCE);
+        return new PDImageXObject(document, new ByteArrayInputStream(packed.toByteArray()), COSName.FLATE_DECODE, width,
+                raster.getHeight(), bits, PDDeviceGray.INSTANCE);
     }
 
-    /** {@return for each value of so many bits what is shown: itself, or with another power the same light as a screen shows it (IEC 61966-2-1)} */
+    /**
+     * {@return for each value of so many bits what is shown: itself, or with another power the same light as a screen shows it
+     * (IEC 61966-2-1)}
+     */
     private static int[] shades(int sampleBits, int bits, double gamma) {
         int[] shades = new int[1 << sampleBits];
         int most = shades.length - 1;

@@ -65,7 +65,8 @@ final class JpegData {
 
     /** {@return what was wrong with it and does not matter for its dots, in a few words; empty for nothing} */
     String mended() {
-        if (unsoundProfile) return renamed ? "its colour profile, which cannot be read, and the names of its colours" : "its colour profile, which cannot be read";
+        if (unsoundProfile) return renamed ? "its colour profile, which cannot be read, and the names of its colours"
+                : "its colour profile, which cannot be read";
         return renamed ? "the names of its colours" : "";
     }
 
@@ -112,12 +113,15 @@ final class JpegData {
 
     private void frame(int marker, int at, int end) throws IOException {
         if (marker > 0xC2) throw new IOException("a kind of JPEG that viewers do not show");
-        if ((original[at + 4] & 0xFF) != 8) throw new IOException("a JPEG with more than 8 bits a colour, which viewers do not show");
+        if ((original[at + 4] & 0xFF) != 8)
+            throw new IOException("a JPEG with more than 8 bits a colour, which viewers do not show");
         height = u16(at + 5);
         width = u16(at + 7);
         components = original[at + 9] & 0xFF;
-        if (components != 1 && components != 3 && components != 4 || end < at + 10 + 3 * components) throw new IOException("its head is damaged");
-        for (int i = 0; i < components; i++) for (int j = 0; j < i; j++) renamed |= original[at + 10 + 3 * i] == original[at + 10 + 3 * j];
+        if (components != 1 && components != 3 && components != 4 || end < at + 10 + 3 * components)
+            throw new IOException("its head is damaged");
+        for (int i = 0; i < components; i++)
+            for (int j = 0; j < i; j++) renamed |= original[at + 10 + 3 * i] == original[at + 10 + 3 * j];
         byte[] copy = Arrays.copyOfRange(original, at, end);
         if (renamed) for (int i = 0; i < components; i++) copy[10 + 3 * i] = (byte) (i + 1);
         head.writeBytes(copy);
@@ -153,8 +157,10 @@ final class JpegData {
 
     /** {@return the picture, its data as they are} */
     PDImageXObject picture(PDDocument document) throws IOException {
-        PDColorSpace space = components == 1 ? PDDeviceGray.INSTANCE : components == 3 ? PDDeviceRGB.INSTANCE : PDDeviceCMYK.INSTANCE;
-        PDImageXObject picture = new PDImageXObject(document, new ByteArrayInputStream(data), COSName.DCT_DECODE, width, height, 8, space);
+        PDColorSpace space =
+                components == 1 ? PDDeviceGray.INSTANCE : components == 3 ? PDDeviceRGB.INSTANCE : PDDeviceCMYK.INSTANCE;
+        PDImageXObject picture =
+                new PDImageXObject(document, new ByteArrayInputStream(data), COSName.DCT_DECODE, width, height, 8, space);
         if (!profile.isEmpty()) picture.setColorSpace(Profiles.space(document, joined(), components));
         if (components == 4 && adobe) {
             // Such files hold ink upside down (Adobe technical note 5116).

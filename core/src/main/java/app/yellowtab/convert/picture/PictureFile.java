@@ -76,7 +76,7 @@ final class PictureFile implements Closeable {
     }
 
     private static ImageReader reader(ImageInputStream in) throws IOException {
-        for (Iterator<ImageReader> readers = ImageIO.getImageReaders(in); readers.hasNext(); ) {
+        for (Iterator<ImageReader> readers = ImageIO.getImageReaders(in); readers.hasNext();) {
             ImageReader reader = readers.next();
             if (!reader.getClass().getName().startsWith(SET_ASIDE)) return reader;
         }
@@ -110,7 +110,8 @@ final class PictureFile implements Closeable {
 
     static void checkSize(int width, int height, double bytesPerPixel) throws TooLargeException {
         double most = Math.min(MOST_PIXELS, Runtime.getRuntime().maxMemory() * MOST_OF_MEMORY / Math.max(bytesPerPixel, 0.25));
-        if ((double) width * height > most) throw new TooLargeException(String.format(Locale.ROOT, "%d × %d pixels", width, height));
+        if ((double) width * height > most)
+            throw new TooLargeException(String.format(Locale.ROOT, "%d × %d pixels", width, height));
     }
 
     /** {@return the orientation of a picture (EXIF 2.32, tag 0x0112)} */
@@ -122,7 +123,8 @@ final class PictureFile implements Closeable {
     private static List<Integer> orientations(Path file) {
         List<Integer> found = new ArrayList<>();
         try {
-            for (var directory : ImageMetadataReader.readMetadata(file.toFile()).getDirectoriesOfType(ExifIFD0Directory.class)) found.add(orientation(directory));
+            for (var directory : ImageMetadataReader.readMetadata(file.toFile()).getDirectoriesOfType(ExifIFD0Directory.class))
+                found.add(orientation(directory));
         } catch (ImageProcessingException | IOException | RuntimeException | StackOverflowError e) {
             LoggerFactory.getLogger(PictureFile.class).info("no orientation to be read: {}", file, e);
         }
@@ -131,7 +133,8 @@ final class PictureFile implements Closeable {
 
     private static int orientation(ExifIFD0Directory directory) {
         try {
-            int value = directory.containsTag(ExifDirectoryBase.TAG_ORIENTATION) ? directory.getInt(ExifDirectoryBase.TAG_ORIENTATION) : 1;
+            int value = directory.containsTag(ExifDirectoryBase.TAG_ORIENTATION)
+                    ? directory.getInt(ExifDirectoryBase.TAG_ORIENTATION) : 1;
             return value >= 1 && value <= 8 ? value : 1;
         } catch (MetadataException noNumber) {
             return 1;

@@ -46,7 +46,8 @@ public final class PicturePages {
         PngChunks chunks = new PngChunks(bytes);
         try (PictureFile picture = new PictureFile(file)) {
             picture.checkSize(0);
-            PDImageXObject image = chunks.isGrey() ? image(document, picture.read(0), chunks.gamma()) : PDImageXObject.createFromByteArray(document, bytes, String.valueOf(file.getFileName()));
+            PDImageXObject image = chunks.isGrey() ? image(document, picture.read(0), chunks.gamma())
+                    : PDImageXObject.createFromByteArray(document, bytes, String.valueOf(file.getFileName()));
             place(document, image, picture.orientation(0), picture.dotShape(0));
         }
     }

@@ -25,12 +25,13 @@ final class PngChunks {
     double gamma() {
         double gamma = 0;
         ByteBuffer chunks = ByteBuffer.wrap(png);
-        for (int at = SIGNATURE; at + 12 <= png.length; ) {
+        for (int at = SIGNATURE; at + 12 <= png.length;) {
             int length = chunks.getInt(at);
             String type = new String(png, at + 4, 4, StandardCharsets.US_ASCII);
             if (length < 0 || type.equals("IDAT")) break;
             if (type.equals("sRGB") || type.equals("iCCP")) return 0;
-            if (type.equals("gAMA") && length == 4 && at + 12 <= png.length && chunks.getInt(at + 8) > 0) gamma = 100_000.0 / chunks.getInt(at + 8);
+            if (type.equals("gAMA") && length == 4 && at + 12 <= png.length && chunks.getInt(at + 8) > 0)
+                gamma = 100_000.0 / chunks.getInt(at + 8);
             if (length > png.length - at - 12) break;
             at += 12 + length;
         }

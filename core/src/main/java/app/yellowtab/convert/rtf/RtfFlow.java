@@ -50,7 +50,8 @@ final class RtfFlow {
         Element p = (inTable ? cell : to).appendElement("p");
         new Line(paragraph, TAB_STOP_PT, widthPt).write(pieces, p);
         Optional<Face> face = pieces.stream().filter(piece -> piece.kind() == Piece.Kind.TEXT).map(Piece::face).findFirst();
-        p.attr("style", Look.paragraph(paragraph, face.orElse(Face.TINOS).lineHeight(), false, false) + ";font-size:" + Look.pt(sizePt));
+        p.attr("style",
+                Look.paragraph(paragraph, face.orElse(Face.TINOS).lineHeight(), false, false) + ";font-size:" + Look.pt(sizePt));
         if (pieces.isEmpty()) p.appendText("\u00A0");
         pieces.clear();
     }
@@ -80,7 +81,8 @@ final class RtfFlow {
         List<Element> cells = row.children();
         for (int i = 0; i < cells.size(); i++) {
             int edge = i < edges.size() ? edges.get(i) : before + 1440;
-            cells.get(i).attr("style", "padding:1pt 5.4pt;border:0.5pt solid #808080;width:" + Look.pt(Math.max(10, (edge - before) / 20.0)));
+            cells.get(i).attr("style",
+                    "padding:1pt 5.4pt;border:0.5pt solid #808080;width:" + Look.pt(Math.max(10, (edge - before) / 20.0)));
             before = edge;
         }
         table.appendChild(row);

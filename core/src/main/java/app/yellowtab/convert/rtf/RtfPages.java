@@ -12,7 +12,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
-/** Sets a document in the Rich Text Format (specification 1.9.1) on pages. Numbers of paragraphs stand in the file as text, and are taken as they are. */
+/**
+ * Sets a document in the Rich Text Format (specification 1.9.1) on pages. Numbers of paragraphs stand in the file as text, and
+ * are taken as they are.
+ */
 public final class RtfPages {
     private RtfPages() {}
 
@@ -23,13 +26,16 @@ public final class RtfPages {
      * @param showComments whether comments stand in the text
      * @param notes       takes what the pages lack
      */
-    public static void add(PDDocument document, Path file, boolean showChanges, boolean showComments, Notes notes) throws IOException {
+    public static void add(PDDocument document, Path file, boolean showChanges, boolean showComments, Notes notes)
+            throws IOException {
         RtfReader reader = new RtfReader(showChanges, showComments, notes);
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
             new StandardRtfParser().parse(new RtfStreamSource(in), reader);
         }
         Frame.addAll(document, reader.frames(), reader.countsPages(), notes);
-        if (reader.comments() > 0) notes.say(showComments ? Code.COMMENTS_KEPT : Code.COMMENTS_DROPPED, String.valueOf(reader.comments()));
-        if (reader.changes() > 0) notes.say(showChanges ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, String.valueOf(reader.changes()));
+        if (reader.comments() > 0)
+            notes.say(showComments ? Code.COMMENTS_KEPT : Code.COMMENTS_DROPPED, String.valueOf(reader.comments()));
+        if (reader.changes() > 0)
+            notes.say(showChanges ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, String.valueOf(reader.changes()));
     }
 }

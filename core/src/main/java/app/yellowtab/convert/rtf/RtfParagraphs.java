@@ -4,7 +4,10 @@ import app.yellowtab.convert.flow.Props;
 import com.rtfparserkit.rtf.Command;
 import java.util.Optional;
 
-/** What the commands of the Rich Text Format say of paragraphs, whose lengths are in twentieths of a point like those of {@link Props}. */
+/**
+ * What the commands of the Rich Text Format say of paragraphs, whose lengths are in twentieths of a point like those of {@link
+ * Props}.
+ */
 final class RtfParagraphs {
     private RtfParagraphs() {}
 
@@ -22,7 +25,8 @@ final class RtfParagraphs {
                     : paragraph.without("ind.hanging").and("ind.firstLine", String.valueOf(parameter));
             case sb -> paragraph.and("spacing.before", String.valueOf(parameter));
             case sa -> paragraph.and("spacing.after", String.valueOf(parameter));
-            case sl -> parameter == 0 ? paragraph : paragraph.and("spacing.line", String.valueOf(Math.abs(parameter))).and("spacing.lineRule", parameter < 0 ? "exact" : "atLeast");
+            case sl -> parameter == 0 ? paragraph : paragraph.and("spacing.line", String.valueOf(Math.abs(parameter)))
+                    .and("spacing.lineRule", parameter < 0 ? "exact" : "atLeast");
             case slmult -> parameter == 1 ? paragraph.and("spacing.lineRule", "auto") : paragraph;
             case keepn -> paragraph.and("keepNext", "");
             case pagebb -> paragraph.and("pageBreakBefore", "");
@@ -37,6 +41,7 @@ final class RtfParagraphs {
     private static Props stop(Props paragraph, int place) {
         String kind = paragraph.text("nextStop");
         String stop = "tabs.tab@" + place;
-        return paragraph.without("nextStop").and(stop + ".val", kind.isEmpty() ? "left" : kind).and(stop + ".pos", String.valueOf(place));
+        return paragraph.without("nextStop").and(stop + ".val", kind.isEmpty() ? "left" : kind).and(stop + ".pos",
+                String.valueOf(place));
     }
 }

@@ -35,6 +35,7 @@ final class RtfPicture {
         byte[] bytes = HexFormat.of().parseHex(hex.substring(0, hex.length() / 2 * 2));
         if (bytes.length == 0) return Optional.empty();
         String size = widthPt > 0 && heightPt > 0 ? "width:" + Look.pt(widthPt) + ";height:" + Look.pt(heightPt) : "";
-        return PictureData.of(bytes, notes).map(data -> Piece.markup(new Element("img").attr("src", data).attr("style", size), widthPt));
+        return PictureData.of(bytes, notes)
+                .map(data -> Piece.markup(new Element("img").attr("src", data).attr("style", size), widthPt));
     }
 }

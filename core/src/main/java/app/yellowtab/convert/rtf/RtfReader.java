@@ -27,12 +27,17 @@ import org.jsoup.nodes.Element;
 /** Listens to the commands and words of a Rich Text Format file, and builds the pages' trees from them. */
 final class RtfReader implements IRtfListener {
     /** Groups whose words are no text of the document. */
-    private static final Set<Command> UNSHOWN = EnumSet.of(Command.info, Command.stylesheet, Command.atnid, Command.bkmkstart, Command.nonshppict,
-            Command.listtable, Command.listoverridetable, Command.rsidtbl, Command.generator, Command.themedata, Command.datastore, Command.latentstyles,
-            Command.xmlnstbl, Command.revtbl, Command.atrfstart, Command.atrfend, Command.bkmkend, Command.pn, Command.sp, Command.objdata, Command.nesttableprops,
-            Command.headerl, Command.footerl, Command.colorschememapping, Command.filetbl, Command.mmathPr, Command.wgrffmtfilter, Command.shpinst);
+    private static final Set<Command> UNSHOWN =
+            EnumSet.of(Command.info, Command.stylesheet, Command.atnid, Command.bkmkstart, Command.nonshppict,
+                    Command.listtable, Command.listoverridetable, Command.rsidtbl, Command.generator, Command.themedata,
+                    Command.datastore, Command.latentstyles,
+                    Command.xmlnstbl, Command.revtbl, Command.atrfstart, Command.atrfend, Command.bkmkend, Command.pn, Command.sp,
+                    Command.objdata, Command.nesttableprops,
+                    Command.headerl, Command.footerl, Command.colorschememapping, Command.filetbl, Command.mmathPr,
+                    Command.wgrffmtfilter, Command.shpinst);
 
-    private static final Set<Command> SHOWN_THOUGH_OPTIONAL = EnumSet.of(Command.shppict, Command.footnote, Command.listtext, Command.pict, Command.fldinst);
+    private static final Set<Command> SHOWN_THOUGH_OPTIONAL =
+            EnumSet.of(Command.shppict, Command.footnote, Command.listtext, Command.pict, Command.fldinst);
 
     private final boolean showChanges;
     private final boolean showComments;
@@ -88,7 +93,8 @@ final class RtfReader implements IRtfListener {
     /** {@return the sections' sheets, filled} */
     List<Frame> frames() {
         for (Page page : pages) {
-            page.margins().forEach((which, box) -> page.frame().place(box.clone(), which, "@page", twips(which.equals("header") ? Command.headery : Command.footery, 708)));
+            page.margins().forEach((which, box) -> page.frame().place(box.clone(), which, "@page",
+                    twips(which.equals("header") ? Command.headery : Command.footery, 708)));
         }
         return pages.stream().map(Page::frame).toList();
     }
@@ -102,7 +108,8 @@ final class RtfReader implements IRtfListener {
     }
 
     private RtfFlow newPage() {
-        Frame frame = new Frame(twips(Command.paperw, 11906), twips(Command.paperh, 16838), twips(Command.margt, 1440), twips(Command.margr, 1800),
+        Frame frame = new Frame(twips(Command.paperw, 11906), twips(Command.paperh, 16838), twips(Command.margt, 1440),
+                twips(Command.margr, 1800),
                 twips(Command.margb, 1440), twips(Command.margl, 1800));
         pages.add(new Page(frame, new HashMap<>(margins)));
         return new RtfFlow(frame.body(), frame.lines());
@@ -138,7 +145,7 @@ final class RtfReader implements IRtfListener {
         switch (ended) {
             case "picture" -> picture.piece(notes).ifPresent(flow::add);
             case "footnote", "header", "footer", "comment" -> endOuter(ended);
-            default -> { }
+            default -> {}
         }
     }
 
@@ -160,12 +167,13 @@ final class RtfReader implements IRtfListener {
             case "author" -> author.append(text);
             case "picture" -> picture.take(text);
             case "instruction" -> instruction.append(text);
-            case "fonts" -> fonts.merge((int) state.run.number("font", 0), text.replace(";", ""), (known, more) -> known.isEmpty() ? more : known);
+            case "fonts" -> fonts.merge((int) state.run.number("font", 0), text.replace(";", ""),
+                    (known, more) -> known.isEmpty() ? more : known);
             case "colours" -> {
                 colours.add(String.format(Locale.ROOT, "%02X%02X%02X", colour[0] & 0xFF, colour[1] & 0xFF, colour[2] & 0xFF));
                 Arrays.fill(colour, 0);
             }
-            default -> { }
+            default -> {}
         }
     }
 
@@ -204,9 +212,10 @@ final class RtfReader implements IRtfListener {
             else state.place = "unshown";
         } else if (startsUnknown) {
             state.place = "unshown";
-        } else if (!place(command) && !character(command, parameter, hasParameter) && !paragraph(command, parameter) && !table(command, parameter)) {
-            rest(command, parameter);
-        }
+        } else if (!place(command) && !character(command, parameter, hasParameter) && !paragraph(command, parameter)
+                && !table(command, parameter)) {
+                    rest(command, parameter);
+                }
     }
 
     private boolean place(Command command) {
@@ -227,7 +236,8 @@ final class RtfReader implements IRtfListener {
                 pageNumber(field.startsWith("PAGE") ? "page-number" : "page-count");
                 state.place = "unshown";
             }
-            case footnote -> begin("footnote", new Element("span").addClass("footnote").attr("data-number", String.valueOf(++footnotes)));
+            case footnote ->
+                    begin("footnote", new Element("span").addClass("footnote").attr("data-number", String.valueOf(++footnotes)));
             case header, headerr -> begin("header", new Element("div"));
             case footer, footerr -> begin("footer", new Element("div"));
             case headerf, footerf -> {
@@ -257,7 +267,8 @@ final class RtfReader implements IRtfListener {
             filled.select("p").forEach(p -> p.tagName("span").attr("style", "font-size:9pt"));
             flow.add(Piece.markup(filled, 5));
         } else if (place.equals("comment")) {
-            flow.add(Piece.markup(filled.text("[" + (author.isEmpty() ? "" : author.toString().strip() + ": ") + filled.text() + "]"), 40));
+            flow.add(Piece.markup(
+                    filled.text("[" + (author.isEmpty() ? "" : author.toString().strip() + ": ") + filled.text() + "]"), 40));
         } else {
             margins.put(place, filled);
             pages.getLast().margins().put(place, filled);
@@ -278,7 +289,8 @@ final class RtfReader implements IRtfListener {
             case v -> set("vanish", on);
             case fs -> state.run = state.run.and("sz.val", String.valueOf(parameter));
             case f -> state.run = state.run.and("font", String.valueOf(parameter));
-            case cf -> state.run = state.run.and("color.val", parameter > 0 && parameter < colours.size() ? colours.get(parameter) : "auto");
+            case cf -> state.run =
+                    state.run.and("color.val", parameter > 0 && parameter < colours.size() ? colours.get(parameter) : "auto");
             case supercmd -> state.run = state.run.and("vertAlign.val", "superscript");
             case sub -> state.run = state.run.and("vertAlign.val", "subscript");
             case nosupersub -> state.run = state.run.and("vertAlign.val", "baseline");
@@ -371,7 +383,7 @@ final class RtfReader implements IRtfListener {
             case picwgoal -> picture.width(parameter / 20.0);
             case pichgoal -> picture.height(parameter / 20.0);
             case object -> notes.lost("embedded objects are shown as their picture");
-            default -> { }
+            default -> {}
         }
     }
 

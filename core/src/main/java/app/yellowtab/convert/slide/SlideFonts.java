@@ -55,11 +55,15 @@ final class SlideFonts {
             GraphicsEnvironment.getLocalGraphicsEnvironment().registerFont(font);
             STYLES.put(style.face().family() + style.bold() + style.italic(), style);
         } catch (IOException | FontFormatException damagedProgram) {
-            throw new IllegalStateException("a font that ships with the program cannot be read: " + style.face().family(), damagedProgram);
+            throw new IllegalStateException("a font that ships with the program cannot be read: " + style.face().family(),
+                    damagedProgram);
         }
     }
 
-    /** Gives all text of some shapes, in memory, a typeface of ours: the Java platform measures lines with the one that a text names, and has only these. */
+    /**
+     * Gives all text of some shapes, in memory, a typeface of ours: the Java platform measures lines with the one that a text
+     * names, and has only these.
+     */
     void substitute(ShapeContainer<?, ?> shapes) {
         for (Shape<?, ?> shape : shapes.getShapes()) {
             if (shape instanceof GroupShape<?, ?> group) substitute(group);
@@ -92,7 +96,8 @@ final class SlideFonts {
         StringBuilder shown = new StringBuilder();
         text.codePoints().forEach(letter -> {
             int type = Character.getType(letter);
-            if (letter == '\n' || letter == '\r' || letter == '\t' || letter == VERTICAL_TAB || face.has(letter)) shown.appendCodePoint(letter);
+            if (letter == '\n' || letter == '\r' || letter == '\t' || letter == VERTICAL_TAB || face.has(letter))
+                shown.appendCodePoint(letter);
             else if (Character.isWhitespace(letter) || type == Character.SPACE_SEPARATOR) shown.append(' ');
             else if (type != Character.FORMAT && type != Character.CONTROL) {
                 shown.append(face.has(BOX) ? BOX : '?');
@@ -115,11 +120,15 @@ final class SlideFonts {
     /** {@return what writes text as text, in fonts of the document} */
     PdfBoxGraphics2DFontTextDrawer drawer() {
         return new PdfBoxGraphics2DFontTextDrawer() {
-            /** Signs of special fonts become letters of ours only when they are drawn; those that we lack are drawn, not written. */
+            /**
+             * Signs of special fonts become letters of ours only when they are drawn; those that we lack are drawn, not written.
+             */
             @Override
-            public boolean canDrawText(AttributedCharacterIterator text, IFontTextDrawerEnv env) throws IOException, FontFormatException {
+            public boolean canDrawText(AttributedCharacterIterator text, IFontTextDrawerEnv env)
+                    throws IOException, FontFormatException {
                 for (char letter = text.first(); letter != CharacterIterator.DONE; letter = text.next()) {
-                    String family = text.getAttribute(TextAttribute.FONT) instanceof Font font ? font.getFamily() : String.valueOf(text.getAttribute(TextAttribute.FAMILY));
+                    String family = text.getAttribute(TextAttribute.FONT) instanceof Font font ? font.getFamily()
+                            : String.valueOf(text.getAttribute(TextAttribute.FAMILY));
                     if (letter > ' ' && !Character.isSpaceChar(letter) && !face(family).has(letter)) {
                         missing++;
                         return false;

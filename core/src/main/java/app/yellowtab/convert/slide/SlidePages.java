@@ -47,7 +47,8 @@ public final class SlidePages {
         }
     }
 
-    private static PDFormXObject draw(PDDocument document, Slide<?, ?> slide, Dimension size, SlideFonts fonts, Notes notes) throws IOException {
+    private static PDFormXObject draw(PDDocument document, Slide<?, ?> slide, Dimension size, SlideFonts fonts, Notes notes)
+            throws IOException {
         PdfBoxGraphics2D graphics = new PdfBoxGraphics2D(document, size.width, size.height);
         try {
             graphics.setFontTextDrawer(fonts.drawer());

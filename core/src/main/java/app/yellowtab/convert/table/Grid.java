@@ -53,7 +53,8 @@ final class Grid {
         void add(String text) throws TooLargeException {
             letters += Math.min(text.length(), LONGEST_TEXT);
             if (++cells > MOST_CELLS) throw new TooLargeException("more than " + MOST_CELLS + " cells");
-            if (letters > MOST_LETTERS) throw new TooLargeException("more than " + MOST_LETTERS / 1_000_000 + " million letters in its cells");
+            if (letters > MOST_LETTERS)
+                throw new TooLargeException("more than " + MOST_LETTERS / 1_000_000 + " million letters in its cells");
         }
     }
 
@@ -66,7 +67,8 @@ final class Grid {
     /** Takes away what lies empty below and to the right, and makes a head of the first row where the sheet looks like a list. */
     void finish() {
         while (!rows.isEmpty() && rows.getLast().values().stream().allMatch(cell -> cell.text().isEmpty())) rows.removeLast();
-        int columns = rows.stream().mapToInt(row -> row.entrySet().stream().filter(e -> !e.getValue().text().isEmpty()).mapToInt(e -> e.getKey() + e.getValue().columns()).max().orElse(0)).max().orElse(0);
+        int columns = rows.stream().mapToInt(row -> row.entrySet().stream().filter(e -> !e.getValue().text().isEmpty())
+                .mapToInt(e -> e.getKey() + e.getValue().columns()).max().orElse(0)).max().orElse(0);
         while (widths.size() > columns) widths.removeLast();
         while (widths.size() < columns) widths.add(USUAL_WIDTH_PT);
         if (headRows == 0 && rows.size() > 20 && isHead(rows.getFirst(), columns)) headRows = 1;

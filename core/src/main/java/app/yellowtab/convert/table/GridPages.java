@@ -89,12 +89,16 @@ final class GridPages {
         }
     }
 
-    /** {@return how wide the widest part of a cell is that must stay on one line: all of a number, else any word with a digit in it} */
+    /**
+     * {@return how wide the widest part of a cell is that must stay on one line: all of a number, else any word with a digit in
+     * it}
+     */
     private static float widestNumber(Cell cell) {
         if (cell.text().codePoints().noneMatch(Character::isDigit)) return 0;
         String[] parts = cell.text().split(cell.align() == Cell.Align.RIGHT ? "\n" : "\\s+");
         float widest = 0;
-        for (String part : parts) if (part.codePoints().anyMatch(Character::isDigit)) widest = Math.max(widest, face(cell).width(part, SIZE_PT));
+        for (String part : parts)
+            if (part.codePoints().anyMatch(Character::isDigit)) widest = Math.max(widest, face(cell).width(part, SIZE_PT));
         return widest;
     }
 
@@ -160,7 +164,8 @@ final class GridPages {
     private float height(int index) {
         SortedMap<Integer, Cell> row = grid.rows.get(index);
         int most = 1;
-        for (Map.Entry<Integer, Cell> cell : row.subMap(from, to).entrySet()) most = Math.max(most, lines(row, cell.getKey(), cell.getValue()).size());
+        for (Map.Entry<Integer, Cell> cell : row.subMap(from, to).entrySet())
+            most = Math.max(most, lines(row, cell.getKey(), cell.getValue()).size());
         float page = pageHeight - TOP_PT - BOTTOM_PT;
         float wanted = most * SIZE_PT * scale * LEADING + 2 * PAD_PT;
         if (wanted > page) notes.lost("the end of cells that are higher than a page");
@@ -196,7 +201,8 @@ final class GridPages {
         y -= height;
     }
 
-    private void drawText(Canvas canvas, SortedMap<Integer, Cell> row, int column, Cell cell, float x, float height) throws IOException {
+    private void drawText(Canvas canvas, SortedMap<Integer, Cell> row, int column, Cell cell, float x, float height)
+            throws IOException {
         float size = SIZE_PT * scale;
         float own = 0;
         for (int c = column; c < Math.min(column + cell.columns(), to); c++) own += width(c);

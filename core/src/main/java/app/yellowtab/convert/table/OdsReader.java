@@ -38,7 +38,8 @@ final class OdsReader {
             List<Grid> grids = new ArrayList<>();
             for (Element table : Xml.children(book, "table")) {
                 String name = Xml.attribute(table, "name");
-                if (reader.property(Xml.attribute(table, "style-name"), "table-properties", "display").equals("false")) reader.hidden.add("sheet " + name);
+                if (reader.property(Xml.attribute(table, "style-name"), "table-properties", "display").equals("false"))
+                    reader.hidden.add("sheet " + name);
                 else grids.add(reader.grid(table, name));
             }
             if (!reader.hidden.isEmpty()) notes.say(Code.HIDDEN_LEFT_OUT, String.join(", ", reader.hidden));
@@ -68,8 +69,10 @@ final class OdsReader {
         for (Element column : Xml.all(table, "table-column")) {
             boolean hides = Xml.attribute(column, "visibility").matches("collapse|filter");
             if (hides) hidden.add("columns of " + name);
-            float width = hides ? 0 : (float) Lengths.points(property(Xml.attribute(column, "style-name"), "table-column-properties", "column-width"));
-            for (int i = repeated(column, "number-columns-repeated"); i > 0 && grid.widths.size() < MOST_REPEATED; i--) grid.widths.add(hides ? 0 : width > 0 ? width : Grid.USUAL_WIDTH_PT);
+            float width = hides ? 0 : (float) Lengths
+                    .points(property(Xml.attribute(column, "style-name"), "table-column-properties", "column-width"));
+            for (int i = repeated(column, "number-columns-repeated"); i > 0 && grid.widths.size() < MOST_REPEATED; i--)
+                grid.widths.add(hides ? 0 : width > 0 ? width : Grid.USUAL_WIDTH_PT);
         }
         addRows(grid, table, name, false);
         grid.finish();
@@ -90,7 +93,7 @@ final class OdsReader {
                     for (int i = 0; i < (times >= MOST_REPEATED ? 1 : times); i++) fill(grid.addRow(), one, grid.widths);
                     if (head && grid.headRows == grid.rows.size() - 1) grid.headRows++;
                 }
-                default -> { }
+                default -> {}
             }
         }
     }
@@ -108,7 +111,8 @@ final class OdsReader {
                     count.add(text);
                     if (column + i < widths.size() && widths.get(column + i) == 0) continue;
                     boolean bold = property(style, "text-properties", "font-weight").equals("bold");
-                    into.put(column + i, new Cell(text, align(cell, style), bold, colour, repeated(cell, "number-columns-spanned")));
+                    into.put(column + i,
+                            new Cell(text, align(cell, style), bold, colour, repeated(cell, "number-columns-spanned")));
                 }
             }
             column += times;
@@ -132,7 +136,8 @@ final class OdsReader {
             case "end", "right" -> Cell.Align.RIGHT;
             case "center" -> Cell.Align.CENTRE;
             case "start", "left" -> Cell.Align.LEFT;
-            default -> Xml.attribute(cell, "value-type").matches("float|currency|percentage|date|time") ? Cell.Align.RIGHT : Cell.Align.LEFT;
+            default -> Xml.attribute(cell, "value-type").matches("float|currency|percentage|date|time") ? Cell.Align.RIGHT
+                    : Cell.Align.LEFT;
         };
     }
 

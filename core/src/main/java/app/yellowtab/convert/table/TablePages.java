@@ -38,7 +38,8 @@ public final class TablePages {
         for (Grid grid : grids) {
             if (grid.rows.isEmpty()) continue;
             GridPages.add(document, fonts, grid, grids.size() > 1 ? grid.name : "", notes);
-            for (var row : grid.rows) missing += row.values().stream().mapToInt(cell -> Typeface.SANS.missingIn(cell.text())).sum();
+            for (var row : grid.rows)
+                missing += row.values().stream().mapToInt(cell -> Typeface.SANS.missingIn(cell.text())).sum();
         }
         if (missing > 0) notes.say(Code.CHARACTERS_NOT_SHOWN, String.valueOf(missing));
     }

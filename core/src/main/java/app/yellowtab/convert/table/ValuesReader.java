@@ -18,7 +18,8 @@ final class ValuesReader {
     static Grid read(String text) throws IOException {
         Grid grid = new Grid("");
         Grid.Count count = new Grid.Count();
-        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator(text)).setIgnoreEmptyLines(false).setLenientEof(true).setTrailingData(true).get();
+        CSVFormat format = CSVFormat.DEFAULT.builder().setDelimiter(separator(text)).setIgnoreEmptyLines(false)
+                .setLenientEof(true).setTrailingData(true).get();
         try (CSVParser parser = CSVParser.parse(text, format)) {
             for (CSVRecord record : parser) {
                 SortedMap<Integer, Cell> row = grid.addRow();

@@ -103,7 +103,8 @@ final class WorkbookReader {
         merge(sheet, grid, shown);
         CellRangeAddress repeated = sheet.getRepeatingRows();
         if (repeated != null && repeated.getFirstRow() == 0) grid.headRows = repeated.getLastRow() + 1;
-        else if (sheet.getPaneInformation() != null && sheet.getPaneInformation().isFreezePane()) grid.headRows = sheet.getPaneInformation().getHorizontalSplitTopRow();
+        else if (sheet.getPaneInformation() != null && sheet.getPaneInformation().isFreezePane())
+            grid.headRows = sheet.getPaneInformation().getHorizontalSplitTopRow();
         grid.finish();
         return grid;
     }
@@ -122,11 +123,15 @@ final class WorkbookReader {
         }
     }
 
-    /** {@return what a cell shows} The built-in short dates stand for the reader's own order of day and month (ECMA-376 part 1, 18.8.30). */
+    /**
+     * {@return what a cell shows} The built-in short dates stand for the reader's own order of day and month (ECMA-376 part 1,
+     * 18.8.30).
+     */
     private String text(org.apache.poi.ss.usermodel.Cell cell) {
         CellType type = cell.getCellType() == CellType.FORMULA ? cell.getCachedFormulaResultType() : cell.getCellType();
         int format = cell.getCellStyle().getDataFormat();
-        if (type != CellType.NUMERIC || format != SHORT_DATE && format != SHORT_DATE_AND_TIME || !DateUtil.isValidExcelDate(cell.getNumericCellValue())) {
+        if (type != CellType.NUMERIC || format != SHORT_DATE && format != SHORT_DATE_AND_TIME
+                || !DateUtil.isValidExcelDate(cell.getNumericCellValue())) {
             return formatter.formatCellValue(cell);
         }
         String pattern = (monthFirst ? "MM/dd/uuuu" : "dd/MM/uuuu") + (format == SHORT_DATE ? "" : " HH:mm");
@@ -139,7 +144,8 @@ final class WorkbookReader {
             case CENTER, CENTER_SELECTION -> Cell.Align.CENTRE;
             case GENERAL -> {
                 CellType type = cell.getCellType() == CellType.FORMULA ? cell.getCachedFormulaResultType() : cell.getCellType();
-                yield type == CellType.NUMERIC ? Cell.Align.RIGHT : type == CellType.BOOLEAN ? Cell.Align.CENTRE : Cell.Align.LEFT;
+                yield type == CellType.NUMERIC ? Cell.Align.RIGHT
+                        : type == CellType.BOOLEAN ? Cell.Align.CENTRE : Cell.Align.LEFT;
             }
             default -> Cell.Align.LEFT;
         };

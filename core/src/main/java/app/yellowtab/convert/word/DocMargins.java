@@ -16,7 +16,8 @@ import org.jspecify.annotations.Nullable;
 import org.jsoup.nodes.Element;
 
 /**
- * What stands above and below the text of a document of the older kind, as its first section has it: the library makes out no other.
+ * What stands above and below the text of a document of the older kind, as its first section has it: the library makes out no
+ * other.
  *
  * @param differElsewhere whether later sections have others, which are lost
  */
@@ -49,7 +50,8 @@ record DocMargins(List<Box> boxes, boolean differElsewhere) {
     /** {@return the lines that say something, whatever page they were last shown on} */
     private static Set<String> lines(Range range) {
         Set<String> lines = new HashSet<>();
-        for (int i = 0; i < range.numParagraphs(); i++) lines.add(FIELD.matcher(range.getParagraph(i).text()).replaceAll("$1").replaceAll("\\p{Cntrl}", "").strip());
+        for (int i = 0; i < range.numParagraphs(); i++)
+            lines.add(FIELD.matcher(range.getParagraph(i).text()).replaceAll("$1").replaceAll("\\p{Cntrl}", "").strip());
         lines.remove("");
         return lines;
     }
@@ -74,7 +76,8 @@ record DocMargins(List<Box> boxes, boolean differElsewhere) {
         // Two stops, in the middle and at the right, are what such a line has unless somebody changed it.
         Element row = line.attr("style", "").tagName("table").attr("style", "width:100%").appendElement("tr");
         for (int i = 0; i < parts.length; i++) {
-            addWords(row.appendElement("td").attr("style", "border:0;width:33%;text-align:" + (i == 0 ? "left" : i == 1 ? "center" : "right")), parts[i]);
+            addWords(row.appendElement("td").attr("style",
+                    "border:0;width:33%;text-align:" + (i == 0 ? "left" : i == 1 ? "center" : "right")), parts[i]);
         }
     }
 

@@ -30,7 +30,8 @@ import org.jsoup.nodes.Element;
 final class DocPages {
     private static final String BREAK = "page-break";
     private static final String SHEET = "p { margin: 0 0 6pt 0; } h1, h2, h3 { font-size: 13pt; } "
-            + "td { border: 0.5pt solid #808080; padding: 1pt 5pt; } table { width: 98%; } ." + BREAK + " { page-break-after: always; margin: 0; }";
+            + "td { border: 0.5pt solid #808080; padding: 1pt 5pt; } table { width: 98%; } ." + BREAK
+            + " { page-break-after: always; margin: 0; }";
 
     /** A class of paragraphs whose first line hangs out: the page setter knows no indent below nought. */
     private static final Pattern HANGING = Pattern.compile("\\.([a-z]\\d+)\\s*\\{[^}]*text-indent:\\s*-([\\d.]+[a-z]+)");
@@ -49,8 +50,9 @@ final class DocPages {
         html.select("span").textNodes().forEach(text -> text.text(text.text().replace("\u200B", "")));
         StringBuilder styles = new StringBuilder(SHEET);
         for (Element style : html.select("style")) {
-            for (Matcher rule = HANGING.matcher(style.data()); rule.find(); ) {
-                html.select("." + rule.group(1)).forEach(p -> p.prependElement("span").attr("style", "margin-left:-" + rule.group(2)));
+            for (Matcher rule = HANGING.matcher(style.data()); rule.find();) {
+                html.select("." + rule.group(1))
+                        .forEach(p -> p.prependElement("span").attr("style", "margin-left:-" + rule.group(2)));
             }
             styles.append(ours(style.data()).replaceAll("text-indent:\\s*-[^;}]*;?", ""));
         }
@@ -59,11 +61,13 @@ final class DocPages {
         List<Frame> frames = new ArrayList<>();
         Range range = read.getRange();
         List<Element> sections = range.numSections() > 1 ? html.body().children() : List.of(html.body());
-        for (int i = 0; i < sections.size(); i++) frames.add(frame(sections.get(i), range.getSection(Math.min(i, range.numSections() - 1)), styles.toString(), margins));
+        for (int i = 0; i < sections.size(); i++) frames
+                .add(frame(sections.get(i), range.getSection(Math.min(i, range.numSections() - 1)), styles.toString(), margins));
         Frame.addAll(document, frames, margins.countsPages(), notes);
         if (read instanceof HWPFDocument newer) report(newer, margins, notes);
         else notes.lost("headers, footers and drawn shapes of the oldest kind of document");
-        if (reader.changes > 0) notes.say(showChanges ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, String.valueOf(reader.changes));
+        if (reader.changes > 0)
+            notes.say(showChanges ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, String.valueOf(reader.changes));
     }
 
     private static void report(HWPFDocument document, DocMargins margins, Notes notes) {
@@ -75,7 +79,8 @@ final class DocPages {
     }
 
     private static Frame frame(Element content, Section section, String styles, DocMargins margins) {
-        Frame frame = new Frame(section.getPageWidth() / 20.0, section.getPageHeight() / 20.0, section.getMarginTop() / 20.0, section.getMarginRight() / 20.0,
+        Frame frame = new Frame(section.getPageWidth() / 20.0, section.getPageHeight() / 20.0, section.getMarginTop() / 20.0,
+                section.getMarginRight() / 20.0,
                 section.getMarginBottom() / 20.0, section.getMarginLeft() / 20.0);
         margins.placeIn(frame);
         Element body = frame.body();
@@ -87,8 +92,10 @@ final class DocPages {
     }
 
     private static String ours(String css) {
-        return FONT.matcher(css).replaceAll(font -> Matcher.quoteReplacement(Face.named(font.group(1)).css())).replace("text-align:end", "text-align:right")
-                .replace("text-align:start", "text-align:left").replace("break-before:page", "page-break-before:always").replace("table-layout:fixed", "");
+        return FONT.matcher(css).replaceAll(font -> Matcher.quoteReplacement(Face.named(font.group(1)).css()))
+                .replace("text-align:end", "text-align:right")
+                .replace("text-align:start", "text-align:left").replace("break-before:page", "page-break-before:always")
+                .replace("table-layout:fixed", "");
     }
 
     /** The library's reader, which knows nothing of tracked changes. */
@@ -125,7 +132,8 @@ final class DocPages {
             changes++;
             if (run.isMarkedDeleted() && !showChanges) return;
             org.w3c.dom.Element changed = block.getOwnerDocument().createElement("span");
-            if (showChanges) changed.setAttribute("style", run.isMarkedDeleted() ? "color:#a63d2f;text-decoration:line-through" : "color:#2f5d7c;text-decoration:underline");
+            if (showChanges) changed.setAttribute("style", run.isMarkedDeleted() ? "color:#a63d2f;text-decoration:line-through"
+                    : "color:#2f5d7c;text-decoration:underline");
             block.appendChild(changed);
             super.outputCharacters(changed, run, text);
         }

@@ -42,13 +42,15 @@ final class Docx {
         this.notes = notes;
         this.showChanges = showChanges;
         this.showComments = showComments;
-        mainPart = relationships("").values().stream().filter(name -> name.matches("(?i)word/document\\d*\\.xml")).findFirst().orElse("word/document.xml");
+        mainPart = relationships("").values().stream().filter(name -> name.matches("(?i)word/document\\d*\\.xml")).findFirst()
+                .orElse("word/document.xml");
         main = parts.xml(mainPart).orElseThrow(() -> new IOException("no document part"));
         styles = new Styles(beside("styles").orElse(null), parts.xml("word/theme/theme1.xml").orElse(null));
         numberingPart = beside("numbering").orElse(null);
         numbering = new Numbering(numberingPart);
         Optional<Element> settings = beside("settings");
-        tabStopPt = settings.flatMap(e -> Xml.child(e, "defaultTabStop")).map(e -> Props.of(settings.get()).pt("defaultTabStop.val", TAB_STOP_PT)).orElse(TAB_STOP_PT);
+        tabStopPt = settings.flatMap(e -> Xml.child(e, "defaultTabStop"))
+                .map(e -> Props.of(settings.get()).pt("defaultTabStop.val", TAB_STOP_PT)).orElse(TAB_STOP_PT);
         evenAndOdd = settings.map(Props::of).map(props -> props.on("evenAndOddHeaders")).orElse(false);
         collect("footnotes", "footnote", footnotes);
         collect("endnotes", "endnote", endnotes);
@@ -72,7 +74,8 @@ final class Docx {
         Optional<Element> found = beside(part);
         if (found.isEmpty()) return;
         for (Element one : Xml.children(found.get(), name)) {
-            if (!Xml.attribute(one, "type").matches("separator|continuationSeparator|continuationNotice")) into.put(Xml.attribute(one, "id"), one);
+            if (!Xml.attribute(one, "type").matches("separator|continuationSeparator|continuationNotice"))
+                into.put(Xml.attribute(one, "id"), one);
         }
     }
 

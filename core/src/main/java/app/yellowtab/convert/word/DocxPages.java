@@ -40,9 +40,11 @@ final class DocxPages {
             Docx docx = new Docx(parts, showChanges, showComments, notes);
             new DocxPages(docx, document).run();
             if (docx.insertions + docx.deletions > 0) {
-                notes.say(showChanges ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, docx.insertions + " put in, " + docx.deletions + " taken out");
+                notes.say(showChanges ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED,
+                        docx.insertions + " put in, " + docx.deletions + " taken out");
             }
-            if (docx.commentCount > 0) notes.say(showComments ? Code.COMMENTS_KEPT : Code.COMMENTS_DROPPED, String.valueOf(docx.commentCount));
+            if (docx.commentCount > 0)
+                notes.say(showComments ? Code.COMMENTS_KEPT : Code.COMMENTS_DROPPED, String.valueOf(docx.commentCount));
         }
     }
 
@@ -68,7 +70,8 @@ final class DocxPages {
             for (org.w3c.dom.Element reference : Xml.children(section.layout())) {
                 if (reference.getLocalName().matches("(header|footer)Reference")) {
                     docx.target(docx.mainPart, Xml.relationship(reference, "id"))
-                            .ifPresent(part -> headers.put(reference.getLocalName().substring(0, 6) + "-" + Xml.attribute(reference, "type"), part));
+                            .ifPresent(part -> headers.put(
+                                    reference.getLocalName().substring(0, 6) + "-" + Xml.attribute(reference, "type"), part));
                 }
             }
             int first = (int) layout.number("pgNumType.start", next);
@@ -110,7 +113,8 @@ final class DocxPages {
     }
 
     private Document html(Section section, Props layout, Map<String, String> headers, int all) throws IOException {
-        Frame frame = new Frame(layout.pt("pgSz.w", 595.3), layout.pt("pgSz.h", 841.9), layout.pt("pgMar.top", 72), layout.pt("pgMar.right", 72),
+        Frame frame = new Frame(layout.pt("pgSz.w", 595.3), layout.pt("pgSz.h", 841.9), layout.pt("pgMar.top", 72),
+                layout.pt("pgMar.right", 72),
                 layout.pt("pgMar.bottom", 72), layout.pt("pgMar.left", 72) + layout.pt("pgMar.gutter", 0));
         addMargins(frame, layout, headers, "default", "@page");
         if (layout.on("titlePg")) addMargins(frame, layout, headers, "first", "@page :first");
@@ -119,7 +123,8 @@ final class DocxPages {
         return frame.html(style(layout), all);
     }
 
-    private void addMargins(Frame frame, Props layout, Map<String, String> headers, String kind, String pages) throws IOException {
+    private void addMargins(Frame frame, Props layout, Map<String, String> headers, String kind, String pages)
+            throws IOException {
         for (String which : new String[] {"header", "footer"}) {
             String part = headers.get(which + "-" + kind);
             Optional<org.w3c.dom.Element> root = part == null ? Optional.empty() : docx.parts.xml(part);

@@ -12,7 +12,10 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.w3c.dom.Element;
 
-/** Counts numbered paragraphs as a word processor does: several levels, restarts, letters and roman numerals (ECMA-376 part 1, 17.9). */
+/**
+ * Counts numbered paragraphs as a word processor does: several levels, restarts, letters and roman numerals (ECMA-376 part 1,
+ * 17.9).
+ */
 public final class Numbering {
     private static final int LEVELS = 9;
     private static final Pattern PLACE = Pattern.compile("%([1-9])");
@@ -26,7 +29,8 @@ public final class Numbering {
     /** @param part the numbering part; null where there is none */
     Numbering(@Nullable Element part) {
         if (part == null) return;
-        for (Element definition : Xml.children(part, "abstractNum")) definitions.put(Xml.attribute(definition, "abstractNumId"), definition);
+        for (Element definition : Xml.children(part, "abstractNum"))
+            definitions.put(Xml.attribute(definition, "abstractNumId"), definition);
         for (Element list : Xml.children(part, "num")) lists.put(Xml.attribute(list, "numId"), list);
     }
 
@@ -48,7 +52,9 @@ public final class Numbering {
     int levelOfStyle(String list, String style) {
         for (int level = 0; level < LEVELS; level++) {
             Optional<Element> found = definitionLevel(list, level);
-            if (found.isPresent() && Xml.child(found.get(), "pStyle").filter(tied -> Xml.attribute(tied, "val").equals(style)).isPresent()) return level;
+            if (found.isPresent()
+                    && Xml.child(found.get(), "pStyle").filter(tied -> Xml.attribute(tied, "val").equals(style)).isPresent())
+                return level;
         }
         return 0;
     }
@@ -62,7 +68,8 @@ public final class Numbering {
         boolean[] begun = restarted.computeIfAbsent(list, key -> new boolean[LEVELS]);
         Optional<Element> override = override(list, level);
         boolean startsAnew = !begun[level] && override.flatMap(o -> Xml.child(o, "startOverride")).isPresent();
-        int start = override.flatMap(o -> Xml.child(o, "startOverride")).map(Numbering::number).orElseGet(() -> start(found.get()));
+        int start =
+                override.flatMap(o -> Xml.child(o, "startOverride")).map(Numbering::number).orElseGet(() -> start(found.get()));
         counts[level] = counts[level] == 0 || startsAnew ? start + 1 : counts[level] + 1;
         begun[level] = true;
         // A level above that has not been counted yet shows its first number.
@@ -70,7 +77,8 @@ public final class Numbering {
             if (counts[above] == 0) counts[above] = definitionLevel(list, above).map(Numbering::start).orElse(1) + 1;
         }
         for (int below = level + 1; below < LEVELS; below++) {
-            int restartAfter = definitionLevel(list, below).flatMap(l -> Xml.child(l, "lvlRestart")).map(Numbering::number).orElse(below);
+            int restartAfter =
+                    definitionLevel(list, below).flatMap(l -> Xml.child(l, "lvlRestart")).map(Numbering::number).orElse(below);
             if (restartAfter != 0 && level < restartAfter) counts[below] = 0;
         }
         Element at = found.get();
@@ -175,15 +183,19 @@ public final class Numbering {
 
     /** {@return the definition that a list follows; one that only points to a style of lists leads to that style's own} */
     private String definitionOf(String list) {
-        String id = Optional.ofNullable(lists.get(list)).flatMap(found -> Xml.child(found, "abstractNumId")).map(e -> Xml.attribute(e, "val")).orElse("");
-        Optional<String> style = Optional.ofNullable(definitions.get(id)).flatMap(d -> Xml.child(d, "numStyleLink")).map(e -> Xml.attribute(e, "val"));
+        String id = Optional.ofNullable(lists.get(list)).flatMap(found -> Xml.child(found, "abstractNumId"))
+                .map(e -> Xml.attribute(e, "val")).orElse("");
+        Optional<String> style = Optional.ofNullable(definitions.get(id)).flatMap(d -> Xml.child(d, "numStyleLink"))
+                .map(e -> Xml.attribute(e, "val"));
         if (style.isEmpty()) return id;
         return Arrays.stream(definitions.keySet().toArray(String[]::new))
-                .filter(key -> Xml.child(definitions.get(key), "styleLink").filter(e -> Xml.attribute(e, "val").equals(style.get())).isPresent())
+                .filter(key -> Xml.child(definitions.get(key), "styleLink")
+                        .filter(e -> Xml.attribute(e, "val").equals(style.get())).isPresent())
                 .findFirst().orElse(id);
     }
 
     private static Optional<Element> ofLevel(Element parent, String name, int level) {
-        return Xml.children(parent, name).stream().filter(e -> Xml.attribute(e, "ilvl").equals(String.valueOf(level))).findFirst();
+        return Xml.children(parent, name).stream().filter(e -> Xml.attribute(e, "ilvl").equals(String.valueOf(level)))
+                .findFirst();
     }
 }

@@ -37,7 +37,8 @@ final class Pictures {
             Optional<org.w3c.dom.Element> extent = Xml.all(drawing, "extent").stream().findFirst();
             double width = extent.map(e -> length(e, "cx")).orElse(0.0);
             double height = extent.map(e -> length(e, "cy")).orElse(0.0);
-            Optional<org.w3c.dom.Element> anchor = Xml.is(drawing, "anchor") ? Optional.of(drawing) : Xml.all(drawing, "anchor").stream().findFirst();
+            Optional<org.w3c.dom.Element> anchor =
+                    Xml.is(drawing, "anchor") ? Optional.of(drawing) : Xml.all(drawing, "anchor").stream().findFirst();
             add(found, id, width, height, anchor.map(Pictures::side).orElse(""));
         }
         for (org.w3c.dom.Element data : Xml.all(drawing, "imagedata")) {

@@ -49,7 +49,8 @@ final class Runs {
      *
      * @return what stands behind the paragraph: the words of its text boxes
      */
-    Optional<Element> read(org.w3c.dom.Element paragraph, Element to, Props props, Optional<Numbering.Label> label, double widthPt) throws IOException {
+    Optional<Element> read(org.w3c.dom.Element paragraph, Element to, Props props, Optional<Numbering.Label> label,
+            double widthPt) throws IOException {
         if (label.isPresent() && !label.get().label().isEmpty()) {
             Props run = ground.with(Props.of(Xml.child(paragraph, "pPr", "rPr"))).with(label.get().run());
             boolean bullet = label.get().label().length() == 1 && !Character.isLetterOrDigit(label.get().label().charAt(0));
@@ -88,7 +89,7 @@ final class Runs {
                     Xml.all(one, "t").forEach(t -> words.append(t.getTextContent()));
                     add(words.toString(), ground);
                 }
-                default -> { }
+                default -> {}
             }
         }
     }
@@ -137,7 +138,9 @@ final class Runs {
         boolean count = field.instruction.toString().toUpperCase(Locale.ROOT).contains("PAGES");
         Face face = face(props);
         docx.pagesCounted |= count;
-        pieces.add(Piece.markup(new Element("span").addClass(count ? "page-count" : "page-number").attr("style", Look.run(props, face)), 2 * Look.size(props) * 0.55));
+        pieces.add(Piece.markup(
+                new Element("span").addClass(count ? "page-count" : "page-number").attr("style", Look.run(props, face)),
+                2 * Look.size(props) * 0.55));
     }
 
     private void content(String name, org.w3c.dom.Element one, Props props) throws IOException {
@@ -155,7 +158,7 @@ final class Runs {
             case "endnoteReference" -> note(docx.endnotes.get(Xml.attribute(one, "id")), "endnotes");
             case "commentReference" -> comment(Xml.attribute(one, "id"));
             case "drawing", "pict", "object", "AlternateContent" -> drawing(one);
-            default -> { }
+            default -> {}
         }
     }
 
@@ -203,13 +206,16 @@ final class Runs {
         if (!docx.showComments || comment == null) return;
         StringBuilder words = new StringBuilder();
         Xml.all(comment, "t").forEach(t -> words.append(t.getTextContent()));
-        pieces.add(Piece.markup(new Element("span").addClass("comment").text("[" + Xml.attribute(comment, "author") + ": " + words + "]"), 40));
+        pieces.add(Piece.markup(
+                new Element("span").addClass("comment").text("[" + Xml.attribute(comment, "author") + ": " + words + "]"), 40));
     }
 
     private void drawing(org.w3c.dom.Element one) throws IOException {
         Pictures pictures = new Pictures(docx, part);
-        org.w3c.dom.Element chosen = Xml.is(one, "AlternateContent") ? Xml.child(one, "Choice").filter(choice -> !Xml.all(choice, "txbxContent").isEmpty()
-                || !Xml.all(choice, "blip").isEmpty()).or(() -> Xml.child(one, "Fallback")).orElse(one) : one;
+        org.w3c.dom.Element chosen = Xml.is(one, "AlternateContent")
+                ? Xml.child(one, "Choice").filter(choice -> !Xml.all(choice, "txbxContent").isEmpty()
+                        || !Xml.all(choice, "blip").isEmpty()).or(() -> Xml.child(one, "Fallback")).orElse(one)
+                : one;
         for (org.w3c.dom.Element box : Xml.all(chosen, "txbxContent")) {
             docx.notes.lost("text boxes stand below the paragraph they belong to");
             Element shown = after.appendElement("div").addClass("text-box");
@@ -219,6 +225,7 @@ final class Runs {
         shown.forEach(picture -> pieces.add(Piece.markup(picture, 60)));
         if (!Xml.all(chosen, "chart").isEmpty()) docx.notes.lost("charts");
         else if (!Xml.all(chosen, "relIds").isEmpty()) docx.notes.lost("diagrams");
-        else if (shown.isEmpty() && Xml.all(chosen, "txbxContent").isEmpty() && !Xml.all(chosen, "wsp").isEmpty()) docx.notes.lost("drawn shapes");
+        else if (shown.isEmpty() && Xml.all(chosen, "txbxContent").isEmpty() && !Xml.all(chosen, "wsp").isEmpty())
+            docx.notes.lost("drawn shapes");
     }
 }

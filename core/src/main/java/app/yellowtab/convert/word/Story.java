@@ -52,7 +52,7 @@ final class Story {
                 }
                 case "customXml", "smartTag", "ins", "moveTo" -> addAll(to, Xml.children(one), ground);
                 case "altChunk" -> docx.notes.lost("a part of another kind inside the document");
-                default -> { }
+                default -> {}
             }
         }
     }
@@ -60,13 +60,15 @@ final class Story {
     /** What a table says of what is in it. */
     record Ground(Props paragraph, Props run) {}
 
-    private void addParagraph(Element to, org.w3c.dom.Element from, org.w3c.dom.@Nullable Element next, @Nullable Ground ground) throws IOException {
+    private void addParagraph(Element to, org.w3c.dom.Element from, org.w3c.dom.@Nullable Element next, @Nullable Ground ground)
+            throws IOException {
         Props own = Props.of(Xml.child(from, "pPr"));
         String style = docx.styles.paragraphStyle(own);
         Props ofStyle = docx.styles.paragraph(style);
         Props numbered = ofStyle.with(own);
         String list = numbered.text("numPr.numId.val");
-        int level = numbered.has("numPr.ilvl.val") ? (int) numbered.number("numPr.ilvl.val", 0) : list.isEmpty() ? 0 : docx.numbering.levelOfStyle(list, style);
+        int level = numbered.has("numPr.ilvl.val") ? (int) numbered.number("numPr.ilvl.val", 0)
+                : list.isEmpty() ? 0 : docx.numbering.levelOfStyle(list, style);
         Props paragraph = ground == null ? ofStyle : ground.paragraph().with(ofStyle);
         if (!list.isEmpty() && !list.equals("0")) {
             // The level's indents stand above those of the style, unless the style itself names the list.
@@ -82,23 +84,27 @@ final class Story {
             docx.deletions++;
             return;
         }
-        Optional<Numbering.Label> label = list.isEmpty() || list.equals("0") || markOwn.on("vanish") ? Optional.empty() : docx.numbering.next(list, level);
+        Optional<Numbering.Label> label =
+                list.isEmpty() || list.equals("0") || markOwn.on("vanish") ? Optional.empty() : docx.numbering.next(list, level);
         Face face = Face.named(docx.styles.font(markOwn));
         Element p = to.appendElement(heading(paragraph));
         Runs runs = new Runs(docx, part, mark);
         Optional<Element> after = runs.read(from, p, paragraph, label, widthPt);
         boolean contextual = paragraph.on("contextualSpacing");
         boolean afterSame = contextual && style.equals(styleBefore);
-        boolean beforeSame = contextual && next != null && Xml.is(next, "p") && docx.styles.paragraphStyle(Props.of(Xml.child(next, "pPr"))).equals(style);
+        boolean beforeSame = contextual && next != null && Xml.is(next, "p")
+                && docx.styles.paragraphStyle(Props.of(Xml.child(next, "pPr"))).equals(style);
         p.attr("style", Look.paragraph(paragraph, runs.faceOfLine().orElse(face).lineHeight(), afterSame, beforeSame)
-                + ";" + face.css() + ";font-size:" + Look.pt(Look.size(markOwn)) + (p.tagName().equals("p") ? "" : ";font-weight:400"));
+                + ";" + face.css() + ";font-size:" + Look.pt(Look.size(markOwn))
+                + (p.tagName().equals("p") ? "" : ";font-weight:400"));
         if (!p.hasText() && p.childrenSize() == 0) p.appendText("\u00A0");
         after.ifPresent(to::appendChild);
         styleBefore = style;
     }
 
     private static boolean hasVisibleText(org.w3c.dom.Element paragraph) {
-        return Xml.all(paragraph, "t").stream().anyMatch(text -> !text.getTextContent().isEmpty()) || !Xml.all(paragraph, "drawing").isEmpty();
+        return Xml.all(paragraph, "t").stream().anyMatch(text -> !text.getTextContent().isEmpty())
+                || !Xml.all(paragraph, "drawing").isEmpty();
     }
 
     private static String heading(Props paragraph) {

@@ -40,7 +40,8 @@ final class Styles {
 
     private static String themeFont(@Nullable Element theme, String which) {
         if (theme == null) return "";
-        return Xml.all(theme, which).stream().findFirst().flatMap(font -> Xml.child(font, "latin")).map(font -> Xml.attribute(font, "typeface")).orElse("");
+        return Xml.all(theme, which).stream().findFirst().flatMap(font -> Xml.child(font, "latin"))
+                .map(font -> Xml.attribute(font, "typeface")).orElse("");
     }
 
     /** {@return the style that a paragraph has by its properties} */
@@ -94,7 +95,8 @@ final class Styles {
     }
 
     private String basedOn(String style) {
-        return Optional.ofNullable(styles.get(style)).flatMap(e -> Xml.child(e, "basedOn")).map(e -> Xml.attribute(e, "val")).orElse("");
+        return Optional.ofNullable(styles.get(style)).flatMap(e -> Xml.child(e, "basedOn")).map(e -> Xml.attribute(e, "val"))
+                .orElse("");
     }
 
     /** {@return the font that a run names, itself or through the theme; empty where none is} */

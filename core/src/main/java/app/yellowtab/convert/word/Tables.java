@@ -45,7 +45,8 @@ final class Tables {
         Element out = to.appendElement("table").attr("style", tableCss(table, columns));
         Element group = out.appendElement("colgroup");
         double sum = Arrays.stream(columns).sum();
-        for (double column : columns) group.appendElement("col").attr("style", String.format(Locale.ROOT, "width:%.3f%%", column / sum * 100));
+        for (double column : columns)
+            group.appendElement("col").attr("style", String.format(Locale.ROOT, "width:%.3f%%", column / sum * 100));
         // A cell that reaches out of the head into the body keeps the head from being set apart.
         int heads = 0;
         while (heads < rows.size() - 1 && rows.get(heads).props().on("tblHeader")) heads++;
@@ -78,7 +79,8 @@ final class Tables {
             if (reach > 1) td.attr("rowspan", String.valueOf(reach));
             String where = where(table, index, rows.size(), at == columns.length, cell.column() == 0);
             Props props = docx.styles.table(style, "tcPr").with(docx.styles.tableWhere(style, where, "tcPr")).with(cell.props());
-            td.attr("style", cellCss(table, props, index == 0, index + reach == rows.size(), cell.column() == 0, at == columns.length));
+            td.attr("style",
+                    cellCss(table, props, index == 0, index + reach == rows.size(), cell.column() == 0, at == columns.length));
             Props run = docx.styles.table(style, "rPr").with(docx.styles.tableWhere(style, where, "rPr"));
             double width = 0;
             for (int c = cell.column(); c < Math.min(at, columns.length); c++) width += columns[c];
@@ -126,7 +128,8 @@ final class Tables {
         List<org.w3c.dom.Element> found = new ArrayList<>();
         for (org.w3c.dom.Element child : Xml.children(parent)) {
             if (Xml.is(child, name)) found.add(child);
-            else if (Xml.is(child, "sdt")) Xml.child(child, "sdtContent").ifPresent(content -> found.addAll(withContents(content, name)));
+            else if (Xml.is(child, "sdt"))
+                Xml.child(child, "sdtContent").ifPresent(content -> found.addAll(withContents(content, name)));
             else if (Xml.is(child, "customXml")) found.addAll(withContents(child, name));
         }
         return found;
@@ -135,13 +138,16 @@ final class Tables {
     private static int reach(List<Row> rows, int from, Cell cell) {
         if (!cell.props().has("vMerge")) return 1;
         int reach = 1;
-        while (from + reach < rows.size() && rows.get(from + reach).cells().stream().anyMatch(below -> below.column() == cell.column() && below.continues())) reach++;
+        while (from + reach < rows.size() && rows.get(from + reach).cells().stream()
+                .anyMatch(below -> below.column() == cell.column() && below.continues()))
+            reach++;
         return reach;
     }
 
     private double[] columns(org.w3c.dom.Element from, List<Row> rows, Props table) {
         List<org.w3c.dom.Element> grid = Xml.child(from, "tblGrid").map(e -> Xml.children(e, "gridCol")).orElse(List.of());
-        int count = rows.stream().mapToInt(row -> row.cells().getLast().column() + row.cells().getLast().columns()).max().orElse(1);
+        int count =
+                rows.stream().mapToInt(row -> row.cells().getLast().column() + row.cells().getLast().columns()).max().orElse(1);
         double[] columns = new double[count];
         double sum = 0;
         for (int i = 0; i < count; i++) {
@@ -168,15 +174,18 @@ final class Tables {
         switch (table.text("jc.val")) {
             case "center" -> css.append(";margin-left:auto;margin-right:auto");
             case "right", "end" -> css.append(";margin-left:auto");
-            default -> css.append(";margin-left:").append(Look.pt(table.pt("tblInd.w", 0) - table.pt("tblCellMar.left.w", SIDE_PT)));
+            default ->
+                    css.append(";margin-left:").append(Look.pt(table.pt("tblInd.w", 0) - table.pt("tblCellMar.left.w", SIDE_PT)));
         }
         return css.toString();
     }
 
     private static String cellCss(Props table, Props cell, boolean top, boolean bottom, boolean left, boolean right) {
         StringBuilder css = new StringBuilder();
-        css.append("padding:").append(Look.pt(table.pt("tblCellMar.top.w", 0))).append(' ').append(Look.pt(table.pt("tblCellMar.right.w", SIDE_PT))).append(' ')
-                .append(Look.pt(table.pt("tblCellMar.bottom.w", 0))).append(' ').append(Look.pt(table.pt("tblCellMar.left.w", SIDE_PT)));
+        css.append("padding:").append(Look.pt(table.pt("tblCellMar.top.w", 0))).append(' ')
+                .append(Look.pt(table.pt("tblCellMar.right.w", SIDE_PT))).append(' ')
+                .append(Look.pt(table.pt("tblCellMar.bottom.w", 0))).append(' ')
+                .append(Look.pt(table.pt("tblCellMar.left.w", SIDE_PT)));
         border(css, "top", table, cell, top ? "top" : "insideH");
         border(css, "bottom", table, cell, bottom ? "bottom" : "insideH");
         border(css, "left", table, cell, left ? "left" : "insideV");

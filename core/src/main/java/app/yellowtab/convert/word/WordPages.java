@@ -16,7 +16,8 @@ public final class WordPages {
      * @param showComments whether comments stand in the text
      * @param notes        takes what the pages lack
      */
-    public static void addDocx(PDDocument document, Path file, boolean showChanges, boolean showComments, Notes notes) throws IOException {
+    public static void addDocx(PDDocument document, Path file, boolean showChanges, boolean showComments, Notes notes)
+            throws IOException {
         DocxPages.add(document, file, showChanges, showComments, notes);
     }
 

@@ -30,7 +30,8 @@ public final class LineEdits {
     public static List<LinePart> joined(List<LinePart> parts) {
         List<LinePart> joined = new ArrayList<>();
         for (LinePart part : parts) {
-            if (part instanceof LinePart.Typed typed && !joined.isEmpty() && joined.getLast() instanceof LinePart.Typed before) joined.set(joined.size() - 1, new LinePart.Typed(before.words() + typed.words()));
+            if (part instanceof LinePart.Typed typed && !joined.isEmpty() && joined.getLast() instanceof LinePart.Typed before)
+                joined.set(joined.size() - 1, new LinePart.Typed(before.words() + typed.words()));
             else joined.add(part);
         }
         return List.copyOf(joined);
@@ -91,9 +92,11 @@ public final class LineEdits {
         int from = 0;
         while (named.find()) {
             LineField field = NAMES.get(named.group("name").strip().toLowerCase(Locale.ROOT));
-            if (field == null) throw new IllegalArgumentException("there is no field {" + named.group("name") + "}; there are " + String.join(", ", NAMES.keySet().stream().sorted().map(name -> "{" + name + "}").toList()));
+            if (field == null) throw new IllegalArgumentException("there is no field {" + named.group("name") + "}; there are "
+                    + String.join(", ", NAMES.keySet().stream().sorted().map(name -> "{" + name + "}").toList()));
             if (named.start() > from) parts.add(new LinePart.Typed(typed.substring(from, named.start())));
-            parts.add(named.group("form") == null ? LinePart.Field.of(field) : new LinePart.Field(field, field == LineField.PRODUCED ? named.group("form") : ""));
+            parts.add(named.group("form") == null ? LinePart.Field.of(field)
+                    : new LinePart.Field(field, field == LineField.PRODUCED ? named.group("form") : ""));
             from = named.end();
         }
         if (from < typed.length()) parts.add(new LinePart.Typed(typed.substring(from)));

@@ -47,12 +47,19 @@ public final class NumberEdits {
         return all;
     }
 
-    /** {@return the bundle with the marks of a series or line set in another way} As an id, {@link Mark#BUNDLE_NUMBER} means the numbers that run through the bundle. */
+    /**
+     * {@return the bundle with the marks of a series or line set in another way} As an id, {@link Mark#BUNDLE_NUMBER} means the
+     * numbers that run through the bundle.
+     */
     public static Bundle set(Bundle bundle, SeriesId id, UnaryOperator<MarkSetting> change) {
         Numbering numbering = bundle.numbering();
-        if (id.value().equals(Mark.BUNDLE_NUMBER)) return withNumber(bundle, numbering.bundle().withSetting(change.apply(numbering.bundle().setting())));
-        return bundle.withNumbering(numbering.withSeries(numbering.series().stream().map(one -> one.id().equals(id) ? one.withSetting(change.apply(one.setting())) : one).toList())
-                .withLines(numbering.lines().stream().map(one -> one.id().equals(id) ? one.withSetting(change.apply(one.setting())) : one).toList()));
+        if (id.value().equals(Mark.BUNDLE_NUMBER))
+            return withNumber(bundle, numbering.bundle().withSetting(change.apply(numbering.bundle().setting())));
+        return bundle.withNumbering(numbering
+                .withSeries(numbering.series().stream()
+                        .map(one -> one.id().equals(id) ? one.withSetting(change.apply(one.setting())) : one).toList())
+                .withLines(numbering.lines().stream()
+                        .map(one -> one.id().equals(id) ? one.withSetting(change.apply(one.setting())) : one).toList()));
     }
 
     /** {@return the bundle without a series or line, and without what it has given} */
@@ -60,7 +67,8 @@ public final class NumberEdits {
         Numbering numbering = bundle.numbering();
         return bundle.withNumbering(numbering.withSeries(numbering.series().stream().filter(one -> !one.id().equals(id)).toList())
                 .withLines(numbering.lines().stream().filter(one -> !one.id().equals(id)).toList())
-                .withGiven(numbering.given().stream().filter(one -> !one.series().equals(id)).toList()).withMoves(numbering.moves().stream().filter(one -> !one.series().equals(id)).toList()));
+                .withGiven(numbering.given().stream().filter(one -> !one.series().equals(id)).toList())
+                .withMoves(numbering.moves().stream().filter(one -> !one.series().equals(id)).toList()));
     }
 
     /**
@@ -69,28 +77,32 @@ public final class NumberEdits {
      * @param numbers that its pages bear at present
      */
     public static Bundle issued(Bundle bundle, SeriesId id, List<GivenNumber> numbers) {
-        List<GivenNumber> given = new ArrayList<>(bundle.numbering().given().stream().filter(one -> !one.series().equals(id)).toList());
+        List<GivenNumber> given =
+                new ArrayList<>(bundle.numbering().given().stream().filter(one -> !one.series().equals(id)).toList());
         given.addAll(numbers);
         return bundle.withNumbering(bundle.numbering().withGiven(given));
     }
 
     /** {@return the bundle with something decided about numbers that pages carried before} */
     public static Bundle decided(Bundle bundle, OldNumbers numbers) {
-        List<OldNumbers> all = new ArrayList<>(bundle.numbering().old().stream().filter(one -> !(one.source().equals(numbers.source()) && one.first().equals(numbers.first()))).toList());
+        List<OldNumbers> all = new ArrayList<>(bundle.numbering().old().stream()
+                .filter(one -> !(one.source().equals(numbers.source()) && one.first().equals(numbers.first()))).toList());
         all.add(numbers);
         return bundle.withNumbering(bundle.numbering().withOld(all));
     }
 
     /** {@return the bundle with marks of a series elsewhere on some pages} */
     public static Bundle moved(Bundle bundle, Map<PageKey, Spot> spots, SeriesId series) {
-        List<MarkMove> moves = new ArrayList<>(bundle.numbering().moves().stream().filter(one -> !(one.series().equals(series) && spots.containsKey(one.page()))).toList());
+        List<MarkMove> moves = new ArrayList<>(bundle.numbering().moves().stream()
+                .filter(one -> !(one.series().equals(series) && spots.containsKey(one.page()))).toList());
         spots.forEach((page, spot) -> moves.add(new MarkMove(page, series, spot)));
         return bundle.withNumbering(bundle.numbering().withMoves(moves));
     }
 
     /** {@return the bundle with a mark elsewhere on one page than on the others; where its series has it for an empty place} */
     public static Bundle moved(Bundle bundle, PageKey page, SeriesId series, Optional<Spot> spot) {
-        List<MarkMove> moves = new ArrayList<>(bundle.numbering().moves().stream().filter(one -> !(one.page().equals(page) && one.series().equals(series))).toList());
+        List<MarkMove> moves = new ArrayList<>(bundle.numbering().moves().stream()
+                .filter(one -> !(one.page().equals(page) && one.series().equals(series))).toList());
         spot.ifPresent(place -> moves.add(new MarkMove(page, series, place)));
         return bundle.withNumbering(bundle.numbering().withMoves(moves));
     }

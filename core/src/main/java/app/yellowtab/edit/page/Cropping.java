@@ -30,12 +30,15 @@ public final class Cropping {
     /**
      * A bundle with cropped pages.
      *
-     * @param left how many pages were left as they are: nothing would remain of them, their size is not known, or they are halves of a
-     *             sheet, or pages of ours
+     * @param left how many pages were left as they are: nothing would remain of them, their size is not known, or they are halves
+     *         of a sheet, or pages of ours
      */
     public record Cropped(Bundle bundle, int left) {}
 
-    /** {@return the bundle with pages cropped by margins, measured on each page as it is turned and instead of what was cropped before} */
+    /**
+     * {@return the bundle with pages cropped by margins, measured on each page as it is turned and instead of what was cropped
+     * before}
+     */
     public static Cropped byMargins(Bundle bundle, Set<PageKey> pages, Margins margins) {
         Map<Area, Set<PageKey>> areas = new LinkedHashMap<>();
         Map<SourceId, Source> sources = bundle.sourcesById();
@@ -53,13 +56,15 @@ public final class Cropping {
             }
         }
         Bundle now = bundle;
-        for (Map.Entry<Area, Set<PageKey>> its : areas.entrySet()) now = PageEdits.looked(now, its.getValue(), look -> look.withCrop(Optional.of(its.getKey())));
+        for (Map.Entry<Area, Set<PageKey>> its : areas.entrySet())
+            now = PageEdits.looked(now, its.getValue(), look -> look.withCrop(Optional.of(its.getKey())));
         return new Cropped(now, pages.size() - cropped);
     }
 
     private static boolean isHalf(List<Run> runs, int at) {
         SourcePages run = (SourcePages) runs.get(at);
-        return at > 0 && run.isOtherHalfOf(runs.get(at - 1)) || at + 1 < runs.size() && runs.get(at + 1) instanceof SourcePages next && next.isOtherHalfOf(run);
+        return at > 0 && run.isOtherHalfOf(runs.get(at - 1))
+                || at + 1 < runs.size() && runs.get(at + 1) instanceof SourcePages next && next.isOtherHalfOf(run);
     }
 
     private static Optional<Area> area(@Nullable Source source, int page, PageLook look, Margins margins) {
@@ -69,7 +74,8 @@ public final class Cropping {
             double width = seen.widthPt() - (margins.leftMm() + margins.rightMm()) * PT_PER_MM;
             double height = seen.heightPt() - (margins.topMm() + margins.bottomMm()) * PT_PER_MM;
             if (width < LEAST_MM * PT_PER_MM || height < LEAST_MM * PT_PER_MM) return Optional.empty();
-            return Optional.of(LookedPage.cropTo(shape.seenWidthPt(), shape.seenHeightPt(), bare, new Rectangle2D.Double(margins.leftMm() * PT_PER_MM, margins.bottomMm() * PT_PER_MM, width, height)));
+            return Optional.of(LookedPage.cropTo(shape.seenWidthPt(), shape.seenHeightPt(), bare,
+                    new Rectangle2D.Double(margins.leftMm() * PT_PER_MM, margins.bottomMm() * PT_PER_MM, width, height)));
         });
     }
 

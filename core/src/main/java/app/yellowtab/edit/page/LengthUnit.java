@@ -9,7 +9,8 @@ import java.util.regex.Pattern;
 public enum LengthUnit {
     MM("mm", 1, 1), CM("cm", 10, 2), INCH("in", 25.4, 2), PT("pt", 25.4 / 72, 0);
 
-    private static final Pattern TYPED = Pattern.compile(".*\\d\\s*(?<unit>mm|cm|in|inch|inches|\"|pt)\\s*", Pattern.CASE_INSENSITIVE);
+    private static final Pattern TYPED =
+            Pattern.compile(".*\\d\\s*(?<unit>mm|cm|in|inch|inches|\"|pt)\\s*", Pattern.CASE_INSENSITIVE);
 
     private final String shown;
     private final double mm;

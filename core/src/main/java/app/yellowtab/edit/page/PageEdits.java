@@ -18,8 +18,8 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /**
- * The edits of single pages. Pages are named by their keys, which hold while everything moves; those that the bundle does not have
- * are passed over. No source is touched.
+ * The edits of single pages. Pages are named by their keys, which hold while everything moves; those that the bundle does not
+ * have are passed over. No source is touched.
  */
 public final class PageEdits {
     private static final int TURNS = 4;
@@ -35,12 +35,19 @@ public final class PageEdits {
         return looked(bundle, pages, look -> look.withTurns(Math.floorMod(look.turns() + quarters, TURNS)));
     }
 
-    /** {@return the bundle with nothing done to pages: neither turned, nor straightened, cropped or put on another sheet} What was redacted stays so. */
+    /**
+     * {@return the bundle with nothing done to pages: neither turned, nor straightened, cropped or put on another sheet} What was
+     * redacted stays so.
+     */
     public static Bundle asTheyCame(Bundle bundle, Set<PageKey> pages) {
-        return looked(bundle, pages, look -> new PageLook(0, 0, Optional.empty(), Optional.empty(), 1, look.redactions(), look.withheld()));
+        return looked(bundle, pages,
+                look -> new PageLook(0, 0, Optional.empty(), Optional.empty(), 1, look.redactions(), look.withheld()));
     }
 
-    /** {@return the bundle with pages of sources withheld for a reason, which may be empty; shown again for none} A slip stands in the place of each, with its numbers. */
+    /**
+     * {@return the bundle with pages of sources withheld for a reason, which may be empty; shown again for none} A slip stands in
+     * the place of each, with its numbers.
+     */
     public static Bundle withheld(Bundle bundle, Set<PageKey> pages, Optional<String> reason) {
         return looked(bundle, pages, look -> look.withWithheld(reason));
     }
@@ -55,7 +62,8 @@ public final class PageEdits {
                     continue;
                 }
                 for (Stretch stretch : Stretch.of(List.of(run), pages)) {
-                    runs.add(stretch.chosen() && stretch.pages() instanceof SourcePages its ? its.withLook(change.apply(its.look())) : stretch.pages());
+                    runs.add(stretch.chosen() && stretch.pages() instanceof SourcePages its
+                            ? its.withLook(change.apply(its.look())) : stretch.pages());
                 }
             }
             return document.withRuns(PagePick.merged(runs));
@@ -63,15 +71,18 @@ public final class PageEdits {
     }
 
     /**
-     * {@return the bundle without pages} A document of which no page is left goes to the tray, as it was. The sheet of a file that goes
-     * along is taken out, and the file stays as a line.
+     * {@return the bundle without pages} A document of which no page is left goes to the tray, as it was. The sheet of a file
+     * that goes along is taken out, and the file stays as a line.
      */
     public static Bundle takenOut(Bundle bundle, Set<PageKey> pages) {
         Set<EntryId> whole = new HashSet<>();
         for (Document document : bundle.contents().allDocuments()) {
-            if (document.pageCount() > 0 && document.enclosed().isEmpty() && Stretch.of(document.runs(), pages).stream().allMatch(Stretch::chosen)) whole.add(document.id());
+            if (document.pageCount() > 0 && document.enclosed().isEmpty()
+                    && Stretch.of(document.runs(), pages).stream().allMatch(Stretch::chosen))
+                whole.add(document.id());
         }
-        Bundle thinned = eachTouched(bundle, pages, document -> whole.contains(document.id()) ? document : document.withRuns(Stretch.runs(left(document, pages))));
+        Bundle thinned = eachTouched(bundle, pages,
+                document -> whole.contains(document.id()) ? document : document.withRuns(Stretch.runs(left(document, pages))));
         return whole.isEmpty() ? thinned : Edits.takeOut(thinned, whole);
     }
 
@@ -79,7 +90,8 @@ public final class PageEdits {
         List<Stretch> left = new ArrayList<>();
         for (Stretch stretch : Stretch.of(document.runs(), pages)) {
             if (!stretch.chosen()) left.add(stretch);
-            else if (stretch.pages() instanceof EnclosedFile file) left.add(new Stretch(new EnclosedFile(file.id(), file.source(), false, file.supplied()), false));
+            else if (stretch.pages() instanceof EnclosedFile file)
+                left.add(new Stretch(new EnclosedFile(file.id(), file.source(), false, file.supplied()), false));
         }
         return left;
     }
@@ -100,7 +112,8 @@ public final class PageEdits {
             List<Stretch> singles = new ArrayList<>();
             for (Stretch stretch : Stretch.of(document.runs(), pages)) {
                 if (!(stretch.chosen() && stretch.pages() instanceof SourcePages its)) singles.add(stretch);
-                else for (int page = its.first(); page <= its.last(); page++) singles.add(new Stretch(its.part(page, page), true));
+                else for (int page = its.first(); page <= its.last(); page++)
+                    singles.add(new Stretch(its.part(page, page), true));
             }
             List<Integer> places = new ArrayList<>();
             for (int i = 0; i < singles.size(); i++) if (singles.get(i).chosen() && singles.get(i).isMovable()) places.add(i);
@@ -110,7 +123,10 @@ public final class PageEdits {
         });
     }
 
-    /** {@return the bundle with pages at another place, one behind the other as they stood; a document of which no page is left is gone, and what belonged to it is on its own} */
+    /**
+     * {@return the bundle with pages at another place, one behind the other as they stood; a document of which no page is left is
+     * gone, and what belonged to it is on its own}
+     */
     public static Bundle moved(Bundle bundle, Set<PageKey> pages, PageSpot to) {
         List<Run> taken = chosen(bundle, pages);
         if (taken.isEmpty() || find(bundle, to.document()).isEmpty()) return bundle;
@@ -123,7 +139,8 @@ public final class PageEdits {
             return runs.isEmpty() ? document : document.withRuns(runs);
         });
         if (gone.isEmpty()) return moved;
-        return Edits.eachDocument(Edits.without(moved, gone), document -> document.belongsTo().filter(gone::contains).isEmpty() ? document : document.withBelongsTo(Optional.empty()));
+        return Edits.eachDocument(Edits.without(moved, gone), document -> document.belongsTo().filter(gone::contains).isEmpty()
+                ? document : document.withBelongsTo(Optional.empty()));
     }
 
     /** {@return the bundle with pages once more at a place, under names of their own} */
@@ -131,11 +148,15 @@ public final class PageEdits {
         return inserted(bundle, to, chosen(bundle, pages).stream().map(Run::copy).toList());
     }
 
-    /** {@return the bundle with pages in the place of others, where the first of them stood} Where none of those is left, nothing is put in. */
+    /**
+     * {@return the bundle with pages in the place of others, where the first of them stood} Where none of those is left, nothing
+     * is put in.
+     */
     public static Bundle replaced(Bundle bundle, Set<PageKey> pages, List<? extends Run> put) {
         for (Document document : bundle.contents().allDocuments()) {
             for (PageKey key : keys(document.runs())) {
-                if (pages.contains(key)) return takenOut(inserted(bundle, new PageSpot(document.id(), Optional.of(key)), List.copyOf(put)), pages);
+                if (pages.contains(key))
+                    return takenOut(inserted(bundle, new PageSpot(document.id(), Optional.of(key)), List.copyOf(put)), pages);
             }
         }
         return bundle;
@@ -143,7 +164,8 @@ public final class PageEdits {
 
     /** {@return the bundle with more pages at a place} */
     public static Bundle inserted(Bundle bundle, PageSpot to, List<Run> runs) {
-        return runs.isEmpty() ? bundle : Edits.changeDocument(bundle, to.document(), document -> document.withRuns(runs(document, Set.of(), Optional.of(to), runs)));
+        return runs.isEmpty() ? bundle : Edits.changeDocument(bundle, to.document(),
+                document -> document.withRuns(runs(document, Set.of(), Optional.of(to), runs)));
     }
 
     /** {@return the pages of a document without those that are chosen, and with others at a place in it} */
@@ -170,7 +192,8 @@ public final class PageEdits {
         List<Run> chosen = new ArrayList<>();
         for (Document document : bundle.contents().allDocuments()) {
             if (!touches(document, pages)) continue;
-            for (Stretch stretch : Stretch.of(document.runs(), pages)) if (stretch.chosen() && stretch.isMovable()) chosen.add(stretch.pages());
+            for (Stretch stretch : Stretch.of(document.runs(), pages))
+                if (stretch.chosen() && stretch.isMovable()) chosen.add(stretch.pages());
         }
         return chosen;
     }

@@ -31,8 +31,8 @@ public final class Redacting {
     private Redacting() {}
 
     /**
-     * {@return the bundle with areas of a page redacted, and of the other half of its sheet where that was divided} What lies off the page is
-     * left out; so is what is redacted already.
+     * {@return the bundle with areas of a page redacted, and of the other half of its sheet where that was divided} What lies off
+     * the page is left out; so is what is redacted already.
      *
      * @param seen in millimetres from the upper left of the page as it is seen
      */
@@ -41,17 +41,20 @@ public final class Redacting {
         Optional<PageShape> shape = its.flatMap(pages -> shape(bundle, pages, page.page()));
         if (shape.isEmpty()) return bundle;
         List<Redaction> more = new ArrayList<>();
-        for (Area area : seen) came(shape.get(), its.get().look(), area).ifPresent(came -> more.add(new Redaction(came, reason, printed)));
+        for (Area area : seen)
+            came(shape.get(), its.get().look(), area).ifPresent(came -> more.add(new Redaction(came, reason, printed)));
         return changed(bundle, halves(bundle, page), before -> {
             List<Redaction> all = new ArrayList<>(before);
-            for (Redaction redaction : more) if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
+            for (Redaction redaction : more)
+                if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
             return all;
         });
     }
 
     /** {@return the bundle with an area of a page taken back} */
     public static Bundle takenBack(Bundle bundle, PageKey page, Area came) {
-        return changed(bundle, halves(bundle, page), before -> before.stream().filter(known -> !known.area().equals(came)).toList());
+        return changed(bundle, halves(bundle, page),
+                before -> before.stream().filter(known -> !known.area().equals(came)).toList());
     }
 
     /** {@return the bundle with all areas of pages taken back} */
@@ -61,7 +64,8 @@ public final class Redacting {
 
     /** {@return the bundle with another reason for an area of a page} */
     public static Bundle reasoned(Bundle bundle, PageKey page, Area came, String reason, boolean printed) {
-        return changed(bundle, halves(bundle, page), before -> before.stream().map(known -> known.area().equals(came) ? new Redaction(came, reason, printed) : known).toList());
+        return changed(bundle, halves(bundle, page), before -> before.stream()
+                .map(known -> known.area().equals(came) ? new Redaction(came, reason, printed) : known).toList());
     }
 
     /** {@return the bundle with all that is redacted on a page redacted on other pages too, which show the same} */
@@ -69,7 +73,8 @@ public final class Redacting {
         List<Redaction> redactions = on(bundle, page);
         return changed(bundle, others, before -> {
             List<Redaction> all = new ArrayList<>(before);
-            for (Redaction redaction : redactions) if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
+            for (Redaction redaction : redactions)
+                if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
             return all;
         });
     }
@@ -85,13 +90,17 @@ public final class Redacting {
 
     /** {@return whether anything is redacted on pages of a source, in the index or in the tray} */
     public static boolean isRedacted(Bundle bundle, SourceId source) {
-        return Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).flatMap(document -> document.runs().stream())
-                .anyMatch(run -> run instanceof SourcePages pages && pages.source().equals(source) && !pages.look().redactions().isEmpty());
+        return Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream())
+                .flatMap(document -> document.runs().stream())
+                .anyMatch(run -> run instanceof SourcePages pages && pages.source().equals(source)
+                        && !pages.look().redactions().isEmpty());
     }
 
     private static Optional<SourcePages> find(Bundle bundle, PageKey page) {
         for (Document document : bundle.contents().allDocuments()) {
-            for (Run run : document.runs()) if (run instanceof SourcePages its && its.id().equals(page.run()) && its.first() <= page.page() && page.page() <= its.last()) return Optional.of(its);
+            for (Run run : document.runs()) if (run instanceof SourcePages its && its.id().equals(page.run())
+                    && its.first() <= page.page() && page.page() <= its.last())
+                return Optional.of(its);
         }
         return Optional.empty();
     }
@@ -101,7 +110,8 @@ public final class Redacting {
         Set<PageKey> both = new HashSet<>(Set.of(page));
         for (Document document : bundle.contents().allDocuments()) {
             for (int i = 1; i < document.runs().size(); i++) {
-                if (!(document.runs().get(i) instanceof SourcePages second && second.isOtherHalfOf(document.runs().get(i - 1)))) continue;
+                if (!(document.runs().get(i) instanceof SourcePages second && second.isOtherHalfOf(document.runs().get(i - 1))))
+                    continue;
                 PageKey one = document.runs().get(i - 1).key(1);
                 PageKey other = second.key(1);
                 if (one.equals(page) || other.equals(page)) both.addAll(List.of(one, other));
@@ -115,13 +125,17 @@ public final class Redacting {
         return source == null ? Optional.empty() : source.about().pages().shape(page);
     }
 
-    /** {@return an area as it lies on the page as it came; empty where it is off the page} One that lies askew there becomes the area around it. */
+    /**
+     * {@return an area as it lies on the page as it came; empty where it is off the page} One that lies askew there becomes the
+     * area around it.
+     */
     public static Optional<Area> came(PageShape shape, PageLook look, Area seen) {
         LookedPage looked = LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), look);
         try {
             AffineTransform back = looked.matrix().createInverse();
             Rectangle2D whole = new Rectangle2D.Double(0, 0, shape.seenWidthPt(), shape.seenHeightPt());
-            Rectangle2D box = back.createTransformedShape(LookedPage.asCame(seen, looked.heightPt())).getBounds2D().createIntersection(whole);
+            Rectangle2D box = back.createTransformedShape(LookedPage.asCame(seen, looked.heightPt())).getBounds2D()
+                    .createIntersection(whole);
             return box.getWidth() > 0 && box.getHeight() > 0 ? Optional.of(area(box, shape.seenHeightPt())) : Optional.empty();
         } catch (NoninvertibleTransformException e) {
             throw new IllegalStateException("looks can be undone", e);
@@ -131,8 +145,11 @@ public final class Redacting {
     /** {@return where an area of the page as it came is seen; empty where it is not} */
     public static Optional<Area> seen(PageShape shape, PageLook look, Area came) {
         LookedPage looked = LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), look);
-        Rectangle2D box = looked.matrix().createTransformedShape(LookedPage.asCame(came, shape.seenHeightPt())).getBounds2D().createIntersection(looked.shown());
-        return box.getWidth() > 0 && box.getHeight() > 0 ? Optional.of(new Area(box.getMinX() / PT_A_MM, (looked.heightPt() - box.getMaxY()) / PT_A_MM, box.getWidth() / PT_A_MM, box.getHeight() / PT_A_MM)) : Optional.empty();
+        Rectangle2D box = looked.matrix().createTransformedShape(LookedPage.asCame(came, shape.seenHeightPt())).getBounds2D()
+                .createIntersection(looked.shown());
+        return box.getWidth() > 0 && box.getHeight() > 0 ? Optional.of(new Area(box.getMinX() / PT_A_MM,
+                (looked.heightPt() - box.getMaxY()) / PT_A_MM, box.getWidth() / PT_A_MM, box.getHeight() / PT_A_MM))
+                : Optional.empty();
     }
 
     /** {@return a box in tenths of a millimetre, rounded outward: nothing that was drawn over may stand beside it} */

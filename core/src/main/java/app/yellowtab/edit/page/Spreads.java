@@ -46,7 +46,8 @@ public final class Spreads {
                 }
                 for (int page = its.first(); page <= its.last(); page++) {
                     SourcePages one = its.part(page, page);
-                    Optional<List<Run>> halves = Optional.ofNullable(sources.get(its.source())).flatMap(source -> source.about().pages().shape(one.first())).flatMap(shape -> halves(one, shape));
+                    Optional<List<Run>> halves = Optional.ofNullable(sources.get(its.source()))
+                            .flatMap(source -> source.about().pages().shape(one.first())).flatMap(shape -> halves(one, shape));
                     runs.addAll(halves.orElse(List.of(one)));
                     any |= halves.isPresent();
                     if (halves.isPresent()) count.incrementAndGet();
@@ -59,25 +60,32 @@ public final class Spreads {
 
     private static boolean isHalf(Document document, SourcePages its) {
         for (int i = 1; i < document.runs().size(); i++) {
-            if (!(document.runs().get(i) instanceof SourcePages second) || !second.isOtherHalfOf(document.runs().get(i - 1))) continue;
+            if (!(document.runs().get(i) instanceof SourcePages second) || !second.isOtherHalfOf(document.runs().get(i - 1)))
+                continue;
             if (second.id().equals(its.id()) || document.runs().get(i - 1).key(1).equals(its.key(1))) return true;
         }
         return false;
     }
 
     private static Optional<List<Run>> halves(SourcePages page, PageShape shape) {
-        PageLook bare = new PageLook(page.look().turns(), page.look().straightenDegrees(), Optional.empty(), Optional.empty(), 1, List.of());
+        PageLook bare = new PageLook(page.look().turns(), page.look().straightenDegrees(), Optional.empty(), Optional.empty(), 1,
+                List.of());
         LookedPage seen = LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), bare);
         Rectangle2D all = new Rectangle2D.Double(0, 0, seen.widthPt(), seen.heightPt());
-        Rectangle2D whole = page.look().crop().map(crop -> seen.matrix().createTransformedShape(LookedPage.asCame(crop, shape.seenHeightPt())).getBounds2D().createIntersection(all)).orElse(all);
+        Rectangle2D whole =
+                page.look().crop().map(crop -> seen.matrix().createTransformedShape(LookedPage.asCame(crop, shape.seenHeightPt()))
+                        .getBounds2D().createIntersection(all)).orElse(all);
         if (whole.getWidth() <= whole.getHeight()) return Optional.empty();
         double half = whole.getWidth() / 2;
-        return Optional.of(List.of(half(page, page.id(), shape, bare, new Rectangle2D.Double(whole.getX(), whole.getY(), half, whole.getHeight())),
-                half(page, RunId.fresh(), shape, bare, new Rectangle2D.Double(whole.getX() + half, whole.getY(), half, whole.getHeight()))));
+        return Optional.of(List.of(
+                half(page, page.id(), shape, bare, new Rectangle2D.Double(whole.getX(), whole.getY(), half, whole.getHeight())),
+                half(page, RunId.fresh(), shape, bare,
+                        new Rectangle2D.Double(whole.getX() + half, whole.getY(), half, whole.getHeight()))));
     }
 
     private static Run half(SourcePages page, RunId id, PageShape shape, PageLook bare, Rectangle2D seen) {
-        PageLook look = page.look().withCrop(Optional.of(LookedPage.cropTo(shape.seenWidthPt(), shape.seenHeightPt(), bare, seen)));
+        PageLook look =
+                page.look().withCrop(Optional.of(LookedPage.cropTo(shape.seenWidthPt(), shape.seenHeightPt(), bare, seen)));
         return new SourcePages(id, page.source(), page.first(), page.last(), look);
     }
 }

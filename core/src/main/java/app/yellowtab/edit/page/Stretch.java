@@ -19,7 +19,10 @@ import java.util.Set;
  * @param pages of one kind and one run
  */
 record Stretch(Run pages, boolean chosen) {
-    /** {@return the pages of a document in stretches, in their order} Blank and reserved pages of a run are all alike: those that are chosen stand behind the others. */
+    /**
+     * {@return the pages of a document in stretches, in their order} Blank and reserved pages of a run are all alike: those that
+     * are chosen stand behind the others.
+     */
     static List<Stretch> of(List<Run> runs, Set<PageKey> chosen) {
         List<Stretch> all = new ArrayList<>();
         for (Run run : runs) {
@@ -27,13 +30,19 @@ record Stretch(Run pages, boolean chosen) {
                 case SourcePages pages -> of(pages, chosen, all);
                 case BlankPages blank -> {
                     int count = count(run, chosen);
-                    if (count < blank.count()) all.add(new Stretch(new BlankPages(blank.id(), blank.count() - count, blank.look(), blank.counted(), blank.sets()), false));
-                    if (count > 0) all.add(new Stretch(new BlankPages(count == blank.count() ? blank.id() : RunId.fresh(), count, blank.look(), blank.counted(), blank.sets()), true));
+                    if (count < blank.count()) all.add(new Stretch(
+                            new BlankPages(blank.id(), blank.count() - count, blank.look(), blank.counted(), blank.sets()),
+                            false));
+                    if (count > 0) all.add(new Stretch(new BlankPages(count == blank.count() ? blank.id() : RunId.fresh(), count,
+                            blank.look(), blank.counted(), blank.sets()), true));
                 }
                 case ReservedPages reserved -> {
                     int count = count(run, chosen);
-                    if (count < reserved.count()) all.add(new Stretch(new ReservedPages(reserved.id(), reserved.count() - count), false));
-                    if (count > 0) all.add(new Stretch(new ReservedPages(count == reserved.count() ? reserved.id() : RunId.fresh(), count), true));
+                    if (count < reserved.count())
+                        all.add(new Stretch(new ReservedPages(reserved.id(), reserved.count() - count), false));
+                    if (count > 0)
+                        all.add(new Stretch(new ReservedPages(count == reserved.count() ? reserved.id() : RunId.fresh(), count),
+                                true));
                 }
                 case FrontSheet sheet -> all.add(new Stretch(sheet, chosen.contains(sheet.key(1))));
                 case EnclosedFile file -> all.add(new Stretch(file, file.sheet() && chosen.contains(file.key(1))));

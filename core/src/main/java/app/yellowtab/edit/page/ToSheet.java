@@ -57,7 +57,8 @@ public final class ToSheet {
                 for (int n = 1; n <= its.pageCount(); n++) {
                     if (!pages.contains(its.key(n))) continue;
                     Source source = sources.get(its.source());
-                    Optional<PageShape> shape = source == null ? Optional.empty() : source.about().pages().shape(its.first() + n - 1);
+                    Optional<PageShape> shape =
+                            source == null ? Optional.empty() : source.about().pages().shape(its.first() + n - 1);
                     Optional<Placed> placed = shape.flatMap(known -> placed(known, its.look(), sheet, enlarges, drawings));
                     if (placed.isEmpty()) continue;
                     looks.computeIfAbsent(placed.get(), its2 -> new HashSet<>()).add(its.key(n));
@@ -67,7 +68,8 @@ public final class ToSheet {
             }
         }
         Bundle now = bundle;
-        for (Map.Entry<Placed, Set<PageKey>> its : looks.entrySet()) now = PageEdits.looked(now, its.getValue(), look -> on(look, its.getKey()));
+        for (Map.Entry<Placed, Set<PageKey>> its : looks.entrySet())
+            now = PageEdits.looked(now, its.getValue(), look -> on(look, its.getKey()));
         return new Fitted(now, brought, pages.size() - brought, least);
     }
 
@@ -79,7 +81,8 @@ public final class ToSheet {
     private record Placed(Optional<Sheet> sheet, double scale) {}
 
     private static PageLook on(PageLook look, Placed placed) {
-        return new PageLook(look.turns(), look.straightenDegrees(), look.crop(), placed.sheet(), placed.scale(), look.redactions(), look.withheld());
+        return new PageLook(look.turns(), look.straightenDegrees(), look.crop(), placed.sheet(), placed.scale(),
+                look.redactions(), look.withheld());
     }
 
     private static Optional<Placed> placed(PageShape shape, PageLook look, Sheet sheet, boolean enlarges, boolean drawings) {
@@ -89,7 +92,8 @@ public final class ToSheet {
         if (!drawings && Math.max(wide, high) > DRAWING_MM) return Optional.empty();
         boolean lies = wide > high;
         Sheet turned = lies ? new Sheet(sheet.heightMm(), sheet.widthMm()) : sheet;
-        if (Math.abs(wide - turned.widthMm()) < ALIKE_MM && Math.abs(high - turned.heightMm()) < ALIKE_MM) return Optional.of(new Placed(Optional.empty(), 1));
+        if (Math.abs(wide - turned.widthMm()) < ALIKE_MM && Math.abs(high - turned.heightMm()) < ALIKE_MM)
+            return Optional.of(new Placed(Optional.empty(), 1));
         double fits = Math.min(turned.widthMm() / wide, turned.heightMm() / high);
         double scale = enlarges ? fits : Math.min(1, fits);
         return Optional.of(new Placed(Optional.of(turned), Math.clamp(Math.floor(scale * HUNDREDTHS) / HUNDREDTHS, 0.01, 100)));

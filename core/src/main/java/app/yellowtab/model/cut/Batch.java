@@ -26,7 +26,8 @@ import java.util.Set;
  * @param names   and dates that were typed
  * @param made    the documents that were made of it last, as they were made
  */
-public record Batch(BatchId id, List<SourcePages> runs, CutRules rules, List<CutRule> resting, List<HandCut> cuts, List<HandDrop> drops, List<PieceName> names, List<Document> made) {
+public record Batch(BatchId id, List<SourcePages> runs, CutRules rules, List<CutRule> resting, List<HandCut> cuts,
+        List<HandDrop> drops, List<PieceName> names, List<Document> made) {
     public Batch {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(rules, "rules");
@@ -41,7 +42,8 @@ public record Batch(BatchId id, List<SourcePages> runs, CutRules rules, List<Cut
 
     /** {@return a source as a batch, not cut yet} */
     public static Batch of(Source source) {
-        return new Batch(BatchId.fresh(), List.of(SourcePages.of(source.id(), 1, source.pageCount())), CutRules.NONE, List.of(), List.of(), List.of(), List.of(), List.of());
+        return new Batch(BatchId.fresh(), List.of(SourcePages.of(source.id(), 1, source.pageCount())), CutRules.NONE, List.of(),
+                List.of(), List.of(), List.of(), List.of());
     }
 
     /** {@return which page each is, in order} */

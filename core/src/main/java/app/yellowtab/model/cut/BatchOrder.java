@@ -15,14 +15,18 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Puts the pages of batches in another order, and divides sheets. Pages keep their names, so that cuts, drops and names stay with them. */
+/**
+ * Puts the pages of batches in another order, and divides sheets. Pages keep their names, so that cuts, drops and names stay with
+ * them.
+ */
 public final class BatchOrder {
     private BatchOrder() {}
 
     /** {@return the pages of a batch, each a run of its own} */
     public static List<SourcePages> singles(Batch batch) {
         List<SourcePages> singles = new ArrayList<>();
-        for (SourcePages run : batch.runs()) for (int page = run.first(); page <= run.last(); page++) singles.add(run.part(page, page));
+        for (SourcePages run : batch.runs())
+            for (int page = run.first(); page <= run.last(); page++) singles.add(run.part(page, page));
         return singles;
     }
 
@@ -63,7 +67,8 @@ public final class BatchOrder {
     }
 
     /**
-     * {@return a batch whose first half are fronts, and whose second half are backs, with each back behind its front; the last back may be missing}
+     * {@return a batch whose first half are fronts, and whose second half are backs, with each back behind its front; the last
+     * back may be missing}
      *
      * @param turnedOver whether the backs come from the last sheet on, as a pile does that was turned over
      */
@@ -82,8 +87,11 @@ public final class BatchOrder {
     public static Batch interleaved(Batch fronts, Batch backs, boolean turnedOver) {
         List<SourcePages> first = singles(fronts);
         List<SourcePages> second = singles(backs);
-        if (second.size() != first.size() && second.size() != first.size() - 1) throw new IllegalArgumentException(count(first.size(), "front") + " and " + count(second.size(), "back") + ": there must be as many, or one back less");
-        Batch both = new Batch(fronts.id(), fronts.runs(), fronts.rules(), fronts.resting(), both(fronts.cuts(), backs.cuts()), both(fronts.drops(), backs.drops()), both(fronts.names(), backs.names()), both(fronts.made(), backs.made()));
+        if (second.size() != first.size() && second.size() != first.size() - 1)
+            throw new IllegalArgumentException(count(first.size(), "front") + " and " + count(second.size(), "back")
+                    + ": there must be as many, or one back less");
+        Batch both = new Batch(fronts.id(), fronts.runs(), fronts.rules(), fronts.resting(), both(fronts.cuts(), backs.cuts()),
+                both(fronts.drops(), backs.drops()), both(fronts.names(), backs.names()), both(fronts.made(), backs.made()));
         return with(both, interleaved(first, second, turnedOver));
     }
 
@@ -107,14 +115,18 @@ public final class BatchOrder {
         return all;
     }
 
-    /** {@return the pages of each source of a batch as a batch, in the order in which they came; the first keeps the batch's name, its rules and what was made of it} */
+    /**
+     * {@return the pages of each source of a batch as a batch, in the order in which they came; the first keeps the batch's name,
+     * its rules and what was made of it}
+     */
     public static List<Batch> asCame(Batch batch) {
         Map<SourceId, List<SourcePages>> pages = new LinkedHashMap<>();
         for (SourcePages page : singles(batch)) pages.computeIfAbsent(page.source(), source -> new ArrayList<>()).add(page);
         List<Batch> apart = new ArrayList<>();
         pages.forEach((source, its) -> {
             its.sort(Comparator.comparingInt(SourcePages::first));
-            Batch own = apart.isEmpty() ? batch : new Batch(BatchId.fresh(), its, batch.rules(), batch.resting(), batch.cuts(), batch.drops(), batch.names(), List.of());
+            Batch own = apart.isEmpty() ? batch : new Batch(BatchId.fresh(), its, batch.rules(), batch.resting(), batch.cuts(),
+                    batch.drops(), batch.names(), List.of());
             apart.add(with(own, its));
         });
         return apart;
@@ -136,7 +148,8 @@ public final class BatchOrder {
             }
             all.add(page.withLook(page.look().withCrop(Optional.of(halves.first()))));
             RunId second = seconds.computeIfAbsent(page.id(), run -> RunId.fresh());
-            all.add(new SourcePages(second, page.source(), page.first(), page.last(), page.look().withCrop(Optional.of(halves.second()))));
+            all.add(new SourcePages(second, page.source(), page.first(), page.last(),
+                    page.look().withCrop(Optional.of(halves.second()))));
         }
         return with(batch, all);
     }
@@ -145,7 +158,9 @@ public final class BatchOrder {
     public static Batch undivided(Batch batch, Set<PageKey> pages) {
         List<SourcePages> all = new ArrayList<>();
         for (SourcePages page : singles(batch)) {
-            if (!all.isEmpty() && page.isOtherHalfOf(all.getLast()) && (pages.contains(page.key(1)) || pages.contains(all.getLast().key(1)))) all.set(all.size() - 1, all.getLast().withLook(all.getLast().look().withCrop(Optional.empty())));
+            if (!all.isEmpty() && page.isOtherHalfOf(all.getLast())
+                    && (pages.contains(page.key(1)) || pages.contains(all.getLast().key(1))))
+                all.set(all.size() - 1, all.getLast().withLook(all.getLast().look().withCrop(Optional.empty())));
             else all.add(page);
         }
         return with(batch, all);

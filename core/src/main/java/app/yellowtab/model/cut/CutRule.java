@@ -81,7 +81,8 @@ public sealed interface CutRule {
      * @param area        where they stand on the page; empty for anywhere
      * @param after       whether the cut is behind the page; otherwise it is before it
      */
-    record WordsFound(String words, boolean isPattern, boolean caseMatters, boolean spacesMatter, Optional<Area> area, boolean after) implements CutRule {
+    record WordsFound(String words, boolean isPattern, boolean caseMatters, boolean spacesMatter, Optional<Area> area,
+            boolean after) implements CutRule {
         public WordsFound {
             Objects.requireNonNull(area, "area");
             if (words.isBlank()) throw new IllegalArgumentException("\"words\" must not be blank");
@@ -102,7 +103,8 @@ public sealed interface CutRule {
      */
     record FirstPages(int leastPercent) implements CutRule {
         public FirstPages {
-            if (leastPercent < 1 || leastPercent > 100) throw new IllegalArgumentException("\"leastPercent\" must be 1 to 100, got " + leastPercent);
+            if (leastPercent < 1 || leastPercent > 100)
+                throw new IllegalArgumentException("\"leastPercent\" must be 1 to 100, got " + leastPercent);
         }
     }
 

@@ -17,6 +17,7 @@ public record CutRules(List<CutRule> rules, int leastPages, List<NamePart> name)
         rules = List.copyOf(rules);
         name = List.copyOf(name);
         if (leastPages < 1) throw new IllegalArgumentException("\"leastPages\" must be >= 1, got " + leastPages);
-        if (rules.size() > 1 && rules.stream().anyMatch(CutRule::isAlone)) throw new IllegalArgumentException("ranges, and odd and even pages, stand beside no other rule");
+        if (rules.size() > 1 && rules.stream().anyMatch(CutRule::isAlone))
+            throw new IllegalArgumentException("ranges, and odd and even pages, stand beside no other rule");
     }
 }

@@ -27,7 +27,8 @@ public sealed interface NamePart {
         private static final int MOST = 9;
 
         public Number {
-            if (digits < 1 || digits > MOST) throw new IllegalArgumentException("\"digits\" must be 1 to " + MOST + ", got " + digits);
+            if (digits < 1 || digits > MOST)
+                throw new IllegalArgumentException("\"digits\" must be 1 to " + MOST + ", got " + digits);
             if (start < 0) throw new IllegalArgumentException("\"start\" must be >= 0, got " + start);
         }
     }

@@ -15,6 +15,7 @@ public record PieceName(PageKey first, String words, Optional<DocumentDate> date
     public PieceName {
         Objects.requireNonNull(first, "first");
         Objects.requireNonNull(date, "date");
-        if (words.isBlank() && date.isEmpty()) throw new IllegalArgumentException("\"words\" must not be blank where no date was typed");
+        if (words.isBlank() && date.isEmpty())
+            throw new IllegalArgumentException("\"words\" must not be blank where no date was typed");
     }
 }

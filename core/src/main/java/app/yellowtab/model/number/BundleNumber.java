@@ -13,10 +13,12 @@ import java.util.Optional;
  * @param start      the first of them, at least 0; what is not written in figures begins with at least 1
  * @param bySection  whether they begin anew in each outermost section, behind its letter: B12; in figures alone
  * @param total      whether each says how many there are: "3 of 412"
- * @param front      how cover and index are numbered for themselves, otherwise than the rest; empty where they are counted with it
+ * @param front      how cover and index are numbered for themselves, otherwise than the rest; empty where they are counted with
+ *         it
  * @param indexPages how many pages are kept for the index, so that a longer one pushes nothing; 0 for as many as it needs
  */
-public record BundleNumber(MarkSetting setting, NumberStyle style, int start, boolean bySection, boolean total, Optional<NumberStyle> front, int indexPages) {
+public record BundleNumber(MarkSetting setting, NumberStyle style, int start, boolean bySection, boolean total,
+        Optional<NumberStyle> front, int indexPages) {
     /** The largest start: what is larger is a mistake. */
     public static final int LARGEST_START = 9_999_999;
     /** The most pages that can be kept for the index. */
@@ -29,10 +31,14 @@ public record BundleNumber(MarkSetting setting, NumberStyle style, int start, bo
         Objects.requireNonNull(setting, "setting");
         Objects.requireNonNull(style, "style");
         Objects.requireNonNull(front, "front");
-        if (start < style.least() || start > LARGEST_START) throw new IllegalArgumentException("\"start\" must be " + style.least() + " to " + LARGEST_START + ", got " + start);
-        if (bySection && style != NumberStyle.FIGURES) throw new IllegalArgumentException("\"style\" must be figures behind the letter of a section, got " + style);
-        if (front.isPresent() && !goTogether(front.get(), style)) throw new IllegalArgumentException("\"front\" must be told from all other numbers, and no number may stand twice: one of the two must be figures");
-        if (indexPages < 0 || indexPages > MOST_INDEX_PAGES) throw new IllegalArgumentException("\"indexPages\" must be 0 to " + MOST_INDEX_PAGES + ", got " + indexPages);
+        if (start < style.least() || start > LARGEST_START)
+            throw new IllegalArgumentException("\"start\" must be " + style.least() + " to " + LARGEST_START + ", got " + start);
+        if (bySection && style != NumberStyle.FIGURES)
+            throw new IllegalArgumentException("\"style\" must be figures behind the letter of a section, got " + style);
+        if (front.isPresent() && !goTogether(front.get(), style)) throw new IllegalArgumentException(
+                "\"front\" must be told from all other numbers, and no number may stand twice: one of the two must be figures");
+        if (indexPages < 0 || indexPages > MOST_INDEX_PAGES)
+            throw new IllegalArgumentException("\"indexPages\" must be 0 to " + MOST_INDEX_PAGES + ", got " + indexPages);
     }
 
     /** From 1 on, in figures. */
@@ -51,7 +57,8 @@ public record BundleNumber(MarkSetting setting, NumberStyle style, int start, bo
 
     /** {@return the same in another style; what does not go with it is given up} */
     public BundleNumber withStyle(NumberStyle newStyle) {
-        return new BundleNumber(setting, newStyle, Math.max(start, newStyle.least()), bySection && newStyle == NumberStyle.FIGURES, total, front.filter(own -> goTogether(own, newStyle)), indexPages);
+        return new BundleNumber(setting, newStyle, Math.max(start, newStyle.least()),
+                bySection && newStyle == NumberStyle.FIGURES, total, front.filter(own -> goTogether(own, newStyle)), indexPages);
     }
 
     public BundleNumber withStart(int newStart) {
@@ -60,7 +67,8 @@ public record BundleNumber(MarkSetting setting, NumberStyle style, int start, bo
 
     /** {@return the same by section, and then in figures, or not} */
     public BundleNumber withBySection(boolean newBySection) {
-        return new BundleNumber(setting, newBySection ? NumberStyle.FIGURES : style, start, newBySection, total, newBySection ? front.filter(own -> goTogether(own, NumberStyle.FIGURES)) : front, indexPages);
+        return new BundleNumber(setting, newBySection ? NumberStyle.FIGURES : style, start, newBySection, total,
+                newBySection ? front.filter(own -> goTogether(own, NumberStyle.FIGURES)) : front, indexPages);
     }
 
     public BundleNumber withTotal(boolean newTotal) {

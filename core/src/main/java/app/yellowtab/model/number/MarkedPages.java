@@ -35,7 +35,6 @@ public record MarkedPages(String numbers, List<EntryId> entries, List<SourceId> 
         return !(numbers.isBlank() && entries.isEmpty() && sources.isEmpty());
     }
 
-
     /** {@return the same kinds left out, and all other pages} */
     public MarkedPages all() {
         return new MarkedPages("", List.of(), List.of(), not);

@@ -15,9 +15,11 @@ import java.util.Objects;
  * @param old    numbers that pages carried before they came in
  * @param register the file in which all bundles of the matter keep which numbers they gave; empty for none
  */
-public record Numbering(BundleNumber bundle, List<Series> series, List<RunningLine> lines, List<MarkMove> moves, List<GivenNumber> given, List<ServedNumber> served, List<OldNumbers> old, String register) {
+public record Numbering(BundleNumber bundle, List<Series> series, List<RunningLine> lines, List<MarkMove> moves,
+        List<GivenNumber> given, List<ServedNumber> served, List<OldNumbers> old, String register) {
     /** The numbers that run through the bundle, as they usually are, and nothing else. */
-    public static final Numbering NONE = new Numbering(BundleNumber.STANDARD, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), "");
+    public static final Numbering NONE =
+            new Numbering(BundleNumber.STANDARD, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), "");
 
     public Numbering {
         Objects.requireNonNull(bundle, "bundle");

@@ -18,7 +18,8 @@ public record BlankPages(RunId id, int count, BlankLook look, boolean counted, S
         Objects.requireNonNull(look, "look");
         Objects.requireNonNull(sets, "sets");
         if (count < 1) throw new IllegalArgumentException("\"count\" must be >= 1, got " + count);
-        if (counted && sets == Sets.PAPER) throw new IllegalArgumentException("\"counted\" must not be true for pages that only paper has");
+        if (counted && sets == Sets.PAPER)
+            throw new IllegalArgumentException("\"counted\" must not be true for pages that only paper has");
     }
 
     @Override

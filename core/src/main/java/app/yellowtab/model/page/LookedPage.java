@@ -8,8 +8,8 @@ import java.awt.geom.Rectangle2D;
 import java.util.Optional;
 
 /**
- * A page with its look: where what was seen of it as it came is seen now. All coordinates are in points from the lower left corner
- * of what is seen, x to the right, y up.
+ * A page with its look: where what was seen of it as it came is seen now. All coordinates are in points from the lower left
+ * corner of what is seen, x to the right, y up.
  *
  * @param widthPt  what is seen now
  * @param heightPt what is seen now
@@ -29,9 +29,11 @@ public record LookedPage(double widthPt, double heightPt, AffineTransform matrix
         double width = look.turns() % 2 == 0 ? widthPt : heightPt;
         double height = look.turns() % 2 == 0 ? heightPt : widthPt;
         AffineTransform matrix = turned(widthPt, heightPt, look.turns());
-        matrix.preConcatenate(AffineTransform.getRotateInstance(Math.toRadians(-look.straightenDegrees()), width / 2, height / 2));
+        matrix.preConcatenate(
+                AffineTransform.getRotateInstance(Math.toRadians(-look.straightenDegrees()), width / 2, height / 2));
         Rectangle2D whole = new Rectangle2D.Double(0, 0, width, height);
-        Rectangle2D visible = look.crop().map(area -> matrix.createTransformedShape(asCame(area, heightPt)).getBounds2D().createIntersection(whole))
+        Rectangle2D visible = look.crop()
+                .map(area -> matrix.createTransformedShape(asCame(area, heightPt)).getBounds2D().createIntersection(whole))
                 .filter(box -> box.getWidth() > 0 && box.getHeight() > 0).orElse(whole);
         double sheetWidth = look.sheet().map(sheet -> sheet.widthMm() * PT_PER_MM).orElse(visible.getWidth());
         double sheetHeight = look.sheet().map(sheet -> sheet.heightMm() * PT_PER_MM).orElse(visible.getHeight());
@@ -39,7 +41,8 @@ public record LookedPage(double widthPt, double heightPt, AffineTransform matrix
         onSheet.scale(look.scale(), look.scale());
         onSheet.translate(-visible.getCenterX(), -visible.getCenterY());
         matrix.preConcatenate(onSheet);
-        Rectangle2D shown = onSheet.createTransformedShape(visible).getBounds2D().createIntersection(new Rectangle2D.Double(0, 0, sheetWidth, sheetHeight));
+        Rectangle2D shown = onSheet.createTransformedShape(visible).getBounds2D()
+                .createIntersection(new Rectangle2D.Double(0, 0, sheetWidth, sheetHeight));
         return new LookedPage(sheetWidth, sheetHeight, matrix, shown);
     }
 
@@ -71,7 +74,8 @@ public record LookedPage(double widthPt, double heightPt, AffineTransform matrix
             width = wide;
             height = high;
         }
-        return new Area((middle.getX() - width / 2) / PT_PER_MM, (heightPt - middle.getY() - height / 2) / PT_PER_MM, width / PT_PER_MM, height / PT_PER_MM);
+        return new Area((middle.getX() - width / 2) / PT_PER_MM, (heightPt - middle.getY() - height / 2) / PT_PER_MM,
+                width / PT_PER_MM, height / PT_PER_MM);
     }
 
     /** {@return whether a page with a look has the coordinates that it came with: its turn and its visible box say it all} */
@@ -96,7 +100,8 @@ public record LookedPage(double widthPt, double heightPt, AffineTransform matrix
 
     /** {@return an area of the page as it came, from millimetres from above to points from below} */
     public static Rectangle2D asCame(Area area, double heightPt) {
-        return new Rectangle2D.Double(area.leftMm() * PT_PER_MM, heightPt - (area.topMm() + area.heightMm()) * PT_PER_MM, area.widthMm() * PT_PER_MM, area.heightMm() * PT_PER_MM);
+        return new Rectangle2D.Double(area.leftMm() * PT_PER_MM, heightPt - (area.topMm() + area.heightMm()) * PT_PER_MM,
+                area.widthMm() * PT_PER_MM, area.heightMm() * PT_PER_MM);
     }
 
     private static AffineTransform turned(double width, double height, int turns) {

@@ -13,9 +13,11 @@ import java.util.Optional;
  * @param sheet             the sheet that it is put on, in its middle; empty for a sheet of the page's own size
  * @param scale             how large it stands on that sheet: 1 for its own size
  * @param redactions        areas that are taken out
- * @param withheld          why the page is withheld, and a slip stands in its place; the reason may be empty; no reason where it is shown
+ * @param withheld          why the page is withheld, and a slip stands in its place; the reason may be empty; no reason where it
+ *         is shown
  */
-public record PageLook(int turns, double straightenDegrees, Optional<Area> crop, Optional<Sheet> sheet, double scale, List<Redaction> redactions, Optional<String> withheld) {
+public record PageLook(int turns, double straightenDegrees, Optional<Area> crop, Optional<Sheet> sheet, double scale,
+        List<Redaction> redactions, Optional<String> withheld) {
     /** As it came. */
     public static final PageLook PLAIN = new PageLook(0, 0, Optional.empty(), Optional.empty(), 1, List.of());
     private static final double MOST_DEGREES = 45;
@@ -23,7 +25,8 @@ public record PageLook(int turns, double straightenDegrees, Optional<Area> crop,
     private static final double MOST_SCALE = 100;
 
     /** A page that is shown. */
-    public PageLook(int turns, double straightenDegrees, Optional<Area> crop, Optional<Sheet> sheet, double scale, List<Redaction> redactions) {
+    public PageLook(int turns, double straightenDegrees, Optional<Area> crop, Optional<Sheet> sheet, double scale,
+            List<Redaction> redactions) {
         this(turns, straightenDegrees, crop, sheet, scale, redactions, Optional.empty());
     }
 
@@ -32,8 +35,10 @@ public record PageLook(int turns, double straightenDegrees, Optional<Area> crop,
         Objects.requireNonNull(crop, "crop");
         Objects.requireNonNull(sheet, "sheet");
         if (turns < 0 || turns > 3) throw new IllegalArgumentException("\"turns\" must be 0 to 3, got " + turns);
-        if (!(Math.abs(straightenDegrees) <= MOST_DEGREES)) throw new IllegalArgumentException("\"straightenDegrees\" must be within " + MOST_DEGREES + ", got " + straightenDegrees);
-        if (!(scale >= LEAST_SCALE && scale <= MOST_SCALE)) throw new IllegalArgumentException("\"scale\" must be " + LEAST_SCALE + " to " + MOST_SCALE + ", got " + scale);
+        if (!(Math.abs(straightenDegrees) <= MOST_DEGREES)) throw new IllegalArgumentException(
+                "\"straightenDegrees\" must be within " + MOST_DEGREES + ", got " + straightenDegrees);
+        if (!(scale >= LEAST_SCALE && scale <= MOST_SCALE))
+            throw new IllegalArgumentException("\"scale\" must be " + LEAST_SCALE + " to " + MOST_SCALE + ", got " + scale);
         redactions = List.copyOf(redactions);
     }
 

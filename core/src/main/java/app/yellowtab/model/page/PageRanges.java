@@ -44,12 +44,16 @@ public record PageRanges(List<Range> ranges, Optional<Mistake> mistake) {
             String one = typed.substring(at, end < 0 ? typed.length() : end);
             Matcher range = RANGE.matcher(one);
             int begin = at + one.length() - one.stripLeading().length();
-            if (!range.matches()) return new PageRanges(ranges, Optional.of(new Mistake(begin, one.isBlank() ? "a page, such as 5" : "a page or a stretch of pages, such as 5 or 9-12")));
+            if (!range.matches()) return new PageRanges(ranges, Optional.of(
+                    new Mistake(begin, one.isBlank() ? "a page, such as 5" : "a page or a stretch of pages, such as 5 or 9-12")));
             int first = number(range.group("first"));
             int last = range.group("dash") == null ? first : range.group("last") == null ? pages : number(range.group("last"));
-            if (first < 1 || first > pages) return new PageRanges(ranges, Optional.of(new Mistake(begin, "a page from 1 to " + pages)));
-            if (last > pages) return new PageRanges(ranges, Optional.of(new Mistake(at + range.start("last"), "a page up to " + pages)));
-            if (last < first) return new PageRanges(ranges, Optional.of(new Mistake(at + range.start("last"), "a page from " + first + " on")));
+            if (first < 1 || first > pages)
+                return new PageRanges(ranges, Optional.of(new Mistake(begin, "a page from 1 to " + pages)));
+            if (last > pages)
+                return new PageRanges(ranges, Optional.of(new Mistake(at + range.start("last"), "a page up to " + pages)));
+            if (last < first)
+                return new PageRanges(ranges, Optional.of(new Mistake(at + range.start("last"), "a page from " + first + " on")));
             ranges.add(new Range(first, last));
             if (end < 0) return new PageRanges(ranges, Optional.empty());
             at = end + 1;

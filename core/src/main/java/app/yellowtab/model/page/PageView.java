@@ -23,14 +23,19 @@ public final class PageView {
         return switch (words[0]) {
             case "XYZ" -> {
                 Point2D at = onto.transform(new Point2D.Double(number(words, 1), number(words, 2)), null);
-                yield "XYZ " + (isGiven(words, 1) ? plain(at.getX()) : NULL) + " " + (isGiven(words, 2) ? plain(at.getY()) : NULL) + " " + (isGiven(words, 3) ? words[3] : NULL);
+                yield "XYZ " + (isGiven(words, 1) ? plain(at.getX()) : NULL) + " " + (isGiven(words, 2) ? plain(at.getY()) : NULL)
+                        + " " + (isGiven(words, 3) ? words[3] : NULL);
             }
-            case "FitH", "FitBH" -> isGiven(words, 1) ? words[0] + " " + plain(onto.transform(new Point2D.Double(0, number(words, 1)), null).getY()) : view;
-            case "FitV", "FitBV" -> isGiven(words, 1) ? words[0] + " " + plain(onto.transform(new Point2D.Double(number(words, 1), 0), null).getX()) : view;
+            case "FitH", "FitBH" -> isGiven(words, 1)
+                    ? words[0] + " " + plain(onto.transform(new Point2D.Double(0, number(words, 1)), null).getY()) : view;
+            case "FitV", "FitBV" -> isGiven(words, 1)
+                    ? words[0] + " " + plain(onto.transform(new Point2D.Double(number(words, 1), 0), null).getX()) : view;
             case "FitR" -> {
-                Rectangle2D area = new Rectangle2D.Double(number(words, 1), number(words, 2), number(words, 3) - number(words, 1), number(words, 4) - number(words, 2));
+                Rectangle2D area = new Rectangle2D.Double(number(words, 1), number(words, 2), number(words, 3) - number(words, 1),
+                        number(words, 4) - number(words, 2));
                 Rectangle2D now = onto.createTransformedShape(area).getBounds2D();
-                yield "FitR " + plain(now.getMinX()) + " " + plain(now.getMinY()) + " " + plain(now.getMaxX()) + " " + plain(now.getMaxY());
+                yield "FitR " + plain(now.getMinX()) + " " + plain(now.getMinY()) + " " + plain(now.getMaxX()) + " "
+                        + plain(now.getMaxY());
             }
             default -> view;
         };

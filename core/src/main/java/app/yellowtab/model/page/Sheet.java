@@ -8,7 +8,9 @@ public record Sheet(double widthMm, double heightMm) {
     private static final double LARGEST_MM = 5080;
 
     public Sheet {
-        if (!(widthMm >= 1 && widthMm <= LARGEST_MM)) throw new IllegalArgumentException("\"widthMm\" must be 1 to " + LARGEST_MM + ", got " + widthMm);
-        if (!(heightMm >= 1 && heightMm <= LARGEST_MM)) throw new IllegalArgumentException("\"heightMm\" must be 1 to " + LARGEST_MM + ", got " + heightMm);
+        if (!(widthMm >= 1 && widthMm <= LARGEST_MM))
+            throw new IllegalArgumentException("\"widthMm\" must be 1 to " + LARGEST_MM + ", got " + widthMm);
+        if (!(heightMm >= 1 && heightMm <= LARGEST_MM))
+            throw new IllegalArgumentException("\"heightMm\" must be 1 to " + LARGEST_MM + ", got " + heightMm);
     }
 }

@@ -48,7 +48,8 @@ public record SourcePages(RunId id, SourceId source, int first, int last, PageLo
 
     /** {@return whether this is the other half of a sheet that was divided in two, and whose first half came right before} */
     public boolean isOtherHalfOf(Run before) {
-        return before instanceof SourcePages half && first == last && half.last == first && half.source.equals(source) && half.look.crop().isPresent() && look.crop().isPresent();
+        return before instanceof SourcePages half && first == last && half.last == first && half.source.equals(source)
+                && half.look.crop().isPresent() && look.crop().isPresent();
     }
 
     /** {@return these pages and those up to another} */

@@ -10,7 +10,8 @@ import java.util.regex.Pattern;
  */
 public record BookmarkLook(boolean bold, boolean italic, String colour, String view) {
     private static final Pattern COLOUR = Pattern.compile("|[0-9a-f]{6}");
-    private static final Pattern VIEW = Pattern.compile("|(XYZ|Fit|FitH|FitV|FitR|FitB|FitBH|FitBV)( (null|-?\\d{1,9}(\\.\\d{1,9})?)){0,4}");
+    private static final Pattern VIEW =
+            Pattern.compile("|(XYZ|Fit|FitH|FitV|FitR|FitB|FitBH|FitBV)( (null|-?\\d{1,9}(\\.\\d{1,9})?)){0,4}");
 
     /** Nothing special. */
     public static final BookmarkLook PLAIN = new BookmarkLook(false, false, "", "");
@@ -21,7 +22,8 @@ public record BookmarkLook(boolean bold, boolean italic, String colour, String v
     }
 
     public BookmarkLook {
-        if (!COLOUR.matcher(colour).matches()) throw new IllegalArgumentException("a bookmark's colour must be rrggbb, got " + colour);
+        if (!COLOUR.matcher(colour).matches())
+            throw new IllegalArgumentException("a bookmark's colour must be rrggbb, got " + colour);
         if (!isView(view)) throw new IllegalArgumentException("not a view of a page: " + view);
     }
 }

@@ -25,7 +25,8 @@ import java.util.Optional;
  * @param conversion    which conversion its pages are of; empty for those of the file itself
  */
 public record Source(SourceId id, String fileName, String storedName, SourceKind kind, long bytes, String sha256, String checksum,
-                     int pageCount, List<SourceBookmark> bookmarks, String proposedTitle, DocumentDate proposedDate, About about, Optional<ConversionKey> conversion) {
+        int pageCount, List<SourceBookmark> bookmarks, String proposedTitle, DocumentDate proposedDate, About about,
+        Optional<ConversionKey> conversion) {
     public Source {
         Objects.requireNonNull(id, "id");
         Objects.requireNonNull(kind, "kind");
@@ -59,19 +60,23 @@ public record Source(SourceId id, String fileName, String storedName, SourceKind
 
     /** {@return the same under another title, and where that comes from} */
     public Source withTitle(String title, Origin from) {
-        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, title, proposedDate, about.withOrigins(from, about.dateFrom()), conversion);
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, title, proposedDate,
+                about.withOrigins(from, about.dateFrom()), conversion);
     }
 
     /** {@return the same with another date, and where that comes from} */
     public Source withDate(DocumentDate date, Origin from) {
-        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, date, about.withOrigins(about.titleFrom(), from), conversion);
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, date,
+                about.withOrigins(about.titleFrom(), from), conversion);
     }
 
     public Source withBookmarks(List<SourceBookmark> newBookmarks) {
-        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, newBookmarks, proposedTitle, proposedDate, about, conversion);
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, newBookmarks, proposedTitle,
+                proposedDate, about, conversion);
     }
 
     public Source withAbout(About newAbout) {
-        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle, proposedDate, newAbout, conversion);
+        return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle,
+                proposedDate, newAbout, conversion);
     }
 }

@@ -15,8 +15,8 @@ import org.bytedeco.tesseract.global.tesseract;
 
 /**
  * A program of its own that reads pictures, so that native code that crashes or hangs takes nothing along. It reads from its
- * standard input: width, height, dots an inch, whether there are columns, and the pixels; and answers on its standard output with the length of a table, and the
- * table, or with -1, and a message. First of all it says the engine's version.
+ * standard input: width, height, dots an inch, whether there are columns, and the pixels; and answers on its standard output with
+ * the length of a table, and the table, or with -1, and a message. First of all it says the engine's version.
  */
 public final class Main {
     private Main() {}
@@ -26,7 +26,9 @@ public final class Main {
         PrintStream answers = System.out;
         // Whatever else is printed must not get between the answers.
         System.setOut(System.err);
-        try (DataInputStream in = new DataInputStream(new BufferedInputStream(System.in, 1 << 16)); DataOutputStream out = new DataOutputStream(new BufferedOutputStream(answers, 1 << 16)); TessBaseAPI engine = new TessBaseAPI()) {
+        try (DataInputStream in = new DataInputStream(new BufferedInputStream(System.in, 1 << 16));
+                DataOutputStream out = new DataOutputStream(new BufferedOutputStream(answers, 1 << 16));
+                TessBaseAPI engine = new TessBaseAPI()) {
             if (engine.Init(Path.of(arguments[0]).toString(), arguments[1]) != 0) {
                 say(out, -1, "the data of " + arguments[1] + " cannot be used");
                 return;

@@ -58,7 +58,8 @@ class PictureKindsTests {
     /** {@return a picture that grows lighter from left to right, with so many bits a sample, and half transparent where asked} */
     private static BufferedImage grey(int bits, boolean alpha) {
         int type = bits == 16 ? DataBuffer.TYPE_USHORT : DataBuffer.TYPE_BYTE;
-        ComponentColorModel model = new ComponentColorModel(ColorSpace.getInstance(ColorSpace.CS_GRAY), alpha, false, alpha ? ComponentColorModel.TRANSLUCENT : ComponentColorModel.OPAQUE, type);
+        ComponentColorModel model = new ComponentColorModel(ColorSpace.getInstance(ColorSpace.CS_GRAY), alpha, false,
+                alpha ? ComponentColorModel.TRANSLUCENT : ComponentColorModel.OPAQUE, type);
         WritableRaster raster = model.createCompatibleWritableRaster(WIDTH, HEIGHT);
         int most = (1 << bits) - 1;
         for (int x = 0; x < WIDTH; x++) {
@@ -79,7 +80,8 @@ class PictureKindsTests {
     /** {@return what is seen of a picture of 300 by 200 dots at three spots, from left to right} */
     private static int[] spots(BufferedImage page) {
         int left = (page.getWidth() - WIDTH) / 2;
-        return new int[] {page.getRGB(left + 30, page.getHeight() / 2) & 0xFF, page.getRGB(left + 150, page.getHeight() / 2) & 0xFF, page.getRGB(left + 270, page.getHeight() / 2) & 0xFF};
+        return new int[] {page.getRGB(left + 30, page.getHeight() / 2) & 0xFF,
+                page.getRGB(left + 150, page.getHeight() / 2) & 0xFF, page.getRGB(left + 270, page.getHeight() / 2) & 0xFF};
     }
 
     private static void assertShades(BufferedImage page, double dark, double middle, double light) {
@@ -94,7 +96,8 @@ class PictureKindsTests {
     }
 
     @ParameterizedTest
-    @CsvSource({"png, 8, false", "png, 16, false", "png, 8, true", "png, 16, true", "tiff, 8, false", "tiff, 16, false", "bmp, 8, false"})
+    @CsvSource({"png, 8, false", "png, 16, false", "png, 8, true", "png, 16, true", "tiff, 8, false", "tiff, 16, false",
+            "bmp, 8, false"})
     void greyIsAsBrightAsInItsFile(String format, int bits, boolean alpha) throws IOException {
         Path file = folder.resolve("grey." + format);
         assertThat(ImageIO.write(grey(bits, alpha), format, file.toFile())).isTrue();
@@ -200,7 +203,8 @@ class PictureKindsTests {
         Path file = Files.write(folder.resolve("profile.jpg"), out.toByteArray());
         assertThat(spots(page(file, SourceKind.JPEG))[1]).isCloseTo(200, within(4));
         Conversions.Result result = Conversions.of(file, SourceKind.JPEG);
-        assertThat(result.findings()).singleElement().satisfies(finding -> assertThat(finding.message()).startsWith("profile.jpg was read without").contains("colour profile"));
+        assertThat(result.findings()).singleElement().satisfies(
+                finding -> assertThat(finding.message()).startsWith("profile.jpg was read without").contains("colour profile"));
     }
 
     @Test
@@ -222,7 +226,7 @@ class PictureKindsTests {
     @Test
     void aKindOfJpegThatNoViewerShowsIsRefused() throws IOException {
         byte[] bytes = jpeg();
-        for (int i = 2; ; i += 2 + ((bytes[i + 2] & 0xFF) << 8 | bytes[i + 3] & 0xFF)) {
+        for (int i = 2;; i += 2 + ((bytes[i + 2] & 0xFF) << 8 | bytes[i + 3] & 0xFF)) {
             if ((bytes[i + 1] & 0xFF) != 0xC0) continue;
             bytes[i + 1] = (byte) 0xC9;
             break;
@@ -248,7 +252,8 @@ class PictureKindsTests {
         try (PDDocument document = new PDDocument()) {
             PDPage page = new PDPage(new PDRectangle(WIDTH, HEIGHT));
             document.addPage(page);
-            PDImageXObject picture = new PDImageXObject(document, new ByteArrayInputStream(data), filter, WIDTH, HEIGHT, bits, PDDeviceGray.INSTANCE);
+            PDImageXObject picture = new PDImageXObject(document, new ByteArrayInputStream(data), filter, WIDTH, HEIGHT, bits,
+                    PDDeviceGray.INSTANCE);
             try (var content = new PDPageContentStream(document, page)) {
                 content.drawImage(picture, 0, 0, WIDTH, HEIGHT);
             }
@@ -258,7 +263,9 @@ class PictureKindsTests {
         }
     }
 
-    /** An embedded JBIG2 stream (ITU-T T.88, 7.2 and 7.4) of a page and one generic region in MMR coding, which is that of a fax. */
+    /**
+     * An embedded JBIG2 stream (ITU-T T.88, 7.2 and 7.4) of a page and one generic region in MMR coding, which is that of a fax.
+     */
     @Test
     void jbig2InAPdfIsSeen() throws IOException {
         byte[] fax;

@@ -89,7 +89,8 @@ class CroppingTests {
         Pdfs.write(matter, "Letter", 1);
         try (InPlace place = new InPlace(List.of())) {
             Bundle all = Folder.bundle(place, matter);
-            assertThat(Cropping.byMargins(all, Set.of(key(all, 1)), new Margins(100, 0, 108, 0))).isEqualTo(new Cropping.Cropped(all, 1));
+            assertThat(Cropping.byMargins(all, Set.of(key(all, 1)), new Margins(100, 0, 108, 0)))
+                    .isEqualTo(new Cropping.Cropped(all, 1));
             SourcePages whole = (SourcePages) all.contents().allDocuments().getFirst().runs().getFirst();
             SourcePages left = whole.withLook(whole.look().withCrop(Optional.of(new Area(0, 0, 105, 297))));
             SourcePages right = left.copy().withLook(whole.look().withCrop(Optional.of(new Area(105, 0, 105, 297))));

@@ -18,11 +18,14 @@ import org.junit.jupiter.api.Test;
 
 class RedactingTests {
     @Property(tries = 200)
-    void whatIsDrawnOverOnThePageAsItIsSeenIsCoveredOnThePageAsItCame(@ForAll @IntRange(max = 3) int turns, @ForAll @IntRange(max = 3) int own, @ForAll @IntRange(max = 3) int slant,
-            @ForAll boolean cropped, @ForAll boolean onSheet, @ForAll @DoubleRange(min = 20, max = 120) double left, @ForAll @DoubleRange(min = 20, max = 120) double top) {
+    void whatIsDrawnOverOnThePageAsItIsSeenIsCoveredOnThePageAsItCame(@ForAll @IntRange(max = 3) int turns,
+            @ForAll @IntRange(max = 3) int own, @ForAll @IntRange(max = 3) int slant,
+            @ForAll boolean cropped, @ForAll boolean onSheet, @ForAll @DoubleRange(min = 20, max = 120) double left,
+            @ForAll @DoubleRange(min = 20, max = 120) double top) {
         double degrees = slant == 3 ? 2.5 : 0;
         PageShape shape = new PageShape(10, 20, 595, 842, 90 * own, 1);
-        PageLook look = new PageLook(turns, degrees, cropped ? Optional.of(new Area(5, 8, 180, 190)) : Optional.empty(), onSheet ? Optional.of(Sheet.A4) : Optional.empty(), onSheet ? 0.7 : 1, List.of());
+        PageLook look = new PageLook(turns, degrees, cropped ? Optional.of(new Area(5, 8, 180, 190)) : Optional.empty(),
+                onSheet ? Optional.of(Sheet.A4) : Optional.empty(), onSheet ? 0.7 : 1, List.of());
         Area drawn = new Area(left, top, 40, 9);
         Optional<Area> came = Redacting.came(shape, look, drawn);
         if (came.isEmpty()) return;
@@ -31,10 +34,12 @@ class RedactingTests {
         LookedPage looked = LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), look);
         Rectangle2D there = LookedPage.asCame(drawn, looked.heightPt()).createIntersection(looked.shown());
         Rectangle2D covered = LookedPage.asCame(seen.get(), looked.heightPt());
-        Rectangle2D page = looked.matrix().createTransformedShape(new Rectangle2D.Double(0, 0, shape.seenWidthPt(), shape.seenHeightPt())).getBounds2D();
+        Rectangle2D page = looked.matrix()
+                .createTransformedShape(new Rectangle2D.Double(0, 0, shape.seenWidthPt(), shape.seenHeightPt())).getBounds2D();
         Rectangle2D wanted = there.createIntersection(page);
         if (degrees == 0 && wanted.getWidth() > 0.1 && wanted.getHeight() > 0.1) {
-            assertThat(new Rectangle2D.Double(covered.getX() - 0.05, covered.getY() - 0.05, covered.getWidth() + 0.1, covered.getHeight() + 0.1).contains(wanted)).as("%s covers %s", covered, wanted).isTrue();
+            assertThat(new Rectangle2D.Double(covered.getX() - 0.05, covered.getY() - 0.05, covered.getWidth() + 0.1,
+                    covered.getHeight() + 0.1).contains(wanted)).as("%s covers %s", covered, wanted).isTrue();
         }
     }
 
@@ -42,7 +47,8 @@ class RedactingTests {
     void anAreaKeepsItsPlaceOnATurnedPage() {
         PageShape shape = new PageShape(0, 0, (float) (210 / 25.4 * 72), (float) (297 / 25.4 * 72), 0, 1);
         Area came = Redacting.came(shape, PageLook.PLAIN.withTurns(1), new Area(247, 30, 10, 50)).orElseThrow();
-        assertThat(List.of(came.leftMm(), came.topMm(), came.widthMm(), came.heightMm())).usingElementComparator((a, b) -> Math.abs(a - b) < 0.25 ? 0 : 1).containsExactly(30.0, 40.0, 50.0, 10.0);
+        assertThat(List.of(came.leftMm(), came.topMm(), came.widthMm(), came.heightMm()))
+                .usingElementComparator((a, b) -> Math.abs(a - b) < 0.25 ? 0 : 1).containsExactly(30.0, 40.0, 50.0, 10.0);
         assertThat(Redacting.came(shape, PageLook.PLAIN, new Area(300, 10, 20, 20))).as("off the page").isEmpty();
     }
 }

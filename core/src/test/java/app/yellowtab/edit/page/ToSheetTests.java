@@ -35,7 +35,8 @@ class ToSheetTests {
     @BeforeEach
     void bringIn() throws IOException {
         Pdfs.write(folder, "S", 5, document -> {
-            PDRectangle[] sizes = {PDRectangle.A4, PDRectangle.LETTER, new PDRectangle((float) (420 * MM), (float) (297 * MM)), PDRectangle.A5, PDRectangle.A1};
+            PDRectangle[] sizes = {PDRectangle.A4, PDRectangle.LETTER, new PDRectangle((float) (420 * MM), (float) (297 * MM)),
+                    PDRectangle.A5, PDRectangle.A1};
             for (int i = 0; i < sizes.length; i++) document.getPage(i).setMediaBox(sizes[i]);
         });
         try (InPlace place = new InPlace(List.of())) {
@@ -55,7 +56,8 @@ class ToSheetTests {
     }
 
     private static PageLook look(Bundle bundle, int page) {
-        return document(bundle).runs().stream().map(SourcePages.class::cast).filter(run -> run.first() <= page && page <= run.last()).findFirst().orElseThrow().look();
+        return document(bundle).runs().stream().map(SourcePages.class::cast)
+                .filter(run -> run.first() <= page && page <= run.last()).findFirst().orElseThrow().look();
     }
 
     @Test
@@ -88,18 +90,22 @@ class ToSheetTests {
         Spreads.Divided divided = Spreads.divided(bundle, all);
         assertThat(divided.left()).isEqualTo(4);
         assertThat(document(divided.bundle()).pageCount()).isEqualTo(6);
-        List<SourcePages> halves = document(divided.bundle()).runs().stream().map(SourcePages.class::cast).filter(run -> run.first() == 3 && run.last() == 3).toList();
+        List<SourcePages> halves = document(divided.bundle()).runs().stream().map(SourcePages.class::cast)
+                .filter(run -> run.first() == 3 && run.last() == 3).toList();
         assertThat(halves).hasSize(2);
         assertThat(halves.get(1).isOtherHalfOf(halves.getFirst())).isTrue();
         assertThat(halves.getFirst().look().crop().orElseThrow().widthMm()).isCloseTo(210, within(0.1));
         assertThat(halves.get(1).look().crop().orElseThrow().leftMm()).isCloseTo(210, within(0.1));
-        assertThat(Spreads.divided(divided.bundle(), keys(divided.bundle())).bundle()).as("halves are not divided again").isEqualTo(divided.bundle());
+        assertThat(Spreads.divided(divided.bundle(), keys(divided.bundle())).bundle()).as("halves are not divided again")
+                .isEqualTo(divided.bundle());
     }
 
     @Test
     void aRangeIsReplacedByOtherPages() {
         List<PageKey> two = List.of(document(bundle).runs().getFirst().key(2), document(bundle).runs().getFirst().key(3));
-        Bundle replaced = PageEdits.replaced(bundle, Set.copyOf(two), List.of(SourcePages.of(bundle.sources().getFirst().id(), 5, 5)));
-        assertThat(document(replaced).runs().stream().map(SourcePages.class::cast).map(run -> run.first() + "-" + run.last())).containsExactly("1-1", "5-5", "4-5");
+        Bundle replaced =
+                PageEdits.replaced(bundle, Set.copyOf(two), List.of(SourcePages.of(bundle.sources().getFirst().id(), 5, 5)));
+        assertThat(document(replaced).runs().stream().map(SourcePages.class::cast).map(run -> run.first() + "-" + run.last()))
+                .containsExactly("1-1", "5-5", "4-5");
     }
 }

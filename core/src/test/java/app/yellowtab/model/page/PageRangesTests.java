@@ -9,7 +9,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class PageRangesTests {
     @Test
     void whatIsTypedIsRead() {
-        assertThat(PageRanges.read(" 9-12,13–29 , 40-, 5", 44).ranges()).containsExactly(new PageRanges.Range(9, 12), new PageRanges.Range(13, 29), new PageRanges.Range(40, 44), new PageRanges.Range(5, 5));
+        assertThat(PageRanges.read(" 9-12,13–29 , 40-, 5", 44).ranges()).containsExactly(new PageRanges.Range(9, 12),
+                new PageRanges.Range(13, 29), new PageRanges.Range(40, 44), new PageRanges.Range(5, 5));
     }
 
     @ParameterizedTest

@@ -28,12 +28,22 @@ public final class AgreeMenu extends MenuButton {
         super(Words.of("agree.menu"));
         setId("agree-menu");
         Controls.describe(this, Words.of("agree.menuTip"));
-        getItems().setAll(Controls.menuItem("agree.readIn", () -> dialogs.files(Words.of("agree.readIn")).stream().findFirst().ifPresent(agreeing::begin)),
+        getItems().setAll(
+                Controls.menuItem("agree.readIn",
+                        () -> dialogs.files(Words.of("agree.readIn")).stream().findFirst().ifPresent(agreeing::begin)),
                 Controls.menuItem("agree.matchFiles", agreeing::match), new SeparatorMenuItem(),
-                Controls.menuItem("agree.writeOut", () -> dialogs.saveAs(Words.of("agree.writeOut"), suggested(workspace, "agree.indexFile", ".xlsx")).ifPresent(agreeing::writeIndex)),
-                Controls.menuItem("agree.chronology", () -> dialogs.saveAs(Words.of("agree.chronology"), suggested(workspace, "agree.chronologyFile", ".docx")).ifPresent(agreeing::writeChronology)), new SeparatorMenuItem(),
+                Controls.menuItem("agree.writeOut",
+                        () -> dialogs.saveAs(Words.of("agree.writeOut"), suggested(workspace, "agree.indexFile", ".xlsx"))
+                                .ifPresent(agreeing::writeIndex)),
+                Controls.menuItem("agree.chronology",
+                        () -> dialogs.saveAs(Words.of("agree.chronology"), suggested(workspace, "agree.chronologyFile", ".docx"))
+                                .ifPresent(agreeing::writeChronology)),
+                new SeparatorMenuItem(),
                 Controls.menuItem("agree.keepStructure", () -> agreeing.keepStructure(kept.templates())),
-                Controls.menuItem("agree.giveStructure", () -> dialogs.saveAs(Words.of("agree.giveStructure"), suggested(workspace, "agree.structureFile", ".json")).ifPresent(agreeing::giveStructure)));
+                Controls.menuItem("agree.giveStructure",
+                        () -> dialogs
+                                .saveAs(Words.of("agree.giveStructure"), suggested(workspace, "agree.structureFile", ".json"))
+                                .ifPresent(agreeing::giveStructure)));
         said.setId("agree-said");
         said.setMinWidth(0);
         agreeing.saidProperty().subscribe(words -> {

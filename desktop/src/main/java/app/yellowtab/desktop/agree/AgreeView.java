@@ -36,8 +36,8 @@ public final class AgreeView extends VBox {
     private final ListView<InTray> unmatched = new ListView<>();
     private final VBox matching;
     private final Button main;
-    private final Button agreed = Controls.button("agree.acceptAgreed", () -> { });
-    private final Button close = Controls.button("agree.close", () -> { });
+    private final Button agreed = Controls.button("agree.acceptAgreed", () -> {});
+    private final Button close = Controls.button("agree.close", () -> {});
     private final Subscription subscription;
 
     public AgreeView(Workspace workspace, Agreeing agreeing) {
@@ -52,7 +52,8 @@ public final class AgreeView extends VBox {
         changes.setCellFactory(view -> new ChangeCell(agreeing::accept, agreeing::leave));
         changes.setPlaceholder(Controls.paragraph(Words.of("agree.noChanges"), Styles.SMALL));
         changes.getSelectionModel().selectedItemProperty().subscribe(change -> {
-            if (change != null) workspace.plan().entry(change.id()).map(PlannedEntry::span).ifPresent(span -> workspace.goTo(span.first()));
+            if (change != null)
+                workspace.plan().entry(change.id()).map(PlannedEntry::span).ifPresent(span -> workspace.goTo(span.first()));
         });
         changes.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             Change chosen = changes.getSelectionModel().getSelectedItem();
@@ -75,10 +76,12 @@ public final class AgreeView extends VBox {
         });
         matches.setPlaceholder(Controls.paragraph(Words.of("agree.noMatches"), Styles.SMALL));
         VBox.setVgrow(matches, Priority.ALWAYS);
-        waiting.setCellFactory(view -> new PlainCell<>(document -> Words.of("agree.waitingRow", document.title(), document.pageCount())));
+        waiting.setCellFactory(
+                view -> new PlainCell<>(document -> Words.of("agree.waitingRow", document.title(), document.pageCount())));
         unmatched.setCellFactory(view -> new PlainCell<>(AgreeWords::name));
         matching = new VBox(10, matches, new HBox(12, below("agree.waiting", waiting), below("agree.unmatched", unmatched)));
-        for (ListView<?> list : new ListView<?>[] {changes, matches, waiting, unmatched}) list.getStyleClass().add(Styles.AREA_PAGES);
+        for (ListView<?> list : new ListView<?>[] {changes, matches, waiting, unmatched})
+            list.getStyleClass().add(Styles.AREA_PAGES);
         StackPane middle = new StackPane(table, changes, matching);
         VBox.setVgrow(middle, Priority.ALWAYS);
         main = Controls.button("agree.goOn", agreeing::goOn);
@@ -117,20 +120,23 @@ public final class AgreeView extends VBox {
         Controls.show(table, state instanceof Agreeing.State.Reading);
         Controls.show(changes, state instanceof Agreeing.State.Back);
         Controls.show(matching, state instanceof Agreeing.State.Matching);
-        long agreements = state instanceof Agreeing.State.Back back ? back.changes().stream().filter(Agreeing::isAgreed).count() : 0;
+        long agreements =
+                state instanceof Agreeing.State.Back back ? back.changes().stream().filter(Agreeing::isAgreed).count() : 0;
         agreed.setText(Words.of("agree.acceptAgreed", agreements));
         Controls.show(agreed, agreements > 0);
         switch (state) {
-            case Agreeing.State.None none -> { }
+            case Agreeing.State.None none -> {}
             case Agreeing.State.Failed failed -> {
                 say(Words.of("agree.title.failed"), failed.words());
-                act("", () -> { });
+                act("", () -> {});
             }
             case Agreeing.State.Reading reading -> {
                 long sections = reading.lines().stream().filter(line -> line.isSection()).count();
-                say(Words.of("agree.title.reading", reading.index().name()), Words.of("agree.read", sections, reading.lines().size() - sections));
+                say(Words.of("agree.title.reading", reading.index().name()),
+                        Words.of("agree.read", sections, reading.lines().size() - sections));
                 table.show(reading.index());
-                act(reading.lines().isEmpty() ? "" : Words.of(agreeing.isBack() ? "agree.compare" : "agree.putIn"), agreeing::goOn);
+                act(reading.lines().isEmpty() ? "" : Words.of(agreeing.isBack() ? "agree.compare" : "agree.putIn"),
+                        agreeing::goOn);
             }
             case Agreeing.State.Back back -> {
                 say(Words.of("agree.title.back", back.index().name()), Words.of("agree.differences", back.changes().size()));

@@ -14,8 +14,11 @@ final class AgreeWords {
     /** {@return what is different, in words} */
     static String of(Change change) {
         return switch (change) {
-            case Change.Added added -> added.line().isSection() ? Words.of("change.section") : Words.of(added.line().date().map(date -> date.shown()).orElse("").isEmpty() ? "change.added" : "change.addedDated",
-                    added.line().pages(), added.line().row(), added.line().date().map(date -> date.shown()).orElse(""));
+            case Change.Added added -> added.line().isSection() ? Words.of("change.section")
+                    : Words.of(
+                            added.line().date().map(date -> date.shown()).orElse("").isEmpty() ? "change.added"
+                                    : "change.addedDated",
+                            added.line().pages(), added.line().row(), added.line().date().map(date -> date.shown()).orElse(""));
             case Change.TakenOut gone -> Words.of(gone.isSection() ? "change.sectionGone" : "change.gone");
             case Change.Retitled now -> Words.of("change.now", now.now());
             case Change.Redated now -> Words.of("change.fromTo", shown(now.was().shown()), shown(now.now().shown()));

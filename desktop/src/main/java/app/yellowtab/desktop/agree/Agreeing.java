@@ -34,7 +34,10 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Subscription;
 
-/** Reads an agreed index in, takes its changes over, matches files with it, and writes it out. Knows no node. For the JavaFX thread. */
+/**
+ * Reads an agreed index in, takes its changes over, matches files with it, and writes it out. Knows no node. For the JavaFX
+ * thread.
+ */
 public final class Agreeing {
     /** How it stands. */
     public sealed interface State {
@@ -102,7 +105,8 @@ public final class Agreeing {
         workspace.jobs().start((progress, stop) -> {
             AgreedIndex index = AgreedIndex.read(file);
             return new State.Reading(index, index.lines(monthFirst));
-        }, state::set, failure -> state.set(new State.Failed(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("agree.failed", file.getFileName()))));
+        }, state::set, failure -> state.set(new State.Failed(failure instanceof FindingException known
+                ? String.valueOf(known.getMessage()) : Words.of("agree.failed", file.getFileName()))));
     }
 
     /** Says that another column holds something, or none does. */
@@ -117,7 +121,10 @@ public final class Agreeing {
         return state.get() instanceof State.Reading reading && Changes.isOurs(workspace.bundle(), reading.lines());
     }
 
-    /** Shows what differs, where the index is ours; puts a new one in behind what is there, as placeholders, and matches files with it. */
+    /**
+     * Shows what differs, where the index is ours; puts a new one in behind what is there, as placeholders, and matches files
+     * with it.
+     */
     void goOn() {
         if (!(state.get() instanceof State.Reading reading)) return;
         left.clear();
@@ -165,7 +172,8 @@ public final class Agreeing {
             Bundle now = bundle;
             // What one change brings about may make another one needless, or needed.
             for (int round = 0; round <= back.changes().size(); round++) {
-                Optional<Change> next = Changes.of(now, back.lines()).stream().filter(change -> !left.contains(change)).findFirst();
+                Optional<Change> next =
+                        Changes.of(now, back.lines()).stream().filter(change -> !left.contains(change)).findFirst();
                 if (next.isEmpty()) break;
                 Bundle after = Changes.accept(now, next.get(), back.lines());
                 if (after.equals(now)) left.add(next.get());
@@ -202,7 +210,8 @@ public final class Agreeing {
         if (!(state.get() instanceof State.Matching matching)) return;
         workspace.edit(bundle -> {
             Bundle now = bundle;
-            for (Match match : matching.matches().matches()) if (match.isSure()) now = Placeholders.fill(now, match.placeholder().id(), match.item().id(), Rest.STAYS);
+            for (Match match : matching.matches().matches())
+                if (match.isSure()) now = Placeholders.fill(now, match.placeholder().id(), match.item().id(), Rest.STAYS);
             return now;
         });
     }
@@ -259,8 +268,10 @@ public final class Agreeing {
             synchronized (chronology) {
                 return switch (chronology.update(plan, form.get())) {
                     case KeptChronology.Came.Nothing nothing -> Optional.empty();
-                    case KeptChronology.Came.MadeAnew made -> Optional.of(Words.of("agree.chronologyAnew", made.file().getFileName()));
-                    case KeptChronology.Came.Left left -> Optional.of(Words.of("agree.chronologyLeft", left.file().getFileName()));
+                    case KeptChronology.Came.MadeAnew made ->
+                            Optional.of(Words.of("agree.chronologyAnew", made.file().getFileName()));
+                    case KeptChronology.Came.Left left ->
+                            Optional.of(Words.of("agree.chronologyLeft", left.file().getFileName()));
                 };
             }
         } catch (FindingException refused) {
@@ -276,14 +287,16 @@ public final class Agreeing {
         workspace.jobs().start((progress, stop) -> {
             templates.keep(Template.of(bundle, called, false));
             return called;
-        }, name -> said.set(Words.of("agree.structureKept", name)), failure -> said.set(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("agree.notWritten", called)));
+        }, name -> said.set(Words.of("agree.structureKept", name)), failure -> said.set(failure instanceof FindingException known
+                ? String.valueOf(known.getMessage()) : Words.of("agree.notWritten", called)));
     }
 
     /** Writes the structure of the bundle to a file that can be given away; it is called as the file is. */
     public void giveStructure(Path target) {
         Bundle bundle = workspace.bundle();
         String called = String.valueOf(target.getFileName()).replaceFirst("\\.[^.]*$", "");
-        write(target, () -> Templates.write(target, Template.of(bundle, called.isBlank() ? Words.of("agree.structureFile") : called, false)));
+        write(target, () -> Templates.write(target,
+                Template.of(bundle, called.isBlank() ? Words.of("agree.structureFile") : called, false)));
     }
 
     /** Something that is written. */
@@ -297,6 +310,7 @@ public final class Agreeing {
         workspace.jobs().start((progress, stop) -> {
             writing.write();
             return target;
-        }, written -> said.set(Words.of("agree.written", written)), failure -> said.set(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("agree.notWritten", target)));
+        }, written -> said.set(Words.of("agree.written", written)), failure -> said.set(failure instanceof FindingException known
+                ? String.valueOf(known.getMessage()) : Words.of("agree.notWritten", target)));
     }
 }

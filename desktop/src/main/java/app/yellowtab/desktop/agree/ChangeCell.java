@@ -20,8 +20,8 @@ final class ChangeCell extends ListCell<Change> {
     private final Label kind = Controls.label("", Styles.FORM_LABEL);
     private final Label title = Controls.paragraph("", Styles.FACT);
     private final Label what = Controls.paragraph("", Styles.SMALL);
-    private final Button accept = Controls.button("agree.accept", () -> { });
-    private final Button leave = Controls.button("agree.leave", () -> { });
+    private final Button accept = Controls.button("agree.accept", () -> {});
+    private final Button leave = Controls.button("agree.leave", () -> {});
     private final HBox row;
 
     ChangeCell(Consumer<Change> accepted, Consumer<Change> left) {

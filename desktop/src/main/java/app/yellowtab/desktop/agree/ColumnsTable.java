@@ -52,12 +52,14 @@ final class ColumnsTable extends TableView<IndexTable.Row> {
         ChoiceBox<Held> held = new ChoiceBox<>();
         held.getItems().add(new Held(Optional.empty()));
         for (Columns.Role role : Columns.Role.values()) held.getItems().add(new Held(Optional.of(role)));
-        Optional<Columns.Role> now = index.columns().where().entrySet().stream().filter(entry -> entry.getValue() == number).map(Map.Entry::getKey).findFirst();
+        Optional<Columns.Role> now = index.columns().where().entrySet().stream().filter(entry -> entry.getValue() == number)
+                .map(Map.Entry::getKey).findFirst();
         held.setValue(new Held(now));
         held.setAccessibleText(Words.of("agree.column", number + 1));
         held.setOnAction(event -> {
             if (held.getValue().role().equals(now)) return;
-            held.getValue().role().ifPresentOrElse(role -> correct.accept(role, Optional.of(number)), () -> now.ifPresent(role -> correct.accept(role, Optional.empty())));
+            held.getValue().role().ifPresentOrElse(role -> correct.accept(role, Optional.of(number)),
+                    () -> now.ifPresent(role -> correct.accept(role, Optional.empty())));
         });
         column.setGraphic(held);
         column.setPrefWidth(now.filter(Columns.Role.TITLE::equals).isPresent() ? TITLE_WIDTH : LEAST_WIDTH);

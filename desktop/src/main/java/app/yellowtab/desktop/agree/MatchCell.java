@@ -20,8 +20,8 @@ final class MatchCell extends ListCell<Match> {
     private final Label sure = Controls.label("", Styles.FORM_LABEL);
     private final Label title = Controls.paragraph("", Styles.FACT);
     private final Label file = Controls.paragraph("", Styles.SMALL);
-    private final Button take = Controls.button("agree.take", () -> { });
-    private final Button refuse = Controls.button("agree.refuse", () -> { });
+    private final Button take = Controls.button("agree.take", () -> {});
+    private final Button refuse = Controls.button("agree.refuse", () -> {});
     private final HBox row;
 
     MatchCell(Consumer<Match> taken, Consumer<Match> refused) {

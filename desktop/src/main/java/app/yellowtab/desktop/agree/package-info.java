@@ -1,4 +1,7 @@
-/** The index that the parties settle between them: read in, matched with files, sent out and taken back. Start at {@link app.yellowtab.desktop.agree.AgreeView}. */
+/**
+ * The index that the parties settle between them: read in, matched with files, sent out and taken back. Start at {@link
+ * app.yellowtab.desktop.agree.AgreeView}.
+ */
 @NullMarked
 package app.yellowtab.desktop.agree;
 

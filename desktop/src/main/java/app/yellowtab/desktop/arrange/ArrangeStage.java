@@ -40,7 +40,8 @@ public final class ArrangeStage extends HBox {
     private final Late<PagesView> pages;
     private final Subscription subscription;
 
-    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures, AgreeMenu.Kept kept, FrameWish frame) {
+    public ArrangeStage(Workspace workspace, Intakes intakes, FileDialogs dialogs, PagePictures pictures, AgreeMenu.Kept kept,
+            FrameWish frame) {
         this.arrangement = new Arrangement(workspace, intakes);
         this.dialogs = dialogs;
         this.tray = new Tray(workspace, arrangement, this::addFiles, this::addFolder);
@@ -49,18 +50,22 @@ public final class ArrangeStage extends HBox {
         this.compared = Late.in(this, () -> wide(new ReplaceView(workspace, replacement, pictures, dialogs)));
         this.agreeing = new Agreeing(workspace, kept.reference()::form, ArrangeStage::rest);
         this.agreed = Late.in(this, () -> wide(new AgreeView(workspace, agreeing)));
-        this.sheet = new IndexSheet(workspace, arrangement, replacement, new AgreeMenu(workspace, agreeing, dialogs, kept), () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
+        this.sheet = new IndexSheet(workspace, arrangement, replacement, new AgreeMenu(workspace, agreeing, dialogs, kept),
+                () -> dialogs.files(Words.of("menu.fill")).stream().findFirst());
         getChildren().addAll(tray, wide(sheet));
         this.desk = new PagesDesk(workspace);
         PagesWork work = new PagesWork(workspace, intakes, desk);
         this.pages = Late.in(this, () -> wide(new PagesView(workspace, desk, work, pictures, dialogs, frame)));
-        tray.onSave(item -> dialogs.saveAs(Words.of("tray.save"), work.suggested(item)).ifPresent(target -> work.save(item, target, tray::say)));
+        tray.onSave(item -> dialogs.saveAs(Words.of("tray.save"), work.suggested(item))
+                .ifPresent(target -> work.save(item, target, tray::say)));
         sheet.onPages(this::openPages);
         sheet.onSavePages(() -> {
             openPages();
             pages.get().beginSaving();
         });
-        subscription = Subscription.combine(desk.shownProperty().subscribe(shown -> showPart()), replacement.stateProperty().subscribe(state -> showPart()), agreeing.stateProperty().subscribe(state -> showPart()));
+        subscription = Subscription.combine(desk.shownProperty().subscribe(shown -> showPart()),
+                replacement.stateProperty().subscribe(state -> showPart()),
+                agreeing.stateProperty().subscribe(state -> showPart()));
     }
 
     private static <R extends Region> R wide(R part) {

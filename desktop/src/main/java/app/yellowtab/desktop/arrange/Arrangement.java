@@ -106,8 +106,10 @@ final class Arrangement {
                 case TITLE -> planned.title();
                 case DATE -> planned.document().date().shown();
                 case DESCRIPTION -> planned.document().description();
-                case PAGES -> isFree(planned.document()) ? String.valueOf(Placeholders.reserved(planned.document())) : PagePick.typed(planned.document());
-                case MARK -> planned.document().frontSheet().map(FrontSheet::mark).orElseGet(() -> Entries.proposedMark(workspace.bundle(), planned.document()));
+                case PAGES -> isFree(planned.document()) ? String.valueOf(Placeholders.reserved(planned.document()))
+                        : PagePick.typed(planned.document());
+                case MARK -> planned.document().frontSheet().map(FrontSheet::mark)
+                        .orElseGet(() -> Entries.proposedMark(workspace.bundle(), planned.document()));
                 case SUPPLIED -> planned.document().enclosed().map(EnclosedFile::supplied).orElse("");
             };
         };
@@ -125,21 +127,24 @@ final class Arrangement {
         return switch (field) {
             case TITLE -> {
                 if (!text.isEmpty()) {
-                    workspace.edit(bundle -> entry instanceof PlannedEntry.PlannedSection ? Edits.renameSection(bundle, entry.id(), text)
-                            : Edits.changeDocument(bundle, entry.id(), document -> document.withTitle(text)));
+                    workspace.edit(
+                            bundle -> entry instanceof PlannedEntry.PlannedSection ? Edits.renameSection(bundle, entry.id(), text)
+                                    : Edits.changeDocument(bundle, entry.id(), document -> document.withTitle(text)));
                 }
                 yield Optional.empty();
             }
             case DATE -> {
                 Optional<DocumentDate> date = DateReader.read(text, workspace.bundle().reading().monthFirst());
-                date.ifPresent(read -> workspace.edit(bundle -> Edits.changeDocument(bundle, entry.id(), document -> document.withDate(read))));
+                date.ifPresent(read -> workspace
+                        .edit(bundle -> Edits.changeDocument(bundle, entry.id(), document -> document.withDate(read))));
                 yield date.isPresent() ? Optional.empty() : Optional.of(Words.of("sheet.noDate"));
             }
             case DESCRIPTION -> {
                 workspace.edit(bundle -> Edits.changeDocument(bundle, entry.id(), document -> document.withDescription(text)));
                 yield Optional.empty();
             }
-            case PAGES -> entry instanceof PlannedEntry.PlannedDocument planned ? commitPages(planned.document(), text) : Optional.empty();
+            case PAGES -> entry instanceof PlannedEntry.PlannedDocument planned ? commitPages(planned.document(), text)
+                    : Optional.empty();
             case MARK -> {
                 workspace.edit(bundle -> Entries.withFrontSheet(bundle, entry.id(), text));
                 yield Optional.empty();
@@ -161,9 +166,11 @@ final class Arrangement {
         PageRanges ranges = PageRanges.read(text, all);
         if (ranges.mistake().isPresent()) {
             String from = text.substring(Math.min(text.length(), ranges.mistake().get().at()));
-            return Optional.of(Words.of(from.isBlank() ? "sheet.noPagesAtEnd" : "sheet.noPages", ranges.mistake().get().expected(), from));
+            return Optional.of(
+                    Words.of(from.isBlank() ? "sheet.noPagesAtEnd" : "sheet.noPages", ranges.mistake().get().expected(), from));
         }
-        if (!text.equals(PagePick.typed(document))) workspace.edit(bundle -> PagePick.pick(bundle, document.id(), ranges.ranges()));
+        if (!text.equals(PagePick.typed(document)))
+            workspace.edit(bundle -> PagePick.pick(bundle, document.id(), ranges.ranges()));
         return Optional.empty();
     }
 
@@ -180,7 +187,8 @@ final class Arrangement {
             int rest = PagePick.rest(workspace.bundle(), document).count();
             notes.add(Words.of(rest == 0 ? "sheet.somePages" : "sheet.somePagesRest", own, all, rest));
         }
-        document.enclosed().ifPresent(file -> notes.add(file.supplied().isBlank() ? Words.of("sheet.asFile", fileName(file.source())) : file.supplied() + ": " + fileName(file.source())));
+        document.enclosed().ifPresent(file -> notes.add(file.supplied().isBlank()
+                ? Words.of("sheet.asFile", fileName(file.source())) : file.supplied() + ": " + fileName(file.source())));
         if (!document.agreement().shown().isEmpty()) notes.add(document.agreement().shown());
         if (planned.tab() == 0) notes.add(Words.of("sheet.unlisted"));
         return String.join(" · ", notes);
@@ -218,8 +226,8 @@ final class Arrangement {
                 moved = Edits.moveSections(moved, Set.of(section.id()), Outline.sectionPlaceBelow(moved, below, depth));
             }
             Set<EntryId> within = new HashSet<>();
-            Edits.topmost(bundle.contents(), ids).forEach(section ->
-                    section.contents().allDocuments().forEach(document -> within.add(document.id())));
+            Edits.topmost(bundle.contents(), ids)
+                    .forEach(section -> section.contents().allDocuments().forEach(document -> within.add(document.id())));
             Set<EntryId> documents = new HashSet<>(ids);
             documents.removeAll(within);
             boolean ontoItself = below.isPresent() && within.contains(below.get());
@@ -233,8 +241,8 @@ final class Arrangement {
     }
 
     void toggleInIndex() {
-        lastSelected().ifPresent(entry -> workspace.edit(bundle ->
-                Edits.changeDocument(bundle, entry.id(), document -> document.withInIndex(!document.inIndex()))));
+        lastSelected().ifPresent(entry -> workspace
+                .edit(bundle -> Edits.changeDocument(bundle, entry.id(), document -> document.withInIndex(!document.inIndex()))));
     }
 
     /** Adds a section behind the one that is chosen, or at the end, and begins to type its title. */
@@ -273,7 +281,8 @@ final class Arrangement {
 
     /** Brings files and folders straight into the index below a row; each folder becomes a section. */
     void bringInBelow(List<Path> paths, Optional<EntryId> below) {
-        intakes.bringIn(paths, taken -> bundle -> placed(Edits.addSources(bundle, taken.sources()), taken.contents(), below), taken -> { });
+        intakes.bringIn(paths, taken -> bundle -> placed(Edits.addSources(bundle, taken.sources()), taken.contents(), below),
+                taken -> {});
     }
 
     private static Bundle placed(Bundle bundle, Contents contents, Optional<EntryId> below) {
@@ -289,7 +298,8 @@ final class Arrangement {
 
     /** {@return the one thing that is chosen in the tray; empty where none is, or several are} */
     Optional<InTray> onlyInTray() {
-        return chosenInTray.size() != 1 ? Optional.empty() : workspace.placement().tray().stream().filter(item -> item.id().equals(chosenInTray.getFirst())).findFirst();
+        return chosenInTray.size() != 1 ? Optional.empty()
+                : workspace.placement().tray().stream().filter(item -> item.id().equals(chosenInTray.getFirst())).findFirst();
     }
 
     /** {@return the chosen entry that stands last} */
@@ -314,6 +324,7 @@ final class Arrangement {
     /** {@return a source's kind and size in words, such as "PDF · 14 pages"} */
     static String describe(Source source) {
         if (source.isWithoutPages()) return Words.of("tray.noPages");
-        return source.isRead() ? Words.of("tray.facts", Words.of("kind.short." + source.kind().name()), source.pageCount()) : Words.of("tray.unread");
+        return source.isRead() ? Words.of("tray.facts", Words.of("kind.short." + source.kind().name()), source.pageCount())
+                : Words.of("tray.unread");
     }
 }

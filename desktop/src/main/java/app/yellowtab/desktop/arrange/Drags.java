@@ -23,6 +23,7 @@ final class Drags {
 
     /** {@return the dragged ids of one kind; empty where something else is dragged} */
     static <T> List<T> ids(Dragboard board, DataFormat format, Function<String, T> read) {
-        return board.getContent(format) instanceof List<?> ids ? ids.stream().map(id -> read.apply(String.valueOf(id))).toList() : List.of();
+        return board.getContent(format) instanceof List<?> ids ? ids.stream().map(id -> read.apply(String.valueOf(id))).toList()
+                : List.of();
     }
 }

@@ -44,7 +44,8 @@ final class EdgeScroll extends AnimationTimer {
         before = now;
         list.lookupAll(".scroll-bar").stream().map(ScrollBar.class::cast)
                 .filter(bar -> bar.getOrientation() == Orientation.VERTICAL && bar.isVisible()).findFirst()
-                .ifPresent(bar -> bar.setValue(Math.clamp(bar.getValue() + direction * seconds * ROWS_PER_SECOND / list.getItems().size(),
-                        bar.getMin(), bar.getMax())));
+                .ifPresent(bar -> bar
+                        .setValue(Math.clamp(bar.getValue() + direction * seconds * ROWS_PER_SECOND / list.getItems().size(),
+                                bar.getMin(), bar.getMax())));
     }
 }

@@ -27,7 +27,10 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 
-/** What is done with whole documents that are chosen on the sheet: sorted, divided, joined, sent to a section, tied to each other. Knows no node. */
+/**
+ * What is done with whole documents that are chosen on the sheet: sorted, divided, joined, sent to a section, tied to each other.
+ * Knows no node.
+ */
 final class EntryDesk {
     private final Workspace workspace;
     private final Arrangement arrangement;
@@ -51,7 +54,8 @@ final class EntryDesk {
     }
 
     private Optional<Document> document() {
-        return arrangement.lastSelected().filter(PlannedDocument.class::isInstance).map(entry -> ((PlannedDocument) entry).document());
+        return arrangement.lastSelected().filter(PlannedDocument.class::isInstance)
+                .map(entry -> ((PlannedDocument) entry).document());
     }
 
     /** Sorts what is chosen; of a single document the section that it stands in. */
@@ -88,7 +92,8 @@ final class EntryDesk {
         Optional<Document> document = document();
         if (pages.isEmpty() || document.isEmpty()) return;
         EntryId made = EntryId.fresh();
-        workspace.edit(bundle -> Entries.divide(bundle, document.get().id(), pages.get(), made, Words.of("sheet.secondPart", document.get().title())));
+        workspace.edit(bundle -> Entries.divide(bundle, document.get().id(), pages.get(), made,
+                Words.of("sheet.secondPart", document.get().title())));
         type(made);
     }
 
@@ -101,7 +106,10 @@ final class EntryDesk {
         workspace.edit(bundle -> Entries.join(bundle, chosen()));
     }
 
-    /** {@return the title of the document that the chosen ones can be tied to; empty where there is none, or they belong to it already} */
+    /**
+     * {@return the title of the document that the chosen ones can be tied to; empty where there is none, or they belong to it
+     * already}
+     */
     Optional<String> ownerAbove() {
         return owner().map(Document::title);
     }
@@ -109,8 +117,10 @@ final class EntryDesk {
     private Optional<Document> owner() {
         Bundle bundle = workspace.bundle();
         Optional<EntryId> owner = Entries.ownerAbove(bundle, chosen());
-        boolean tied = document().flatMap(Document::belongsTo).isPresent() && document().flatMap(Document::belongsTo).equals(owner);
-        return tied ? Optional.empty() : owner.flatMap(id -> bundle.contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst());
+        boolean tied =
+                document().flatMap(Document::belongsTo).isPresent() && document().flatMap(Document::belongsTo).equals(owner);
+        return tied ? Optional.empty() : owner.flatMap(
+                id -> bundle.contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst());
     }
 
     void tie() {
@@ -131,7 +141,8 @@ final class EntryDesk {
         workspace.edit(bundle -> {
             Bundle now = bundle;
             for (EntryId id : chosen()) {
-                now = Edits.changeDocument(now, id, document -> document.withAgreement(new Agreement(standing, standing == Agreement.Standing.OPEN ? "" : document.agreement().remark())));
+                now = Edits.changeDocument(now, id, document -> document.withAgreement(
+                        new Agreement(standing, standing == Agreement.Standing.OPEN ? "" : document.agreement().remark())));
             }
             return now;
         });
@@ -170,7 +181,10 @@ final class EntryDesk {
         document().ifPresent(document -> workspace.edit(bundle -> Enclosing.withPages(bundle, document.id())));
     }
 
-    /** {@return where what is chosen can be sent: outside of any section, and the sections whose letter or title begins or holds what is typed} */
+    /**
+     * {@return where what is chosen can be sent: outside of any section, and the sections whose letter or title begins or holds
+     * what is typed}
+     */
     List<Target> targets(String typed) {
         String sought = typed.strip().toLowerCase(Locale.ROOT);
         List<Target> targets = new ArrayList<>();
@@ -178,8 +192,10 @@ final class EntryDesk {
         if (none.toLowerCase(Locale.ROOT).contains(sought)) targets.add(new Target(Optional.empty(), none, 0));
         for (PlannedEntry entry : workspace.plan().entries()) {
             if (!(entry instanceof PlannedSection section)) continue;
-            boolean found = section.label().toLowerCase(Locale.ROOT).startsWith(sought) || section.title().toLowerCase(Locale.ROOT).contains(sought);
-            if (found) targets.add(new Target(Optional.of(section.id()), section.label() + "  " + section.title(), section.depth()));
+            boolean found = section.label().toLowerCase(Locale.ROOT).startsWith(sought)
+                    || section.title().toLowerCase(Locale.ROOT).contains(sought);
+            if (found)
+                targets.add(new Target(Optional.of(section.id()), section.label() + "  " + section.title(), section.depth()));
         }
         return targets;
     }

@@ -37,7 +37,8 @@ final class EntryMenu extends ContextMenu {
      * @param file       asks for a file
      * @param savePages  saves the pages of what is chosen as files
      */
-    EntryMenu(Arrangement arrangement, Replacement replacement, Runnable askWhereTo, Runnable askForCopy, Supplier<Optional<Path>> file, Runnable savePages) {
+    EntryMenu(Arrangement arrangement, Replacement replacement, Runnable askWhereTo, Runnable askForCopy,
+            Supplier<Optional<Path>> file, Runnable savePages) {
         this.arrangement = arrangement;
         this.desk = arrangement.entries();
         this.replacement = replacement;
@@ -58,7 +59,9 @@ final class EntryMenu extends ContextMenu {
         if (document != null) {
             items.add(item(Words.of("menu.date"), () -> arrangement.beginEditing(Field.DATE)));
             items.add(item(Words.of("menu.description"), () -> arrangement.beginEditing(Field.DESCRIPTION)));
-            if (document.document().enclosed().isEmpty()) items.add(item(Words.of(Arrangement.isFree(document.document()) ? "menu.reserved" : "menu.pages"), () -> arrangement.beginEditing(Field.PAGES)));
+            if (document.document().enclosed().isEmpty())
+                items.add(item(Words.of(Arrangement.isFree(document.document()) ? "menu.reserved" : "menu.pages"),
+                        () -> arrangement.beginEditing(Field.PAGES)));
             items.add(item(Words.of("menu.frontSheet"), () -> arrangement.beginEditing(Field.MARK)));
             if (Enclosing.isPossible(document.document())) items.add(asFile(document.document()));
             items.add(new SeparatorMenuItem());
@@ -77,7 +80,8 @@ final class EntryMenu extends ContextMenu {
             items.add(new SeparatorMenuItem());
         }
         if (document != null) items.add(standings(document));
-        if (document != null) items.add(item(Words.of(document.tab() > 0 ? "menu.unlisted" : "menu.listed"), arrangement::toggleInIndex));
+        if (document != null)
+            items.add(item(Words.of(document.tab() > 0 ? "menu.unlisted" : "menu.listed"), arrangement::toggleInIndex));
         if (!nothing) items.add(item(Words.of("menu.takeOut"), arrangement::takeOut));
         items.add(item(Words.of("menu.placeholder"), desk::addPlaceholder));
         items.add(item(Words.of("menu.section"), arrangement::addSection));
@@ -86,22 +90,27 @@ final class EntryMenu extends ContextMenu {
 
     /** What the free pages of a document are filled with. */
     private void fill(List<MenuItem> items, PlannedDocument document) {
-        arrangement.onlyInTray().ifPresent(item -> items.add(item(Words.of("menu.fillFromTray", shortened(Filling.name(item))), () -> arrangement.filling().fillWith(document.id(), item.id()))));
-        items.add(item(Words.of("menu.fill"), () -> file.get().ifPresent(chosen -> arrangement.filling().fillWith(document.id(), chosen))));
+        arrangement.onlyInTray().ifPresent(item -> items.add(item(Words.of("menu.fillFromTray", shortened(Filling.name(item))),
+                () -> arrangement.filling().fillWith(document.id(), item.id()))));
+        items.add(item(Words.of("menu.fill"),
+                () -> file.get().ifPresent(chosen -> arrangement.filling().fillWith(document.id(), chosen))));
         items.add(new SeparatorMenuItem());
     }
 
     /** What the file of a document is replaced by. */
     private void replace(List<MenuItem> items, PlannedDocument document) {
         arrangement.onlyInTray().ifPresent(lies -> {
-            if (lies instanceof InTray.File newer) items.add(item(Words.of("menu.replaceFromTray", shortened(newer.source().fileName())), () -> replacement.begin(document.id(), newer.source().id())));
+            if (lies instanceof InTray.File newer)
+                items.add(item(Words.of("menu.replaceFromTray", shortened(newer.source().fileName())),
+                        () -> replacement.begin(document.id(), newer.source().id())));
         });
         items.add(item(Words.of("menu.replace"), () -> file.get().ifPresent(chosen -> replacement.begin(document.id(), chosen))));
     }
 
     /** What is done with pages of a document, and with documents that go together. */
     private void together(List<MenuItem> items) {
-        desk.pagesBeforeView().ifPresent(before -> items.add(item(Words.of("menu.divide", before + 1, Shortcut.DIVIDE.shown()), desk::divide)));
+        desk.pagesBeforeView()
+                .ifPresent(before -> items.add(item(Words.of("menu.divide", before + 1, Shortcut.DIVIDE.shown()), desk::divide)));
         if (desk.rest() > 0) items.add(item(Words.of("menu.rest", desk.rest()), desk::takeRest));
         if (desk.canJoin()) items.add(item(Words.of("menu.join", Shortcut.JOIN.shown()), desk::join));
         desk.ownerAbove().ifPresent(title -> items.add(item(Words.of("menu.tie", shortened(title)), desk::tie)));
@@ -112,9 +121,12 @@ final class EntryMenu extends ContextMenu {
     private Menu asFile(Document document) {
         Menu menu = new Menu(Words.of("menu.asFile"));
         Optional<EnclosedFile> file = document.enclosed();
-        if (file.filter(EnclosedFile::sheet).isEmpty()) menu.getItems().add(item(Words.of("menu.asFile.sheet"), () -> desk.enclose(true)));
-        if (file.isEmpty() || file.get().sheet()) menu.getItems().add(item(Words.of("menu.asFile.line"), () -> desk.enclose(false)));
-        if (file.isPresent()) menu.getItems().add(item(Words.of("menu.asFile.supplied"), () -> arrangement.beginEditing(Field.SUPPLIED)));
+        if (file.filter(EnclosedFile::sheet).isEmpty())
+            menu.getItems().add(item(Words.of("menu.asFile.sheet"), () -> desk.enclose(true)));
+        if (file.isEmpty() || file.get().sheet())
+            menu.getItems().add(item(Words.of("menu.asFile.line"), () -> desk.enclose(false)));
+        if (file.isPresent())
+            menu.getItems().add(item(Words.of("menu.asFile.supplied"), () -> arrangement.beginEditing(Field.SUPPLIED)));
         if (desk.canShowPages()) menu.getItems().add(item(Words.of("menu.asFile.pages"), desk::showPages));
         return menu;
     }
@@ -122,7 +134,8 @@ final class EntryMenu extends ContextMenu {
     private Menu standings(PlannedDocument document) {
         Menu menu = new Menu(Words.of("menu.standing"));
         for (Agreement.Standing standing : Agreement.Standing.values()) {
-            if (standing != document.document().agreement().standing()) menu.getItems().add(item(Words.of("standing." + standing.name()), () -> desk.stand(standing)));
+            if (standing != document.document().agreement().standing())
+                menu.getItems().add(item(Words.of("standing." + standing.name()), () -> desk.stand(standing)));
         }
         return menu;
     }

@@ -67,7 +67,10 @@ final class Filling {
         });
     }
 
-    /** Fills a placeholder with something that lies in the tray; where it is longer than the pages that are kept free, it asks first. */
+    /**
+     * Fills a placeholder with something that lies in the tray; where it is longer than the pages that are kept free, it asks
+     * first.
+     */
     void fillWith(EntryId placeholder, String item) {
         Optional<InTray> lies = workspace.bundle().tray().stream().filter(there -> there.id().equals(item)).findFirst();
         int free = free(placeholder);
@@ -75,7 +78,8 @@ final class Filling {
         int pages = Placeholders.pages(lies.get());
         String name = name(lies.get());
         if (pages > free) {
-            offer.set(Optional.of(new Offer(placeholder, free, Words.of("fill.longer", name, pages, free, pages - free), Words.of("fill.longer.do"), () -> fill(placeholder, item, name))));
+            offer.set(Optional.of(new Offer(placeholder, free, Words.of("fill.longer", name, pages, free, pages - free),
+                    Words.of("fill.longer.do"), () -> fill(placeholder, item, name))));
         } else {
             fill(placeholder, item, name);
         }
@@ -91,7 +95,8 @@ final class Filling {
     }
 
     private int free(EntryId id) {
-        return workspace.bundle().contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst().map(Placeholders::reserved).orElse(-1);
+        return workspace.bundle().contents().allDocuments().stream().filter(document -> document.id().equals(id)).findFirst()
+                .map(Placeholders::reserved).orElse(-1);
     }
 
     static String name(InTray item) {

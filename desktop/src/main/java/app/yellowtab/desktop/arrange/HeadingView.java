@@ -91,7 +91,8 @@ final class HeadingView extends StackPane {
         parties.setText(heading.shortName());
         Controls.show(parties, !heading.shortName().isEmpty());
         title.setText(Words.of("heading.index", heading.title().isBlank() ? Words.of("heading.untitled") : heading.title()));
-        String below = String.join("  ·  ", Stream.of(heading.court(), heading.caseNumber()).filter(part -> !part.isBlank()).toList());
+        String below =
+                String.join("  ·  ", Stream.of(heading.court(), heading.caseNumber()).filter(part -> !part.isBlank()).toList());
         boolean nothingKnown = below.isEmpty() && heading.parties().isEmpty();
         court.setText(nothingKnown ? Words.of("heading.invitation") : below);
         Controls.show(court, !court.getText().isEmpty());
@@ -113,7 +114,8 @@ final class HeadingView extends StackPane {
     }
 
     private void commit() {
-        Optional<Optional<LocalDate>> hearing = switch (DateReader.read(text("hearing").getText(), workspace.bundle().reading().monthFirst()).orElse(DocumentDate.UNDATED)) {
+        Optional<Optional<LocalDate>> hearing = switch (DateReader
+                .read(text("hearing").getText(), workspace.bundle().reading().monthFirst()).orElse(DocumentDate.UNDATED)) {
             case DocumentDate.NotGiven none -> Optional.of(Optional.empty());
             case DocumentDate.Day day -> Optional.of(Optional.of(day.day()));
             case DocumentDate.Month m -> Optional.empty();
@@ -125,8 +127,9 @@ final class HeadingView extends StackPane {
             text("hearing").requestFocus();
             return;
         }
-        CaseHeading heading = new CaseHeading(typed("court"), typed("caseNumber"), Party.parseAll(typed("parties")), typed("title"),
-                hearing.get(), typed("preparedBy"));
+        CaseHeading heading =
+                new CaseHeading(typed("court"), typed("caseNumber"), Party.parseAll(typed("parties")), typed("title"),
+                        hearing.get(), typed("preparedBy"));
         workspace.edit(bundle -> bundle.withHeading(heading));
         end();
     }

@@ -55,11 +55,13 @@ final class InPlaceEditor extends Pane {
         getChildren().clear();
         Optional<PlannedEntry> entry = editing.flatMap(now -> workspace.plan().entry(now.id()));
         if (entry.isEmpty()) return;
-        InPlaceField field = new InPlaceField(arrangement, entry.get(), editing.orElseThrow().field(), from -> next(entry.get(), from));
+        InPlaceField field =
+                new InPlaceField(arrangement, entry.get(), editing.orElseThrow().field(), from -> next(entry.get(), from));
         field.setManaged(false);    // placed by us, not by the pane
         typing = field;
         getChildren().add(field);
-        if (cell(entry.get().id()).filter(this::isWhole).isEmpty()) rows.scrollTo(Math.max(0, rows.getItems().indexOf(entry.get()) - 4));
+        if (cell(entry.get().id()).filter(this::isWhole).isEmpty())
+            rows.scrollTo(Math.max(0, rows.getItems().indexOf(entry.get()) - 4));
         place();
         field.begin();
         following.start();
@@ -83,7 +85,8 @@ final class InPlaceEditor extends Pane {
 
     private Optional<SheetCell> cell(EntryId id) {
         return rows.lookupAll(".sheet-row").stream().map(SheetCell.class::cast)
-                .filter(cell -> !cell.isEmpty() && cell.getItem() != null && cell.getItem().id().equals(id) && isSeen(cell)).findFirst();
+                .filter(cell -> !cell.isEmpty() && cell.getItem() != null && cell.getItem().id().equals(id) && isSeen(cell))
+                .findFirst();
     }
 
     private boolean isWhole(SheetCell cell) {
@@ -96,7 +99,9 @@ final class InPlaceEditor extends Pane {
         return cell.isVisible() && cell.getParent() != null && cell.getParent().isVisible() && cell.getHeight() > 0;
     }
 
-    /** Tab goes from title to date, from there to how many pages are kept free, if any are, and then to the title of the next row. */
+    /**
+     * Tab goes from title to date, from there to how many pages are kept free, if any are, and then to the title of the next row.
+     */
     private void next(PlannedEntry entry, Field from) {
         List<PlannedEntry> entries = workspace.plan().entries();
         int at = entries.stream().map(PlannedEntry::id).toList().indexOf(entry.id());

@@ -46,8 +46,8 @@ final class IndexSheet extends VBox {
     private final Workspace workspace;
     private final Arrangement arrangement;
     private final ListView<PlannedEntry> rows = new ListView<>();
-    private Runnable savePages = () -> { };
-    private Runnable openPages = () -> { };
+    private Runnable savePages = () -> {};
+    private Runnable openPages = () -> {};
     private final HeadingView heading;
     private final InPlaceEditor editor;
     private final SectionChooser chooser;
@@ -58,7 +58,8 @@ final class IndexSheet extends VBox {
     private boolean showingPlan;
 
     /** @param file asks for a file */
-    IndexSheet(Workspace workspace, Arrangement arrangement, Replacement replacement, AgreeMenu agree, Supplier<Optional<Path>> file) {
+    IndexSheet(Workspace workspace, Arrangement arrangement, Replacement replacement, AgreeMenu agree,
+            Supplier<Optional<Path>> file) {
         super(8);
         this.workspace = workspace;
         this.arrangement = arrangement;
@@ -74,7 +75,8 @@ final class IndexSheet extends VBox {
         EntryDesk desk = arrangement.entries();
         chooser = new SectionChooser(desk, this::focusRows);
         StackPane.setAlignment(chooser, Pos.TOP_CENTER);
-        rows.setContextMenu(new EntryMenu(arrangement, replacement, this::askWhereTo, this::askForCopy, file, () -> savePages.run()));
+        rows.setContextMenu(
+                new EntryMenu(arrangement, replacement, this::askWhereTo, this::askForCopy, file, () -> savePages.run()));
         rows.getSelectionModel().getSelectedIndices().addListener((ListChangeListener<Integer>) change -> onSelected());
         editor = new InPlaceEditor(workspace, arrangement, rows);
         StackPane typable = new StackPane(rows, editor, chooser);
@@ -87,7 +89,8 @@ final class IndexSheet extends VBox {
         getChildren().addAll(tools(agree), offers, paper);
         getStyleClass().add(Styles.INDEX_SHEET);
         bringing.setOnFinished(event -> bringIntoSight());
-        subscription = Subscription.combine(workspace.onPlan(this::show), workspace.stateProperty().subscribe(state -> showInView()), sceneProperty().subscribe(scene -> showInView()),
+        subscription = Subscription.combine(workspace.onPlan(this::show),
+                workspace.stateProperty().subscribe(state -> showInView()), sceneProperty().subscribe(scene -> showInView()),
                 arrangement.selectedProperty().subscribe(this::showSelected),
                 arrangement.editingProperty().subscribe(editing -> {
                     if (editing.isEmpty()) focusRows();
@@ -182,7 +185,8 @@ final class IndexSheet extends VBox {
             cell.showInView(entry);
             if (InPlaceEditor.isSeen(cell) && !cell.isEmpty()) seen.add(cell.getIndex());
         }
-        boolean inSight = IntStream.range(0, rows.getItems().size()).filter(i -> entry.filter(rows.getItems().get(i).id()::equals).isPresent()).anyMatch(seen::contains);
+        boolean inSight = IntStream.range(0, rows.getItems().size())
+                .filter(i -> entry.filter(rows.getItems().get(i).id()::equals).isPresent()).anyMatch(seen::contains);
         if (moved && entry.isPresent() && !inSight) bringing.playFromStart();
     }
 
@@ -218,7 +222,8 @@ final class IndexSheet extends VBox {
         // All at once: one after the other would be felt where two thousand are chosen.
         if (chosen.length > 0) rows.getSelectionModel().selectIndices(chosen[0], Arrays.copyOfRange(chosen, 1, chosen.length));
         showingPlan = false;
-        if (!rows.getSelectionModel().isEmpty()) rows.scrollTo(Math.max(0, rows.getSelectionModel().getSelectedIndex() - ROWS_ABOVE));
+        if (!rows.getSelectionModel().isEmpty())
+            rows.scrollTo(Math.max(0, rows.getSelectionModel().getSelectedIndex() - ROWS_ABOVE));
     }
 
     private void onSelected() {

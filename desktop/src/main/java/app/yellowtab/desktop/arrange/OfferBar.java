@@ -14,7 +14,7 @@ import org.kordamp.ikonli.feather.Feather;
 /** Says above the sheet what has happened to a placeholder, and offers what can be done about it. */
 final class OfferBar extends HBox {
     private final Label words = Controls.paragraph("", Styles.FACT);
-    private final Button action = Controls.button("fill.shorter.do", () -> { });
+    private final Button action = Controls.button("fill.shorter.do", () -> {});
     private final Subscription subscription;
 
     OfferBar(Filling filling) {

@@ -25,7 +25,7 @@ final class SectionChooser extends VBox {
     private final Label title = Controls.label("", Styles.FORM_LABEL);
     private final TextField typed = new TextField();
     private final ListView<EntryDesk.Target> list = new ListView<>();
-    private Consumer<EntryDesk.Target> choose = target -> { };
+    private Consumer<EntryDesk.Target> choose = target -> {};
 
     SectionChooser(EntryDesk desk, Runnable closed) {
         super(8);

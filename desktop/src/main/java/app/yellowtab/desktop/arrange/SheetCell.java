@@ -51,12 +51,17 @@ final class SheetCell extends ListCell<PlannedEntry> {
         PlannedDocument document = !blank && entry instanceof PlannedDocument d ? d : null;
         PlannedSection section = !blank && entry instanceof PlannedSection s ? s : null;
         boolean unordered = document != null && arrangement.isOutOfOrder(document.document());
-        line.show(section != null ? section.label() : document == null || document.tab() == 0 ? "–" : String.valueOf(document.tab()),
+        line.show(
+                section != null ? section.label()
+                        : document == null || document.tab() == 0 ? "–" : String.valueOf(document.tab()),
                 blank ? "" : entry.title(), document == null ? "" : arrangement.note(document),
                 document == null ? "" : document.document().date().shown(), unordered ? outOfOrder() : null,
-                blank ? "" : section != null ? section.span().shown() : entry.span().isEmpty() ? Words.of("sheet.file") : entry.span().from(), section != null);
+                blank ? "" : section != null ? section.span().shown()
+                        : entry.span().isEmpty() ? Words.of("sheet.file") : entry.span().from(),
+                section != null);
         boolean tied = document != null && arrangement.isTied(document.document());
-        line.setPadding(new Insets(0, 0, 0, (tied ? INDENT : 0) + (blank ? 0 : INDENT * Math.max(0, section != null ? section.depth() : entry.depth() - 1))));
+        line.setPadding(new Insets(0, 0, 0,
+                (tied ? INDENT : 0) + (blank ? 0 : INDENT * Math.max(0, section != null ? section.depth() : entry.depth() - 1))));
         pseudoClassStateChanged(Styles.TIED, tied);
         pseudoClassStateChanged(Styles.PLACEHOLDER, document != null && document.document().isPlaceholder());
         showInView(inView.get());
@@ -77,7 +82,8 @@ final class SheetCell extends ListCell<PlannedEntry> {
     /** A long title takes as many lines as it needs at the width of the sheet. */
     @Override
     protected double computePrefHeight(double width) {
-        double inner = getListView() == null ? 0 : getListView().getWidth() - snappedLeftInset() - snappedRightInset() - SCROLL_BAR;
+        double inner =
+                getListView() == null ? 0 : getListView().getWidth() - snappedLeftInset() - snappedRightInset() - SCROLL_BAR;
         double needed = snappedTopInset() + line.prefHeight(inner) + snappedBottomInset();
         return isEmpty() || inner <= 0 ? super.computePrefHeight(width) : Math.max(LEAST_HEIGHT, needed);
     }
@@ -89,7 +95,8 @@ final class SheetCell extends ListCell<PlannedEntry> {
 
     /** Marks the row if the page in view is one of its pages. */
     void showInView(Optional<EntryId> entry) {
-        pseudoClassStateChanged(Styles.IN_VIEW, getItem() != null && !isEmpty() && entry.filter(getItem().id()::equals).isPresent());
+        pseudoClassStateChanged(Styles.IN_VIEW,
+                getItem() != null && !isEmpty() && entry.filter(getItem().id()::equals).isPresent());
     }
 
     /** {@return how wide a field may be that is typed over the row, in pixels} */
@@ -107,7 +114,8 @@ final class SheetCell extends ListCell<PlannedEntry> {
         if (getItem() == null || arrangement.editingProperty().get().isPresent()) return;
         Set<EntryId> chosen = arrangement.selectedProperty().get();
         Set<EntryId> dragged = chosen.contains(getItem().id()) ? chosen : Set.of(getItem().id());
-        startDragAndDrop(TransferMode.MOVE).setContent(Drags.content(Drags.ENTRIES, dragged.stream().map(EntryId::value).toList()));
+        startDragAndDrop(TransferMode.MOVE)
+                .setContent(Drags.content(Drags.ENTRIES, dragged.stream().map(EntryId::value).toList()));
         event.consume();
     }
 
@@ -122,7 +130,8 @@ final class SheetCell extends ListCell<PlannedEntry> {
     /** {@return whether a drop fills the free pages of this row: a single file, or one thing of the tray, in its middle} */
     private boolean isInto(DragEvent event) {
         boolean middle = event.getY() > getHeight() / 4 && event.getY() < getHeight() * 3 / 4;
-        return middle && getItem() instanceof PlannedDocument planned && planned.document().isPlaceholder() && SheetDrop.isOne(event.getDragboard());
+        return middle && getItem() instanceof PlannedDocument planned && planned.document().isPlaceholder()
+                && SheetDrop.isOne(event.getDragboard());
     }
 
     private void onDragDropped(DragEvent event) {

@@ -12,8 +12,8 @@ import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
 /**
- * What stands on a line of the index sheet: tab, title with a description below it, date, page. Plain texts, placed here: a screen has
- * two dozen lines, and labels in boxes would take twice as long to be there when the program starts.
+ * What stands on a line of the index sheet: tab, title with a description below it, date, page. Plain texts, placed here: a
+ * screen has two dozen lines, and labels in boxes would take twice as long to be there when the program starts.
  */
 final class SheetLine extends Region {
     static final double TAB_WIDTH = 32;
@@ -45,7 +45,8 @@ final class SheetLine extends Region {
      * @param beforeDate a sign before the date; null for none
      * @param isWidePage whether the page is a range, such as "1012–1145", and takes the room that it needs
      */
-    void show(String tabWords, String titleWords, String descriptionWords, String dateWords, @Nullable Node beforeDate, String pageWords, boolean isWidePage) {
+    void show(String tabWords, String titleWords, String descriptionWords, String dateWords, @Nullable Node beforeDate,
+            String pageWords, boolean isWidePage) {
         tab.setText(tabWords);
         title.setText(titleWords);
         description.setText(descriptionWords);
@@ -133,7 +134,9 @@ final class SheetLine extends Region {
     @Override
     protected double computePrefHeight(double width) {
         wrap(width < 0 ? getWidth() : width);
-        return snappedTopInset() + snapSizeY(Math.max(Math.max(middleHeight(), height(date)), Math.max(height(tab), page.prefHeight(-1)))) + snappedBottomInset();
+        return snappedTopInset()
+                + snapSizeY(Math.max(Math.max(middleHeight(), height(date)), Math.max(height(tab), page.prefHeight(-1))))
+                + snappedBottomInset();
     }
 
     @Override
@@ -152,7 +155,8 @@ final class SheetLine extends Region {
             beforeDate.resizeRelocate(snapPositionX(dateX()), snapPositionY(top - height / 2), DATE_WIDTH, height);
         }
         double height = page.prefHeight(-1);
-        page.resizeRelocate(snapPositionX(getWidth() - snappedRightInset() - pageWidth()), snapPositionY(top - height / 2), pageWidth(), height);
+        page.resizeRelocate(snapPositionX(getWidth() - snappedRightInset() - pageWidth()), snapPositionY(top - height / 2),
+                pageWidth(), height);
     }
 
     private void place(Text text, double x, double y) {

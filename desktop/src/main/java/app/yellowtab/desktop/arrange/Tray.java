@@ -43,7 +43,7 @@ final class Tray extends VBox {
     private final ListView<InTray> list = new ListView<>();
     private final Label count = Controls.label("", Styles.SMALL);
     private final Label said = Controls.paragraph("", Styles.SMALL);
-    private Consumer<InTray> saving = item -> { };
+    private Consumer<InTray> saving = item -> {};
     private final Subscription subscription;
     private @Nullable List<InTray> shown;
 
@@ -62,7 +62,8 @@ final class Tray extends VBox {
         list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         list.setCellFactory(view -> new TrayCell());
         list.setPlaceholder(Controls.paragraph(Words.of("tray.empty"), Styles.SMALL));
-        list.getSelectionModel().getSelectedItems().addListener((ListChangeListener<InTray>) change -> arrangement.selectInTray(list.getSelectionModel().getSelectedItems().stream().filter(Objects::nonNull).map(InTray::id).toList()));
+        list.getSelectionModel().getSelectedItems().addListener((ListChangeListener<InTray>) change -> arrangement.selectInTray(
+                list.getSelectionModel().getSelectedItems().stream().filter(Objects::nonNull).map(InTray::id).toList()));
         list.setOnMouseClicked(event -> {
             if (event.getClickCount() == 2) putInIndex();
         });
@@ -180,7 +181,8 @@ final class Tray extends VBox {
             super.updateItem(item, empty);
             boolean blank = empty || item == null;
             setGraphic(blank ? null : row);
-            icon.setIconCode(!blank && item instanceof InTray.File file ? KindIcon.of(file.source().kind()) : Feather.CORNER_UP_LEFT);
+            icon.setIconCode(
+                    !blank && item instanceof InTray.File file ? KindIcon.of(file.source().kind()) : Feather.CORNER_UP_LEFT);
             name.setText(blank ? "" : nameOf(item));
             facts.setText(blank ? "" : Arrangement.describe(item));
             Controls.tip(this, name.getText());

@@ -69,10 +69,14 @@ final class AreaPanel extends VBox {
         fields.getChildren().add(Controls.label("mm", Styles.SMALL));
         whole = Controls.button("cut.area.whole", () -> sheets.undivide(current));
         this.sheets = sheets;
-        found.getChildren().addAll(here, Controls.label(Words.of("cut.area.everywhere"), Styles.SMALL), everywhere, Controls.button("cut.area.value", () -> area.ifPresent(desk::cutByValueIn)),
-                Controls.button("cut.area.words", () -> desk.lookForWordsIn(area)), Controls.button("cut.area.name", () -> area.ifPresent(desk::nameByWordsIn)),
-                Controls.button("cut.area.divide", () -> area.ifPresent(its -> sheets.divideAt(current, its.leftMm() + its.widthMm(), false))),
-                Controls.button("cut.area.divideAll", () -> area.ifPresent(its -> sheets.divideAt(current, its.leftMm() + its.widthMm(), true))));
+        found.getChildren().addAll(here, Controls.label(Words.of("cut.area.everywhere"), Styles.SMALL), everywhere,
+                Controls.button("cut.area.value", () -> area.ifPresent(desk::cutByValueIn)),
+                Controls.button("cut.area.words", () -> desk.lookForWordsIn(area)),
+                Controls.button("cut.area.name", () -> area.ifPresent(desk::nameByWordsIn)),
+                Controls.button("cut.area.divide",
+                        () -> area.ifPresent(its -> sheets.divideAt(current, its.leftMm() + its.widthMm(), false))),
+                Controls.button("cut.area.divideAll",
+                        () -> area.ifPresent(its -> sheets.divideAt(current, its.leftMm() + its.widthMm(), true))));
         Label how = Controls.paragraph(Words.of("cut.area.how"), Styles.SMALL);
         // The words of the page give way, not what is said of them.
         how.setMinHeight(USE_PREF_SIZE);
@@ -100,17 +104,23 @@ final class AreaPanel extends VBox {
     void set(Optional<Area> newArea) {
         area = newArea;
         listed = List.of();
-        List<Double> values = area.map(its -> List.of(its.leftMm(), its.topMm(), its.widthMm(), its.heightMm())).orElse(List.of());
+        List<Double> values =
+                area.map(its -> List.of(its.leftMm(), its.topMm(), its.widthMm(), its.heightMm())).orElse(List.of());
         for (int i = 0; i < sides.size(); i++) {
-            sides.get(i).setText(values.isEmpty() ? "" : String.format(Locale.ROOT, "%.1f", values.get(i)).replaceFirst("\\.0$", ""));
+            sides.get(i)
+                    .setText(values.isEmpty() ? "" : String.format(Locale.ROOT, "%.1f", values.get(i)).replaceFirst("\\.0$", ""));
             sides.get(i).getStyleClass().remove(Styles.WRONG);
         }
     }
 
     /** Moves the area, or its lower right corner, by millimetres. */
     void move(double acrossMm, double downMm, boolean corner) {
-        area.map(its -> corner ? new Area(its.leftMm(), its.topMm(), Math.max(LEAST_MM, its.widthMm() + acrossMm), Math.max(LEAST_MM, its.heightMm() + downMm))
-                : new Area(Math.max(0, its.leftMm() + acrossMm), Math.max(0, its.topMm() + downMm), its.widthMm(), its.heightMm())).ifPresent(typed);
+        area.map(its -> corner
+                ? new Area(its.leftMm(), its.topMm(), Math.max(LEAST_MM, its.widthMm() + acrossMm),
+                        Math.max(LEAST_MM, its.heightMm() + downMm))
+                : new Area(Math.max(0, its.leftMm() + acrossMm), Math.max(0, its.topMm() + downMm), its.widthMm(),
+                        its.heightMm()))
+                .ifPresent(typed);
     }
 
     /** Takes what is typed, as soon as all four sides are there. */
@@ -123,7 +133,8 @@ final class AreaPanel extends VBox {
             else if (!text.isEmpty()) side.getStyleClass().add(Styles.WRONG);
         }
         if (values.size() < sides.size()) return;
-        for (TextField extent : sides.subList(2, sides.size())) if (Double.parseDouble(extent.getText().strip().replace(',', '.')) <= 0) extent.getStyleClass().add(Styles.WRONG);
+        for (TextField extent : sides.subList(2, sides.size()))
+            if (Double.parseDouble(extent.getText().strip().replace(',', '.')) <= 0) extent.getStyleClass().add(Styles.WRONG);
         if (values.get(2) <= 0 || values.get(3) <= 0) return;
         Area now = new Area(values.get(0), values.get(1), values.get(2), values.get(3));
         if (!area.equals(Optional.of(now))) typed.accept(now);
@@ -138,7 +149,8 @@ final class AreaPanel extends VBox {
         BatchPage on = shown.pages().get(page - 1);
         String in = in(on, its);
         boolean off = shown.isRead() && (its.leftMm() >= on.widthMm() || its.topMm() >= on.heightMm());
-        here.setText(off ? Words.of("cut.area.off", on.widthMm(), on.heightMm()) : in.isEmpty() ? Words.of("cut.area.empty") : Words.of("cut.area.holds", in));
+        here.setText(off ? Words.of("cut.area.off", on.widthMm(), on.heightMm())
+                : in.isEmpty() ? Words.of("cut.area.empty") : Words.of("cut.area.holds", in));
         current = page;
         if (listed == shown.pages()) {
             select();
@@ -153,7 +165,8 @@ final class AreaPanel extends VBox {
 
     private void list(List<String> all) {
         List<String> lines = new ArrayList<>();
-        for (String words : all) lines.add(words.isEmpty() ? Words.of("cut.area.none", lines.size() + 1) : Words.of("cut.area.line", lines.size() + 1, words));
+        for (String words : all) lines.add(words.isEmpty() ? Words.of("cut.area.none", lines.size() + 1)
+                : Words.of("cut.area.line", lines.size() + 1, words));
         everywhere.getItems().setAll(lines);
         select();
     }

@@ -45,7 +45,9 @@ final class BatchList extends VBox {
         subscription.unsubscribe();
     }
 
-    /** Chooses the first file where none is chosen; {@return whether there is any} Where there is none, the keyboard comes here. */
+    /**
+     * Chooses the first file where none is chosen; {@return whether there is any} Where there is none, the keyboard comes here.
+     */
     boolean begin() {
         if (batches.getItems().isEmpty()) {
             batches.requestFocus();
@@ -56,7 +58,8 @@ final class BatchList extends VBox {
     }
 
     private void choose() {
-        List<SourceId> selected = new ArrayList<>(batches.getSelectionModel().getSelectedItems().stream().filter(Objects::nonNull).map(row -> row.source().id()).toList());
+        List<SourceId> selected = new ArrayList<>(batches.getSelectionModel().getSelectedItems().stream().filter(Objects::nonNull)
+                .map(row -> row.source().id()).toList());
         if (showing || selected.isEmpty()) return;
         // What is on the table stays there, so that a second file is added to it and does not take its place.
         desk.chosen().stream().findFirst().filter(selected::remove).ifPresent(selected::addFirst);
@@ -90,7 +93,8 @@ final class BatchList extends VBox {
             }
             Label file = new Label(row.name());
             setTooltip(new Tooltip(row.name()));
-            setGraphic(new VBox(1, file, Controls.label(Words.of("cut.batch", row.pages(), row.made(), row.pieces()), Styles.SMALL)));
+            setGraphic(new VBox(1, file,
+                    Controls.label(Words.of("cut.batch", row.pages(), row.made(), row.pieces()), Styles.SMALL)));
         }
     }
 }

@@ -85,9 +85,11 @@ final class BatchReading {
 
     private static List<BatchPage> unread(Source source) {
         Map<Integer, List<BatchPage.Bookmark>> marks = new LinkedHashMap<>();
-        for (SourceBookmark own : source.bookmarks()) marks.computeIfAbsent(own.page(), page -> new ArrayList<>()).add(new BatchPage.Bookmark(own.level(), own.title()));
+        for (SourceBookmark own : source.bookmarks())
+            marks.computeIfAbsent(own.page(), page -> new ArrayList<>()).add(new BatchPage.Bookmark(own.level(), own.title()));
         List<BatchPage> pages = new ArrayList<>();
-        for (int page = 1; page <= source.pageCount(); page++) pages.add(new BatchPage(PageText.NONE, false, 1, 1, marks.getOrDefault(page, List.of())));
+        for (int page = 1; page <= source.pageCount(); page++)
+            pages.add(new BatchPage(PageText.NONE, false, 1, 1, marks.getOrDefault(page, List.of())));
         return pages;
     }
 
@@ -103,11 +105,17 @@ final class BatchReading {
         Known before = known.get(file);
         Needs all = before == null ? needs : needs.and(before.has());
         Jobs.Job job = workspace.jobs().start((progress, stop) -> {
-            List<BatchPage> pages = before != null && before.has().codes() == all.codes() ? before.pages() : BatchPages.read(workspace.folder(), source.id(), all.codes(),
-                    (done, total) -> progress.accept(new Jobs.State(Words.of("cut.reading", source.fileName(), done, total), (double) done / total)), stop);
+            List<BatchPage> pages = before != null && before.has().codes() == all.codes() ? before.pages() : BatchPages.read(
+                    workspace.folder(), source.id(), all.codes(),
+                    (done, total) -> progress.accept(
+                            new Jobs.State(Words.of("cut.reading", source.fileName(), done, total), (double) done / total)),
+                    stop);
             if (!all.weights()) return pages;
-            List<PageWeight> weights = PieceSizes.read(workspace.folder(), source.id(), workspace.bundle().fromSources().comments(),
-                    (done, total) -> progress.accept(new Jobs.State(Words.of("cut.measuring", source.fileName(), done, total), (double) done / total)), stop);
+            List<PageWeight> weights = PieceSizes.read(workspace.folder(), source.id(),
+                    workspace.bundle().fromSources().comments(),
+                    (done, total) -> progress.accept(
+                            new Jobs.State(Words.of("cut.measuring", source.fileName(), done, total), (double) done / total)),
+                    stop);
             List<BatchPage> weighed = new ArrayList<>();
             for (BatchPage page : pages) weighed.add(page.withWeight(weights.get(weighed.size())));
             return weighed;

@@ -72,19 +72,23 @@ final class CutDesk {
      * @param trouble why it cannot be cut as the rules say; empty where it can
      * @param sheets  what is proposed for its sheets
      */
-    record Shown(List<Source> sources, Batch batch, Map<SourceId, List<BatchPage>> known, List<BatchPage> read, List<BatchPage> pages, boolean isRead, boolean waits, Cutting cutting, List<Named> names, String trouble, SheetsToMend sheets) {
+    record Shown(List<Source> sources, Batch batch, Map<SourceId, List<BatchPage>> known, List<BatchPage> read,
+            List<BatchPage> pages, boolean isRead, boolean waits, Cutting cutting, List<Named> names, String trouble,
+            SheetsToMend sheets) {
         Source source() {
             return sources.getFirst();
         }
 
         /** {@return whether all pages of all files are the very same} */
         private boolean hasSame(Map<SourceId, List<BatchPage>> other) {
-            return known.keySet().equals(other.keySet()) && known.entrySet().stream().allMatch(its -> its.getValue() == other.get(its.getKey()));
+            return known.keySet().equals(other.keySet())
+                    && known.entrySet().stream().allMatch(its -> its.getValue() == other.get(its.getKey()));
         }
 
         /** {@return the piece that a page is in, counted from 0; of several the first} */
         Optional<Integer> pieceOf(int page) {
-            for (int i = 0; i < cutting.pieces().size(); i++) if (cutting.pieces().get(i).pages().contains(page)) return Optional.of(i);
+            for (int i = 0; i < cutting.pieces().size(); i++)
+                if (cutting.pieces().get(i).pages().contains(page)) return Optional.of(i);
             return Optional.empty();
         }
 
@@ -109,7 +113,8 @@ final class CutDesk {
         this.workspace = workspace;
         this.reading = new BatchReading(workspace);
         // What nobody sees is worked out when it comes into view: a bundle of two thousand documents is edited elsewhere.
-        subscription = Subscription.combine(workspace.onBundle(bundle -> show()), workspace.stageProperty().subscribe(stage -> show()));
+        subscription =
+                Subscription.combine(workspace.onBundle(bundle -> show()), workspace.stageProperty().subscribe(stage -> show()));
     }
 
     void dispose() {
@@ -161,9 +166,12 @@ final class CutDesk {
         if (workspace.stageProperty().get() != Stage.CUT) return;
         Bundle bundle = workspace.bundle();
         Set<SourceId> waiting = CutEdits.waiting(bundle).stream().map(Source::id).collect(Collectors.toSet());
-        rows.set(bundle.sources().stream().filter(source -> source.isRead() && source.pageCount() > 1 && !CutEdits.isInOther(bundle, source)).sorted(Comparator.comparing((Source source) -> !waiting.contains(source.id())))
+        rows.set(bundle.sources().stream()
+                .filter(source -> source.isRead() && source.pageCount() > 1 && !CutEdits.isInOther(bundle, source))
+                .sorted(Comparator.comparing((Source source) -> !waiting.contains(source.id())))
                 .map(source -> row(bundle, source)).toList());
-        List<Source> sources = chosen.stream().flatMap(id -> rows.get().stream().map(Row::source).filter(one -> one.id().equals(id))).toList();
+        List<Source> sources =
+                chosen.stream().flatMap(id -> rows.get().stream().map(Row::source).filter(one -> one.id().equals(id))).toList();
         chosen = sources.stream().map(Source::id).toList();
         if (sources.isEmpty()) {
             asked++;
@@ -178,11 +186,13 @@ final class CutDesk {
         Batch batch = CutEdits.batchOf(bundle, source);
         // Nearly all are of one file, and there may be thousands.
         List<Source> all = BatchOrder.sources(batch).size() == 1 ? List.of(source) : CutEdits.sources(bundle, batch);
-        return new Row(source, all.subList(1, all.size()), batch.runs().stream().mapToInt(SourcePages::pageCount).sum(), batch.made().isEmpty() ? 0 : CutEdits.unchanged(bundle, batch).size(), pieces.getOrDefault(source.id(), 0));
+        return new Row(source, all.subList(1, all.size()), batch.runs().stream().mapToInt(SourcePages::pageCount).sum(),
+                batch.made().isEmpty() ? 0 : CutEdits.unchanged(bundle, batch).size(), pieces.getOrDefault(source.id(), 0));
     }
 
     /** A batch that is to be cut. */
-    private record Order(List<Source> sources, Batch batch, Map<SourceId, List<BatchPage>> known, Optional<Shown> before, boolean isKnown, boolean waits, boolean monthFirst) {
+    private record Order(List<Source> sources, Batch batch, Map<SourceId, List<BatchPage>> known, Optional<Shown> before,
+            boolean isKnown, boolean waits, boolean monthFirst) {
         Source source() {
             return sources.getFirst();
         }
@@ -197,7 +207,8 @@ final class CutDesk {
             boolean known = its.stream().allMatch(one -> reading.isKnown(one, needs(batch)));
             boolean lost = its.stream().anyMatch(reading::isUnreadable);
             Optional<Shown> before = open.get().stream().filter(one -> one.source().id().equals(source.id())).findFirst();
-            orders.add(new Order(its, batch, its.stream().collect(Collectors.toMap(Source::id, reading::pages)), before, known, !known && !lost, bundle.reading().monthFirst()));
+            orders.add(new Order(its, batch, its.stream().collect(Collectors.toMap(Source::id, reading::pages)), before, known,
+                    !known && !lost, bundle.reading().monthFirst()));
         }
         int mine = ++asked;
         if (isShown(orders)) return;
@@ -205,12 +216,15 @@ final class CutDesk {
             if (mine != asked) return;
             open.set(results);
             for (Shown one : results) pieces.put(one.source().id(), one.cutting().pieces().size());
-            rows.set(rows.get().stream().map(row -> new Row(row.source(), row.others(), row.pages(), row.made(), pieces.getOrDefault(row.source().id(), 0))).toList());
+            rows.set(rows.get().stream().map(row -> new Row(row.source(), row.others(), row.pages(), row.made(),
+                    pieces.getOrDefault(row.source().id(), 0))).toList());
             shown.set(Optional.of(results.getFirst()));
-            Set<String> laidOpen = results.stream().flatMap(one -> one.sources().stream()).map(BatchReading::key).collect(Collectors.toSet());
+            Set<String> laidOpen =
+                    results.stream().flatMap(one -> one.sources().stream()).map(BatchReading::key).collect(Collectors.toSet());
             for (Order order : orders) {
                 Needs needs = needs(order.batch());
-                order.sources().stream().filter(source -> !reading.isKnown(source, needs)).forEach(source -> reading.read(source, needs, laidOpen, this::show));
+                order.sources().stream().filter(source -> !reading.isKnown(source, needs))
+                        .forEach(source -> reading.read(source, needs, laidOpen, this::show));
             }
         });
     }
@@ -221,37 +235,45 @@ final class CutDesk {
         if (now.size() != orders.size()) return false;
         for (int i = 0; i < orders.size(); i++) {
             Order order = orders.get(i);
-            if (order.waits() || now.get(i).waits() || !BatchReading.key(now.get(i).source()).equals(BatchReading.key(order.source())) || !now.get(i).batch().equals(order.batch()) || !now.get(i).hasSame(order.known())) return false;
+            if (order.waits() || now.get(i).waits()
+                    || !BatchReading.key(now.get(i).source()).equals(BatchReading.key(order.source()))
+                    || !now.get(i).batch().equals(order.batch()) || !now.get(i).hasSame(order.known()))
+                return false;
         }
         return true;
     }
 
     private Needs needs(Batch batch) {
         List<CutRule> rules = batch.rules().rules();
-        return new Needs(rules.stream().anyMatch(CutRule.SeparatorSheets.class::isInstance), sizesWanted || rules.stream().anyMatch(CutRule.UpTo.class::isInstance));
+        return new Needs(rules.stream().anyMatch(CutRule.SeparatorSheets.class::isInstance),
+                sizesWanted || rules.stream().anyMatch(CutRule.UpTo.class::isInstance));
     }
 
     private static Shown cut(Order order) {
         Cutting cutting;
         String trouble = "";
         Batch batch = order.batch();
-        boolean same = order.before().filter(one -> one.batch().runs().equals(batch.runs()) && one.hasSame(order.known())).isPresent();
+        boolean same =
+                order.before().filter(one -> one.batch().runs().equals(batch.runs()) && one.hasSame(order.known())).isPresent();
         List<BatchPage> read = same ? order.before().orElseThrow().read() : SeenPages.inOrder(batch, order.known());
         List<BatchPage> pages = same ? order.before().orElseThrow().pages() : SeenPages.seen(batch, read);
         try {
             cutting = Cutter.cut(pages, batch.rules(), Pieces.byHand(batch));
-            if (!order.isKnown() && !order.waits() && needsPages(batch)) trouble = Words.of("cut.unreadable", order.source().fileName());
+            if (!order.isKnown() && !order.waits() && needsPages(batch))
+                trouble = Words.of("cut.unreadable", order.source().fileName());
         } catch (IllegalArgumentException wrong) {
             trouble = String.valueOf(wrong.getMessage());
             cutting = Cutter.cut(pages, CutRules.NONE, Pieces.byHand(batch));
         }
         return new Shown(order.sources(), batch, order.known(), read, pages, order.isKnown(), order.waits(), cutting,
-                Pieces.names(batch, pages, cutting, order.source().fileName(), order.monthFirst()), trouble, SheetsToMend.of(batch, read, cutting));
+                Pieces.names(batch, pages, cutting, order.source().fileName(), order.monthFirst()), trouble,
+                SheetsToMend.of(batch, read, cutting));
     }
 
     /** {@return whether a batch is cut by what can only be known of pages that are read} */
     private static boolean needsPages(Batch batch) {
-        return batch.rules().rules().stream().anyMatch(rule -> !(rule instanceof CutRule.EveryPages || rule instanceof CutRule.Bookmarks || rule.isAlone()));
+        return batch.rules().rules().stream()
+                .anyMatch(rule -> !(rule instanceof CutRule.EveryPages || rule instanceof CutRule.Bookmarks || rule.isAlone()));
     }
 
     /** Changes the rules of all batches that are chosen, in one step. */
@@ -261,14 +283,18 @@ final class CutDesk {
         workspace.edit(bundle -> {
             Bundle now = CutEdits.change(bundle, all.getFirst().source(), change);
             Batch first = CutEdits.batchOf(now, all.getFirst().source());
-            for (Shown other : all.subList(1, all.size())) now = CutEdits.change(now, other.source(), batch -> batch.withRules(first.rules(), first.resting()));
+            for (Shown other : all.subList(1, all.size()))
+                now = CutEdits.change(now, other.source(), batch -> batch.withRules(first.rules(), first.resting()));
             return now;
         });
     }
 
     /** Cuts all chosen batches by rules that were kept. */
     void useRules(CutRules rules) {
-        changeRules(batch -> batch.withRules(rules, batch.resting().stream().filter(resting -> rules.rules().stream().noneMatch(rule -> RuleKind.of(rule) == RuleKind.of(resting))).toList()));
+        changeRules(batch -> batch.withRules(rules,
+                batch.resting().stream()
+                        .filter(resting -> rules.rules().stream().noneMatch(rule -> RuleKind.of(rule) == RuleKind.of(resting)))
+                        .toList()));
     }
 
     private void change(UnaryOperator<Batch> change) {
@@ -277,12 +303,15 @@ final class CutDesk {
 
     /** {@return a rule as it was filled in last, whether it is on or not} */
     CutRule rule(RuleKind kind) {
-        return shown.get().flatMap(now -> Stream.concat(now.batch().rules().rules().stream(), now.batch().resting().stream()).filter(rule -> RuleKind.of(rule) == kind).findFirst())
+        return shown.get()
+                .flatMap(now -> Stream.concat(now.batch().rules().rules().stream(), now.batch().resting().stream())
+                        .filter(rule -> RuleKind.of(rule) == kind).findFirst())
                 .orElse(kind.usual());
     }
 
     boolean isOn(RuleKind kind) {
-        return shown.get().map(now -> now.batch().rules().rules().stream().anyMatch(rule -> RuleKind.of(rule) == kind)).orElse(false);
+        return shown.get().map(now -> now.batch().rules().rules().stream().anyMatch(rule -> RuleKind.of(rule) == kind))
+                .orElse(false);
     }
 
     /** Fills a rule in, and switches it on or off; one that stands alone switches off the others, and is switched off by them. */
@@ -307,16 +336,19 @@ final class CutDesk {
         shown.get().ifPresent(now -> {
             for (CutRule rule : now.batch().rules().rules()) {
                 if (rule instanceof CutRule.WordsFound words) words.area().ifPresent(areas::add);
-                if (rule instanceof CutRule.ValueChanges value && value.place() instanceof ValuePlace.InArea in) areas.add(in.area());
+                if (rule instanceof CutRule.ValueChanges value && value.place() instanceof ValuePlace.InArea in)
+                    areas.add(in.area());
             }
-            for (NamePart part : now.batch().rules().name()) if (part instanceof NamePart.Value value && value.place() instanceof ValuePlace.InArea in) areas.add(in.area());
+            for (NamePart part : now.batch().rules().name())
+                if (part instanceof NamePart.Value value && value.place() instanceof ValuePlace.InArea in) areas.add(in.area());
         });
         return areas.stream().distinct().toList();
     }
 
     /** Finds what stands in an area on each of some pages, in the background: there may be thousands. */
     void wordsIn(Area area, List<BatchPage> pages, Consumer<List<String>> found) {
-        workspace.jobs().quietly(() -> pages.stream().map(page -> TextFinder.in(page.text(), area).replace('\n', ' ')).toList(), found);
+        workspace.jobs().quietly(() -> pages.stream().map(page -> TextFinder.in(page.text(), area).replace('\n', ' ')).toList(),
+                found);
     }
 
     /** Cuts where the words in an area change. */
@@ -344,7 +376,8 @@ final class CutDesk {
     }
 
     void setNameParts(List<NamePart> parts) {
-        changeRules(batch -> batch.withRules(new CutRules(batch.rules().rules(), batch.rules().leastPages(), parts), batch.resting()));
+        changeRules(batch -> batch.withRules(new CutRules(batch.rules().rules(), batch.rules().leastPages(), parts),
+                batch.resting()));
     }
 
     /** Sets a cut before a page, or takes it away; it stays as the hand left it. */
@@ -368,14 +401,17 @@ final class CutDesk {
 
     /** Names a piece of a batch, counted from 0; blank words let the rules name it. */
     void name(Shown batch, int piece, String words) {
-        workspace.edit(bundle -> CutEdits.change(bundle, batch.source(), its -> its.withName(key(its, batch.cutting().pieces().get(piece).first()), words)));
+        workspace.edit(bundle -> CutEdits.change(bundle, batch.source(),
+                its -> its.withName(key(its, batch.cutting().pieces().get(piece).first()), words)));
     }
 
     /** Gives a piece of a batch, counted from 0, a date; nothing typed lets its first page say it. {@return whether it is one} */
     boolean date(Shown batch, int piece, String typed) {
-        Optional<DocumentDate> date = typed.isBlank() ? Optional.empty() : DateReader.read(typed.strip(), workspace.bundle().reading().monthFirst());
+        Optional<DocumentDate> date =
+                typed.isBlank() ? Optional.empty() : DateReader.read(typed.strip(), workspace.bundle().reading().monthFirst());
         if (!typed.isBlank() && date.isEmpty()) return false;
-        workspace.edit(bundle -> CutEdits.change(bundle, batch.source(), its -> its.withDate(key(its, batch.cutting().pieces().get(piece).first()), date)));
+        workspace.edit(bundle -> CutEdits.change(bundle, batch.source(),
+                its -> its.withDate(key(its, batch.cutting().pieces().get(piece).first()), date)));
         return true;
     }
 
@@ -387,7 +423,8 @@ final class CutDesk {
     static SourcePages page(Batch batch, int place) {
         int before = 0;
         for (SourcePages run : batch.runs()) {
-            if (place - before <= run.pageCount()) return run.part(run.first() + place - before - 1, run.first() + place - before - 1);
+            if (place - before <= run.pageCount())
+                return run.part(run.first() + place - before - 1, run.first() + place - before - 1);
             before += run.pageCount();
         }
         throw new IllegalArgumentException("no such page: " + place);
@@ -395,15 +432,23 @@ final class CutDesk {
 
     /** {@return the page of the next cut after a page, or before it; the page itself where there is none} */
     int cutFrom(int page, boolean forward) {
-        List<Integer> firsts = shown.get().map(now -> now.cutting().pieces().stream().map(Cutting.Piece::first).sorted().toList()).orElse(List.of());
+        List<Integer> firsts = shown.get().map(now -> now.cutting().pieces().stream().map(Cutting.Piece::first).sorted().toList())
+                .orElse(List.of());
         if (forward) return firsts.stream().filter(first -> first > page).findFirst().orElse(page);
         return firsts.reversed().stream().filter(first -> first < page).findFirst().orElse(page);
     }
 
-    /** {@return the page of the next cut that a rule makes, after a page or before it, going round; the page itself where it makes none} */
+    /**
+     * {@return the page of the next cut that a rule makes, after a page or before it, going round; the page itself where it makes
+     * none}
+     */
     int cutBy(RuleKind kind, int page, boolean forward) {
-        List<Integer> firsts = shown.get().map(now -> now.cutting().pieces().stream().filter(piece -> piece.reasons().stream().anyMatch(reason -> reason.rule().filter(rule -> RuleKind.of(rule) == kind).isPresent()))
-                .map(Cutting.Piece::first).sorted().toList()).orElse(List.of());
+        List<Integer> firsts = shown.get()
+                .map(now -> now.cutting().pieces().stream()
+                        .filter(piece -> piece.reasons().stream()
+                                .anyMatch(reason -> reason.rule().filter(rule -> RuleKind.of(rule) == kind).isPresent()))
+                        .map(Cutting.Piece::first).sorted().toList())
+                .orElse(List.of());
         if (firsts.isEmpty()) return page;
         if (forward) return firsts.stream().filter(first -> first > page).findFirst().orElse(firsts.getFirst());
         return firsts.reversed().stream().filter(first -> first < page).findFirst().orElse(firsts.getLast());

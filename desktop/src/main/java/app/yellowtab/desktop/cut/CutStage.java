@@ -76,10 +76,13 @@ public final class CutStage extends HBox {
         this.desk = new CutDesk(workspace);
         this.batches = new BatchList(desk);
         this.table = new LightTable(pictures);
-        this.rules = new RuleSentences(desk, Controls.button("cut.sheets", this::openSheets), (kind, forward) -> goTo(desk.cutBy(kind, currentPage(), forward)));
+        this.rules = new RuleSentences(desk, Controls.button("cut.sheets", this::openSheets),
+                (kind, forward) -> goTo(desk.cutBy(kind, currentPage(), forward)));
         this.names = new NameParts(desk);
         SheetDesk sheetDesk = new SheetDesk(workspace, desk);
-        this.proposals = new SheetProposals(sheetDesk, new DoubtfulSheets(sheetDesk, pictures, (shown, page, width) -> new Pages(shown).order(page, width), this::goTo), this::currentPage, this::goTo);
+        this.proposals = new SheetProposals(sheetDesk,
+                new DoubtfulSheets(sheetDesk, pictures, (shown, page, width) -> new Pages(shown).order(page, width), this::goTo),
+                this::currentPage, this::goTo);
         this.order = new OrderMenu(sheetDesk);
         this.large = new LargePage(desk, sheetDesk, pictures, this::closeLarge, step -> goTo(currentPage() + step));
         this.making = new Making(workspace);
@@ -92,7 +95,10 @@ public final class CutStage extends HBox {
         Controls.show(several, false);
         several.setMinHeight(USE_PREF_SIZE);
         // All of it moves together: many proposals do not leave the rules without room.
-        VBox column = new VBox(10, proposals, Controls.label(Words.of("cut.rules"), Styles.TITLE), new KeptMenu<>(workspace.jobs(), dialogs, workspace.folder().path(), "cut.kept", new RulesStore(kept), () -> desk.shownProperty().get().map(shown -> shown.batch().rules()), desk::useRules), several, new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names));
+        VBox column = new VBox(10, proposals, Controls.label(Words.of("cut.rules"), Styles.TITLE),
+                new KeptMenu<>(workspace.jobs(), dialogs, workspace.folder().path(), "cut.kept", new RulesStore(kept),
+                        () -> desk.shownProperty().get().map(shown -> shown.batch().rules()), desk::useRules),
+                several, new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names));
         column.setPadding(new Insets(0, BAR_PX, 0, 0));
         side = new VBox(scrolled(column));
         side.getStyleClass().add(Styles.CUT_RULES);
@@ -101,9 +107,12 @@ public final class CutStage extends HBox {
         middle.setMinSize(0, 0);
         getChildren().addAll(batches, middle, side);
         emptyView.setAlignment(Pos.CENTER);
-        emptyView.getChildren().addAll(Controls.label(Words.of("cut.empty.title"), Styles.EMPTY_TITLE), Controls.paragraph(Words.of("cut.empty.text"), Styles.EMPTY_TEXT));
+        emptyView.getChildren().addAll(Controls.label(Words.of("cut.empty.title"), Styles.EMPTY_TITLE),
+                Controls.paragraph(Words.of("cut.empty.text"), Styles.EMPTY_TEXT));
         pieces.setVisible(false);
-        subscription = Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show), desk.shownProperty().subscribe(proposals::show), desk.openProperty().subscribe(this::showSeveral));
+        subscription =
+                Subscription.combine(desk.rowsProperty().subscribe(this::showRows), desk.shownProperty().subscribe(this::show),
+                        desk.shownProperty().subscribe(proposals::show), desk.openProperty().subscribe(this::showSeveral));
     }
 
     private static ScrollPane scrolled(VBox content) {
@@ -115,8 +124,10 @@ public final class CutStage extends HBox {
     }
 
     private VBox work() {
-        HBox head = new HBox(6, Controls.iconButton(Feather.ROTATE_CCW, "sheet.undo", workspace::undo), Controls.iconButton(Feather.ROTATE_CW, "sheet.redo", workspace::redo), order, Controls.spring(),
-                Controls.iconButton(Feather.MINUS, "cut.smaller", () -> table.resizeBy(0.8)), size(), Controls.iconButton(Feather.PLUS, "cut.larger", () -> table.resizeBy(1.25)));
+        HBox head = new HBox(6, Controls.iconButton(Feather.ROTATE_CCW, "sheet.undo", workspace::undo),
+                Controls.iconButton(Feather.ROTATE_CW, "sheet.redo", workspace::redo), order, Controls.spring(),
+                Controls.iconButton(Feather.MINUS, "cut.smaller", () -> table.resizeBy(0.8)), size(),
+                Controls.iconButton(Feather.PLUS, "cut.larger", () -> table.resizeBy(1.25)));
         head.getChildren().getFirst().disableProperty().bind(workspace.undoableProperty().not());
         head.getChildren().get(1).disableProperty().bind(workspace.redoableProperty().not());
         head.setAlignment(Pos.CENTER_LEFT);
@@ -231,14 +242,18 @@ public final class CutStage extends HBox {
         lacking.setText(Words.of("cut.lacking", nameless));
         Controls.show(lacking, nameless > 0);
         boolean wordless = shown.isRead() && needsWords(shown) && shown.pages().stream().allMatch(page -> page.text().isEmpty());
-        trouble.setText(!shown.trouble().isEmpty() ? shown.trouble() : wordless ? Words.of("cut.wordless", shown.source().fileName()) : "");
+        trouble.setText(!shown.trouble().isEmpty() ? shown.trouble()
+                : wordless ? Words.of("cut.wordless", shown.source().fileName()) : "");
         Controls.show(trouble, !trouble.getText().isEmpty());
-        if (!shown.trouble().isEmpty()) shown.batch().rules().rules().stream().map(RuleKind::of).filter(kind -> kind == RuleKind.RANGES || kind == RuleKind.WORDS).forEach(rules::markWrong);
+        if (!shown.trouble().isEmpty()) shown.batch().rules().rules().stream().map(RuleKind::of)
+                .filter(kind -> kind == RuleKind.RANGES || kind == RuleKind.WORDS).forEach(rules::markWrong);
         if (large.isVisible()) showLarge(shown);
     }
 
     private static boolean needsWords(Shown shown) {
-        return shown.batch().rules().rules().stream().anyMatch(rule -> rule instanceof CutRule.WordsFound || rule instanceof CutRule.ValueChanges || rule instanceof CutRule.NumberingRestarts || rule instanceof CutRule.FirstPages);
+        return shown.batch().rules().rules().stream()
+                .anyMatch(rule -> rule instanceof CutRule.WordsFound || rule instanceof CutRule.ValueChanges
+                        || rule instanceof CutRule.NumberingRestarts || rule instanceof CutRule.FirstPages);
     }
 
     /** {@return whether keys meant something here} */
@@ -317,7 +332,8 @@ public final class CutStage extends HBox {
             this.shown = shown;
             pieces = new int[shown.pages().size() + 1];
             Arrays.fill(pieces, -1);
-            for (int i = shown.cutting().pieces().size() - 1; i >= 0; i--) for (int page : shown.cutting().pieces().get(i).pages()) pieces[page] = i;
+            for (int i = shown.cutting().pieces().size() - 1; i >= 0; i--)
+                for (int page : shown.cutting().pieces().get(i).pages()) pieces[page] = i;
         }
 
         @Override
@@ -328,7 +344,8 @@ public final class CutStage extends HBox {
         @Override
         public PageRenderer.Order order(int page, int widthPx) {
             SourcePages its = CutDesk.page(shown.batch(), page);
-            return pictures.renderer().page(its.source(), its.first(), its.look(), workspace.bundle().fromSources().comments(), widthPx);
+            return pictures.renderer().page(its.source(), its.first(), its.look(), workspace.bundle().fromSources().comments(),
+                    widthPx);
         }
 
         @Override
@@ -338,7 +355,8 @@ public final class CutStage extends HBox {
             Cutting.Piece its = shown.cutting().pieces().get(piece);
             String why = its.reasons().stream().map(Reason::words).collect(Collectors.joining("; "));
             String range = its.pages().size() == 1 ? String.valueOf(page) : page + "–" + its.pages().getLast();
-            return Optional.of(new LightTable.Tab(shown.names().get(piece).words(), range, Words.of("cut.tab.why", why), its.reasons().contains(Reason.HAND)));
+            return Optional.of(new LightTable.Tab(shown.names().get(piece).words(), range, Words.of("cut.tab.why", why),
+                    its.reasons().contains(Reason.HAND)));
         }
 
         @Override

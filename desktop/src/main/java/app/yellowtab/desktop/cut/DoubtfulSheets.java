@@ -22,7 +22,10 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** Sheets that are not blank for sure: a slider says how much may be on them, and they are shown beside it before they are dropped. */
+/**
+ * Sheets that are not blank for sure: a slider says how much may be on them, and they are shown beside it before they are
+ * dropped.
+ */
 final class DoubtfulSheets extends VBox {
     /** Sheets with longer marks on them are no question. */
     private static final double MOST_MM = 60;
@@ -83,7 +86,8 @@ final class DoubtfulSheets extends VBox {
         requests.clear();
         pages.getChildren().clear();
         for (int page : found.subList(0, Math.min(MOST_SHOWN, found.size()))) pages.getChildren().add(picture(page));
-        if (found.size() > MOST_SHOWN) pages.getChildren().add(Controls.label(Words.of("cut.sheet.doubtful.more", found.size() - MOST_SHOWN), Styles.SMALL));
+        if (found.size() > MOST_SHOWN)
+            pages.getChildren().add(Controls.label(Words.of("cut.sheet.doubtful.more", found.size() - MOST_SHOWN), Styles.SMALL));
     }
 
     private Button picture(int page) {

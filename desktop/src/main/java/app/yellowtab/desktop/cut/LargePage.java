@@ -64,8 +64,10 @@ final class LargePage extends HBox {
         getChildren().addAll(picture, beside);
         addEventFilter(KeyEvent.KEY_PRESSED, event -> {
             boolean turns = event.getCode() == KeyCode.LEFT || event.getCode() == KeyCode.RIGHT;
-            boolean typing = getScene().getFocusOwner() instanceof TextInputControl || getScene().getFocusOwner() instanceof ListView;
-            boolean moves = !typing && event.getCode().isArrowKey() && area.area().isPresent() && (event.isShiftDown() || event.isAltDown());
+            boolean typing =
+                    getScene().getFocusOwner() instanceof TextInputControl || getScene().getFocusOwner() instanceof ListView;
+            boolean moves = !typing && event.getCode().isArrowKey() && area.area().isPresent()
+                    && (event.isShiftDown() || event.isAltDown());
             if (event.getCode() == KeyCode.ESCAPE) close.run();
             else if (moves) move(event);
             else if (turns && !typing) turn.accept(event.getCode() == KeyCode.LEFT ? -1 : 1);

@@ -57,7 +57,8 @@ final class Making {
      * @param folder    where a folder is made for each batch; empty where nothing is written
      * @param written   what is written there
      */
-    record Choice(Optional<Function<Shown, PiecePlace>> documents, Function<Shown, List<String>> where, boolean replaced, Optional<Path> newBundle, Optional<Path> folder, Wanted written) {}
+    record Choice(Optional<Function<Shown, PiecePlace>> documents, Function<Shown, List<String>> where, boolean replaced,
+            Optional<Path> newBundle, Optional<Path> folder, Wanted written) {}
 
     private final Workspace workspace;
     private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State.Ready());
@@ -75,24 +76,32 @@ final class Making {
         if (!(state.get() instanceof State.Running)) state.set(new State.Ready());
     }
 
-    /** Begins to make what is wanted of batches as they are cut now: files first, and when they are there, the documents in one step. */
+    /**
+     * Begins to make what is wanted of batches as they are cut now: files first, and when they are there, the documents in one
+     * step.
+     */
     void start(List<Shown> batches, Choice choice) {
         if (state.get() instanceof State.Running || batches.isEmpty()) return;
         if (choice.folder().isEmpty() && choice.newBundle().isEmpty()) {
-            done(batches, choice, new State.Done(batches.stream().map(shown -> report(shown, choice)).toList(), List.of(), true, List.of()));
+            done(batches, choice,
+                    new State.Done(batches.stream().map(shown -> report(shown, choice)).toList(), List.of(), true, List.of()));
             return;
         }
         Comments comments = workspace.bundle().fromSources().comments();
-        Jobs.Job job = workspace.jobs().start((progress, stop) -> write(batches, choice, comments, progress, stop), written -> done(batches, choice, written),
-                failure -> state.set(new State.Failed(failure instanceof FindingException known ? known.getMessage() : Words.of("cut.unexpected"))));
+        Jobs.Job job = workspace.jobs().start((progress, stop) -> write(batches, choice, comments, progress, stop),
+                written -> done(batches, choice, written),
+                failure -> state.set(new State.Failed(
+                        failure instanceof FindingException known ? known.getMessage() : Words.of("cut.unexpected"))));
         if (workspace.jobs().running().contains(job)) state.set(new State.Running(job));
     }
 
     private static CutReport report(Shown shown, Choice choice) {
-        return new CutReport(shown.sources(), shown.batch(), shown.cutting(), shown.names(), choice.documents().isPresent() ? choice.where().apply(shown) : List.of(), List.of());
+        return new CutReport(shown.sources(), shown.batch(), shown.cutting(), shown.names(),
+                choice.documents().isPresent() ? choice.where().apply(shown) : List.of(), List.of());
     }
 
-    private State.Done write(List<Shown> batches, Choice choice, Comments comments, Consumer<Jobs.State> progress, BooleanSupplier stop) throws FindingException {
+    private State.Done write(List<Shown> batches, Choice choice, Comments comments, Consumer<Jobs.State> progress,
+            BooleanSupplier stop) throws FindingException {
         FileNames folders = new FileNames();
         List<CutReport> reports = new ArrayList<>();
         List<Path> written = new ArrayList<>();
@@ -101,8 +110,12 @@ final class Making {
             String name = shown.source().fileName();
             int dot = name.lastIndexOf('.');
             Path folder = choice.folder().orElseThrow().resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
-            PieceFiles.Written its = new PieceFiles(workspace.folder(), report(shown, choice), shown.pages(), comments, choice.written())
-                    .write(folder, (done, total) -> progress.accept(new Jobs.State(Words.of("cut.writing", name, done, total), (double) done / total)), stop);
+            PieceFiles.Written its =
+                    new PieceFiles(workspace.folder(), report(shown, choice), shown.pages(), comments, choice.written())
+                            .write(folder,
+                                    (done, total) -> progress.accept(
+                                            new Jobs.State(Words.of("cut.writing", name, done, total), (double) done / total)),
+                                    stop);
             reports.add(its.report());
             written.add(folder);
             findings.addAll(its.findings());
@@ -114,7 +127,8 @@ final class Making {
             List<NewBundle.Part> parts = new ArrayList<>();
             for (int i = 0; i < batches.size(); i++) parts.add(new NewBundle.Part(reports.get(i), place.apply(batches.get(i))));
             progress.accept(new Jobs.State(Words.of("cut.beginning"), -1));
-            if (!NewBundle.begin(choice.newBundle().get(), workspace.folder(), parts, workspace.bundle().reading(), stop)) return new State.Done(reports, written, false, findings);
+            if (!NewBundle.begin(choice.newBundle().get(), workspace.folder(), parts, workspace.bundle().reading(), stop))
+                return new State.Done(reports, written, false, findings);
             written.add(choice.newBundle().get());
         }
         return new State.Done(reports, written, true, findings);
@@ -128,7 +142,8 @@ final class Making {
                 Bundle now = bundle;
                 for (Shown shown : batches) {
                     List<Document> documents = Pieces.documents(shown.batch(), shown.cutting(), shown.names());
-                    now = CutEdits.make(Objects.requireNonNull(now), shown.source(), documents, place.apply(shown), choice.replaced());
+                    now = CutEdits.make(Objects.requireNonNull(now), shown.source(), documents, place.apply(shown),
+                            choice.replaced());
                 }
                 return now;
             });

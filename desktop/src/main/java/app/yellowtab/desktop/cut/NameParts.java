@@ -45,7 +45,8 @@ final class NameParts extends VBox {
         row.setAlignment(Pos.CENTER_LEFT);
         MenuButton add = new MenuButton(Words.of("cut.name.add"));
         add.setId("cut-name-add");
-        for (NamePart part : List.of(new NamePart.Bookmark(), new NamePart.Value(new ValuePlace.AfterWords("No.", "")), new NamePart.FirstDate(), new NamePart.FileName(), new NamePart.Number(3, 1), new NamePart.Typed("Invoice"))) {
+        for (NamePart part : List.of(new NamePart.Bookmark(), new NamePart.Value(new ValuePlace.AfterWords("No.", "")),
+                new NamePart.FirstDate(), new NamePart.FileName(), new NamePart.Number(3, 1), new NamePart.Typed("Invoice"))) {
             MenuItem item = new MenuItem(Words.of("cut.name." + key(part)));
             item.setOnAction(event -> {
                 List<NamePart> more = new ArrayList<>(parts);
@@ -71,7 +72,8 @@ final class NameParts extends VBox {
 
     /** Shows how a batch's pieces are named. */
     void show(Shown now) {
-        List<NamePart> its = now.batch().rules().name().isEmpty() ? PieceNames.usual(now.batch().rules()) : now.batch().rules().name();
+        List<NamePart> its =
+                now.batch().rules().name().isEmpty() ? PieceNames.usual(now.batch().rules()) : now.batch().rules().name();
         if (its.equals(parts) && !row.getChildren().isEmpty()) return;
         parts = its;
         row.getChildren().clear();
@@ -84,9 +86,14 @@ final class NameParts extends VBox {
         chip.setAlignment(Pos.CENTER_LEFT);
         chip.getStyleClass().add(Styles.CHIP);
         switch (part) {
-            case NamePart.Typed typed -> chip.getChildren().add(field(typed.words(), 8, words -> Optional.of(new NamePart.Typed(words)), index));
-            case NamePart.Value value when value.place() instanceof ValuePlace.AfterWords after -> chip.getChildren().addAll(Controls.label(Words.of("cut.name.value.chip"), Styles.SENTENCE),
-                    field(after.words(), 8, words -> Optional.of(words).filter(text -> !text.isBlank()).map(text -> new NamePart.Value(new ValuePlace.AfterWords(text, after.until()))), index));
+            case NamePart.Typed typed ->
+                    chip.getChildren().add(field(typed.words(), 8, words -> Optional.of(new NamePart.Typed(words)), index));
+            case NamePart.Value value when value.place() instanceof ValuePlace.AfterWords after ->
+                    chip.getChildren().addAll(Controls.label(Words.of("cut.name.value.chip"), Styles.SENTENCE),
+                            field(after.words(), 8,
+                                    words -> Optional.of(words).filter(text -> !text.isBlank())
+                                            .map(text -> new NamePart.Value(new ValuePlace.AfterWords(text, after.until()))),
+                                    index));
             default -> chip.getChildren().add(Controls.label(Words.of("cut.name." + key(part)), Styles.SENTENCE));
         }
         chip.setCursor(Cursor.MOVE);

@@ -24,11 +24,13 @@ final class OrderMenu extends MenuButton {
 
     private void fill() {
         Menu together = new Menu(Words.of("cut.order.together"));
-        together.getItems().addAll(item("cut.order.half", () -> sheets.interleave(false)), item("cut.order.halfBack", () -> sheets.interleave(true)));
+        together.getItems().addAll(item("cut.order.half", () -> sheets.interleave(false)),
+                item("cut.order.halfBack", () -> sheets.interleave(true)));
         List<Source> backs = sheets.backs();
         if (!backs.isEmpty()) together.getItems().add(new SeparatorMenuItem());
         for (Source file : backs) {
-            together.getItems().addAll(named(Words.of("cut.order.file", file.fileName()), () -> sheets.join(file, false)), named(Words.of("cut.order.fileBack", file.fileName()), () -> sheets.join(file, true)));
+            together.getItems().addAll(named(Words.of("cut.order.file", file.fileName()), () -> sheets.join(file, false)),
+                    named(Words.of("cut.order.fileBack", file.fileName()), () -> sheets.join(file, true)));
         }
         MenuItem back = item("cut.order.back", sheets::putBack);
         back.setDisable(sheets.isAsCame());

@@ -90,11 +90,17 @@ final class PieceChoices extends VBox {
         HBox.setHgrow(text, Priority.ALWAYS);
         to.setPrefColumnCount(12);
         HBox.setHgrow(bundle, Priority.ALWAYS);
-        HBox newBundle = row(Controls.label(Words.of("cut.newBundle"), Styles.SMALL), bundle, Controls.button("cut.folder.choose", () -> dialogs.folder(Words.of("cut.newBundle")).ifPresent(chosen -> bundle.setText(chosen.toString()))));
-        HBox place = row(Controls.label(Words.of("cut.folder"), Styles.SMALL), folder, Controls.button("cut.folder.choose", () -> dialogs.folder(Words.of("cut.folder")).ifPresent(chosen -> folder.setText(chosen.toString()))));
+        HBox newBundle = row(Controls.label(Words.of("cut.newBundle"), Styles.SMALL), bundle, Controls.button("cut.folder.choose",
+                () -> dialogs.folder(Words.of("cut.newBundle")).ifPresent(chosen -> bundle.setText(chosen.toString()))));
+        HBox place = row(Controls.label(Words.of("cut.folder"), Styles.SMALL), folder, Controls.button("cut.folder.choose",
+                () -> dialogs.folder(Words.of("cut.folder")).ifPresent(chosen -> folder.setText(chosen.toString()))));
         sample.setId("cut-mail-sample");
-        VBox words = new VBox(5, row(Controls.label(Words.of("cut.mail.to"), Styles.SMALL), to, Controls.label(Words.of("cut.mail.subject"), Styles.SMALL), subject, parts(subject)), row(Controls.label(Words.of("cut.mail.text"), Styles.SMALL), text, parts(text)), sample);
-        getChildren().addAll(Controls.label(Words.of("cut.outcome"), Styles.FORM_LABEL), row(documents, where, title, replaced), newBundle, row(files, mails, mailKind), place, words);
+        VBox words = new VBox(5,
+                row(Controls.label(Words.of("cut.mail.to"), Styles.SMALL), to,
+                        Controls.label(Words.of("cut.mail.subject"), Styles.SMALL), subject, parts(subject)),
+                row(Controls.label(Words.of("cut.mail.text"), Styles.SMALL), text, parts(text)), sample);
+        getChildren().addAll(Controls.label(Words.of("cut.outcome"), Styles.FORM_LABEL), row(documents, where, title, replaced),
+                newBundle, row(files, mails, mailKind), place, words);
         Runnable show = () -> {
             Controls.show(title, documents.isSelected() && where.getValue() instanceof Where.NewSection);
             Controls.show(newBundle, documents.isSelected() && where.getValue() instanceof Where.NewBundle);
@@ -145,7 +151,8 @@ final class PieceChoices extends VBox {
     private void showSample() {
         List<String> read = batches.stream().filter(shown -> !shown.names().isEmpty()).limit(1).map(shown -> {
             PieceWords words = new PieceWords(shown.pages(), shown.cutting(), shown.names(), shown.source().fileName());
-            UnaryOperator<String> filled = mailKind.getSelectionModel().getSelectedIndex() == 0 ? typed -> words.ofPiece(typed, 0) : words::ofAll;
+            UnaryOperator<String> filled =
+                    mailKind.getSelectionModel().getSelectedIndex() == 0 ? typed -> words.ofPiece(typed, 0) : words::ofAll;
             return Words.of("cut.mail.sample", filled.apply(subject.getText()), filled.apply(text.getText()));
         }).toList();
         sample.setText(String.join("", read));
@@ -168,9 +175,11 @@ final class PieceChoices extends VBox {
         addSections(workspace.bundle().contents(), places);
         places.add(new Where.NewSection());
         places.add(new Where.NewBundle());
-        boolean begun = before == null || before instanceof Where.Tray && sheets && !where.getItems().contains(new Where.BySheets());
+        boolean begun =
+                before == null || before instanceof Where.Tray && sheets && !where.getItems().contains(new Where.BySheets());
         where.getItems().setAll(places);
-        where.setValue(begun ? places.getFirst() : places.stream().filter(place -> isSame(place, before)).findFirst().orElse(places.getFirst()));
+        where.setValue(begun ? places.getFirst()
+                : places.stream().filter(place -> isSame(place, before)).findFirst().orElse(places.getFirst()));
         if (title.getText().isEmpty() && !batches.isEmpty()) title.setText(stem(batches.getFirst().source().fileName()));
         int unchanged = batches.stream().mapToInt(shown -> CutEdits.unchanged(workspace.bundle(), shown.batch()).size()).sum();
         replaced.setText(Words.of("cut.replaced", unchanged));
@@ -186,7 +195,8 @@ final class PieceChoices extends VBox {
     }
 
     private static boolean isSame(Where place, Where before) {
-        return place instanceof Where.InSection now && before instanceof Where.InSection then ? now.section().id().equals(then.section().id()) : place.equals(before);
+        return place instanceof Where.InSection now && before instanceof Where.InSection then
+                ? now.section().id().equals(then.section().id()) : place.equals(before);
     }
 
     private static String stem(String fileName) {
@@ -197,8 +207,10 @@ final class PieceChoices extends VBox {
     /** {@return why it cannot begin as it is filled in; empty where it can} */
     String lacking() {
         if (!documents.isSelected() && !files.isSelected() && !mails.isSelected()) return Words.of("cut.lacking.nothing");
-        if (documents.isSelected() && where.getValue() instanceof Where.NewSection && title.getText().isBlank()) return Words.of("cut.lacking.title");
-        if (documents.isSelected() && where.getValue() instanceof Where.NewBundle && path(bundle).isEmpty()) return Words.of("cut.lacking.bundle");
+        if (documents.isSelected() && where.getValue() instanceof Where.NewSection && title.getText().isBlank())
+            return Words.of("cut.lacking.title");
+        if (documents.isSelected() && where.getValue() instanceof Where.NewBundle && path(bundle).isEmpty())
+            return Words.of("cut.lacking.bundle");
         if ((files.isSelected() || mails.isSelected()) && path(folder).isEmpty()) return Words.of("cut.lacking.folder");
         try {
             if (mails.isSelected()) mails();
@@ -217,7 +229,8 @@ final class PieceChoices extends VBox {
     }
 
     private Wanted.Mails mails() {
-        return new Wanted.Mails(mailKind.getSelectionModel().getSelectedIndex() == 0, to.getText().strip(), subject.getText(), text.getText());
+        return new Wanted.Mails(mailKind.getSelectionModel().getSelectedIndex() == 0, to.getText().strip(), subject.getText(),
+                text.getText());
     }
 
     /** {@return what was chosen} */
@@ -230,12 +243,18 @@ final class PieceChoices extends VBox {
             case Where.BySheets sheets -> new PiecePlace.BySheets(shown.names().stream().map(Named::section).toList());
             case Where.NewBundle fresh -> new PiecePlace.BySheets(shown.names().stream().map(Named::section).toList());
         }) : Optional.empty();
-        String words = chosen instanceof Where.NewSection ? Words.of("cut.where.section", title.getText().strip()) : where.getConverter().toString(chosen);
+        String words = chosen instanceof Where.NewSection ? Words.of("cut.where.section", title.getText().strip())
+                : where.getConverter().toString(chosen);
         Function<Shown, List<String>> said = shown -> chosen instanceof Where.BySheets
-                ? shown.names().stream().map(named -> named.section().isEmpty() ? Words.of("cut.where.tray") : Words.of("cut.where.section", named.section())).toList()
+                ? shown.names().stream()
+                        .map(named -> named.section().isEmpty() ? Words.of("cut.where.tray")
+                                : Words.of("cut.where.section", named.section()))
+                        .toList()
                 : Collections.nCopies(shown.names().size(), words);
         boolean writes = files.isSelected() || mails.isSelected();
-        return new Making.Choice(place, said, replaced.isSelected(), chosen instanceof Where.NewBundle ? path(bundle) : Optional.empty(), writes ? path(folder) : Optional.empty(), new Wanted(files.isSelected(), mails.isSelected() ? Optional.of(mails()) : Optional.empty()));
+        return new Making.Choice(place, said, replaced.isSelected(),
+                chosen instanceof Where.NewBundle ? path(bundle) : Optional.empty(), writes ? path(folder) : Optional.empty(),
+                new Wanted(files.isSelected(), mails.isSelected() ? Optional.of(mails()) : Optional.empty()));
     }
 
     private static final class Wording extends StringConverter<Where> {

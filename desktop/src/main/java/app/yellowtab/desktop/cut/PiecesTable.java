@@ -83,7 +83,8 @@ final class PiecesTable extends TableView<PiecesTable.Line> {
             refused.accept(edit.getNewValue());
             refresh();
         });
-        getColumns().setAll(List.of(number, batch, name, column("cut.column.pages", 74, line -> CutReport.stretches(line.its().pages()).replace('-', '–')),
+        getColumns().setAll(List.of(number, batch, name,
+                column("cut.column.pages", 74, line -> CutReport.stretches(line.its().pages()).replace('-', '–')),
                 date, column("cut.column.size", 66, line -> line.bytes().map(Words::size).orElse("…")),
                 why(line -> line.its().reasons().stream().map(Reason::words).collect(Collectors.joining("; ")))));
     }

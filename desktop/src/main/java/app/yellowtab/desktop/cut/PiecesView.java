@@ -53,7 +53,8 @@ final class PiecesView extends VBox {
      * @param back goes back to the pages
      * @param toPage goes back to a page of the batch on the table
      */
-    PiecesView(CutDesk desk, Making making, Workspace workspace, FileDialogs dialogs, Opener opener, Runnable back, IntConsumer toPage) {
+    PiecesView(CutDesk desk, Making making, Workspace workspace, FileDialogs dialogs, Opener opener, Runnable back,
+            IntConsumer toPage) {
         super(8);
         this.desk = desk;
         this.making = making;
@@ -69,13 +70,15 @@ final class PiecesView extends VBox {
             PiecesTable.Line line = table.getSelectionModel().getSelectedItem();
             if (line != null) toPage.accept(line.first());
         });
-        page.disableProperty().bind(table.getSelectionModel().selectedItemProperty().map(line -> !line.batch().source().id().equals(desk.chosen().getFirst())).orElse(true));
+        page.disableProperty().bind(table.getSelectionModel().selectedItemProperty()
+                .map(line -> !line.batch().source().id().equals(desk.chosen().getFirst())).orElse(true));
         Button join = Controls.button("cut.join", () -> {
             PiecesTable.Line line = table.getSelectionModel().getSelectedItem();
             if (line != null) desk.toggleCut(line.first());
         });
         Controls.describe(join, Words.of("cut.joinTip"));
-        join.disableProperty().bind(table.getSelectionModel().selectedItemProperty().map(line -> line.piece() == 0 || !desk.chosen().getFirst().equals(line.batch().source().id())).orElse(true));
+        join.disableProperty().bind(table.getSelectionModel().selectedItemProperty()
+                .map(line -> line.piece() == 0 || !desk.chosen().getFirst().equals(line.batch().source().id())).orElse(true));
         HBox head = new HBox(10, heading, Controls.spring(), join, page, pages);
         head.setAlignment(Pos.CENTER_LEFT);
         // A long name of a file gives way, not what is to be pressed.
@@ -95,7 +98,8 @@ final class PiecesView extends VBox {
         results.getStyleClass().add(Styles.GLANCE_WORDS);
         getChildren().addAll(head, table, choices, action, results);
         getStyleClass().add(Styles.CUT_WORK);
-        subscription = Subscription.combine(desk.openProperty().subscribe(this::show), making.stateProperty().subscribe(this::show));
+        subscription =
+                Subscription.combine(desk.openProperty().subscribe(this::show), making.stateProperty().subscribe(this::show));
     }
 
     void dispose() {
@@ -111,7 +115,8 @@ final class PiecesView extends VBox {
 
     private void show(List<Shown> batches) {
         int pieces = batches.stream().mapToInt(shown -> shown.names().size()).sum();
-        heading.setText(batches.size() == 1 ? Words.of("cut.list.one", pieces, batches.getFirst().source().fileName()) : Words.of("cut.list.many", pieces, batches.size()));
+        heading.setText(batches.size() == 1 ? Words.of("cut.list.one", pieces, batches.getFirst().source().fileName())
+                : Words.of("cut.list.many", pieces, batches.size()));
         make.setText(Words.of("cut.make", pieces));
         if (!isVisible()) return;
         table.show(batches);
@@ -122,10 +127,13 @@ final class PiecesView extends VBox {
     private void showLacking() {
         List<Shown> batches = desk.openProperty().get();
         String trouble = batches.stream().map(Shown::trouble).filter(words -> !words.isEmpty()).collect(Collectors.joining("; "));
-        String lacks = !trouble.isEmpty() ? trouble : batches.stream().anyMatch(Shown::waits) ? Words.of("cut.waits") : choices.lacking();
-        long nameless = batches.stream().flatMap(shown -> shown.names().stream()).filter(named -> !named.missing().isEmpty()).count();
+        String lacks = !trouble.isEmpty() ? trouble
+                : batches.stream().anyMatch(Shown::waits) ? Words.of("cut.waits") : choices.lacking();
+        long nameless =
+                batches.stream().flatMap(shown -> shown.names().stream()).filter(named -> !named.missing().isEmpty()).count();
         lacking.setText(!lacks.isEmpty() ? lacks : Words.of("cut.lacking", nameless));
-        make.setDisable(!lacks.isEmpty() || making.stateProperty().get() instanceof Making.State.Running || batches.stream().allMatch(shown -> shown.names().isEmpty()));
+        make.setDisable(!lacks.isEmpty() || making.stateProperty().get() instanceof Making.State.Running
+                || batches.stream().allMatch(shown -> shown.names().isEmpty()));
     }
 
     private void start() {
@@ -135,10 +143,11 @@ final class PiecesView extends VBox {
     private void show(Making.State state) {
         result.getChildren().clear();
         switch (state) {
-            case Making.State.Ready ready -> { }
+            case Making.State.Ready ready -> {}
             case Making.State.Running running -> result.getChildren().add(new RunningJob(running.job()));
             case Making.State.Done done -> showDone(done);
-            case Making.State.Failed failed -> result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
+            case Making.State.Failed failed ->
+                    result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
         }
         Controls.show(results, !result.getChildren().isEmpty());
         boolean ready = !(state instanceof Making.State.Done);
@@ -149,25 +158,35 @@ final class PiecesView extends VBox {
 
     private void showDone(Making.State.Done done) {
         int documents = done.isWhole() ? done.reports().stream().mapToInt(report -> report.places().size()).sum() : 0;
-        int files = done.reports().stream().mapToInt(report -> (int) report.made().stream().filter(its -> !its.file().isEmpty()).count()).sum();
-        long mails = done.reports().stream().flatMap(report -> report.made().stream()).map(CutReport.Made::mail).filter(mail -> !mail.isEmpty()).distinct().count();
+        int files = done.reports().stream()
+                .mapToInt(report -> (int) report.made().stream().filter(its -> !its.file().isEmpty()).count()).sum();
+        long mails = done.reports().stream().flatMap(report -> report.made().stream()).map(CutReport.Made::mail)
+                .filter(mail -> !mail.isEmpty()).distinct().count();
         long bytes = done.reports().stream().flatMap(report -> report.made().stream()).mapToLong(CutReport.Made::bytes).sum();
         int dropped = done.reports().stream().mapToInt(report -> report.cutting().dropped().size()).sum();
         if (documents > 0) {
             List<String> places = done.reports().stream().flatMap(report -> report.places().stream()).distinct().toList();
-            result.getChildren().add(Sign.of(Feather.CHECK, Words.of("cut.done.documents", documents, places.size() == 1 ? places.getFirst() : Words.of("cut.done.several", places.size())), Styles.DONE));
+            result.getChildren()
+                    .add(Sign.of(Feather.CHECK,
+                            Words.of("cut.done.documents", documents,
+                                    places.size() == 1 ? places.getFirst() : Words.of("cut.done.several", places.size())),
+                            Styles.DONE));
         }
-        if (files + mails > 0) result.getChildren().add(Sign.of(Feather.CHECK, Words.of("cut.done.files", written(files, mails), Words.size(bytes)), Styles.DONE));
+        if (files + mails > 0) result.getChildren()
+                .add(Sign.of(Feather.CHECK, Words.of("cut.done.files", written(files, mails), Words.size(bytes)), Styles.DONE));
         for (Path folder : done.folders()) result.getChildren().add(Controls.paragraph(folder.toString(), Styles.SMALL));
         if (!done.isWhole()) result.getChildren().add(Controls.paragraph(Words.of("cut.done.stopped"), Styles.NOTICE));
         if (dropped > 0) result.getChildren().add(Controls.paragraph(Words.of("cut.done.dropped", dropped), Styles.SMALL));
         HBox buttons = new HBox(8, Controls.button("cut.report", () -> keepReport(done.reports())));
-        if (!done.folders().isEmpty()) buttons.getChildren().add(Controls.button("cut.openFolder", () -> opener.open(done.folders().getFirst().toAbsolutePath())));
+        if (!done.folders().isEmpty()) buttons.getChildren()
+                .add(Controls.button("cut.openFolder", () -> opener.open(done.folders().getFirst().toAbsolutePath())));
         buttons.getChildren().add(Controls.button("cut.again", making::reset));
         result.getChildren().add(buttons);
         List<Finding> findings = done.findings().stream().sorted(Comparator.comparing(Finding::severity).reversed()).toList();
-        findings.stream().limit(MOST_FINDINGS).forEach(finding -> result.getChildren().add(Controls.paragraph(finding.message(), Styles.NOTICE)));
-        if (findings.size() > MOST_FINDINGS) result.getChildren().add(Controls.paragraph(Words.of("cut.done.more", findings.size() - MOST_FINDINGS), Styles.SMALL));
+        findings.stream().limit(MOST_FINDINGS)
+                .forEach(finding -> result.getChildren().add(Controls.paragraph(finding.message(), Styles.NOTICE)));
+        if (findings.size() > MOST_FINDINGS) result.getChildren()
+                .add(Controls.paragraph(Words.of("cut.done.more", findings.size() - MOST_FINDINGS), Styles.SMALL));
     }
 
     private static String written(int files, long mails) {

@@ -6,9 +6,12 @@ import java.util.Optional;
 
 /** The kinds of rule that a user can switch on, each as it stands before anything is filled in. */
 enum RuleKind {
-    EVERY(new CutRule.EveryPages(10, 1)), SIZE(new CutRule.UpTo(5_000_000)), BOOKMARKS(new CutRule.Bookmarks(1)), BLANKS(new CutRule.BlankSheets(true)),
-    WORDS(new CutRule.WordsFound("1 of", false, false, true, Optional.empty(), false)), VALUE(new CutRule.ValueChanges(new ValuePlace.AfterWords("No.", ""))),
-    FIRST(new CutRule.FirstPages(50)), SHEETS(new CutRule.SeparatorSheets()), NUMBERING(new CutRule.NumberingRestarts()), SIZES(new CutRule.SizeChanges()), RANGES(new CutRule.Ranges("1-", true)), SIDES(new CutRule.OddAndEven(false));
+    EVERY(new CutRule.EveryPages(10, 1)), SIZE(new CutRule.UpTo(5_000_000)), BOOKMARKS(new CutRule.Bookmarks(1)),
+    BLANKS(new CutRule.BlankSheets(true)),
+    WORDS(new CutRule.WordsFound("1 of", false, false, true, Optional.empty(), false)),
+    VALUE(new CutRule.ValueChanges(new ValuePlace.AfterWords("No.", ""))),
+    FIRST(new CutRule.FirstPages(50)), SHEETS(new CutRule.SeparatorSheets()), NUMBERING(new CutRule.NumberingRestarts()),
+    SIZES(new CutRule.SizeChanges()), RANGES(new CutRule.Ranges("1-", true)), SIDES(new CutRule.OddAndEven(false));
 
     private final CutRule usual;
 

@@ -55,16 +55,23 @@ final class RuleSentences extends VBox {
         super(10);
         this.desk = desk;
         this.step = step;
-        add(RuleKind.EVERY, number("cut.every", rule -> ((CutRule.EveryPages) rule).count(), (rule, value) -> new CutRule.EveryPages(value, ((CutRule.EveryPages) rule).from())),
-                number("cut.everyFrom", rule -> ((CutRule.EveryPages) rule).from(), (rule, value) -> new CutRule.EveryPages(((CutRule.EveryPages) rule).count(), value)));
+        add(RuleKind.EVERY,
+                number("cut.every", rule -> ((CutRule.EveryPages) rule).count(),
+                        (rule, value) -> new CutRule.EveryPages(value, ((CutRule.EveryPages) rule).from())),
+                number("cut.everyFrom", rule -> ((CutRule.EveryPages) rule).from(),
+                        (rule, value) -> new CutRule.EveryPages(((CutRule.EveryPages) rule).count(), value)));
         add(RuleKind.SIZE, megabytes());
-        add(RuleKind.BOOKMARKS, number("cut.bookmarks", rule -> ((CutRule.Bookmarks) rule).level(), (rule, value) -> new CutRule.Bookmarks(value)));
-        add(RuleKind.BLANKS, choice("cut.blanks", rule -> ((CutRule.BlankSheets) rule).dropped(), (rule, dropped) -> new CutRule.BlankSheets(dropped)));
-        add(RuleKind.FIRST, number("cut.first", rule -> ((CutRule.FirstPages) rule).leastPercent(), (rule, value) -> new CutRule.FirstPages(Math.min(100, value))));
+        add(RuleKind.BOOKMARKS, number("cut.bookmarks", rule -> ((CutRule.Bookmarks) rule).level(),
+                (rule, value) -> new CutRule.Bookmarks(value)));
+        add(RuleKind.BLANKS, choice("cut.blanks", rule -> ((CutRule.BlankSheets) rule).dropped(),
+                (rule, dropped) -> new CutRule.BlankSheets(dropped)));
+        add(RuleKind.FIRST, number("cut.first", rule -> ((CutRule.FirstPages) rule).leastPercent(),
+                (rule, value) -> new CutRule.FirstPages(Math.min(100, value))));
         add(RuleKind.SHEETS, (kind, gaps) -> List.of(printing));
         add(RuleKind.WORDS, choice("cut.wordsWhere", rule -> !((CutRule.WordsFound) rule).after(), (rule, before) -> {
             CutRule.WordsFound old = (CutRule.WordsFound) rule;
-            return new CutRule.WordsFound(old.words(), old.isPattern(), old.caseMatters(), old.spacesMatter(), old.area(), !before);
+            return new CutRule.WordsFound(old.words(), old.isPattern(), old.caseMatters(), old.spacesMatter(), old.area(),
+                    !before);
         }), choice("cut.wordsKind", rule -> !((CutRule.WordsFound) rule).isPattern(), (rule, plain) -> {
             CutRule.WordsFound old = (CutRule.WordsFound) rule;
             return new CutRule.WordsFound(old.words(), !plain, old.caseMatters(), old.spacesMatter(), old.area(), old.after());
@@ -78,9 +85,13 @@ final class RuleSentences extends VBox {
             CutRule.WordsFound old = (CutRule.WordsFound) rule;
             return new CutRule.WordsFound(old.words(), old.isPattern(), old.caseMatters(), matter, old.area(), old.after());
         }), area(rule -> ((CutRule.WordsFound) rule).area(), () -> desk.lookForWordsIn(Optional.empty())));
-        add(RuleKind.VALUE, text("cut.value", rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords after ? after.words() : "",
-                (rule, words) -> new CutRule.ValueChanges(new ValuePlace.AfterWords(words, ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords old ? old.until() : ""))),
-                until(), area(rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.InArea in ? Optional.of(in.area()) : Optional.empty(), () -> desk.set(RuleKind.VALUE.usual(), true)));
+        add(RuleKind.VALUE,
+                text("cut.value",
+                        rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords after ? after.words() : "",
+                        (rule, words) -> new CutRule.ValueChanges(new ValuePlace.AfterWords(words,
+                                ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords old ? old.until() : ""))),
+                until(), area(rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.InArea in
+                        ? Optional.of(in.area()) : Optional.empty(), () -> desk.set(RuleKind.VALUE.usual(), true)));
         add(RuleKind.NUMBERING);
         add(RuleKind.SIZES);
         least.setId("cut-least");
@@ -88,11 +99,16 @@ final class RuleSentences extends VBox {
         least.setAccessibleText(Words.of("cut.least"));
         commit(least, () -> whole(least).ifPresentOrElse(desk::setLeast, () -> least.getStyleClass().add(Styles.WRONG)));
         FlowPane few = flow();
-        few.getChildren().addAll(Controls.label(Words.of("cut.least"), Styles.SENTENCE), least, Controls.label(Words.of("cut.least.end"), Styles.SENTENCE));
+        few.getChildren().addAll(Controls.label(Words.of("cut.least"), Styles.SENTENCE), least,
+                Controls.label(Words.of("cut.least.end"), Styles.SENTENCE));
         getChildren().addAll(few, Controls.label(Words.of("cut.orElse"), Styles.SMALL));
-        add(RuleKind.RANGES, text("cut.ranges", rule -> ((CutRule.Ranges) rule).typed(), (rule, typed) -> new CutRule.Ranges(typed, ((CutRule.Ranges) rule).restStays())),
-                choice("cut.rest", rule -> ((CutRule.Ranges) rule).restStays(), (rule, stays) -> new CutRule.Ranges(((CutRule.Ranges) rule).typed(), stays)));
-        add(RuleKind.SIDES, choice("cut.sides", rule -> !((CutRule.OddAndEven) rule).evenFromBack(), (rule, forward) -> new CutRule.OddAndEven(!forward)));
+        add(RuleKind.RANGES,
+                text("cut.ranges", rule -> ((CutRule.Ranges) rule).typed(),
+                        (rule, typed) -> new CutRule.Ranges(typed, ((CutRule.Ranges) rule).restStays())),
+                choice("cut.rest", rule -> ((CutRule.Ranges) rule).restStays(),
+                        (rule, stays) -> new CutRule.Ranges(((CutRule.Ranges) rule).typed(), stays)));
+        add(RuleKind.SIDES, choice("cut.sides", rule -> !((CutRule.OddAndEven) rule).evenFromBack(),
+                (rule, forward) -> new CutRule.OddAndEven(!forward)));
     }
 
     /** Makes a gap for a rule. */
@@ -126,7 +142,9 @@ final class RuleSentences extends VBox {
         flow.getChildren().addAll(on, begin);
         for (GapMaker maker : makers) flow.getChildren().addAll(maker.make(kind, gaps));
         Label count = Controls.label("", Styles.SMALL);
-        HBox steps = new HBox(2, count, Controls.iconButton(Feather.CHEVRON_LEFT, "cut.step.back", () -> step.accept(kind, false)), Controls.iconButton(Feather.CHEVRON_RIGHT, "cut.step.on", () -> step.accept(kind, true)));
+        HBox steps =
+                new HBox(2, count, Controls.iconButton(Feather.CHEVRON_LEFT, "cut.step.back", () -> step.accept(kind, false)),
+                        Controls.iconButton(Feather.CHEVRON_RIGHT, "cut.step.on", () -> step.accept(kind, true)));
         steps.setAlignment(Pos.CENTER_LEFT);
         sentences.put(kind, new Sentence(on, gaps, count, steps));
         VBox box = new VBox(2, flow, steps);
@@ -137,7 +155,8 @@ final class RuleSentences extends VBox {
     private GapMaker number(String key, Function<CutRule, Integer> value, Filler<Integer> fill) {
         return (kind, gaps) -> {
             TextField field = field(key, 3);
-            commit(field, () -> whole(field).ifPresentOrElse(number -> desk.set(fill.fill(desk.rule(kind), number), true), () -> field.getStyleClass().add(Styles.WRONG)));
+            commit(field, () -> whole(field).ifPresentOrElse(number -> desk.set(fill.fill(desk.rule(kind), number), true),
+                    () -> field.getStyleClass().add(Styles.WRONG)));
             gaps.add(new Gap(field, () -> put(field, String.valueOf(value.apply(desk.rule(kind))))));
             return inSentence(key, field);
         };
@@ -148,9 +167,11 @@ final class RuleSentences extends VBox {
         return (kind, gaps) -> {
             TextField field = field("cut.until", 3);
             commit(field, () -> {
-                if (desk.rule(kind) instanceof CutRule.ValueChanges(ValuePlace.AfterWords after)) desk.set(new CutRule.ValueChanges(new ValuePlace.AfterWords(after.words(), field.getText())), true);
+                if (desk.rule(kind) instanceof CutRule.ValueChanges(ValuePlace.AfterWords after))
+                    desk.set(new CutRule.ValueChanges(new ValuePlace.AfterWords(after.words(), field.getText())), true);
             });
-            gaps.add(new Gap(field, () -> put(field, desk.rule(kind) instanceof CutRule.ValueChanges(ValuePlace.AfterWords after) ? after.until() : "")));
+            gaps.add(new Gap(field, () -> put(field,
+                    desk.rule(kind) instanceof CutRule.ValueChanges(ValuePlace.AfterWords after) ? after.until() : "")));
             return inSentence("cut.until", field);
         };
     }
@@ -161,10 +182,12 @@ final class RuleSentences extends VBox {
             TextField field = field("cut.size", 4);
             commit(field, () -> {
                 String typed = field.getText().strip().replace(',', '.');
-                if (typed.matches("\\d{1,6}(\\.\\d{1,3})?") && Double.parseDouble(typed) > 0) desk.set(new CutRule.UpTo(Math.round(Double.parseDouble(typed) * MEGA)), true);
+                if (typed.matches("\\d{1,6}(\\.\\d{1,3})?") && Double.parseDouble(typed) > 0)
+                    desk.set(new CutRule.UpTo(Math.round(Double.parseDouble(typed) * MEGA)), true);
                 else field.getStyleClass().add(Styles.WRONG);
             });
-            gaps.add(new Gap(field, () -> put(field, new DecimalFormat("0.###", DecimalFormatSymbols.getInstance(Locale.UK)).format(((CutRule.UpTo) desk.rule(kind)).bytes() / MEGA))));
+            gaps.add(new Gap(field, () -> put(field, new DecimalFormat("0.###", DecimalFormatSymbols.getInstance(Locale.UK))
+                    .format(((CutRule.UpTo) desk.rule(kind)).bytes() / MEGA))));
             return inSentence("cut.size", field);
         };
     }
@@ -204,7 +227,8 @@ final class RuleSentences extends VBox {
             chip.getStyleClass().add(Styles.CHIP);
             gaps.add(new Gap(chip, () -> {
                 Optional<Area> area = value.apply(desk.rule(kind));
-                area.ifPresent(its -> words.setText(Words.of("cut.area", its.leftMm(), its.topMm(), its.widthMm(), its.heightMm())));
+                area.ifPresent(
+                        its -> words.setText(Words.of("cut.area", its.leftMm(), its.topMm(), its.widthMm(), its.heightMm())));
                 Controls.show(chip, area.isPresent());
             }));
             return List.of(chip);
@@ -271,6 +295,7 @@ final class RuleSentences extends VBox {
 
     /** Marks what was filled into a rule that cannot be followed. */
     void markWrong(RuleKind kind) {
-        Objects.requireNonNull(sentences.get(kind)).gaps.stream().map(Gap::node).filter(TextField.class::isInstance).findFirst().ifPresent(field -> field.getStyleClass().add(Styles.WRONG));
+        Objects.requireNonNull(sentences.get(kind)).gaps.stream().map(Gap::node).filter(TextField.class::isInstance).findFirst()
+                .ifPresent(field -> field.getStyleClass().add(Styles.WRONG));
     }
 }

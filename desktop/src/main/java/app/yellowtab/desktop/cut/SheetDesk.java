@@ -17,7 +17,10 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
-/** What is done to the sheets of the batch on the table, and to their order. Knows no node. Pages are told by their place, counted from 1; each call is one step. */
+/**
+ * What is done to the sheets of the batch on the table, and to their order. Knows no node. Pages are told by their place, counted
+ * from 1; each call is one step.
+ */
 final class SheetDesk {
     /** Sheets whose sides differ by less are of one size. */
     private static final double SAME_MM = 3;
@@ -31,7 +34,8 @@ final class SheetDesk {
     }
 
     private void change(Function<Shown, UnaryOperator<Batch>> change) {
-        desk.shownProperty().get().ifPresent(now -> workspace.edit(bundle -> CutEdits.change(bundle, now.source(), batch -> isAsShown(batch, now) ? change.apply(now).apply(batch) : batch)));
+        desk.shownProperty().get().ifPresent(now -> workspace.edit(bundle -> CutEdits.change(bundle, now.source(),
+                batch -> isAsShown(batch, now) ? change.apply(now).apply(batch) : batch)));
     }
 
     /** {@return whether places in a batch are still those that are shown} */
@@ -73,7 +77,8 @@ final class SheetDesk {
     void mendAll() {
         change(now -> batch -> {
             SheetsToMend sheets = now.sheets();
-            Batch mended = SheetMending.straightened(SheetMending.turned(batch, now.read(), sheets.wrongWay()), now.read(), sheets.askew());
+            Batch mended = SheetMending.straightened(SheetMending.turned(batch, now.read(), sheets.wrongWay()), now.read(),
+                    sheets.askew());
             mended = SheetMending.dropped(SheetMending.cropped(mended, now.read(), sheets.dark()), sheets.blank());
             return sheets.spreads().isEmpty() ? mended : SheetMending.divided(mended, now.read(), sheets.spreads());
         });
@@ -83,7 +88,8 @@ final class SheetDesk {
     void divideAt(int page, double acrossMm, boolean allOfItsSize) {
         change(now -> batch -> {
             BatchPage its = now.pages().get(page - 1);
-            List<Integer> pages = IntStream.rangeClosed(1, now.pages().size()).filter(other -> other == page || allOfItsSize && isSame(now.pages().get(other - 1), its)).boxed().toList();
+            List<Integer> pages = IntStream.rangeClosed(1, now.pages().size())
+                    .filter(other -> other == page || allOfItsSize && isSame(now.pages().get(other - 1), its)).boxed().toList();
             return SheetMending.divided(batch, now.read(), pages, acrossMm);
         });
     }
@@ -101,7 +107,9 @@ final class SheetDesk {
     boolean isHalf(int page) {
         return desk.shownProperty().get().filter(now -> {
             var its = CutDesk.page(now.batch(), page);
-            return now.batch().runs().stream().filter(run -> run.source().equals(its.source()) && run.first() <= its.first() && run.last() >= its.first()).count() > 1;
+            return now.batch().runs().stream()
+                    .filter(run -> run.source().equals(its.source()) && run.first() <= its.first() && run.last() >= its.first())
+                    .count() > 1;
         }).isPresent();
     }
 
@@ -120,13 +128,16 @@ final class SheetDesk {
         return desk.shownProperty().get().map(now -> {
             int fronts = now.pages().size();
             Set<SourceId> own = now.sources().stream().map(Source::id).collect(Collectors.toSet());
-            return desk.rowsProperty().get().stream().filter(row -> !own.contains(row.source().id()) && (row.pages() == fronts || row.pages() == fronts - 1)).map(CutDesk.Row::source).toList();
+            return desk.rowsProperty().get().stream()
+                    .filter(row -> !own.contains(row.source().id()) && (row.pages() == fronts || row.pages() == fronts - 1))
+                    .map(CutDesk.Row::source).toList();
         }).orElse(List.of());
     }
 
     /** Sets the pages of another file behind those of the batch on the table, each back behind its front. */
     void join(Source backs, boolean turnedOver) {
-        desk.shownProperty().get().ifPresent(now -> workspace.edit(bundle -> CutEdits.joined(bundle, now.source(), backs, turnedOver)));
+        desk.shownProperty().get()
+                .ifPresent(now -> workspace.edit(bundle -> CutEdits.joined(bundle, now.source(), backs, turnedOver)));
     }
 
     /** {@return whether the pages lie as they came} */

@@ -16,8 +16,8 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 
 /**
- * What the pictures of a scanned batch propose: pages to be turned, straightened and rid of dark edges, sheets to be divided, blank sheets to
- * be dropped. Each is seen before it is done.
+ * What the pictures of a scanned batch propose: pages to be turned, straightened and rid of dark edges, sheets to be divided,
+ * blank sheets to be dropped. Each is seen before it is done.
  */
 final class SheetProposals extends VBox {
     private final SheetDesk sheets;
@@ -82,7 +82,9 @@ final class SheetProposals extends VBox {
         all.setId("sheet-" + kind);
         if (!sure) one.setText(Words.of("cut.sheet." + kind + ".do"));
         one.setId("sheet-" + kind + "-one");
-        HBox steps = new HBox(4, one, Controls.spring(), Controls.iconButton(Feather.CHEVRON_LEFT, "cut.step.back", () -> step(pages, false)), Controls.iconButton(Feather.CHEVRON_RIGHT, "cut.step.on", () -> step(pages, true)));
+        HBox steps = new HBox(4, one, Controls.spring(),
+                Controls.iconButton(Feather.CHEVRON_LEFT, "cut.step.back", () -> step(pages, false)),
+                Controls.iconButton(Feather.CHEVRON_RIGHT, "cut.step.on", () -> step(pages, true)));
         if (sure) steps.getChildren().addFirst(all);
         steps.setAlignment(Pos.CENTER_LEFT);
         getChildren().add(new VBox(2, Controls.paragraph(Words.of("cut.sheet." + kind, pages.size()), Styles.SENTENCE), steps));

@@ -56,11 +56,14 @@ final class SheetsView extends VBox {
         VBox.setVgrow(lines, Priority.ALWAYS);
         lines.setMaxHeight(320);
         make.getStyleClass().add(Styles.MAIN_ACTION);
-        HBox head = new HBox(10, Controls.label(Words.of("cut.sheets.title"), Styles.TITLE), Controls.spring(), Controls.button("cut.back", back));
+        HBox head = new HBox(10, Controls.label(Words.of("cut.sheets.title"), Styles.TITLE), Controls.spring(),
+                Controls.button("cut.back", back));
         head.setAlignment(Pos.CENTER_LEFT);
-        HBox more = new HBox(8, Controls.label(Words.of("cut.sheets.nameless"), Styles.SENTENCE), nameless, Controls.spring(), placeholders);
+        HBox more = new HBox(8, Controls.label(Words.of("cut.sheets.nameless"), Styles.SENTENCE), nameless, Controls.spring(),
+                placeholders);
         more.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(head, Controls.paragraph(Words.of("cut.sheets.text"), Styles.SENTENCE), Controls.label(Words.of("cut.sheets.lines"), Styles.FORM_LABEL), lines, more, said, make);
+        getChildren().addAll(head, Controls.paragraph(Words.of("cut.sheets.text"), Styles.SENTENCE),
+                Controls.label(Words.of("cut.sheets.lines"), Styles.FORM_LABEL), lines, more, said, make);
         getStyleClass().add(Styles.CUT_WORK);
         setVisible(false);
     }
@@ -77,7 +80,8 @@ final class SheetsView extends VBox {
 
     private List<SheetCode> sheets() {
         boolean monthFirst = workspace.bundle().reading().monthFirst();
-        List<SheetCode> sheets = new ArrayList<>(lines.getText().lines().filter(line -> !line.isBlank()).map(line -> SheetCodes.typed(line, monthFirst)).toList());
+        List<SheetCode> sheets = new ArrayList<>(
+                lines.getText().lines().filter(line -> !line.isBlank()).map(line -> SheetCodes.typed(line, monthFirst)).toList());
         sheets.addAll(Collections.nCopies(Optional.ofNullable(nameless.getValue()).orElse(0), SheetCode.NAMELESS));
         return sheets;
     }
@@ -96,8 +100,12 @@ final class SheetsView extends VBox {
     }
 
     private void addPlaceholders() {
-        String more = SheetCodes.placeholders(workspace.bundle()).stream().map(sheet -> sheet.name() + (sheet.date().isEmpty() && sheet.section().isEmpty() ? "" : " | " + sheet.date().map(DocumentDate.Formats::full).orElse(""))
-                + (sheet.section().isEmpty() ? "" : " | " + sheet.section())).collect(Collectors.joining("\n"));
+        String more = SheetCodes.placeholders(workspace.bundle()).stream()
+                .map(sheet -> sheet.name()
+                        + (sheet.date().isEmpty() && sheet.section().isEmpty() ? ""
+                                : " | " + sheet.date().map(DocumentDate.Formats::full).orElse(""))
+                        + (sheet.section().isEmpty() ? "" : " | " + sheet.section()))
+                .collect(Collectors.joining("\n"));
         lines.appendText((lines.getText().isEmpty() || lines.getText().endsWith("\n") ? "" : "\n") + more + "\n");
     }
 

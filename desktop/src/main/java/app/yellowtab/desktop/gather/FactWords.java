@@ -48,17 +48,20 @@ final class FactWords {
         lines.add(Words.of("fact.file", source.fileName(), Words.size(source.bytes())));
         if (!source.isRead()) {
             // That a password is wanted stands beside the field for it.
-            source.about().trouble().filter(note -> note.code() != Finding.Code.PASSWORD_NEEDED).ifPresent(note -> lines.add(note.about(source.fileName()).message()));
+            source.about().trouble().filter(note -> note.code() != Finding.Code.PASSWORD_NEEDED)
+                    .ifPresent(note -> lines.add(note.about(source.fileName()).message()));
             return lines;
         }
         if (!pages.sizes().isEmpty()) {
             lines.add(pages.sizes().size() == 1 ? pages.sizes().getFirst().shown()
-                    : pages.sizes().stream().limit(4).map(size -> Words.of("fact.sizePages", size.shown(), size.pages())).collect(Collectors.joining(", ")));
+                    : pages.sizes().stream().limit(4).map(size -> Words.of("fact.sizePages", size.shown(), size.pages()))
+                            .collect(Collectors.joining(", ")));
         }
         lines.addAll(strikingWithin(source, left));
         if (pages.fields() > 0) lines.add(Words.of("fact.fields", pages.fields()));
         if (pages.layers() > 0 && pages.hiddenLayers() == 0) lines.add(Words.of("fact.layers", pages.layers()));
-        if (!pages.fontsMissing().isEmpty()) lines.add(Words.of("fact.fonts", pages.fontsMissing().stream().limit(3).collect(Collectors.joining(", ")), pages.fontsMissing().size()));
+        if (!pages.fontsMissing().isEmpty()) lines.add(Words.of("fact.fonts",
+                pages.fontsMissing().stream().limit(3).collect(Collectors.joining(", ")), pages.fontsMissing().size()));
         if (source.about().way() == Way.BUILT_IN && source.kind().isOffice()) lines.add(Words.of("fact.builtIn"));
         if (source.about().way() == Way.OFFICE_SUITE) lines.add(Words.of("fact.officeSuite"));
         source.about().notes().stream().map(note -> note.about(source.fileName()).message()).forEach(lines::add);
@@ -98,7 +101,8 @@ final class FactWords {
     private static String searchable(Source source, int unsearchable, int left) {
         if (left > 0) return Words.of("fact.beingRead", left);
         if (!source.about().recognised().isEmpty()) return Words.of("fact.read");
-        return Words.of(unsearchable == source.pageCount() ? "fact.notSearchable" : unsearchable > 0 ? "fact.partlySearchable" : "fact.searchable");
+        return Words.of(unsearchable == source.pageCount() ? "fact.notSearchable"
+                : unsearchable > 0 ? "fact.partlySearchable" : "fact.searchable");
     }
 
     /** {@return whether there are scans in it; a photograph is none, though it fills its page} */
@@ -114,6 +118,7 @@ final class FactWords {
     }
 
     private static String series(PrintedSeries series) {
-        return Words.of(series.atFoot() ? "fact.numbersFoot" : "fact.numbersHead", series.prefix() + series.first(), String.valueOf(series.last()));
+        return Words.of(series.atFoot() ? "fact.numbersFoot" : "fact.numbersHead", series.prefix() + series.first(),
+                String.valueOf(series.last()));
     }
 }

@@ -76,7 +76,8 @@ public final class GatherStage extends HBox {
         setOnDragOver(this::onDragOver);
         setOnDragDropped(this::onDragDropped);
         setOnDragExited(event -> pseudoClassStateChanged(Styles.DROP_INTO, false));
-        subscription = Subscription.combine(gathering.countsProperty().subscribe(counts -> showFilters()), gathering.filterProperty().subscribe(filter -> showFilters()),
+        subscription = Subscription.combine(gathering.countsProperty().subscribe(counts -> showFilters()),
+                gathering.filterProperty().subscribe(filter -> showFilters()),
                 gathering.foldersProperty().subscribe(this::showOffer), watching.folderProperty().subscribe(this::showWatched));
     }
 
@@ -94,7 +95,8 @@ public final class GatherStage extends HBox {
         Button folder = Controls.button("gather.addFolder", this::addFolder);
         Controls.describe(files, Words.of("tray.addFilesTip", Shortcut.ADD_FILES.shown()));
         Controls.describe(folder, Words.of("tray.addFolderTip", Shortcut.ADD_FOLDER.shown()));
-        HBox head = new HBox(8, Controls.label(Words.of("gather.title"), Styles.TITLE), Controls.spring(), reading(), files, folder, scanner);
+        HBox head = new HBox(8, Controls.label(Words.of("gather.title"), Styles.TITLE), Controls.spring(), reading(), files,
+                folder, scanner);
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
     }
@@ -105,7 +107,8 @@ public final class GatherStage extends HBox {
         CheckMenuItem changes = new CheckMenuItem(Words.of("reading.showChanges"));
         CheckMenuItem comments = new CheckMenuItem(Words.of("reading.showComments"));
         for (CheckMenuItem one : List.of(monthFirst, changes, comments)) {
-            one.setOnAction(event -> gathering.read(new Reading(monthFirst.isSelected(), changes.isSelected(), comments.isSelected(), workspace.bundle().reading().zone())));
+            one.setOnAction(event -> gathering.read(new Reading(monthFirst.isSelected(), changes.isSelected(),
+                    comments.isSelected(), workspace.bundle().reading().zone())));
         }
         MenuItem zone = new MenuItem();
         zone.setOnAction(event -> askForZone());
@@ -114,9 +117,11 @@ public final class GatherStage extends HBox {
         SeparatorMenuItem parted = new SeparatorMenuItem();
         parted.visibleProperty().bind(forget.visibleProperty());
         CheckMenuItem recognise = new CheckMenuItem(Words.of("reading.recognise"));
-        recognise.setOnAction(event -> workspace.edit(bundle -> bundle.withRecognition(new RecognitionChoice(recognise.isSelected(), bundle.recognition().languages()))));
+        recognise.setOnAction(event -> workspace.edit(bundle -> bundle
+                .withRecognition(new RecognitionChoice(recognise.isSelected(), bundle.recognition().languages()))));
         Menu languages = new Menu(Words.of("reading.languages"));
-        MenuButton menu = new MenuButton(Words.of("reading.title"), null, monthFirst, changes, comments, zone, new SeparatorMenuItem(), recognise, languages, parted, forget);
+        MenuButton menu = new MenuButton(Words.of("reading.title"), null, monthFirst, changes, comments, zone,
+                new SeparatorMenuItem(), recognise, languages, parted, forget);
         menu.setId("gather-reading");
         menu.getStyleClass().add(Styles.QUIET);
         menu.setOnShowing(event -> {
@@ -125,7 +130,8 @@ public final class GatherStage extends HBox {
             languages.getItems().setAll(languages());
             forget.setVisible(intakes.remembersPasswords());
             monthFirst.setSelected(reading.monthFirst());
-            zone.setText(reading.zone().map(chosen -> Words.of("reading.zone", chosen.getId())).orElseGet(() -> Words.of("reading.zoneHere", ZoneId.systemDefault().getId())));
+            zone.setText(reading.zone().map(chosen -> Words.of("reading.zone", chosen.getId()))
+                    .orElseGet(() -> Words.of("reading.zoneHere", ZoneId.systemDefault().getId())));
             changes.setSelected(reading.showChanges());
             comments.setSelected(reading.showComments());
         });
@@ -143,7 +149,8 @@ public final class GatherStage extends HBox {
                 List<String> codes = new ArrayList<>(bundle.recognition().languages());
                 if (item.isSelected()) codes.add(code);
                 else codes.remove(code);
-                return codes.isEmpty() ? bundle : bundle.withRecognition(new RecognitionChoice(bundle.recognition().isOn(), codes));
+                return codes.isEmpty() ? bundle
+                        : bundle.withRecognition(new RecognitionChoice(bundle.recognition().isOn(), codes));
             }));
             items.add(item);
         }
@@ -158,7 +165,8 @@ public final class GatherStage extends HBox {
         String here = Words.of("reading.here", ZoneId.systemDefault().getId());
         List<String> zones = new ArrayList<>(List.of(here));
         zones.addAll(new TreeSet<>(ZoneId.getAvailableZoneIds()));
-        ChoiceDialog<String> question = new ChoiceDialog<>(workspace.bundle().reading().zone().map(ZoneId::getId).orElse(here), zones);
+        ChoiceDialog<String> question =
+                new ChoiceDialog<>(workspace.bundle().reading().zone().map(ZoneId::getId).orElse(here), zones);
         question.initOwner(getScene().getWindow());
         question.getDialogPane().getStylesheets().addAll(getScene().getStylesheets());
         question.setTitle(Words.of("reading.title"));
@@ -186,7 +194,8 @@ public final class GatherStage extends HBox {
 
             @Override
             public Gathering.Order fromString(String text) {
-                return order.getItems().stream().filter(value -> toString(value).equals(text)).findFirst().orElse(Gathering.Order.CAME);
+                return order.getItems().stream().filter(value -> toString(value).equals(text)).findFirst()
+                        .orElse(Gathering.Order.CAME);
             }
         });
         order.valueProperty().bindBidirectional(gathering.orderProperty());
@@ -212,7 +221,8 @@ public final class GatherStage extends HBox {
         Controls.describe(all, Words.of("gather.confirmInViewTip"));
         confirming = gathering.rowsProperty().subscribe(rows -> {
             // Of all rows: the list itself may still be growing.
-            long left = rows.stream().filter(row -> row instanceof Gathering.Row.Known known && Gathering.isProposed(known.source())).count();
+            long left = rows.stream()
+                    .filter(row -> row instanceof Gathering.Row.Known known && Gathering.isProposed(known.source())).count();
             all.setText(left == 0 ? Words.of("gather.confirmInView") : Words.of("gather.confirmCount", left));
             all.setDisable(left == 0);
         });

@@ -61,7 +61,8 @@ public final class Gathering {
     /** A line of the list. */
     sealed interface Row {
         /** A source of the bundle; {@code attached} to the row above it or one before. */
-        record Known(Source source, boolean attached, boolean placed, boolean look, boolean locked, List<Likeness.Like> alike, int left) implements Row {
+        record Known(Source source, boolean attached, boolean placed, boolean look, boolean locked, List<Likeness.Like> alike,
+                int left) implements Row {
             /** {@return whether its pages are missed: those of a recording are not, once it goes along as it is} */
             boolean isUnread() {
                 return isMissed(source, placed);
@@ -81,7 +82,8 @@ public final class Gathering {
     private final Recognising recognising;
     private final ReadOnlyObjectWrapper<List<Row>> rows = new ReadOnlyObjectWrapper<>(this, "rows", List.of());
     private final ReadOnlyObjectWrapper<Map<Filter, Integer>> counts = new ReadOnlyObjectWrapper<>(this, "counts", Map.of());
-    private final ReadOnlyObjectWrapper<Optional<Contents>> folders = new ReadOnlyObjectWrapper<>(this, "folders", Optional.empty());
+    private final ReadOnlyObjectWrapper<Optional<Contents>> folders =
+            new ReadOnlyObjectWrapper<>(this, "folders", Optional.empty());
     private final ObjectProperty<Filter> filter = new SimpleObjectProperty<>(this, "filter", Filter.ALL);
     private final ObjectProperty<Order> order = new SimpleObjectProperty<>(this, "order", Order.CAME);
     private final StringProperty search = new SimpleStringProperty(this, "search", "");
@@ -95,8 +97,11 @@ public final class Gathering {
         this.workspace = workspace;
         this.intakes = intakes;
         this.recognising = recognising;
-        subscription = Subscription.combine(workspace.onBundle(bundle -> refreshSoon()), recognising.stateProperty().subscribe((before, now) -> refreshSoon()), filter.subscribe(now -> refreshSoon()),
-                order.subscribe(now -> refreshSoon()), search.subscribe(now -> refreshSoon()), intakes.comingProperty().subscribe(now -> refreshSoon()), workspace.unlockingsProperty().subscribe(count -> lookForClosed()));
+        subscription = Subscription.combine(workspace.onBundle(bundle -> refreshSoon()),
+                recognising.stateProperty().subscribe((before, now) -> refreshSoon()), filter.subscribe(now -> refreshSoon()),
+                order.subscribe(now -> refreshSoon()), search.subscribe(now -> refreshSoon()),
+                intakes.comingProperty().subscribe(now -> refreshSoon()),
+                workspace.unlockingsProperty().subscribe(count -> lookForClosed()));
     }
 
     public void dispose() {
@@ -135,15 +140,19 @@ public final class Gathering {
         workspace.jobs().later(this::refresh);
     }
 
-    /** Files that a password opened before are locked again when their bundle was closed meanwhile, unless the password is remembered. */
+    /**
+     * Files that a password opened before are locked again when their bundle was closed meanwhile, unless the password is
+     * remembered.
+     */
     private void lookForClosed() {
         List<Source> locked = workspace.bundle().sources().stream().filter(source -> source.about().pages().locked()).toList();
         if (locked.isEmpty()) return;
-        workspace.jobs().quietly(() -> locked.stream().map(Source::id).filter(workspace.folder()::isShut).collect(Collectors.toSet()), found -> {
-            if (found.equals(closed)) return;
-            closed = found;
-            refreshSoon();
-        });
+        workspace.jobs().quietly(
+                () -> locked.stream().map(Source::id).filter(workspace.folder()::isShut).collect(Collectors.toSet()), found -> {
+                    if (found.equals(closed)) return;
+                    closed = found;
+                    refreshSoon();
+                });
     }
 
     /** Tries a password on sources that wait for one; {@code wrong} is run if it opens none of them. */
@@ -183,7 +192,8 @@ public final class Gathering {
 
     private Row.Known known(Source source, boolean placed) {
         List<Likeness.Like> likes = source.about().alikeAccepted() ? List.of() : alike.getOrDefault(source.id(), List.of());
-        boolean look = Row.Known.isMissed(source, placed) || !likes.isEmpty() || source.about().pages().repaired() || source.about().pages().hiddenLayers() > 0
+        boolean look = Row.Known.isMissed(source, placed) || !likes.isEmpty() || source.about().pages().repaired()
+                || source.about().pages().hiddenLayers() > 0
                 || source.about().notes().stream().anyMatch(note -> note.code().severity() != Severity.REMARK);
         return new Row.Known(source, false, placed, look || isLocked(source), isLocked(source), likes, recognising.left(source));
     }
@@ -201,7 +211,8 @@ public final class Gathering {
 
     private boolean isFound(Row.Known row) {
         String wanted = search.get().strip().toLowerCase(Locale.ROOT);
-        return wanted.isEmpty() || row.source().fileName().toLowerCase(Locale.ROOT).contains(wanted) || row.source().proposedTitle().toLowerCase(Locale.ROOT).contains(wanted);
+        return wanted.isEmpty() || row.source().fileName().toLowerCase(Locale.ROOT).contains(wanted)
+                || row.source().proposedTitle().toLowerCase(Locale.ROOT).contains(wanted);
     }
 
     /** What came with a mail stands below it, whatever the order. */
@@ -224,12 +235,14 @@ public final class Gathering {
         return !parent.isEmpty() && present.contains(new SourceId(parent));
     }
 
-    private static void addWithAttachments(Row.Known row, List<Row.Known> all, List<Row> result, Set<SourceId> added, boolean attached) {
+    private static void addWithAttachments(Row.Known row, List<Row.Known> all, List<Row> result, Set<SourceId> added,
+            boolean attached) {
         if (!added.add(row.source().id())) return;
         result.add(new Row.Known(row.source(), attached, row.placed(), row.look(), row.locked(), row.alike(), row.left()));
         if (!row.source().kind().isMail() && row.source().about().pages().attachments().isEmpty()) return;
         for (Row.Known child : all) {
-            if (child.source().about().attachedTo().equals(row.source().id().value())) addWithAttachments(child, all, result, added, true);
+            if (child.source().about().attachedTo().equals(row.source().id().value()))
+                addWithAttachments(child, all, result, added, true);
         }
     }
 
@@ -283,10 +296,12 @@ public final class Gathering {
     /** What has been placed or taken away meanwhile is not placed again, and titles are those of now. */
     private static Contents kept(Contents contents, Set<SourceId> tray, Bundle bundle) {
         Map<SourceId, Source> sources = bundle.sourcesById();
-        List<Document> documents = contents.documents().stream().map(document -> document.sources().getFirst()).filter(tray::contains)
-                .map(id -> Document.of(sources.get(id))).toList();
-        List<Section> sections = contents.sections().stream().map(section -> section.withContents(kept(section.contents(), tray, bundle)))
-                .filter(section -> !section.contents().isEmpty()).toList();
+        List<Document> documents =
+                contents.documents().stream().map(document -> document.sources().getFirst()).filter(tray::contains)
+                        .map(id -> Document.of(sources.get(id))).toList();
+        List<Section> sections =
+                contents.sections().stream().map(section -> section.withContents(kept(section.contents(), tray, bundle)))
+                        .filter(section -> !section.contents().isEmpty()).toList();
         return new Contents(documents, sections);
     }
 
@@ -294,7 +309,8 @@ public final class Gathering {
     void type(SourceId id, String title) {
         String typed = title.strip();
         Source source = workspace.bundle().sourcesById().get(id);
-        if (source != null && !typed.isEmpty() && !typed.equals(source.proposedTitle())) workspace.edit(bundle -> Edits.propose(bundle, id, now -> now.withTitle(typed, Origin.USER)));
+        if (source != null && !typed.isEmpty() && !typed.equals(source.proposedTitle()))
+            workspace.edit(bundle -> Edits.propose(bundle, id, now -> now.withTitle(typed, Origin.USER)));
     }
 
     /** Takes typed words over as a source's date; {@return false, changing nothing, if they are none} */
@@ -302,13 +318,15 @@ public final class Gathering {
         Optional<DocumentDate> date = DateReader.read(typed, workspace.bundle().reading().monthFirst());
         if (date.isEmpty()) return false;
         Source source = workspace.bundle().sourcesById().get(id);
-        if (source != null && !date.get().equals(source.proposedDate())) workspace.edit(bundle -> Edits.propose(bundle, id, now -> now.withDate(date.get(), Origin.USER)));
+        if (source != null && !date.get().equals(source.proposedDate()))
+            workspace.edit(bundle -> Edits.propose(bundle, id, now -> now.withDate(date.get(), Origin.USER)));
         return true;
     }
 
     /** Takes the day on which a file says it was made as its date. */
     void useMade(Source source) {
-        source.about().made().ifPresent(day -> workspace.edit(bundle -> Edits.propose(bundle, source.id(), now -> now.withDate(new DocumentDate.Day(day), Origin.PROPERTIES))));
+        source.about().made().ifPresent(day -> workspace.edit(
+                bundle -> Edits.propose(bundle, source.id(), now -> now.withDate(new DocumentDate.Day(day), Origin.PROPERTIES))));
     }
 
     /** {@return whether a source's title or date is only proposed, and nobody has looked at it yet} */
@@ -329,13 +347,19 @@ public final class Gathering {
 
     /** {@return the number of the next batch of the rehearsal scanner, counted from 1} */
     int nextBatch() {
-        return 1 + (int) workspace.bundle().sources().stream().filter(source -> source.fileName().matches("scan-\\d{4}\\.(tif|pdf)")).count();
+        return 1 + (int) workspace.bundle().sources().stream()
+                .filter(source -> source.fileName().matches("scan-\\d{4}\\.(tif|pdf)")).count();
     }
 
-    /** Puts sources that lie in the tray at the end of the index; a file whose pages cannot be had goes there as the page that names it. */
+    /**
+     * Puts sources that lie in the tray at the end of the index; a file whose pages cannot be had goes there as the page that
+     * names it.
+     */
     void putInIndex(Collection<Source> sources) {
         Set<SourceId> ids = new HashSet<>(sources.stream().map(Source::id).toList());
-        workspace.edit(bundle -> Edits.putInIndex(bundle, bundle.tray().stream().filter(item -> isOf(item, ids)).map(InTray::id).toList(), new Place(Optional.empty(), Integer.MAX_VALUE)));
+        workspace.edit(bundle -> Edits.putInIndex(bundle,
+                bundle.tray().stream().filter(item -> isOf(item, ids)).map(InTray::id).toList(),
+                new Place(Optional.empty(), Integer.MAX_VALUE)));
     }
 
     private static boolean isOf(InTray item, Set<SourceId> sources) {
@@ -354,7 +378,8 @@ public final class Gathering {
     void keepAlike(Row.Known row) {
         Set<SourceId> kept = new HashSet<>(row.alike().stream().map(Likeness.Like::other).toList());
         kept.add(row.source().id());
-        workspace.edit(bundle -> Edits.changeSources(bundle, kept.stream().collect(Collectors.toMap(id -> id, id -> now -> now.withAbout(now.about().withAlikeAccepted())))));
+        workspace.edit(bundle -> Edits.changeSources(bundle,
+                kept.stream().collect(Collectors.toMap(id -> id, id -> now -> now.withAbout(now.about().withAlikeAccepted())))));
     }
 
     /** Changes how files are read; those for which it makes a difference are read anew. */
@@ -363,8 +388,10 @@ public final class Gathering {
         if (reading.equals(before)) return;
         workspace.edit(bundle -> bundle.withReading(reading));
         boolean wordsChange = reading.showChanges() != before.showChanges() || reading.showComments() != before.showComments();
-        intakes.readAgain(workspace.bundle().sources().stream().filter(source -> source.isRead() && (wordsChange && differs(source) || reading.monthFirst() != before.monthFirst()
-                || !reading.zone().equals(before.zone()) && tellsOnlyTheMoment(source))).toList());
+        intakes.readAgain(workspace.bundle().sources().stream().filter(
+                source -> source.isRead() && (wordsChange && differs(source) || reading.monthFirst() != before.monthFirst()
+                        || !reading.zone().equals(before.zone()) && tellsOnlyTheMoment(source)))
+                .toList());
     }
 
     /** {@return whether the day of a file depends on where days begin} */
@@ -379,7 +406,8 @@ public final class Gathering {
 
     /** {@return whether a source waits for a password: for the first time, or again since the bundle was closed} */
     boolean isLocked(Source source) {
-        return closed.contains(source.id()) || source.about().trouble().filter(note -> note.code() == Code.PASSWORD_NEEDED).isPresent();
+        return closed.contains(source.id())
+                || source.about().trouble().filter(note -> note.code() == Code.PASSWORD_NEEDED).isPresent();
     }
 
     /** {@return the other sources that wait for a password} */

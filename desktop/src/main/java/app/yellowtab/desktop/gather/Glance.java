@@ -129,23 +129,30 @@ final class Glance extends VBox {
         origins(source).ifPresent(words.getChildren()::add);
         made(source).ifPresent(words.getChildren()::add);
         VBox facts = new VBox(4);
-        FactWords.all(source, gathering.left(source)).forEach(line -> facts.getChildren().add(Controls.paragraph(line, Styles.FACT)));
+        FactWords.all(source, gathering.left(source))
+                .forEach(line -> facts.getChildren().add(Controls.paragraph(line, Styles.FACT)));
         words.getChildren().add(facts);
-        if (!source.isRead() && !row.placed()) words.getChildren().add(Controls.button(source.isWithoutPages() ? "glance.along" : "glance.slip", () -> gathering.putInIndex(List.of(source))));
+        if (!source.isRead() && !row.placed()) words.getChildren().add(Controls
+                .button(source.isWithoutPages() ? "glance.along" : "glance.slip", () -> gathering.putInIndex(List.of(source))));
     }
 
     private Optional<HBox> origins(Source source) {
         List<String> from = new ArrayList<>();
-        if (source.about().titleFrom() != Origin.USER) from.add(Words.of("glance.titleFrom." + source.about().titleFrom().name()));
-        if (source.about().dateFrom() != Origin.USER && source.proposedDate() != DocumentDate.NOT_GIVEN) from.add(Words.of("glance.dateFrom." + source.about().dateFrom().name()));
+        if (source.about().titleFrom() != Origin.USER)
+            from.add(Words.of("glance.titleFrom." + source.about().titleFrom().name()));
+        if (source.about().dateFrom() != Origin.USER && source.proposedDate() != DocumentDate.NOT_GIVEN)
+            from.add(Words.of("glance.dateFrom." + source.about().dateFrom().name()));
         if (from.isEmpty()) return Optional.empty();
-        return Optional.of(offer(String.join("; ", from), Controls.button("glance.confirm", () -> gathering.confirm(List.of(source)))));
+        return Optional
+                .of(offer(String.join("; ", from), Controls.button("glance.confirm", () -> gathering.confirm(List.of(source)))));
     }
 
     /** A file's own word on when it was made is often that of a copy: it is offered, and not taken by itself. */
     private Optional<HBox> made(Source source) {
-        Optional<DocumentDate> made = source.about().made().<DocumentDate>map(DocumentDate.Day::new).filter(day -> !day.equals(source.proposedDate()));
-        return made.map(day -> offer(Words.of("glance.made", day.shown()), Controls.button("glance.useMade", () -> gathering.useMade(source))));
+        Optional<DocumentDate> made =
+                source.about().made().<DocumentDate>map(DocumentDate.Day::new).filter(day -> !day.equals(source.proposedDate()));
+        return made.map(day -> offer(Words.of("glance.made", day.shown()),
+                Controls.button("glance.useMade", () -> gathering.useMade(source))));
     }
 
     private static HBox offer(String words, Button take) {
@@ -159,7 +166,8 @@ final class Glance extends VBox {
     }
 
     private VBox alike(Row.Known row, Likeness.Like like) {
-        String other = Optional.ofNullable(gathering.workspace().bundle().sourcesById().get(like.other())).map(Source::fileName).orElse("");
+        String other = Optional.ofNullable(gathering.workspace().bundle().sourcesById().get(like.other())).map(Source::fileName)
+                .orElse("");
         Label notice = Controls.paragraph(Words.of("glance.alike." + like.kind().name(), other, like.pages()), Styles.NOTICE);
         Button both = Controls.button("glance.keepBoth", () -> gathering.keepAlike(row));
         Button out = Controls.button("glance.takeOut", () -> gathering.takeAway(List.of(row.source())));
@@ -182,12 +190,15 @@ final class Glance extends VBox {
             if (field.getText().isEmpty()) return;
             List<Source> locked = new ArrayList<>(List.of(source));
             if (tryAll.isSelected()) locked.addAll(others);
-            gathering.unlock(locked, field.getText(), keep.isSelected(), () -> outcome.setText(Words.of("glance.password.wrong")));
+            gathering.unlock(locked, field.getText(), keep.isSelected(),
+                    () -> outcome.setText(Words.of("glance.password.wrong")));
         };
         field.setOnAction(event -> unlock.run());
         HBox.setHgrow(field, Priority.ALWAYS);
-        VBox box = new VBox(6, Controls.paragraph(Words.of("glance.locked"), Styles.NOTICE), new HBox(6, field, Controls.button("glance.unlock", unlock)), keep, outcome);
-        keep.selectedProperty().subscribe(on -> outcome.setText(Words.of(on ? "glance.password.remembered" : "glance.password.kept")));
+        VBox box = new VBox(6, Controls.paragraph(Words.of("glance.locked"), Styles.NOTICE),
+                new HBox(6, field, Controls.button("glance.unlock", unlock)), keep, outcome);
+        keep.selectedProperty()
+                .subscribe(on -> outcome.setText(Words.of(on ? "glance.password.remembered" : "glance.password.kept")));
         if (!others.isEmpty()) box.getChildren().add(2, tryAll);
         return box;
     }
@@ -212,12 +223,13 @@ final class Glance extends VBox {
         previous.setDisable(number == 1);
         next.setDisable(number == source.pageCount());
         request.cancel();
-        request = pictures.request(pictures.renderer().page(source.id(), number, PageLook.PLAIN, gathering.workspace().bundle().fromSources().comments(), WIDTH_PX), Urgency.IN_VIEW, result -> {
-            if (result instanceof PagePictures.Result.Picture drawn) picture.show(drawn, List.of());
-            showPicture(result instanceof PagePictures.Result.Picture);
-            boolean lacks = result instanceof PagePictures.Result.Picture drawn && drawn.missing() > 0;
-            pageWords.setText(Words.of(lacks ? "glance.pageLacks" : "glance.page", number, source.pageCount()));
-        });
+        request = pictures.request(pictures.renderer().page(source.id(), number, PageLook.PLAIN,
+                gathering.workspace().bundle().fromSources().comments(), WIDTH_PX), Urgency.IN_VIEW, result -> {
+                    if (result instanceof PagePictures.Result.Picture drawn) picture.show(drawn, List.of());
+                    showPicture(result instanceof PagePictures.Result.Picture);
+                    boolean lacks = result instanceof PagePictures.Result.Picture drawn && drawn.missing() > 0;
+                    pageWords.setText(Words.of(lacks ? "glance.pageLacks" : "glance.page", number, source.pageCount()));
+                });
     }
 
     private void showPicture(boolean there) {

@@ -96,11 +96,17 @@ final class SourceList extends StackPane {
     private void choose(Set<SourceId> chosen) {
         if (!chosen.isEmpty() && chosen.equals(new HashSet<>(chosen().stream().map(Source::id).toList()))) return;
         list.getSelectionModel().clearSelection();
-        for (int i = 0; i < items.size(); i++) if (items.get(i) instanceof Row.Known known && chosen.contains(known.source().id())) list.getSelectionModel().select(i);
-        if (list.getSelectionModel().isEmpty() && !items.isEmpty() && items.getFirst() instanceof Row.Known) list.getSelectionModel().selectFirst();
+        for (int i = 0; i < items.size(); i++)
+            if (items.get(i) instanceof Row.Known known && chosen.contains(known.source().id()))
+                list.getSelectionModel().select(i);
+        if (list.getSelectionModel().isEmpty() && !items.isEmpty() && items.getFirst() instanceof Row.Known)
+            list.getSelectionModel().selectFirst();
     }
 
-    /** Until the view has once been full, rows come one in each frame: their nodes are made then, and all at once would hold the window up. */
+    /**
+     * Until the view has once been full, rows come one in each frame: their nodes are made then, and all at once would hold the
+     * window up.
+     */
     private final class Growing extends AnimationTimer {
         @Override
         public void handle(long now) {
@@ -143,7 +149,8 @@ final class SourceList extends StackPane {
     }
 
     List<Row.Known> chosenRows() {
-        return list.getSelectionModel().getSelectedItems().stream().filter(row -> row instanceof Row.Known).map(row -> (Row.Known) row).toList();
+        return list.getSelectionModel().getSelectedItems().stream().filter(row -> row instanceof Row.Known)
+                .map(row -> (Row.Known) row).toList();
     }
 
     List<Source> chosen() {
@@ -165,7 +172,8 @@ final class SourceList extends StackPane {
         double bottom = list.localToScene(list.getLayoutBounds()).getMaxY();
         if (edge(flow.getFirstVisibleCell()).getMinY() < top - 1) first++;
         if (edge(flow.getLastVisibleCell()).getMaxY() > bottom + 1) last--;
-        return first > last ? List.of() : list.getItems().subList(first, Math.min(last + 1, list.getItems().size())).stream().filter(row -> row instanceof Row.Known).map(row -> ((Row.Known) row).source()).toList();
+        return first > last ? List.of() : list.getItems().subList(first, Math.min(last + 1, list.getItems().size())).stream()
+                .filter(row -> row instanceof Row.Known).map(row -> ((Row.Known) row).source()).toList();
     }
 
     private static Bounds edge(Node cell) {
@@ -201,13 +209,19 @@ final class SourceList extends StackPane {
         }
     }
 
-    /** Shows the name of the file under the mouse. There is one tooltip for all rows: each is a window of its own, and slow to make. */
+    /**
+     * Shows the name of the file under the mouse. There is one tooltip for all rows: each is a window of its own, and slow to
+     * make.
+     */
     private void tell(String name) {
         fileName.setText(name);
         list.setTooltip(name.isEmpty() ? null : fileName);
     }
 
-    /** The rows; new ones are taken over as one change of those that differ, so that a thousand files coming in do not hold the window up. */
+    /**
+     * The rows; new ones are taken over as one change of those that differ, so that a thousand files coming in do not hold the
+     * window up.
+     */
     private static final class Items extends ModifiableObservableListBase<Row> {
         private final List<Row> rows = new ArrayList<>();
 
@@ -271,7 +285,8 @@ final class SourceList extends StackPane {
             row.setAlignment(Pos.CENTER_LEFT);
             row.setMinWidth(0);
             row.setPrefWidth(1);
-            hoverProperty().subscribe(over -> tell(over && getItem() instanceof Row.Known known ? known.source().fileName() : ""));
+            hoverProperty()
+                    .subscribe(over -> tell(over && getItem() instanceof Row.Known known ? known.source().fileName() : ""));
         }
 
         @Override
@@ -290,7 +305,8 @@ final class SourceList extends StackPane {
                     HBox.setMargin(icon, Insets.EMPTY);
                     icon.setIconCode(arriving.coming().source().map(source -> KindIcon.of(source.kind())).orElse(Feather.CLOCK));
                     title.setText(arriving.coming().name());
-                    line.setText(arriving.coming().source().map(source -> FactWords.line(source, 0)).orElse(Words.of("gather.waiting")));
+                    line.setText(arriving.coming().source().map(source -> FactWords.line(source, 0))
+                            .orElse(Words.of("gather.waiting")));
                     date.setText("");
                     dateFrom.setText("");
                     place.setText("");
@@ -301,13 +317,17 @@ final class SourceList extends StackPane {
         private void show(Row.Known known) {
             Source source = known.source();
             HBox.setMargin(icon, new Insets(0, 0, 0, known.attached() ? INDENT : 0));
-            icon.setIconCode(known.locked() ? Feather.LOCK : known.isUnread() ? Feather.ALERT_TRIANGLE : KindIcon.of(source.kind()));
+            icon.setIconCode(
+                    known.locked() ? Feather.LOCK : known.isUnread() ? Feather.ALERT_TRIANGLE : KindIcon.of(source.kind()));
             title.setText(source.proposedTitle());
-            String alike = known.alike().isEmpty() ? "" : Words.of("gather.alike." + known.alike().getFirst().kind().name()) + "  ·  ";
-            line.setText(alike + (known.locked() && source.isRead() ? Words.of("fact.closed") + "  ·  " : "") + FactWords.line(source, known.left()));
+            String alike =
+                    known.alike().isEmpty() ? "" : Words.of("gather.alike." + known.alike().getFirst().kind().name()) + "  ·  ";
+            line.setText(alike + (known.locked() && source.isRead() ? Words.of("fact.closed") + "  ·  " : "")
+                    + FactWords.line(source, known.left()));
             boolean dated = source.proposedDate() != DocumentDate.NOT_GIVEN;
             date.setText(dated ? source.proposedDate().shown() : "");
-            dateFrom.setText(!dated || source.about().dateFrom() == Origin.USER ? "" : Words.of("gather.from." + source.about().dateFrom().name()));
+            dateFrom.setText(!dated || source.about().dateFrom() == Origin.USER ? ""
+                    : Words.of("gather.from." + source.about().dateFrom().name()));
             Controls.show(dateFrom, !dateFrom.getText().isEmpty());
             place.setText(known.placed() ? Words.of("gather.placed") : "");
             setAccessibleText(source.proposedTitle() + ", " + line.getText() + ", " + date.getText() + ", " + place.getText());

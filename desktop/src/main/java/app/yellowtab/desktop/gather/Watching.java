@@ -31,10 +31,13 @@ final class Watching {
 
     /** @param take is given files that are complete, on the JavaFX thread */
     Watching(Workspace workspace, Consumer<List<Path>> take) {
-        this(workspace, take, () -> Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("watch").factory()));
+        this(workspace, take,
+                () -> Executors.newSingleThreadScheduledExecutor(Thread.ofPlatform().daemon().name("watch").factory()));
     }
 
-    /** @param clock makes, for each time a folder is watched, what looks into it again and again; it is ended with the watching */
+    /**
+     * @param clock makes, for each time a folder is watched, what looks into it again and again; it is ended with the watching
+     */
     Watching(Workspace workspace, Consumer<List<Path>> take, Supplier<ScheduledExecutorService> clock) {
         this.workspace = workspace;
         this.take = take;
@@ -76,7 +79,8 @@ final class Watching {
         try {
             String name = String.valueOf(file.getFileName());
             long bytes = Files.size(file);
-            var alike = workspace.bundle().sources().stream().filter(source -> source.fileName().equals(name) && source.bytes() == bytes).toList();
+            var alike = workspace.bundle().sources().stream()
+                    .filter(source -> source.fileName().equals(name) && source.bytes() == bytes).toList();
             if (alike.isEmpty()) return false;
             String sha256 = Fingerprint.of(file);
             return alike.stream().anyMatch(source -> source.sha256().equals(sha256));

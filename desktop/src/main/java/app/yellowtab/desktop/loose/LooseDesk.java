@@ -54,7 +54,8 @@ public final class LooseDesk {
      * @param each     whether numbers begin anew in each file
      * @param folder   for the copies; empty until one is chosen
      */
-    public record State(List<Loose> files, BundleNumber number, boolean hasNumber, Series series, boolean hasSeries, RunningLine line, boolean hasLine, boolean each, String before, String after, Optional<Path> folder) {
+    public record State(List<Loose> files, BundleNumber number, boolean hasNumber, Series series, boolean hasSeries,
+            RunningLine line, boolean hasLine, boolean each, String before, String after, Optional<Path> folder) {
         public State {
             files = List.copyOf(files);
         }
@@ -78,8 +79,10 @@ public final class LooseDesk {
     public LooseDesk(Jobs jobs) {
         this.jobs = jobs;
         Series series = new Series(BATES, "A-000001", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES));
-        RunningLine line = new RunningLine(LINE, new MarkSetting(Spot.LINE, MarkLook.LINE), List.of(LinePart.Field.of(LineField.FILE_NAME)));
-        state = new ReadOnlyObjectWrapper<>(this, "state", new State(List.of(), BundleNumber.STANDARD, false, series, true, line, false, false, "", Words.of("loose.after"), Optional.empty()));
+        RunningLine line =
+                new RunningLine(LINE, new MarkSetting(Spot.LINE, MarkLook.LINE), List.of(LinePart.Field.of(LineField.FILE_NAME)));
+        state = new ReadOnlyObjectWrapper<>(this, "state", new State(List.of(), BundleNumber.STANDARD, false, series, true, line,
+                false, false, "", Words.of("loose.after"), Optional.empty()));
     }
 
     public ReadOnlyObjectProperty<State> stateProperty() {
@@ -108,15 +111,18 @@ public final class LooseDesk {
             List<Path> all = Stamper.pdfs(named);
             for (Path file : all) {
                 if (stop.getAsBoolean()) break;
-                progress.accept(new Jobs.State(Words.of("loose.reading", found.size() + 1, all.size()), (double) found.size() / all.size()));
+                progress.accept(new Jobs.State(Words.of("loose.reading", found.size() + 1, all.size()),
+                        (double) found.size() / all.size()));
                 found.add(loose(file));
             }
             return found;
         }, found -> set(now -> {
             List<Loose> files = new ArrayList<>(now.files());
             for (Loose one : found) if (files.stream().noneMatch(known -> known.file().equals(one.file()))) files.add(one);
-            Optional<Path> folder = now.folder().or(() -> files.stream().findFirst().map(first -> first.file().resolveSibling(Words.of("loose.folder"))));
-            return new State(files, now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(), now.each(), now.before(), now.after(), folder);
+            Optional<Path> folder = now.folder()
+                    .or(() -> files.stream().findFirst().map(first -> first.file().resolveSibling(Words.of("loose.folder"))));
+            return new State(files, now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(),
+                    now.each(), now.before(), now.after(), folder);
         }), failure -> said.set(String.valueOf(failure.getMessage())));
     }
 
@@ -144,66 +150,80 @@ public final class LooseDesk {
     }
 
     private static State withFiles(State now, List<Loose> files) {
-        return new State(files, now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(), now.each(), now.before(), now.after(), now.folder());
+        return new State(files, now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(),
+                now.each(), now.before(), now.after(), now.folder());
     }
 
     /** Puts running page numbers on, or not. */
     public void number(boolean on, BundleNumber number) {
-        set(now -> new State(now.files(), number, on, now.series(), now.hasSeries(), now.line(), now.hasLine(), now.each(), now.before(), now.after(), now.folder()));
+        set(now -> new State(now.files(), number, on, now.series(), now.hasSeries(), now.line(), now.hasLine(), now.each(),
+                now.before(), now.after(), now.folder()));
     }
 
     /** Takes the first page number as it is typed. */
     public void start(String typed) {
         BundleNumber number = state.get().number();
-        Optional<Integer> start = typed.strip().matches("\\d{1,7}") ? Optional.of(Integer.parseInt(typed.strip())) : Optional.empty();
-        if (start.isEmpty() || start.get() < number.style().least()) said.set(Words.of("number.noStart", typed.strip(), String.valueOf(number.style().least()), String.valueOf(BundleNumber.LARGEST_START)));
+        Optional<Integer> start =
+                typed.strip().matches("\\d{1,7}") ? Optional.of(Integer.parseInt(typed.strip())) : Optional.empty();
+        if (start.isEmpty() || start.get() < number.style().least()) said.set(Words.of("number.noStart", typed.strip(),
+                String.valueOf(number.style().least()), String.valueOf(BundleNumber.LARGEST_START)));
         else number(state.get().hasNumber(), number.withStart(start.get()));
     }
 
     /** Puts Bates numbers on, or not. */
     public void series(boolean on, MarkSetting setting) {
-        set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series().withSetting(setting), on, now.line(), now.hasLine(), now.each(), now.before(), now.after(), now.folder()));
+        set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series().withSetting(setting), on, now.line(),
+                now.hasLine(), now.each(), now.before(), now.after(), now.folder()));
     }
 
     /** Takes the first Bates number as it is typed. */
     public void first(String typed) {
         Optional<SerialNumber> number = SerialNumber.read(typed);
         if (number.isEmpty()) said.set(Words.of("number.noNumber", typed.strip()));
-        else if (!state.get().series().setting().look().hasLettersOf(typed.strip())) said.set(Words.of("number.noLetters", typed.strip()));
-        else set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series().withFirst(typed.strip()), now.hasSeries(), now.line(), now.hasLine(), now.each(), now.before(), now.after(), now.folder()));
+        else if (!state.get().series().setting().look().hasLettersOf(typed.strip()))
+            said.set(Words.of("number.noLetters", typed.strip()));
+        else set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series().withFirst(typed.strip()),
+                now.hasSeries(), now.line(), now.hasLine(), now.each(), now.before(), now.after(), now.folder()));
     }
 
     /** Puts a line on, or not. */
     public void line(boolean on, RunningLine line) {
-        set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series(), now.hasSeries(), line, on, now.each(), now.before(), now.after(), now.folder()));
+        set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series(), now.hasSeries(), line, on, now.each(),
+                now.before(), now.after(), now.folder()));
     }
 
     /** Says whether numbers begin anew in each file, what copies are called, and where they go. */
     public void copies(boolean each, String before, String after, Optional<Path> folder) {
-        set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(), each, before, after, folder));
+        set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(),
+                each, before, after, folder));
     }
 
     /** Sets numbers and lines as they were kept. */
     public void use(NumberPreset preset) {
-        set(now -> new State(now.files(), preset.number(), true, preset.series().stream().findFirst().orElse(now.series()), !preset.series().isEmpty(), preset.lines().stream().findFirst().orElse(now.line()), !preset.lines().isEmpty(),
+        set(now -> new State(now.files(), preset.number(), true, preset.series().stream().findFirst().orElse(now.series()),
+                !preset.series().isEmpty(), preset.lines().stream().findFirst().orElse(now.line()), !preset.lines().isEmpty(),
                 now.each(), now.before(), now.after(), now.folder()));
     }
 
     /** {@return what is set now, to be kept} */
     public NumberPreset preset() {
         State now = state.get();
-        return new NumberPreset(now.number(), now.hasSeries() ? List.of(now.series()) : List.of(), now.hasLine() ? List.of(now.line()) : List.of());
+        return new NumberPreset(now.number(), now.hasSeries() ? List.of(now.series()) : List.of(),
+                now.hasLine() ? List.of(now.line()) : List.of());
     }
 
     private StampOrder order(State now, Path folder) {
-        return new StampOrder(now.good().stream().map(Loose::file).toList(), folder, now.before(), now.after(), now.hasNumber() ? Optional.of(now.number()) : Optional.empty(), now.hasSeries() ? Optional.of(now.series()) : Optional.empty(),
+        return new StampOrder(now.good().stream().map(Loose::file).toList(), folder, now.before(), now.after(),
+                now.hasNumber() ? Optional.of(now.number()) : Optional.empty(),
+                now.hasSeries() ? Optional.of(now.series()) : Optional.empty(),
                 now.hasLine() ? List.of(now.line()) : List.of(), now.each(), LocalDateTime.now(), List.of());
     }
 
     /** {@return the marks of a file's first page} */
     public List<Mark> firstMarks(Loose file) {
         State now = state.get();
-        return LoosePages.marks(order(now, now.folder().orElse(Path.of(""))), now.good().stream().map(Loose::pages).toList(), now.good().indexOf(file), 1);
+        return LoosePages.marks(order(now, now.folder().orElse(Path.of(""))), now.good().stream().map(Loose::pages).toList(),
+                now.good().indexOf(file), 1);
     }
 
     /** {@return the numbers of a file, such as "TH-000101 to TH-000104"; empty where it bears none} */
@@ -223,12 +243,16 @@ public final class LooseDesk {
         State now = state.get();
         if (!now.isReady()) return;
         StampOrder order = order(now, now.folder().orElseThrow());
-        jobs.start((progress, stop) -> Stamper.stamp(order, (n, of) -> progress.accept(new Jobs.State(Words.of("loose.stamping", n, of), (double) n / of)), stop), outcome -> {
-            done = outcome;
-            StringBuilder words = new StringBuilder(Words.of(outcome.isWhole() ? "loose.done" : "loose.stopped", outcome.files().size(), order.folder()));
-            outcome.findings().forEach(finding -> words.append("\n").append(finding.message()));
-            said.set(words.toString());
-        }, this::failed);
+        jobs.start(
+                (progress, stop) -> Stamper.stamp(order,
+                        (n, of) -> progress.accept(new Jobs.State(Words.of("loose.stamping", n, of), (double) n / of)), stop),
+                outcome -> {
+                    done = outcome;
+                    StringBuilder words = new StringBuilder(
+                            Words.of(outcome.isWhole() ? "loose.done" : "loose.stopped", outcome.files().size(), order.folder()));
+                    outcome.findings().forEach(finding -> words.append("\n").append(finding.message()));
+                    said.set(words.toString());
+                }, this::failed);
     }
 
     /** {@return whether something was stamped, of which a register can be written} */
@@ -267,6 +291,7 @@ public final class LooseDesk {
     }
 
     private void failed(Throwable failure) {
-        said.set(failure instanceof FindingException || failure instanceof IOException ? String.valueOf(failure.getMessage()) : Words.of("start.unexpected", failure.getClass().getSimpleName()));
+        said.set(failure instanceof FindingException || failure instanceof IOException ? String.valueOf(failure.getMessage())
+                : Words.of("start.unexpected", failure.getClass().getSimpleName()));
     }
 }

@@ -52,7 +52,8 @@ import org.slf4j.LoggerFactory;
 /** Loose files on the left, the first page of one of them in the middle with what is put on it, and on the right what that is. */
 public final class LooseView extends BorderPane {
     private static final int WIDTH_PX = 700;
-    private static final List<LineField> FIELDS = List.of(LineField.FILE_NAME, LineField.PRODUCED, LineField.PAGE, LineField.PAGES, LineField.DOCUMENT_PAGE, LineField.DOCUMENT_PAGES);
+    private static final List<LineField> FIELDS = List.of(LineField.FILE_NAME, LineField.PRODUCED, LineField.PAGE,
+            LineField.PAGES, LineField.DOCUMENT_PAGE, LineField.DOCUMENT_PAGES);
 
     private final LooseDesk desk;
     private final FileDialogs dialogs;
@@ -83,16 +84,20 @@ public final class LooseView extends BorderPane {
     public LooseView(Jobs jobs, PresetStore presets, FileDialogs dialogs, Path kept, Runnable back) {
         this.desk = new LooseDesk(jobs);
         this.dialogs = dialogs;
-        numberPlace = new PlaceChoice("loose-number-place", spot -> number(number.isSelected(), desk.stateProperty().get().number().withSetting(desk.stateProperty().get().number().setting().withSpot(spot))));
-        seriesPlace = new PlaceChoice("loose-series-place", spot -> desk.series(series.isSelected(), desk.stateProperty().get().series().setting().withSpot(spot)));
+        numberPlace = new PlaceChoice("loose-number-place", spot -> number(number.isSelected(),
+                desk.stateProperty().get().number().withSetting(desk.stateProperty().get().number().setting().withSpot(spot))));
+        seriesPlace = new PlaceChoice("loose-series-place",
+                spot -> desk.series(series.isSelected(), desk.stateProperty().get().series().setting().withSpot(spot)));
         editor = new LineEditor(parts -> desk.line(line.isSelected(), desk.stateProperty().get().line().withParts(parts)));
-        linePlace = new PlaceChoice("loose-line-place", spot -> desk.line(line.isSelected(), desk.stateProperty().get().line().withSetting(desk.stateProperty().get().line().setting().withSpot(spot))));
+        linePlace = new PlaceChoice("loose-line-place", spot -> desk.line(line.isSelected(),
+                desk.stateProperty().get().line().withSetting(desk.stateProperty().get().line().setting().withSpot(spot))));
         stamp = Controls.button("loose.stamp", desk::stamp);
         stamp.getStyleClass().add(Styles.MAIN_ACTION);
         register = Controls.button("loose.register", this::askRegister);
         said.setId("loose-said");
         getStyleClass().add(Styles.LOOSE);
-        HBox head = new HBox(12, Controls.iconButton(Feather.ARROW_LEFT, "loose.back", back), Controls.label(Words.of("loose.title"), Styles.TITLE), Controls.spring());
+        HBox head = new HBox(12, Controls.iconButton(Feather.ARROW_LEFT, "loose.back", back),
+                Controls.label(Words.of("loose.title"), Styles.TITLE), Controls.spring());
         head.setAlignment(Pos.CENTER_LEFT);
         setTop(head);
         setLeft(files());
@@ -103,7 +108,8 @@ public final class LooseView extends BorderPane {
             if (event.getDragboard().hasFiles()) event.acceptTransferModes(TransferMode.COPY);
         });
         setOnDragDropped(event -> desk.add(event.getDragboard().getFiles().stream().map(File::toPath).toList()));
-        jobs.running().addListener((ListChangeListener<Jobs.Job>) change -> running.getChildren().setAll(jobs.running().stream().<Node>map(RunningJob::new).toList()));
+        jobs.running().addListener((ListChangeListener<Jobs.Job>) change -> running.getChildren()
+                .setAll(jobs.running().stream().<Node>map(RunningJob::new).toList()));
         subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), desk.saidProperty().subscribe(words -> {
             said.setText(words);
             Controls.show(said, !words.isEmpty());
@@ -127,8 +133,13 @@ public final class LooseView extends BorderPane {
             if (event.isAltDown() && event.getCode() == KeyCode.DOWN) move(1);
         });
         VBox.setVgrow(list, Priority.ALWAYS);
-        FlowPane acts = new FlowPane(6, 6, Controls.button("loose.addFiles", () -> desk.add(dialogs.files(Words.of("loose.addFiles")))), Controls.button("loose.addFolder", () -> dialogs.folder(Words.of("loose.addFolder")).ifPresent(one -> desk.add(List.of(one)))),
-                Controls.iconButton(Feather.ARROW_UP, "loose.up", () -> move(-1)), Controls.iconButton(Feather.ARROW_DOWN, "loose.down", () -> move(1)), Controls.iconButton(Feather.X, "loose.remove", () -> desk.remove(List.copyOf(list.getSelectionModel().getSelectedItems()))));
+        FlowPane acts =
+                new FlowPane(6, 6, Controls.button("loose.addFiles", () -> desk.add(dialogs.files(Words.of("loose.addFiles")))),
+                        Controls.button("loose.addFolder",
+                                () -> dialogs.folder(Words.of("loose.addFolder")).ifPresent(one -> desk.add(List.of(one)))),
+                        Controls.iconButton(Feather.ARROW_UP, "loose.up", () -> move(-1)),
+                        Controls.iconButton(Feather.ARROW_DOWN, "loose.down", () -> move(1)), Controls.iconButton(Feather.X,
+                                "loose.remove", () -> desk.remove(List.copyOf(list.getSelectionModel().getSelectedItems()))));
         VBox left = new VBox(10, acts, list);
         left.getStyleClass().add(Styles.LOOSE_FILES);
         return left;
@@ -157,10 +168,17 @@ public final class LooseView extends BorderPane {
         typed(after, "loose-afterwards", 10, this::copies);
         typed(folder, "loose-folder", 24, this::copies);
         HBox.setHgrow(folder, Priority.ALWAYS);
-        VBox side = new VBox(10, new KeptMenu<>(desk.jobs(), dialogs, kept, "number.kept", presets, () -> Optional.of(desk.preset()), desk::use),
-                number, indented(row(new Label(Words.of("number.from")), start, numberPlace)), series, indented(row(new Label(Words.of("number.from")), first, seriesPlace)), line, indented(editor), indented(row(put, linePlace)), each,
-                Controls.label(Words.of("loose.copies"), Styles.FORM_LABEL), row(before, new Label(Words.of("loose.name")), after, new Label(".pdf")),
-                row(folder, Controls.button("loose.choose", () -> dialogs.folder(Words.of("loose.folderTitle")).ifPresent(chosen -> folder.setText(chosen.toString())))),
+        VBox side = new VBox(10,
+                new KeptMenu<>(desk.jobs(), dialogs, kept, "number.kept", presets, () -> Optional.of(desk.preset()), desk::use),
+                number, indented(row(new Label(Words.of("number.from")), start, numberPlace)), series,
+                indented(row(new Label(Words.of("number.from")), first, seriesPlace)), line, indented(editor),
+                indented(row(put, linePlace)), each,
+                Controls.label(Words.of("loose.copies"), Styles.FORM_LABEL),
+                row(before, new Label(Words.of("loose.name")), after, new Label(".pdf")),
+                row(folder,
+                        Controls.button("loose.choose",
+                                () -> dialogs.folder(Words.of("loose.folderTitle"))
+                                        .ifPresent(chosen -> folder.setText(chosen.toString())))),
                 new FlowPane(8, 8, stamp, register, Controls.button("loose.takeOff", desk::takeOff)), running, said);
         folder.textProperty().addListener((value, was, now) -> {
             if (!showing && !folder.isFocused()) copies();
@@ -200,7 +218,8 @@ public final class LooseView extends BorderPane {
     private void copies() {
         if (showing) return;
         for (TextField part : List.of(before, after)) {
-            if (part.getText().isEmpty() || FileNames.safe("x" + part.getText() + "x").equals("x" + part.getText() + "x")) continue;
+            if (part.getText().isEmpty() || FileNames.safe("x" + part.getText() + "x").equals("x" + part.getText() + "x"))
+                continue;
             said.setText(Words.of("loose.noName", part.getText()));
             Controls.show(said, true);
             return;
@@ -212,11 +231,15 @@ public final class LooseView extends BorderPane {
             into = Optional.empty();
         }
         State now = desk.stateProperty().get();
-        if (now.each() != each.isSelected() || !now.before().equals(before.getText()) || !now.after().equals(after.getText()) || !now.folder().equals(into)) desk.copies(each.isSelected(), before.getText(), after.getText(), into);
+        if (now.each() != each.isSelected() || !now.before().equals(before.getText()) || !now.after().equals(after.getText())
+                || !now.folder().equals(into))
+            desk.copies(each.isSelected(), before.getText(), after.getText(), into);
     }
 
     private void askRegister() {
-        desk.stateProperty().get().folder().ifPresent(into -> dialogs.saveAs(Words.of("loose.register"), into.resolve(Words.of("number.registerFile") + ".csv")).ifPresent(desk::writeRegister));
+        desk.stateProperty().get().folder().ifPresent(
+                into -> dialogs.saveAs(Words.of("loose.register"), into.resolve(Words.of("number.registerFile") + ".csv"))
+                        .ifPresent(desk::writeRegister));
     }
 
     private void show(State state) {
@@ -290,7 +313,8 @@ public final class LooseView extends BorderPane {
             if (empty || file == null) return;
             name.setText(String.valueOf(file.file().getFileName()));
             String numbers = desk.numbers(file);
-            more.setText(!file.trouble().isEmpty() ? file.trouble() : Words.of("loose.pages", file.pages()) + (numbers.isEmpty() ? "" : " · " + numbers));
+            more.setText(!file.trouble().isEmpty() ? file.trouble()
+                    : Words.of("loose.pages", file.pages()) + (numbers.isEmpty() ? "" : " · " + numbers));
         }
     }
 }

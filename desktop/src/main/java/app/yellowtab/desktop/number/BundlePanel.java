@@ -47,7 +47,8 @@ final class BundlePanel extends VBox {
         start.setAccessibleText(Words.of("number.from"));
         start.setOnAction(event -> desk.start(start.getText()));
         start.focusedProperty().addListener((value, before, focused) -> {
-            if (!focused && !showing && !start.getText().equals(String.valueOf(desk.stateProperty().get().number().start()))) desk.start(start.getText());
+            if (!focused && !showing && !start.getText().equals(String.valueOf(desk.stateProperty().get().number().start())))
+                desk.start(start.getText());
         });
         bySection.setId("number-bySection");
         bySection.setOnAction(event -> desk.number(number -> number.withBySection(bySection.isSelected())));
@@ -65,7 +66,8 @@ final class BundlePanel extends VBox {
             if (!showing && now != null) desk.number(number -> number.withIndexPages(now));
         });
         notice.setId("number-notice");
-        getChildren().addAll(row(new Label(Words.of("number.written")), style, new Label(Words.of("number.from")), start), bySection, total, row(new Label(Words.of("number.front")), front),
+        getChildren().addAll(row(new Label(Words.of("number.written")), style, new Label(Words.of("number.from")), start),
+                bySection, total, row(new Label(Words.of("number.front")), front),
                 row(new Label(Words.of("number.indexPages")), indexPages, used), notice);
     }
 
@@ -98,11 +100,13 @@ final class BundlePanel extends VBox {
         bySection.setSelected(number.bySection());
         total.setSelected(number.total());
         List<Optional<NumberStyle>> fronts = new ArrayList<>(List.of(Optional.empty()));
-        for (NumberStyle each : NumberStyle.values()) if (BundleNumber.goTogether(each, number.style())) fronts.add(Optional.of(each));
+        for (NumberStyle each : NumberStyle.values())
+            if (BundleNumber.goTogether(each, number.style())) fronts.add(Optional.of(each));
         if (!front.getItems().equals(fronts)) front.getItems().setAll(fronts);
         front.setValue(number.front());
         indexPages.getValueFactory().setValue(number.indexPages());
-        used.setText(number.indexPages() == 0 ? Words.of("number.indexAsNeeded", state.indexUsed()) : Words.of("number.indexUsed", state.indexUsed()));
+        used.setText(number.indexPages() == 0 ? Words.of("number.indexAsNeeded", state.indexUsed())
+                : Words.of("number.indexUsed", state.indexUsed()));
         notice.setText(state.notice());
         Controls.show(notice, !state.notice().isEmpty());
         showing = false;

@@ -31,7 +31,10 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Subscription;
 import org.slf4j.LoggerFactory;
 
-/** The marks that stand on something, looked for in the background as long as somebody looks, and what helps. Knows no node. For the JavaFX thread. */
+/**
+ * The marks that stand on something, looked for in the background as long as somebody looks, and what helps. Knows no node. For
+ * the JavaFX thread.
+ */
 public final class ClashDesk {
     private static final int EVERY = 100;
 
@@ -147,11 +150,16 @@ public final class ClashDesk {
             if (clash.kind() == Clash.Kind.CUT) return List.of();
             Optional<Spot> free = finder.free(plan, leaf, clash.mark(), sources);
             Optional<PageKey> key = leaf.key();
-            if (free.isPresent() && key.isPresent()) helps.add(new Help(Words.of("clash.here", where(free.get())), bundle -> NumberEdits.moved(bundle, key.get(), series, free)));
-            free.ifPresent(spot -> helps.add(new Help(Words.of("clash.everywhere", where(spot)), bundle -> NumberEdits.set(bundle, series, setting -> setting.withSpot(spot)))));
-            if (clash.kind() == Clash.Kind.DRAWN) helps.add(new Help(Words.of("clash.ground"), bundle -> NumberEdits.set(bundle, series, setting -> setting.withLook(setting.look().withGround(Ground.WHITE)))));
+            if (free.isPresent() && key.isPresent()) helps.add(new Help(Words.of("clash.here", where(free.get())),
+                    bundle -> NumberEdits.moved(bundle, key.get(), series, free)));
+            free.ifPresent(spot -> helps.add(new Help(Words.of("clash.everywhere", where(spot)),
+                    bundle -> NumberEdits.set(bundle, series, setting -> setting.withSpot(spot)))));
+            if (clash.kind() == Clash.Kind.DRAWN) helps.add(new Help(Words.of("clash.ground"), bundle -> NumberEdits.set(bundle,
+                    series, setting -> setting.withLook(setting.look().withGround(Ground.WHITE)))));
             Optional<PageLook> shrunk = finder.shrunk(plan, leaf, clash.mark(), sources);
-            if (shrunk.isPresent() && key.isPresent()) helps.add(new Help(Words.of("clash.shrink", Math.round(shrunk.get().scale() * 100)), bundle -> PageEdits.looked(bundle, Set.of(key.get()), look -> shrunk.get())));
+            if (shrunk.isPresent() && key.isPresent())
+                helps.add(new Help(Words.of("clash.shrink", Math.round(shrunk.get().scale() * 100)),
+                        bundle -> PageEdits.looked(bundle, Set.of(key.get()), look -> shrunk.get())));
         } catch (IOException | RuntimeException | Error unreadable) {
             LoggerFactory.getLogger(ClashDesk.class).info("no help for {}", leaf.index(), unreadable);
         }

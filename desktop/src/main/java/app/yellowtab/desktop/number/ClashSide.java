@@ -61,12 +61,14 @@ final class ClashSide extends VBox {
 
     private void show(State state) {
         List<Clash> listed = listed(state.clashes());
-        how.setText(!state.isDone() ? Words.of("clash.looking", state.looked(), state.pages(), listed.size()) : state.pages() == 0 ? Words.of("clash.begins") : Words.of("clash.found", listed.size()));
+        how.setText(!state.isDone() ? Words.of("clash.looking", state.looked(), state.pages(), listed.size())
+                : state.pages() == 0 ? Words.of("clash.begins") : Words.of("clash.found", listed.size()));
         Optional<Clash> before = Optional.ofNullable(list.getSelectionModel().getSelectedItem());
         if (!list.getItems().equals(listed)) list.getItems().setAll(listed);
         Controls.show(list, !listed.isEmpty());
         list.setMaxHeight(Math.min(MOST_ROWS, listed.size()) * ROW + 2);
-        before.flatMap(one -> listed.stream().filter(its -> its.leaf() >= one.leaf()).findFirst()).ifPresentOrElse(list.getSelectionModel()::select, helps.getChildren()::clear);
+        before.flatMap(one -> listed.stream().filter(its -> its.leaf() >= one.leaf()).findFirst())
+                .ifPresentOrElse(list.getSelectionModel()::select, helps.getChildren()::clear);
     }
 
     /** {@return what is listed: a line that is cut stands once, with its first page} */
@@ -113,7 +115,8 @@ final class ClashSide extends VBox {
         private String sentence(Clash clash) {
             Plan plan = workspace.plan();
             String page = clash.leaf() < plan.pageCount() ? plan.leaf(clash.leaf()).label() : "";
-            if (clash.kind() == Clash.Kind.CUT) return Words.of("clash.CUT", page, clash.mark().words(), cut.getOrDefault(clash.mark().series(), 1) - 1);
+            if (clash.kind() == Clash.Kind.CUT)
+                return Words.of("clash.CUT", page, clash.mark().words(), cut.getOrDefault(clash.mark().series(), 1) - 1);
             return Words.of("clash." + clash.kind().name(), page, clash.mark().words(), clash.words());
         }
     }

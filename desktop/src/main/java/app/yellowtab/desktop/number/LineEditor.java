@@ -27,11 +27,12 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.text.Text;
 
 /**
- * A line at head or foot as it is typed: its fields stand in it as small blocks, which are dragged, or moved with Alt and the arrows, and
- * deleted whole. For the JavaFX thread.
+ * A line at head or foot as it is typed: its fields stand in it as small blocks, which are dragged, or moved with Alt and the
+ * arrows, and deleted whole. For the JavaFX thread.
  */
 public final class LineEditor extends FlowPane {
-    private static final List<String> FORMS = List.of(LinePart.Field.STANDARD_FORM, "d MMM yyyy", "dd/MM/yyyy", "yyyy-MM-dd", "EEEE d MMMM yyyy", "d MMMM yyyy, HH:mm", "HH:mm");
+    private static final List<String> FORMS = List.of(LinePart.Field.STANDARD_FORM, "d MMM yyyy", "dd/MM/yyyy", "yyyy-MM-dd",
+            "EEEE d MMMM yyyy", "d MMMM yyyy, HH:mm", "HH:mm");
     private static final double NARROWEST = 14;
     private static final double LEAST_DRAG = 4;
 
@@ -167,7 +168,8 @@ public final class LineEditor extends FlowPane {
         if (event.getCode() == KeyCode.BACK_SPACE && atBegin && node > 0) remove(node - 1);
         else if (event.getCode() == KeyCode.DELETE && atEnd && node + 1 < getChildren().size()) remove(node + 1);
         else if (event.getCode() == KeyCode.LEFT && atBegin && node > 0) getChildren().get(node - 1).requestFocus();
-        else if (event.getCode() == KeyCode.RIGHT && atEnd && node + 1 < getChildren().size()) getChildren().get(node + 1).requestFocus();
+        else if (event.getCode() == KeyCode.RIGHT && atEnd && node + 1 < getChildren().size())
+            getChildren().get(node + 1).requestFocus();
         else return;
         event.consume();
     }
@@ -192,7 +194,9 @@ public final class LineEditor extends FlowPane {
     }
 
     private int nodeBehind(int part) {
-        for (int i = 0; i < getChildren().size(); i++) if (getChildren().get(i) instanceof Button block && (Integer) block.getUserData() == part) return Math.min(getChildren().size() - 1, i + 1);
+        for (int i = 0; i < getChildren().size(); i++)
+            if (getChildren().get(i) instanceof Button block && (Integer) block.getUserData() == part)
+                return Math.min(getChildren().size() - 1, i + 1);
         return getChildren().size() - 1;
     }
 
@@ -205,7 +209,8 @@ public final class LineEditor extends FlowPane {
     }
 
     private Button block(int at, LinePart.Field field) {
-        String words = field.of() == LineField.PRODUCED ? LinePart.Field.shown(field.form(), LocalDateTime.now()) : NumberWords.field(field.of());
+        String words = field.of() == LineField.PRODUCED ? LinePart.Field.shown(field.form(), LocalDateTime.now())
+                : NumberWords.field(field.of());
         Button block = new Button(words);
         block.setMnemonicParsing(false);
         block.setUserData(at);
@@ -232,7 +237,8 @@ public final class LineEditor extends FlowPane {
         LinePart moved = parts.get(from);
         take(LineEdits.moved(parts, from, before));
         build();
-        for (Node node : getChildren()) if (node instanceof Button block && parts.get((Integer) block.getUserData()).equals(moved)) block.requestFocus();
+        for (Node node : getChildren())
+            if (node instanceof Button block && parts.get((Integer) block.getUserData()).equals(moved)) block.requestFocus();
     }
 
     private void drags(Button block, int at) {

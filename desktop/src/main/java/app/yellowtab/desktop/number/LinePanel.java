@@ -15,7 +15,8 @@ final class LinePanel extends VBox {
     LinePanel(NumberDesk desk) {
         super(10);
         editor = new LineEditor(desk::parts);
-        getChildren().addAll(editor, editor.menu("line-put", List.of(LineField.values())), Controls.paragraph(Words.of("line.how"), Styles.SMALL));
+        getChildren().addAll(editor, editor.menu("line-put", List.of(LineField.values())),
+                Controls.paragraph(Words.of("line.how"), Styles.SMALL));
     }
 
     void show(NumberState state) {

@@ -80,7 +80,8 @@ final class LookPanel extends GridPane {
         addRow(row++, new Label(Words.of("number.turn")), with(turn, "number.degrees"));
         notice.setId("number-faceNotice");
         add(notice, 0, row, 2, 1);
-        getChildren().stream().filter(Label.class::isInstance).forEach(label -> ((Region) label).setMinWidth(Region.USE_PREF_SIZE));
+        getChildren().stream().filter(Label.class::isInstance)
+                .forEach(label -> ((Region) label).setMinWidth(Region.USE_PREF_SIZE));
     }
 
     private static HBox with(Spinner<Integer> spinner, String unit) {
@@ -132,7 +133,8 @@ final class LookPanel extends GridPane {
     }
 
     private static Ink ink(Color colour) {
-        return new Ink((int) Math.round(colour.getRed() * 255) << 16 | (int) Math.round(colour.getGreen() * 255) << 8 | (int) Math.round(colour.getBlue() * 255));
+        return new Ink((int) Math.round(colour.getRed() * 255) << 16 | (int) Math.round(colour.getGreen() * 255) << 8
+                | (int) Math.round(colour.getBlue() * 255));
     }
 
     void show(NumberState state) {

@@ -90,13 +90,16 @@ public final class NumberDesk {
         if (series.isEmpty() && line.isEmpty()) chosen = Marking.BUNDLE;
         BundleNumber number = bundle.numbering().bundle();
         Optional<PageKey> page = plan.leaf(leaf).key();
-        boolean moved = bundle.numbering().moves().stream().anyMatch(move -> move.series().equals(chosen) && page.filter(move.page()::equals).isPresent());
-        Optional<Marking.PlannedSeries> planned = plan.marking().series().stream().filter(one -> one.id().equals(chosen)).findFirst();
+        boolean moved = bundle.numbering().moves().stream()
+                .anyMatch(move -> move.series().equals(chosen) && page.filter(move.page()::equals).isPresent());
+        Optional<Marking.PlannedSeries> planned =
+                plan.marking().series().stream().filter(one -> one.id().equals(chosen)).findFirst();
         MarkSetting setting = series.map(Series::setting).or(() -> line.map(RunningLine::setting)).orElse(number.setting());
         String notice = series.isEmpty() && line.isEmpty() ? NumberWords.notice(number, plan) : "";
         Face face = setting.look().face();
         if (!face.isPresent()) notice = Words.of("number.noFace", face instanceof SystemFace system ? system.name() : face.key());
-        return new NumberState(NumberWords.sentences(bundle, plan, leaf), chosen, setting, number, series, line, moved, planned.map(Marking.PlannedSeries::fixed).orElse(0), planned.map(Marking.PlannedSeries::count).orElse(0),
+        return new NumberState(NumberWords.sentences(bundle, plan, leaf), chosen, setting, number, series, line, moved,
+                planned.map(Marking.PlannedSeries::fixed).orElse(0), planned.map(Marking.PlannedSeries::count).orElse(0),
                 NumberWords.indexUsed(plan), notice);
     }
 
@@ -122,7 +125,9 @@ public final class NumberDesk {
     /** Puts the chosen mark elsewhere on the page in view alone; where the others have it for an empty place. */
     public void putHere(Optional<Spot> spot) {
         SeriesId id = chosen;
-        workspace.plan().leaf(workspace.leaf()).key().ifPresentOrElse(page -> workspace.edit(bundle -> NumberEdits.moved(bundle, page, id, spot)), () -> said.set(Words.of("number.ours")));
+        workspace.plan().leaf(workspace.leaf()).key().ifPresentOrElse(
+                page -> workspace.edit(bundle -> NumberEdits.moved(bundle, page, id, spot)),
+                () -> said.set(Words.of("number.ours")));
     }
 
     /** Gives the chosen marks another look. */
@@ -151,8 +156,10 @@ public final class NumberDesk {
     /** Takes the first number of the bundle as it is typed. */
     public void start(String typed) {
         BundleNumber number = state.get().number();
-        Optional<Integer> start = typed.strip().matches("\\d{1,7}") ? Optional.of(Integer.parseInt(typed.strip())) : Optional.empty();
-        if (start.isEmpty() || start.get() < number.style().least()) said.set(Words.of("number.noStart", typed.strip(), String.valueOf(number.style().least()), String.valueOf(BundleNumber.LARGEST_START)));
+        Optional<Integer> start =
+                typed.strip().matches("\\d{1,7}") ? Optional.of(Integer.parseInt(typed.strip())) : Optional.empty();
+        if (start.isEmpty() || start.get() < number.style().least()) said.set(Words.of("number.noStart", typed.strip(),
+                String.valueOf(number.style().least()), String.valueOf(BundleNumber.LARGEST_START)));
         else number(its -> its.withStart(start.get()));
     }
 
@@ -179,7 +186,9 @@ public final class NumberDesk {
             if (other.id().equals(series.id())) continue;
             Optional<SerialNumber> its = other.first().flatMap(SerialNumber::read);
             Optional<SerialNumber> last = SerialNumber.read(other.highest());
-            boolean both = its.isPresent() && last.isPresent() && its.get().isLike(number.get()) && number.get().value() <= last.get().value() && its.get().value() <= number.get().value() + Math.max(0, state.get().count() - 1);
+            boolean both = its.isPresent() && last.isPresent() && its.get().isLike(number.get())
+                    && number.get().value() <= last.get().value()
+                    && its.get().value() <= number.get().value() + Math.max(0, state.get().count() - 1);
             if (both) return Optional.of(Words.of("number.twice", other.first().orElse(""), other.highest()));
         }
         return Optional.empty();
@@ -188,7 +197,8 @@ public final class NumberDesk {
     /** Says when there are more numbers than the digits that were typed have room for. */
     private void roomLeft() {
         Optional<SerialNumber> first = state.get().series().flatMap(series -> SerialNumber.read(series.first()));
-        if (first.isPresent() && state.get().count() > first.get().room()) said.set(Words.of("number.digits", first.get().digits(), first.get().room()));
+        if (first.isPresent() && state.get().count() > first.get().room())
+            said.set(Words.of("number.digits", first.get().digits(), first.get().room()));
     }
 
     /** Puts another series on, which counts on from one that nothing else has, and chooses it. */
@@ -205,23 +215,29 @@ public final class NumberDesk {
 
     /** {@return a corner or edge at which nothing stands yet} */
     private static Spot free(Bundle bundle) {
-        List<Spot> taken = Stream.of(Stream.of(bundle.numbering().bundle().setting()), bundle.numbering().series().stream().map(Series::setting), bundle.numbering().lines().stream().map(RunningLine::setting))
+        List<Spot> taken = Stream
+                .of(Stream.of(bundle.numbering().bundle().setting()), bundle.numbering().series().stream().map(Series::setting),
+                        bundle.numbering().lines().stream().map(RunningLine::setting))
                 .flatMap(settings -> settings).map(MarkSetting::spot).toList();
         for (Spot.Row row : List.of(Spot.Row.FOOT, Spot.Row.HEAD)) {
             for (Spot.Column column : Spot.Column.values()) {
-                if (taken.stream().noneMatch(spot -> spot.row() == row && spot.column() == column)) return new Spot(row, column, Spot.OPPOSITE.across(), Spot.OPPOSITE.down());
+                if (taken.stream().noneMatch(spot -> spot.row() == row && spot.column() == column))
+                    return new Spot(row, column, Spot.OPPOSITE.across(), Spot.OPPOSITE.down());
             }
         }
         return Spot.OPPOSITE;
     }
 
     private static boolean isTaken(Bundle bundle, String first) {
-        return bundle.numbering().series().stream().anyMatch(one -> SerialNumber.read(one.first()).filter(its -> its.isLike(SerialNumber.read(first).orElseThrow())).isPresent());
+        return bundle.numbering().series().stream().anyMatch(one -> SerialNumber.read(one.first())
+                .filter(its -> its.isLike(SerialNumber.read(first).orElseThrow())).isPresent());
     }
 
     private static String initials(String name) {
         StringBuilder initials = new StringBuilder();
-        for (String word : name.strip().split("\\s+")) if (!word.isEmpty() && initials.length() < LETTERS && Character.isLetter(word.charAt(0)) && word.charAt(0) < 128) initials.append(Character.toUpperCase(word.charAt(0)));
+        for (String word : name.strip().split("\\s+"))
+            if (!word.isEmpty() && initials.length() < LETTERS && Character.isLetter(word.charAt(0)) && word.charAt(0) < 128)
+                initials.append(Character.toUpperCase(word.charAt(0)));
         return initials.isEmpty() ? "A" : initials.toString();
     }
 
@@ -229,8 +245,10 @@ public final class NumberDesk {
     public void addLine() {
         List<RunningLine> lines = workspace.bundle().numbering().lines();
         Spot spot = Spot.LINE;
-        if (lines.stream().anyMatch(line -> line.setting().spot().equals(Spot.LINE))) spot = new Spot(Spot.Row.FOOT, Spot.Column.MIDDLE, Spot.LINE.across(), Spot.LINE.down());
-        RunningLine line = new RunningLine(SeriesId.fresh(), new MarkSetting(spot, MarkLook.LINE), List.of(LinePart.Field.of(LineField.BUNDLE_TITLE)));
+        if (lines.stream().anyMatch(line -> line.setting().spot().equals(Spot.LINE)))
+            spot = new Spot(Spot.Row.FOOT, Spot.Column.MIDDLE, Spot.LINE.across(), Spot.LINE.down());
+        RunningLine line = new RunningLine(SeriesId.fresh(), new MarkSetting(spot, MarkLook.LINE),
+                List.of(LinePart.Field.of(LineField.BUNDLE_TITLE)));
         chosen = line.id();
         said.set("");
         workspace.edit(now -> NumberEdits.with(now, line));
@@ -241,7 +259,8 @@ public final class NumberDesk {
         Optional<RunningLine> line = state.get().line();
         if (line.isEmpty() || line.get().parts().equals(parts)) return;
         said.set("");
-        boolean missing = parts.stream().anyMatch(part -> part instanceof LinePart.Typed typed && !line.get().setting().look().hasLettersOf(typed.words()));
+        boolean missing = parts.stream().anyMatch(
+                part -> part instanceof LinePart.Typed typed && !line.get().setting().look().hasLettersOf(typed.words()));
         workspace.edit(bundle -> NumberEdits.with(bundle, line.get().withParts(parts)));
         if (missing) said.set(Words.of("line.noLetters"));
     }
@@ -260,7 +279,10 @@ public final class NumberDesk {
         workspace.edit(bundle -> NumberEdits.without(bundle, id));
     }
 
-    /** Gives the pages the numbers that they bear at present for ever, and enters them in the matter's register where there is one. */
+    /**
+     * Gives the pages the numbers that they bear at present for ever, and enters them in the matter's register where there is
+     * one.
+     */
     public void issue() {
         SeriesId id = chosen;
         int count = state.get().count();
@@ -268,7 +290,8 @@ public final class NumberDesk {
         Bundle bundle = workspace.bundle();
         String register = bundle.numbering().register();
         if (register.isEmpty()) {
-            workspace.editSoon(now -> NumberEdits.issued(now, id, plan.numbersOf(now, id)), () -> said.set(Words.of("number.issued", count)));
+            workspace.editSoon(now -> NumberEdits.issued(now, id, plan.numbersOf(now, id)),
+                    () -> said.set(Words.of("number.issued", count)));
             return;
         }
         workspace.jobs().start((progress, stop) -> {
@@ -276,14 +299,17 @@ public final class NumberDesk {
             Optional<MatterRegister.Span> span = span(bundle, id, numbers);
             if (span.isPresent()) MatterRegister.enter(Path.of(register), span.get());
             return numbers;
-        }, numbers -> workspace.editSoon(now -> NumberEdits.issued(now, id, numbers), () -> said.set(Words.of("number.issued", count))), this::failed);
+        }, numbers -> workspace.editSoon(now -> NumberEdits.issued(now, id, numbers),
+                () -> said.set(Words.of("number.issued", count))), this::failed);
     }
 
     /** {@return the numbers of a series from the first to the last} */
     private static Optional<MatterRegister.Span> span(Bundle bundle, SeriesId id, List<GivenNumber> numbers) {
-        List<SerialNumber> all = numbers.stream().flatMap(number -> SerialNumber.read(number.number()).stream()).sorted(Comparator.comparingLong(SerialNumber::value)).toList();
+        List<SerialNumber> all = numbers.stream().flatMap(number -> SerialNumber.read(number.number()).stream())
+                .sorted(Comparator.comparingLong(SerialNumber::value)).toList();
         String title = bundle.heading().title().isBlank() ? Words.of("produce.defaultName") : bundle.heading().title();
-        return all.isEmpty() ? Optional.empty() : Optional.of(new MatterRegister.Span(all.getFirst(), all.getLast(), title, LocalDate.now(), id.value()));
+        return all.isEmpty() ? Optional.empty()
+                : Optional.of(new MatterRegister.Span(all.getFirst(), all.getLast(), title, LocalDate.now(), id.value()));
     }
 
     private void failed(Throwable failure) {
@@ -302,7 +328,9 @@ public final class NumberDesk {
         Optional<SerialNumber> like = state.get().series().flatMap(series -> SerialNumber.read(series.first()));
         if (register.isEmpty() || like.isEmpty()) return;
         workspace.jobs().start((progress, stop) -> MatterRegister.next(MatterRegister.read(Path.of(register)), like.get()),
-                next -> next.ifPresentOrElse(number -> first(number.shown()), () -> said.set(Words.of("number.noneGiven", like.get().prefix() + "…" + like.get().suffix()))), this::failed);
+                next -> next.ifPresentOrElse(number -> first(number.shown()),
+                        () -> said.set(Words.of("number.noneGiven", like.get().prefix() + "…" + like.get().suffix()))),
+                this::failed);
     }
 
     /** Writes which page bears which number, in the background. */
@@ -312,7 +340,8 @@ public final class NumberDesk {
         SeriesId id = chosen;
         workspace.jobs().quietly(() -> {
             try {
-                return Words.of("number.registered", NumberRegister.write(plan, sources, id, target), String.valueOf(target.getFileName()));
+                return Words.of("number.registered", NumberRegister.write(plan, sources, id, target),
+                        String.valueOf(target.getFileName()));
             } catch (FindingException refused) {
                 return String.valueOf(refused.getMessage());
             }

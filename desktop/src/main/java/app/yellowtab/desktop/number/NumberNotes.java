@@ -13,7 +13,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 
-/** What must be known of numbers before a bundle is produced: marks that stand on something, and numbers that pages carried before. */
+/**
+ * What must be known of numbers before a bundle is produced: marks that stand on something, and numbers that pages carried
+ * before.
+ */
 public final class NumberNotes extends VBox {
     private final ClashDesk clashes;
     private final OldDesk old;
@@ -39,9 +42,12 @@ public final class NumberNotes extends VBox {
     private void show() {
         getChildren().clear();
         ClashDesk.State state = clashes.stateProperty().get();
-        if (!state.clashes().isEmpty()) note(Words.of("notes.clashes", state.clashes().size()), state.clashes().getFirst().leaf());
-        List<OldSeries> undecided = old.foundProperty().get().stream().filter(series -> !series.isDecided() && series.differing() > 0).toList();
-        if (!undecided.isEmpty()) note(Words.of("notes.old", undecided.size(), undecided.getFirst().fileName()), undecided.getFirst().leaves().getFirst());
+        if (!state.clashes().isEmpty())
+            note(Words.of("notes.clashes", state.clashes().size()), state.clashes().getFirst().leaf());
+        List<OldSeries> undecided =
+                old.foundProperty().get().stream().filter(series -> !series.isDecided() && series.differing() > 0).toList();
+        if (!undecided.isEmpty()) note(Words.of("notes.old", undecided.size(), undecided.getFirst().fileName()),
+                undecided.getFirst().leaves().getFirst());
         Controls.show(this, !getChildren().isEmpty());
     }
 

@@ -28,7 +28,10 @@ import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import org.kordamp.ikonli.feather.Feather;
 
-/** The page in view, large, with its numbers and lines on it to be moved; beside it what is set, what clashes, and what pages carried before. */
+/**
+ * The page in view, large, with its numbers and lines on it to be moved; beside it what is set, what clashes, and what pages
+ * carried before.
+ */
 public final class NumberStage extends HBox {
     /** Sharp at the size shown. */
     private static final int WIDTH_PX = 1100;
@@ -54,7 +57,8 @@ public final class NumberStage extends HBox {
     private PagePictures.Request request = PagePictures.Request.DONE;
 
     /** @param loose shows loose files */
-    public NumberStage(Workspace workspace, PagePictures pictures, FileDialogs dialogs, ClashDesk clashes, OldDesk old, PresetStore presets, Runnable loose) {
+    public NumberStage(Workspace workspace, PagePictures pictures, FileDialogs dialogs, ClashDesk clashes, OldDesk old,
+            PresetStore presets, Runnable loose) {
         super(20);
         this.workspace = workspace;
         this.pictures = pictures;
@@ -93,17 +97,18 @@ public final class NumberStage extends HBox {
         beside.getStyleClass().add(Styles.NUMBER_SIDE);
         getChildren().addAll(middle, beside);
         show(Side.SET);
-        subscription = Subscription.combine(workspace.onPlan(plan -> showPage()), workspace.onLeaf(leaf -> showPage()), sceneProperty().subscribe(scene -> {
-            clashes.look(this, scene != null);
-            old.look(this, scene != null);
-            showPage();
-        }), clashes.stateProperty().subscribe(state -> {
-            sides.say(Side.CLASHES, Words.of("number.sideClashes", state.clashes().size()));
-            showClashes();
-        }), old.foundProperty().subscribe(found -> {
-            sides.say(Side.OLD, Words.of("number.sideOld", found.size()));
-            showOld();
-        }));
+        subscription = Subscription.combine(workspace.onPlan(plan -> showPage()), workspace.onLeaf(leaf -> showPage()),
+                sceneProperty().subscribe(scene -> {
+                    clashes.look(this, scene != null);
+                    old.look(this, scene != null);
+                    showPage();
+                }), clashes.stateProperty().subscribe(state -> {
+                    sides.say(Side.CLASHES, Words.of("number.sideClashes", state.clashes().size()));
+                    showClashes();
+                }), old.foundProperty().subscribe(found -> {
+                    sides.say(Side.OLD, Words.of("number.sideOld", found.size()));
+                    showOld();
+                }));
     }
 
     private HBox head() {
@@ -114,8 +119,12 @@ public final class NumberStage extends HBox {
             workspace.goToNumber(number.getText());
             showPage();
         });
-        HBox head = new HBox(6, Controls.iconButton(Feather.CHEVRON_LEFT, "number.previous", () -> workspace.goTo(workspace.leaf() - 1)), Controls.label(Words.of("reader.leaf"), Styles.SMALL), number, of,
-                Controls.iconButton(Feather.CHEVRON_RIGHT, "number.next", () -> workspace.goTo(workspace.leaf() + 1)), Controls.spring(), Controls.button("number.nextClash", this::nextClash), Controls.button("number.landscape", steps::nextLandscape), Controls.button("number.looked", steps::nextLooked));
+        HBox head = new HBox(6,
+                Controls.iconButton(Feather.CHEVRON_LEFT, "number.previous", () -> workspace.goTo(workspace.leaf() - 1)),
+                Controls.label(Words.of("reader.leaf"), Styles.SMALL), number, of,
+                Controls.iconButton(Feather.CHEVRON_RIGHT, "number.next", () -> workspace.goTo(workspace.leaf() + 1)),
+                Controls.spring(), Controls.button("number.nextClash", this::nextClash),
+                Controls.button("number.landscape", steps::nextLandscape), Controls.button("number.looked", steps::nextLooked));
         head.setAlignment(Pos.CENTER_LEFT);
         return head;
     }
@@ -172,7 +181,8 @@ public final class NumberStage extends HBox {
 
     /** Frames the marks of the page in view that stand on something. */
     private void showClashes() {
-        page.alarm(clashes.stateProperty().get().clashes().stream().filter(clash -> clash.leaf() == workspace.leaf()).map(Clash::mark).map(Mark::series).collect(Collectors.toSet()));
+        page.alarm(clashes.stateProperty().get().clashes().stream().filter(clash -> clash.leaf() == workspace.leaf())
+                .map(Clash::mark).map(Mark::series).collect(Collectors.toSet()));
     }
 
     private void showOld() {

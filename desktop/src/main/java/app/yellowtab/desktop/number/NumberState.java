@@ -26,7 +26,9 @@ import java.util.Optional;
  * @param indexUsed how many pages the index needs
  * @param notice  what must be known of the chosen one; empty for nothing
  */
-public record NumberState(List<Sentence> lines, SeriesId chosen, MarkSetting setting, BundleNumber number, Optional<Series> series, Optional<RunningLine> line, boolean isMoved, int fixed, int count, int indexUsed, String notice) {
+public record NumberState(List<Sentence> lines, SeriesId chosen, MarkSetting setting, BundleNumber number,
+        Optional<Series> series, Optional<RunningLine> line, boolean isMoved, int fixed, int count, int indexUsed,
+        String notice) {
     public NumberState {
         lines = List.copyOf(lines);
     }

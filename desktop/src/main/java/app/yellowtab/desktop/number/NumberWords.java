@@ -47,12 +47,14 @@ final class NumberWords {
         all.add(new Sentence(Marking.BUNDLE, Words.of("number.bundleLine", first(plan), plan.lastNumber(), place(spot))));
         for (Marking.PlannedSeries series : plan.marking().series()) {
             String where = place(series.setting().spot());
-            all.add(new Sentence(series.id(), series.count() == 0 ? Words.of("number.seriesNone", typed(bundle, series.id()), where)
-                    : Words.of("number.seriesLine", series.first().orElse(""), series.highest(), where)));
+            all.add(new Sentence(series.id(),
+                    series.count() == 0 ? Words.of("number.seriesNone", typed(bundle, series.id()), where)
+                            : Words.of("number.seriesLine", series.first().orElse(""), series.highest(), where)));
         }
         for (Marking.PlannedSeries line : plan.marking().lines()) {
             String words = line.words(leaf).isEmpty() ? line.first().orElse("") : line.words(leaf);
-            all.add(new Sentence(line.id(), words.isEmpty() ? Words.of("number.lineNone", place(line.setting().spot())) : Words.of("number.line", words, place(line.setting().spot()))));
+            all.add(new Sentence(line.id(), words.isEmpty() ? Words.of("number.lineNone", place(line.setting().spot()))
+                    : Words.of("number.line", words, place(line.setting().spot()))));
         }
         return all;
     }
@@ -67,10 +69,15 @@ final class NumberWords {
 
     /** {@return what a hearing will make of numbers that are not those of the file's pages; empty where they are} */
     static String notice(BundleNumber number, Plan plan) {
-        if (number.indexPages() > 0 && number.indexPages() < indexUsed(plan)) return Words.of("number.indexLonger", number.indexPages(), indexUsed(plan));
+        if (number.indexPages() > 0 && number.indexPages() < indexUsed(plan))
+            return Words.of("number.indexLonger", number.indexPages(), indexUsed(plan));
         // Figures alone, one with every page: nothing is to be said, and twenty thousand numbers need not be written.
-        if (plan.leaves().stream().allMatch(leaf -> leaf.number().filter(its -> its.isPlain() && its.value() == leaf.index() + 1).isPresent())) return "";
-        Optional<Leaf> longest = plan.leaves().stream().filter(leaf -> leaf.number().filter(its -> !its.isPlain()).isPresent() && leaf.label().length() > LONG).findFirst();
+        if (plan.leaves().stream().allMatch(
+                leaf -> leaf.number().filter(its -> its.isPlain() && its.value() == leaf.index() + 1).isPresent()))
+            return "";
+        Optional<Leaf> longest = plan.leaves().stream()
+                .filter(leaf -> leaf.number().filter(its -> !its.isPlain()).isPresent() && leaf.label().length() > LONG)
+                .findFirst();
         if (longest.isPresent()) return Words.of("number.long", longest.get().label());
         if (number.bySection()) return Words.of("number.bySectionNotice");
         for (Leaf leaf : plan.leaves()) {

@@ -100,14 +100,20 @@ public final class OldDesk {
     /** {@return where the numbers are seen that the page in view carried before; in millimetres from the upper left} */
     public List<Area> onPage() {
         Plan plan = workspace.plan();
-        if (!(plan.leaf(Math.min(workspace.leaf(), plan.pageCount() - 1)).content() instanceof Content.SourcePage page)) return List.of();
+        if (!(plan.leaf(Math.min(workspace.leaf(), plan.pageCount() - 1)).content() instanceof Content.SourcePage page))
+            return List.of();
         Map<SourceId, Source> sources = workspace.bundle().sourcesById();
-        return found.get().stream().filter(series -> series.numbers().source().equals(page.source()) && series.numbers().handling() != Handling.COVERED).flatMap(series -> series.numbers().places().stream())
-                .filter(place -> place.page() == page.page()).flatMap(place -> seen(page, place.area(), sources).stream()).toList();
+        return found.get().stream()
+                .filter(series -> series.numbers().source().equals(page.source())
+                        && series.numbers().handling() != Handling.COVERED)
+                .flatMap(series -> series.numbers().places().stream())
+                .filter(place -> place.page() == page.page()).flatMap(place -> seen(page, place.area(), sources).stream())
+                .toList();
     }
 
     private static Optional<Area> seen(Content.SourcePage page, Area came, Map<SourceId, Source> sources) {
-        return sources.get(page.source()).about().pages().shape(page.page()).flatMap(shape -> Redacting.seen(shape, page.look(), came));
+        return sources.get(page.source()).about().pages().shape(page.page())
+                .flatMap(shape -> Redacting.seen(shape, page.look(), came));
     }
 
     /** Goes to the first page that carries one of them. */
@@ -125,7 +131,8 @@ public final class OldDesk {
     public void writeTable(Path target) {
         Bundle bundle = workspace.bundle();
         Plan plan = workspace.plan();
-        workspace.jobs().start((progress, stopped) -> TheirNumbers.write(bundle, plan, target), count -> said.set(Words.of("number.registered", count, String.valueOf(target.getFileName()))),
+        workspace.jobs().start((progress, stopped) -> TheirNumbers.write(bundle, plan, target),
+                count -> said.set(Words.of("number.registered", count, String.valueOf(target.getFileName()))),
                 failure -> said.set(String.valueOf(failure.getMessage())));
     }
 
@@ -136,12 +143,14 @@ public final class OldDesk {
         workspace.jobs().start((progress, stopped) -> {
             Map<PageKey, Spot> spots = new HashMap<>();
             for (int i = 0; i < series.leaves().size() && !stopped.getAsBoolean(); i++) {
-                progress.accept(new Jobs.State(Words.of("old.avoiding", i + 1, series.leaves().size()), (double) i / series.leaves().size()));
+                progress.accept(new Jobs.State(Words.of("old.avoiding", i + 1, series.leaves().size()),
+                        (double) i / series.leaves().size()));
                 away(plan, plan.leaf(series.leaves().get(i)), series, sources, spots);
             }
             return spots;
         }, spots -> {
-            workspace.edit(bundle -> NumberEdits.decided(NumberEdits.moved(bundle, spots, Marking.BUNDLE), series.numbers().withHandling(Handling.AVOIDED)));
+            workspace.edit(bundle -> NumberEdits.decided(NumberEdits.moved(bundle, spots, Marking.BUNDLE),
+                    series.numbers().withHandling(Handling.AVOIDED)));
             said.set(Words.of("old.avoided", spots.size()));
         }, failure -> said.set(String.valueOf(failure.getMessage())));
     }
@@ -149,7 +158,8 @@ public final class OldDesk {
     private void away(Plan plan, Leaf leaf, OldSeries series, Map<SourceId, Source> sources, Map<PageKey, Spot> spots) {
         if (!(leaf.content() instanceof Content.SourcePage page) || leaf.key().isEmpty()) return;
         double height = LeafSheet.of(leaf, sources).map(Sheet::heightMm).orElse(0.0);
-        boolean foot = series.numbers().places().stream().filter(place -> place.page() == page.page()).flatMap(place -> seen(page, place.area(), sources).stream()).anyMatch(area -> area.topMm() > height / 2);
+        boolean foot = series.numbers().places().stream().filter(place -> place.page() == page.page())
+                .flatMap(place -> seen(page, place.area(), sources).stream()).anyMatch(area -> area.topMm() > height / 2);
         for (Mark mark : plan.marksOn(leaf)) {
             if (!mark.series().equals(Mark.BUNDLE_NUMBER)) continue;
             try {

@@ -38,7 +38,10 @@ final class OldSide extends VBox {
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Label said = Controls.paragraph("", Styles.NOTICE);
-        table = Controls.button("old.table", () -> dialogs.saveAs(Words.of("old.table"), workspace.folder().path().resolve(Words.of("old.tableFile") + ".docx")).ifPresent(desk::writeTable));
+        table = Controls.button("old.table",
+                () -> dialogs
+                        .saveAs(Words.of("old.table"), workspace.folder().path().resolve(Words.of("old.tableFile") + ".docx"))
+                        .ifPresent(desk::writeTable));
         getChildren().addAll(how, scroll, table, said);
         subscription = Subscription.combine(desk.foundProperty().subscribe(this::show), words.subscribe(text -> {
             said.setText(text);
@@ -53,7 +56,8 @@ final class OldSide extends VBox {
     private void show(List<OldSeries> found) {
         how.setText(Words.of("old.how", found.size()));
         all.getChildren().clear();
-        Controls.show(table, found.stream().anyMatch(series -> series.isDecided() && series.numbers().handling() == Handling.IDENTITY));
+        Controls.show(table,
+                found.stream().anyMatch(series -> series.isDecided() && series.numbers().handling() == Handling.IDENTITY));
         for (OldSeries series : found) all.getChildren().add(one(series));
     }
 
@@ -64,7 +68,9 @@ final class OldSide extends VBox {
         Hyperlink where = new Hyperlink(Words.of("old.pages", from, to, series.fileName()));
         where.setWrapText(true);
         where.setOnAction(event -> desk.goTo(series));
-        Label what = Controls.paragraph(Words.of(series.differing() == 0 ? "old.same" : "old.differ", series.first(), series.last()), series.differing() == 0 ? Styles.SMALL : Styles.NOTICE);
+        Label what =
+                Controls.paragraph(Words.of(series.differing() == 0 ? "old.same" : "old.differ", series.first(), series.last()),
+                        series.differing() == 0 ? Styles.SMALL : Styles.NOTICE);
         ChoiceBox<Handling> handling = new ChoiceBox<>();
         handling.getItems().setAll(Handling.values());
         handling.setConverter(new StringConverter<>() {

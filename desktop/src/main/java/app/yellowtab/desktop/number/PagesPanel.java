@@ -112,7 +112,8 @@ final class PagesPanel extends VBox {
     }
 
     private boolean isNamed(Choice choice) {
-        return choice.entry().filter(pages().entries()::contains).isPresent() || choice.source().filter(pages().sources()::contains).isPresent();
+        return choice.entry().filter(pages().entries()::contains).isPresent()
+                || choice.source().filter(pages().sources()::contains).isPresent();
     }
 
     private void tick(Choice choice, boolean on) {
@@ -167,6 +168,7 @@ final class PagesPanel extends VBox {
 
     private List<Choice> files() {
         Set<SourceId> unplaced = Set.copyOf(workspace.bundle().unplaced().stream().map(Source::id).toList());
-        return workspace.bundle().sources().stream().filter(source -> source.pageCount() > 0 && !unplaced.contains(source.id())).map(source -> new Choice(Optional.empty(), Optional.of(source.id()), source.fileName())).toList();
+        return workspace.bundle().sources().stream().filter(source -> source.pageCount() > 0 && !unplaced.contains(source.id()))
+                .map(source -> new Choice(Optional.empty(), Optional.of(source.id()), source.fileName())).toList();
     }
 }

@@ -32,7 +32,8 @@ public final class PlaceChoice extends ChoiceBox<PlaceChoice.Where> {
             }
         });
         setOnAction(event -> {
-            if (!showing && getValue() != null) chosen.accept(new Spot(getValue().row(), getValue().column(), Spot.STANDARD.across(), Spot.STANDARD.down()));
+            if (!showing && getValue() != null)
+                chosen.accept(new Spot(getValue().row(), getValue().column(), Spot.STANDARD.across(), Spot.STANDARD.down()));
         });
     }
 

@@ -23,7 +23,7 @@ final class SeriesPanel extends VBox {
     private final TextField first = new TextField();
     private final Label fixed = Controls.paragraph("", Styles.SMALL);
     private final Label register = Controls.label("", Styles.SMALL);
-    private final Button forget = Controls.button("number.forgetMatter", () -> { });
+    private final Button forget = Controls.button("number.forgetMatter", () -> {});
     private final Button goOn;
     private boolean showing;
 
@@ -41,11 +41,22 @@ final class SeriesPanel extends VBox {
         begin.setAlignment(Pos.CENTER_LEFT);
         fixed.setId("number-fixed");
         FlowPane acts = new FlowPane(6, 6, Controls.button("number.issue", desk::issue),
-                Controls.button("number.register", () -> dialogs.saveAs(Words.of("number.register"), workspace.folder().path().resolve(Words.of("number.registerFile") + ".csv")).ifPresent(desk::writeRegister)));
+                Controls.button("number.register",
+                        () -> dialogs
+                                .saveAs(Words.of("number.register"),
+                                        workspace.folder().path().resolve(Words.of("number.registerFile") + ".csv"))
+                                .ifPresent(desk::writeRegister)));
         register.setId("number-matter");
         register.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(register, Priority.ALWAYS);
-        HBox named = new HBox(8, register, Controls.button("number.chooseMatter", () -> dialogs.saveAs(Words.of("number.chooseMatter"), workspace.folder().path().toAbsolutePath().resolveSibling(Words.of("number.matterFile") + ".csv")).ifPresent(file -> desk.register(Optional.of(file)))), forget);
+        HBox named = new HBox(8, register,
+                Controls.button("number.chooseMatter",
+                        () -> dialogs
+                                .saveAs(Words.of("number.chooseMatter"),
+                                        workspace.folder().path().toAbsolutePath()
+                                                .resolveSibling(Words.of("number.matterFile") + ".csv"))
+                                .ifPresent(file -> desk.register(Optional.of(file)))),
+                forget);
         named.setAlignment(Pos.CENTER_LEFT);
         forget.setOnAction(event -> desk.register(Optional.empty()));
         getChildren().addAll(begin, goOn, fixed, acts, Controls.label(Words.of("number.matter"), Styles.FORM_LABEL), named);

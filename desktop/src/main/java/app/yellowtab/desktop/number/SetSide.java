@@ -61,7 +61,8 @@ final class SetSide extends VBox {
         this.pages = new PagesPanel(desk, workspace);
         said.setId("number-said");
         takeOff = Controls.button("number.takeOff", desk::takeOff);
-        HBox add = new HBox(8, Controls.button("number.add", desk::add), Controls.button("line.add", desk::addLine), Controls.spring(), takeOff);
+        HBox add = new HBox(8, Controls.button("number.add", desk::add), Controls.button("line.add", desk::addLine),
+                Controls.spring(), takeOff);
         parts = new Segments<>("number-part", List.of(Part.values()), each -> Words.of("number.part." + each.name()), now -> {
             shown = now;
             show(desk.stateProperty().get());
@@ -72,7 +73,8 @@ final class SetSide extends VBox {
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         Region foot = Controls.spring();
-        KeptMenu<NumberPreset> kept = new KeptMenu<>(workspace.jobs(), dialogs, workspace.folder().path(), "number.kept", presets, () -> Optional.of(NumberPreset.of(workspace.bundle())), desk::use);
+        KeptMenu<NumberPreset> kept = new KeptMenu<>(workspace.jobs(), dialogs, workspace.folder().path(), "number.kept", presets,
+                () -> Optional.of(NumberPreset.of(workspace.bundle())), desk::use);
         getChildren().addAll(lines, add, scroll, new HBox(8, kept, foot, Controls.button("number.loose", loose)));
         subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), desk.saidProperty().subscribe(words -> {
             said.setText(words);

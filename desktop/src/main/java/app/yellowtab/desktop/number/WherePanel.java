@@ -50,7 +50,8 @@ final class WherePanel extends HBox {
                 place.setOnAction(event -> {
                     place.setSelected(true);
                     Spot now = desk.stateProperty().get().spot();
-                    put(new Spot(row, column, now.across() > 0 ? now.across() : Spot.STANDARD.across(), now.down() > 0 ? now.down() : Spot.STANDARD.down()));
+                    put(new Spot(row, column, now.across() > 0 ? now.across() : Spot.STANDARD.across(),
+                            now.down() > 0 ? now.down() : Spot.STANDARD.down()));
                 });
                 places.computeIfAbsent(row, its -> new EnumMap<>(Spot.Column.class)).put(column, place);
                 small.add(place, column.ordinal(), row.ordinal());
@@ -86,9 +87,12 @@ final class WherePanel extends HBox {
             desk.say(Words.of("crop.noLength", (inward.isEmpty() ? across : down).getText().strip()));
             return;
         }
-        unit = LengthUnit.of(across.getText()).filter(typed -> typed != unit).or(() -> LengthUnit.of(down.getText())).orElse(unit);
+        unit = LengthUnit.of(across.getText()).filter(typed -> typed != unit).or(() -> LengthUnit.of(down.getText()))
+                .orElse(unit);
         // What only was rounded to be shown stays as it is.
-        Spot spot = new Spot(now.row(), now.column(), across.getText().equals(unit.shown(now.across())) ? now.across() : inward.get(), down.getText().equals(unit.shown(now.down())) ? now.down() : fromEdge.get());
+        Spot spot =
+                new Spot(now.row(), now.column(), across.getText().equals(unit.shown(now.across())) ? now.across() : inward.get(),
+                        down.getText().equals(unit.shown(now.down())) ? now.down() : fromEdge.get());
         if (!spot.equals(now)) put(spot);
         else show(desk.stateProperty().get());
     }
@@ -101,7 +105,8 @@ final class WherePanel extends HBox {
 
     void show(NumberState state) {
         showing = true;
-        places.forEach((row, columns) -> columns.forEach((column, place) -> place.setSelected(row == state.spot().row() && column == state.spot().column())));
+        places.forEach((row, columns) -> columns
+                .forEach((column, place) -> place.setSelected(row == state.spot().row() && column == state.spot().column())));
         if (!across.isFocused() || !across.getText().isEmpty()) across.setText(unit.shown(state.spot().across()));
         if (!down.isFocused() || !down.getText().isEmpty()) down.setText(unit.shown(state.spot().down()));
         across.setDisable(state.spot().column() == Spot.Column.MIDDLE);

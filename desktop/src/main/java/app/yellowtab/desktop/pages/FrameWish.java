@@ -8,7 +8,7 @@ import javafx.beans.property.ReadOnlyBooleanWrapper;
 /** Somebody's wish that a frame be drawn on the page in view, which the reader fulfils. For the JavaFX thread. */
 public final class FrameWish {
     private final ReadOnlyBooleanWrapper wanted = new ReadOnlyBooleanWrapper(this, "wanted", false);
-    private Consumer<Area> taker = area -> { };
+    private Consumer<Area> taker = area -> {};
 
     public ReadOnlyBooleanProperty wantedProperty() {
         return wanted.getReadOnlyProperty();

@@ -120,7 +120,7 @@ public final class LightTable extends Region {
     private final ReadOnlyIntegerWrapper current = new ReadOnlyIntegerWrapper(this, "current", 1);
     private @Nullable Model model;
     private int columns = 1;
-    private Runnable opened = () -> { };
+    private Runnable opened = () -> {};
     private @Nullable Hand hand;
     private final Set<RowCell> cells = Collections.newSetFromMap(new WeakHashMap<>());
     private boolean drags;
@@ -183,7 +183,8 @@ public final class LightTable extends Region {
         current.set(Math.clamp(page, 1, now.pageCount()));
         int row = (current.get() - 1) / columns;
         VirtualFlow<?> flow = (VirtualFlow<?>) rows.lookup(".virtual-flow");
-        boolean inSight = flow != null && flow.getFirstVisibleCell() != null && row > flow.getFirstVisibleCell().getIndex() && row < flow.getLastVisibleCell().getIndex();
+        boolean inSight = flow != null && flow.getFirstVisibleCell() != null && row > flow.getFirstVisibleCell().getIndex()
+                && row < flow.getLastVisibleCell().getIndex();
         if (!inSight) rows.scrollTo(Math.max(0, row - 1));
         again();
     }
@@ -338,7 +339,8 @@ public final class LightTable extends Region {
         event.consume();
     }
 
-    @Nullable Hand hand() {
+    @Nullable
+    Hand hand() {
         return hand;
     }
 

@@ -21,7 +21,9 @@ final class MarkFonts {
 
     /** {@return a font as a style} */
     static String style(Font font) {
-        return String.format(Locale.ROOT, "-fx-font-family: \"%s\"; -fx-font-size: %.3fpx; -fx-font-weight: %s; -fx-font-style: %s;", font.getFamily(), font.getSize(),
+        return String.format(Locale.ROOT,
+                "-fx-font-family: \"%s\"; -fx-font-size: %.3fpx; -fx-font-weight: %s; -fx-font-style: %s;", font.getFamily(),
+                font.getSize(),
                 font.getStyle().contains("Bold") ? "bold" : "normal", font.getStyle().contains("Italic") ? "italic" : "normal");
     }
 

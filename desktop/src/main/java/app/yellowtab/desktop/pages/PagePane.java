@@ -24,8 +24,8 @@ import javafx.scene.text.Text;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A page as large as there is room for, at the top of that room, with its marks set over the picture: when they change, nothing is
- * drawn anew.
+ * A page as large as there is room for, at the top of that room, with its marks set over the picture: when they change, nothing
+ * is drawn anew.
  */
 public final class PagePane extends Region {
     /** For the line around a page. */
@@ -90,7 +90,8 @@ public final class PagePane extends Region {
             text.setTranslateX(0);
             text.setTranslateY(0);
             PagePictures.Result.Picture page = shown;
-            if (page != null && Math.hypot(across, down) > LEAST_DRAG_PX) now.moved(mark.placed().mark(), SpotAt.of(mark.placed(), across / scale, -down / scale, page.widthPt(), page.heightPt()));
+            if (page != null && Math.hypot(across, down) > LEAST_DRAG_PX) now.moved(mark.placed().mark(),
+                    SpotAt.of(mark.placed(), across / scale, -down / scale, page.widthPt(), page.heightPt()));
             event.consume();
         });
     }

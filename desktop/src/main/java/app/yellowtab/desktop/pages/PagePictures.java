@@ -58,7 +58,7 @@ public final class PagePictures implements AutoCloseable {
     /** A picture that was asked for. */
     public interface Request {
         /** There was nothing to wait for, or nothing is. */
-        Request DONE = () -> { };
+        Request DONE = () -> {};
 
         /** Tells that it is not wanted any more; it will not be shown. */
         void cancel();
@@ -68,9 +68,12 @@ public final class PagePictures implements AutoCloseable {
     private final Executor fxThread;
     private final Executor background;
     private final Cache<PictureKey, Result.Picture> kept = Caffeine.newBuilder().executor(Runnable::run).maximumWeight(MOST_BYTES)
-            .weigher((PictureKey key, Result.Picture picture) -> (int) (4 * picture.image().getWidth() * picture.image().getHeight())).build();
+            .weigher((PictureKey key,
+                    Result.Picture picture) -> (int) (4 * picture.image().getWidth() * picture.image().getHeight()))
+            .build();
     /** What nobody has begun with, in order. */
-    private final Map<Urgency, Map<PictureKey, Job>> waiting = Map.of(Urgency.IN_VIEW, new LinkedHashMap<>(), Urgency.SOON, new LinkedHashMap<>());
+    private final Map<Urgency, Map<PictureKey, Job>> waiting =
+            Map.of(Urgency.IN_VIEW, new LinkedHashMap<>(), Urgency.SOON, new LinkedHashMap<>());
     private final Map<PictureKey, Job> begun = new HashMap<>();
     private int threads;
     private boolean closed;

@@ -16,7 +16,10 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Region;
 import org.jspecify.annotations.Nullable;
 
-/** One page of a {@link LightTable} on its piece's ground: it is pressed, dragged, and takes what is let go on it. For the JavaFX thread. */
+/**
+ * One page of a {@link LightTable} on its piece's ground: it is pressed, dragged, and takes what is let go on it. For the JavaFX
+ * thread.
+ */
 final class PageTile extends Region {
     private final LightTable table;
     private final PagePane picture = new PagePane();
@@ -70,7 +73,8 @@ final class PageTile extends Region {
             LightTable.Hand now = table.hand();
             markDrop(false, false);
             if (now == null || !event.getDragboard().hasFiles()) return;
-            now.dropFiles(event.getDragboard().getFiles().stream().map(file -> Path.of(file.getPath())).toList(), page, event.getX() < getWidth() / 2);
+            now.dropFiles(event.getDragboard().getFiles().stream().map(file -> Path.of(file.getPath())).toList(), page,
+                    event.getX() < getWidth() / 2);
             event.setDropCompleted(true);
             event.consume();
         });
@@ -117,7 +121,9 @@ final class PageTile extends Region {
     @Override
     protected void layoutChildren() {
         double width = getWidth();
-        picture.resizeRelocate(LightTable.GAP / 2 + 2, LightTable.TAB, width - LightTable.GAP - 4, getHeight() - LightTable.TAB - LightTable.FOOT - LightTable.GAP / 2);
-        foot.resizeRelocate(LightTable.GAP / 2 + 3, getHeight() - LightTable.FOOT - LightTable.GAP / 2, width - LightTable.GAP - 6, LightTable.FOOT);
+        picture.resizeRelocate(LightTable.GAP / 2 + 2, LightTable.TAB, width - LightTable.GAP - 4,
+                getHeight() - LightTable.TAB - LightTable.FOOT - LightTable.GAP / 2);
+        foot.resizeRelocate(LightTable.GAP / 2 + 3, getHeight() - LightTable.FOOT - LightTable.GAP / 2,
+                width - LightTable.GAP - 6, LightTable.FOOT);
     }
 }

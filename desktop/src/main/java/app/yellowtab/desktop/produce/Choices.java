@@ -46,13 +46,16 @@ final class Choices extends VBox {
         agreement.setId("produce-agreement");
         agreement.setOnAction(event -> edit(bundle -> bundle.withLayout(bundle.layout().withAgreement(agreement.isSelected()))));
         HBox between = new HBox(16);
-        separators = radios(Separators.class, "separators", between, kind -> edit(bundle -> bundle.withLayout(bundle.layout().withSeparators(kind))));
+        separators = radios(Separators.class, "separators", between,
+                kind -> edit(bundle -> bundle.withLayout(bundle.layout().withSeparators(kind))));
         HBox marks = new HBox(16);
-        comments = radios(Comments.class, "comments", marks, kind -> edit(bundle -> bundle.withFromSources(new FromSources(kind, bundle.fromSources().bookmarkLevels()))));
+        comments = radios(Comments.class, "comments", marks,
+                kind -> edit(bundle -> bundle.withFromSources(new FromSources(kind, bundle.fromSources().bookmarkLevels()))));
         levels.setId("produce-levels");
         levels.setOnAction(event -> {
             Levels chosen = levels.getValue();
-            if (chosen != null) edit(bundle -> bundle.withFromSources(new FromSources(bundle.fromSources().comments(), chosen.most())));
+            if (chosen != null)
+                edit(bundle -> bundle.withFromSources(new FromSources(bundle.fromSources().comments(), chosen.most())));
         });
         Label bookmarks = Controls.label(Words.of("produce.levels"), Styles.SMALL);
         bookmarks.setLabelFor(levels);
@@ -60,7 +63,8 @@ final class Choices extends VBox {
         row.setAlignment(Pos.CENTER_LEFT);
         Label files = Controls.label(Words.of("produce.files"), Styles.FORM_LABEL);
         VBox.setMargin(files, new Insets(8, 0, 0, 0));
-        getChildren().addAll(Controls.label(Words.of("produce.pages"), Styles.FORM_LABEL), cover, agreement, Controls.label(Words.of("produce.separators"), Styles.SMALL), between,
+        getChildren().addAll(Controls.label(Words.of("produce.pages"), Styles.FORM_LABEL), cover, agreement,
+                Controls.label(Words.of("produce.separators"), Styles.SMALL), between,
                 files, Controls.label(Words.of("produce.comments"), Styles.SMALL), marks, row);
     }
 

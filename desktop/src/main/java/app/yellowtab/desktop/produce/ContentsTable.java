@@ -37,11 +37,15 @@ final class ContentsTable extends GridPane {
         List<PlannedSection> sections = plan.entries().stream().filter(PlannedSection.class::isInstance)
                 .map(PlannedSection.class::cast).filter(section -> section.depth() == 0).toList();
         int firstSection = sections.isEmpty() ? plan.pageCount() : sections.getFirst().span().first();
-        if (firstSection > afterIndex) row("", Words.of("produce.noSection", documentsOutside(plan)), numbers(plan, afterIndex, firstSection - 1));
-        for (PlannedSection section : sections.stream().limit(MOST_SECTIONS).toList()) row(section.label(), section.title(), section.span().shown());
+        if (firstSection > afterIndex)
+            row("", Words.of("produce.noSection", documentsOutside(plan)), numbers(plan, afterIndex, firstSection - 1));
+        for (PlannedSection section : sections.stream().limit(MOST_SECTIONS).toList())
+            row(section.label(), section.title(), section.span().shown());
         int more = sections.size() - MOST_SECTIONS;
-        if (more > 0) row("", Words.of("produce.moreSections", more), numbers(plan, sections.get(MOST_SECTIONS).span().first(), plan.pageCount() - 1));
-        if (!plan.enclosures().isEmpty()) row("", Words.of("produce.beside", plan.enclosures().size(), plan.enclosures().getFirst().name()), "");
+        if (more > 0) row("", Words.of("produce.moreSections", more),
+                numbers(plan, sections.get(MOST_SECTIONS).span().first(), plan.pageCount() - 1));
+        if (!plan.enclosures().isEmpty())
+            row("", Words.of("produce.beside", plan.enclosures().size(), plan.enclosures().getFirst().name()), "");
     }
 
     /** {@return the numbers on leaves, by their indexes, from the first to the last} */
@@ -52,7 +56,8 @@ final class ContentsTable extends GridPane {
     }
 
     private static long documentsOutside(Plan plan) {
-        return plan.entries().stream().filter(entry -> entry instanceof PlannedEntry.PlannedDocument && entry.depth() == 0).count();
+        return plan.entries().stream().filter(entry -> entry instanceof PlannedEntry.PlannedDocument && entry.depth() == 0)
+                .count();
     }
 
     private void row(String label, String title, String numbers) {

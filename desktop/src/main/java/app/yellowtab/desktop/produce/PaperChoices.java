@@ -77,7 +77,8 @@ final class PaperChoices extends VBox {
         note.setPrefColumnCount(20);
         note.setOnAction(event -> edit(set -> set.withNote(note.getText().strip())));
         note.focusedProperty().addListener((value, before, focused) -> {
-            if (!focused && !note.getText().strip().equals(workspace.bundle().layout().paper().note())) edit(set -> set.withNote(note.getText().strip()));
+            if (!focused && !note.getText().strip().equals(workspace.bundle().layout().paper().note()))
+                edit(set -> set.withNote(note.getText().strip()));
         });
         spinner(binder, "paper-binder", sheets -> edit(set -> set.withBinderSheets(sheets)));
         spinner(copies, "paper-copies", count -> edit(set -> set.withCopies(count)));
@@ -95,7 +96,9 @@ final class PaperChoices extends VBox {
             }
         }));
         sum.setId("paper-sum");
-        paper = new VBox(8, twoSided, row(new Label(Words.of("paper.begins")), begins), row(new Label(Words.of("paper.tabs")), tabs, note), Controls.label(Words.of("paper.singleSided"), Styles.SMALL), list,
+        paper = new VBox(8, twoSided, row(new Label(Words.of("paper.begins")), begins),
+                row(new Label(Words.of("paper.tabs")), tabs, note), Controls.label(Words.of("paper.singleSided"), Styles.SMALL),
+                list,
                 row(new Label(Words.of("paper.binder")), binder, new Label(Words.of("paper.copies")), copies), sum);
         Controls.show(paper, false);
         getChildren().addAll(Controls.label(Words.of("paper.sets"), Styles.FORM_LABEL), sets, paper);
@@ -154,7 +157,8 @@ final class PaperChoices extends VBox {
 
     private BooleanProperty isTicked(Choice choice) {
         return ticked.computeIfAbsent(choice.entry(), entry -> {
-            BooleanProperty property = new SimpleBooleanProperty(workspace.bundle().layout().paper().singleSided().contains(entry));
+            BooleanProperty property =
+                    new SimpleBooleanProperty(workspace.bundle().layout().paper().singleSided().contains(entry));
             property.addListener((value, before, now) -> {
                 if (showing) return;
                 edit(set -> {
@@ -200,7 +204,8 @@ final class PaperChoices extends VBox {
 
     private static String sheets(Bundle bundle) {
         Plan plan = Planner.paper(bundle, LocalDateTime.now());
-        List<Binder> binders = Binder.of(plan, Output.paper(plan), bundle.layout().paper().twoSided(), bundle.layout().paper().binderSheets());
+        List<Binder> binders =
+                Binder.of(plan, Output.paper(plan), bundle.layout().paper().twoSided(), bundle.layout().paper().binderSheets());
         return Words.of("paper.sum", plan.pageCount(), binders.stream().mapToInt(Binder::sheets).sum(), binders.size());
     }
 }

@@ -78,7 +78,8 @@ public final class ProduceStage extends StackPane {
         result.setId("produce-result");
         this.leaking = new Leaks(workspace, new BundleWords(workspace.folder()));
         this.leaks = new LeakList(leaking);
-        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, paper, file(), leaks, notes, produce, result);
+        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, paper,
+                file(), leaks, notes, produce, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
         StackPane room = new StackPane(card);
@@ -88,7 +89,8 @@ public final class ProduceStage extends StackPane {
         scroll.setFitToWidth(true);
         getChildren().add(scroll);
         subscription = Subscription.combine(workspace.onPlan(this::show),
-                sceneProperty().subscribe(scene -> show(workspace.plan())), production.stateProperty().subscribe(this::show), target.textProperty().subscribe(text -> showReplaced()),
+                sceneProperty().subscribe(scene -> show(workspace.plan())), production.stateProperty().subscribe(this::show),
+                target.textProperty().subscribe(text -> showReplaced()),
                 result.heightProperty().subscribe(this::showEnd));
     }
 
@@ -149,7 +151,8 @@ public final class ProduceStage extends StackPane {
     }
 
     private boolean isProduced(Path file) {
-        return production.stateProperty().get() instanceof Production.State.Written written && written.outcome().file().equals(file);
+        return production.stateProperty().get() instanceof Production.State.Written written
+                && written.outcome().file().equals(file);
     }
 
     private void enable() {
@@ -176,11 +179,13 @@ public final class ProduceStage extends StackPane {
         proof = Optional.empty();
         result.getChildren().clear();
         switch (state) {
-            case Production.State.Ready ready -> { }
+            case Production.State.Ready ready -> {}
             case Production.State.Running running -> result.getChildren().add(new RunningJob(running.job()));
             case Production.State.Written written -> showWritten(written);
-            case Production.State.Stopped stopped -> result.getChildren().add(Controls.paragraph(Words.of("produce.stopped"), Styles.NOTICE));
-            case Production.State.Failed failed -> result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
+            case Production.State.Stopped stopped ->
+                    result.getChildren().add(Controls.paragraph(Words.of("produce.stopped"), Styles.NOTICE));
+            case Production.State.Failed failed ->
+                    result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
         }
         showReplaced();
     }
@@ -191,12 +196,19 @@ public final class ProduceStage extends StackPane {
         proof = Optional.of(offered);
         result.getChildren().addAll(Sign.of(Feather.CHECK, Words.of("produce.written", outcome.pages(), outcome.documents(),
                 Words.size(outcome.bytes()), written.seconds()), Styles.DONE),
-                Controls.paragraph(outcome.enclosed() == 0 ? outcome.file().toString() : Words.of("produce.withFiles", outcome.file(), outcome.enclosed(), Ledger.filesBeside(outcome.file()).getFileName()), Styles.SMALL),
+                Controls.paragraph(outcome.enclosed() == 0 ? outcome.file().toString()
+                        : Words.of("produce.withFiles", outcome.file(), outcome.enclosed(),
+                                Ledger.filesBeside(outcome.file()).getFileName()),
+                        Styles.SMALL),
                 new HBox(8, Controls.button("produce.openFile", () -> opener.open(outcome.file())),
                         Controls.button("produce.openFolder", () -> opener.open(outcome.file().toAbsolutePath().getParent())),
-                        offered.button()), offered);
-        written.paper().ifPresent(files -> result.getChildren().add(Controls.paragraph(Words.of("produce.paperFiles", files.file().getFileName(), files.order().getFileName(), files.labels().getFileName()), Styles.SMALL)));
-        Stream.concat(written.findings().stream(), outcome.findings().stream()).sorted(Comparator.comparing(Finding::severity).reversed()).forEach(finding -> result.getChildren().add(finding(finding)));
+                        offered.button()),
+                offered);
+        written.paper().ifPresent(files -> result.getChildren().add(Controls.paragraph(Words.of("produce.paperFiles",
+                files.file().getFileName(), files.order().getFileName(), files.labels().getFileName()), Styles.SMALL)));
+        Stream.concat(written.findings().stream(), outcome.findings().stream())
+                .sorted(Comparator.comparing(Finding::severity).reversed())
+                .forEach(finding -> result.getChildren().add(finding(finding)));
     }
 
     /** {@return what was found, with a way to the page that it is about} */
@@ -204,7 +216,8 @@ public final class ProduceStage extends StackPane {
         Label message = Controls.paragraph(finding.message(), Styles.NOTICE);
         Optional<Leaf> leaf = workspace.plan().leafOf(finding.subject());
         if (leaf.isEmpty()) return message;
-        Button show = Controls.button("produce.showPage", () -> workspace.plan().leafOf(finding.subject()).ifPresent(now -> workspace.goTo(now.index())));
+        Button show = Controls.button("produce.showPage",
+                () -> workspace.plan().leafOf(finding.subject()).ifPresent(now -> workspace.goTo(now.index())));
         show.getStyleClass().add(Styles.QUIET);
         show.setMinWidth(USE_PREF_SIZE);
         HBox.setHgrow(message, Priority.ALWAYS);

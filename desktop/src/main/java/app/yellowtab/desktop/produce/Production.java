@@ -38,7 +38,8 @@ final class Production {
          * @param paper    the files of the set that is printed; empty where none was asked for
          * @param findings beside those of the outcome
          */
-        record Written(Outcome.Written outcome, double seconds, Optional<PaperFiles> paper, List<Finding> findings) implements State {
+        record Written(Outcome.Written outcome, double seconds, Optional<PaperFiles> paper, List<Finding> findings)
+                implements State {
             public Written {
                 findings = List.copyOf(findings);
             }
@@ -82,7 +83,8 @@ final class Production {
         long begun = System.nanoTime();
         Jobs.Job job = workspace.jobs().start((progress, stop) -> produce(bundle, target, sets, progress, stop),
                 done -> state.set(switch (done.outcome()) {
-                    case Outcome.Written written -> new State.Written(written, (System.nanoTime() - begun) / 1e9, done.paper(), done.findings());
+                    case Outcome.Written written ->
+                            new State.Written(written, (System.nanoTime() - begun) / 1e9, done.paper(), done.findings());
                     case Outcome.Stopped stopped -> new State.Stopped();
                 }),
                 failure -> state.set(new State.Failed(failure instanceof FindingException known ? known.getMessage()
@@ -90,24 +92,30 @@ final class Production {
         if (workspace.jobs().running().contains(job)) state.set(new State.Running(job));
     }
 
-    private Done produce(Bundle bundle, Path target, Sets sets, Consumer<Jobs.State> progress, BooleanSupplier stop) throws IOException {
+    private Done produce(Bundle bundle, Path target, Sets sets, Consumer<Jobs.State> progress, BooleanSupplier stop)
+            throws IOException {
         LocalDateTime now = LocalDateTime.now();
         Optional<Outcome> screen = Optional.empty();
         if (sets != Sets.PAPER) {
             Plan plan = Planner.plan(bundle, now);
-            screen = Optional.of(assembler.assemble(plan, workspace.folder(), target, (done, total) -> report(done, total, "produce.page", progress), stop));
-            if (sets == Sets.SCREEN || screen.get() instanceof Outcome.Stopped) return new Done(screen.get(), Optional.empty(), List.of());
+            screen = Optional.of(assembler.assemble(plan, workspace.folder(), target,
+                    (done, total) -> report(done, total, "produce.page", progress), stop));
+            if (sets == Sets.SCREEN || screen.get() instanceof Outcome.Stopped)
+                return new Done(screen.get(), Optional.empty(), List.of());
         }
         PaperFiles files = PaperFiles.beside(target);
         Plan plan = Planner.paper(bundle, now);
-        Outcome paper = assembler.assemble(plan, Output.paper(plan), workspace.folder(), files.file(), (done, total) -> report(done, total, "produce.paperPage", progress), stop);
+        Outcome paper = assembler.assemble(plan, Output.paper(plan), workspace.folder(), files.file(),
+                (done, total) -> report(done, total, "produce.paperPage", progress), stop);
         if (paper instanceof Outcome.Stopped) return new Done(paper, Optional.empty(), List.of());
         files.writeOthers(bundle, plan, renderer, (done, total) -> report(done, total, "produce.colour", progress), stop);
         if (stop.getAsBoolean()) return new Done(new Outcome.Stopped(0), Optional.empty(), List.of());
-        return new Done(screen.orElse(paper), Optional.of(files), screen.isPresent() ? SetsProof.prove(target, files.file()) : List.of());
+        return new Done(screen.orElse(paper), Optional.of(files),
+                screen.isPresent() ? SetsProof.prove(target, files.file()) : List.of());
     }
 
     private static void report(int done, int total, String key, Consumer<Jobs.State> progress) {
-        progress.accept(done < total ? new Jobs.State(Words.of(key, done, total), (double) done / total) : new Jobs.State(Words.of("produce.saving"), -1));
+        progress.accept(done < total ? new Jobs.State(Words.of(key, done, total), (double) done / total)
+                : new Jobs.State(Words.of("produce.saving"), -1));
     }
 }

@@ -52,9 +52,11 @@ final class ProofView extends VBox {
         getChildren().clear();
         Controls.show(button, state instanceof Proving.State.Offered);
         switch (state) {
-            case Proving.State.Offered offered -> getChildren().add(Controls.paragraph(Words.of("produce.prove.why"), Styles.SMALL));
+            case Proving.State.Offered offered ->
+                    getChildren().add(Controls.paragraph(Words.of("produce.prove.why"), Styles.SMALL));
             case Proving.State.Running running -> getChildren().add(new RunningJob(running.job()));
-            case Proving.State.Failed failed -> getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
+            case Proving.State.Failed failed ->
+                    getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
             case Proving.State.Done done -> show(done.proof());
         }
     }
@@ -62,7 +64,8 @@ final class ProofView extends VBox {
     private void show(Proof proof) {
         if (proof.holds()) {
             getChildren().addAll(Sign.of(Feather.CHECK, Words.of("produce.proved", proof.pages()), Styles.DONE),
-                    Controls.paragraph(Words.of("produce.proved.what", proof.rows(), proof.bookmarks(), proof.links()), Styles.SMALL));
+                    Controls.paragraph(Words.of("produce.proved.what", proof.rows(), proof.bookmarks(), proof.links()),
+                            Styles.SMALL));
             return;
         }
         ListView<Finding> list = new ListView<>();
@@ -75,7 +78,8 @@ final class ProofView extends VBox {
         list.setOnKeyPressed(event -> {
             if (event.getCode() == KeyCode.ENTER) goToSelected(list);
         });
-        getChildren().addAll(Sign.of(Feather.ALERT_TRIANGLE, Words.of("produce.notProved", proof.findings().size()), Styles.WRONG), list);
+        getChildren().addAll(
+                Sign.of(Feather.ALERT_TRIANGLE, Words.of("produce.notProved", proof.findings().size()), Styles.WRONG), list);
     }
 
     private void goToSelected(ListView<Finding> list) {

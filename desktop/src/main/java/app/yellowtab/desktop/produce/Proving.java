@@ -40,9 +40,10 @@ final class Proving {
     void start(Path bundle) {
         if (state.get() instanceof State.Running) return;
         Jobs.Job job = jobs.start((progress, stop) -> prover.prove(bundle, (done, total) -> progress.accept(
-                        new Jobs.State(Words.of("produce.proving", done, total), (double) done / total)), stop),
+                new Jobs.State(Words.of("produce.proving", done, total), (double) done / total)), stop),
                 (Optional<Proof> proof) -> state.set(proof.<State>map(State.Done::new).orElseGet(State.Offered::new)),
-                failure -> state.set(new State.Failed(failure instanceof FindingException known ? known.getMessage() : Words.of("produce.unproved"))));
+                failure -> state.set(new State.Failed(
+                        failure instanceof FindingException known ? known.getMessage() : Words.of("produce.unproved"))));
         if (jobs.running().contains(job)) state.set(new State.Running(job));
     }
 }

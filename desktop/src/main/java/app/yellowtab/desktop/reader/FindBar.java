@@ -34,7 +34,7 @@ final class FindBar extends VBox {
     private final ListView<FindDesk.Row> results = new ListView<>();
     private final Subscription subscription;
     private final PauseTransition later = new PauseTransition(NOW_AND_THEN);
-    private final Button redact = Controls.button("find.redact", () -> { });
+    private final Button redact = Controls.button("find.redact", () -> {});
     private boolean redacts;
     private boolean showing;
 
@@ -94,7 +94,8 @@ final class FindBar extends VBox {
 
     /** Enter looks for what is typed, and goes on to the next hit where that was looked for already. */
     private void enter() {
-        if (words.getText().strip().equals(desk.stateProperty().get().sought()) && desk.stateProperty().get().count() > 0) desk.step(true);
+        if (words.getText().strip().equals(desk.stateProperty().get().sought()) && desk.stateProperty().get().count() > 0)
+            desk.step(true);
         else desk.search(words.getText());
     }
 
@@ -105,8 +106,10 @@ final class FindBar extends VBox {
 
     private void show(FindDesk.State now) {
         int count = now.count();
-        String text = now.sought().isEmpty() ? "" : count == 0 ? Words.of(now.searches() ? "find.looking" : "find.none", now.sought())
-                : Words.of("find.hits", now.current() + 1, count, now.found().size(), now.looked().map(at -> ": " + at.around()).orElse(""));
+        String text = now.sought().isEmpty() ? ""
+                : count == 0 ? Words.of(now.searches() ? "find.looking" : "find.none", now.sought())
+                        : Words.of("find.hits", now.current() + 1, count, now.found().size(),
+                                now.looked().map(at -> ": " + at.around()).orElse(""));
         said.setText(text + (now.unread() > 0 ? " " + Words.of("find.unread", now.unread()) : ""));
         Controls.show(said, !said.getText().isEmpty());
         Controls.show(redact, redacts && count > 0);
@@ -125,7 +128,9 @@ final class FindBar extends VBox {
         List<FindDesk.Row> rows = desk.rows();
         showing = true;
         if (!rows.equals(results.getItems())) results.getItems().setAll(rows);
-        int at = IntStream.range(0, rows.size()).filter(i -> rows.get(i) instanceof FindDesk.Row.Place place && place.hit() == now.current()).findFirst().orElse(-1);
+        int at = IntStream.range(0, rows.size())
+                .filter(i -> rows.get(i) instanceof FindDesk.Row.Place place && place.hit() == now.current()).findFirst()
+                .orElse(-1);
         if (at < 0) results.getSelectionModel().clearSelection();
         else if (results.getSelectionModel().getSelectedIndex() != at) {
             results.getSelectionModel().select(at);

@@ -28,10 +28,12 @@ final class FindCell extends ListCell<Row> {
             case Row.ToPage page -> Words.of("find.toPage", page.number());
             case Row.Entry found -> switch (found.entry()) {
                 case PlannedSection section -> Words.of("find.section", section.label(), section.title(), section.span().from());
-                case PlannedDocument planned -> Words.of("find.entry", planned.title(), planned.document().date().shown(), planned.span().from());
+                case PlannedDocument planned ->
+                        Words.of("find.entry", planned.title(), planned.document().date().shown(), planned.span().from());
             };
             case Row.Within document -> Words.of("find.within", document.title(), document.count());
-            case Row.Place place -> place.number().isEmpty() ? place.around() : Words.of("find.place", place.number(), place.around());
+            case Row.Place place ->
+                    place.number().isEmpty() ? place.around() : Words.of("find.place", place.number(), place.around());
         };
     }
 }

@@ -54,7 +54,8 @@ final class FindDesk {
         private Optional<At> at(int hit) {
             int before = 0;
             for (Found one : found) {
-                if (hit < before + one.hits().size()) return hit < before ? Optional.empty() : Optional.of(new At(one.leaf(), hit - before, one.hits().get(hit - before)));
+                if (hit < before + one.hits().size()) return hit < before ? Optional.empty()
+                        : Optional.of(new At(one.leaf(), hit - before, one.hits().get(hit - before)));
                 before += one.hits().size();
             }
             return Optional.empty();
@@ -121,14 +122,18 @@ final class FindDesk {
         job = null;
     }
 
-    /** {@return what was found, by document: the page of the number that was typed, entries that say it, then the places in the documents} */
+    /**
+     * {@return what was found, by document: the page of the number that was typed, entries that say it, then the places in the
+     * documents}
+     */
     List<Row> rows() {
         State now = state.get();
         Plan plan = workspace.plan();
         if (now.sought().isEmpty()) return List.of();
         List<Row> rows = new ArrayList<>();
         plan.leafNumbered(now.sought()).ifPresent(leaf -> rows.add(new Row.ToPage(leaf.index(), leaf.label())));
-        for (PlannedEntry entry : new EntryFinder(now.sought(), workspace.bundle().reading().monthFirst()).in(plan)) rows.add(new Row.Entry(entry));
+        for (PlannedEntry entry : new EntryFinder(now.sought(), workspace.bundle().reading().monthFirst()).in(plan))
+            rows.add(new Row.Entry(entry));
         int hit = 0;
         int head = -1;
         String before = "";
@@ -153,7 +158,7 @@ final class FindDesk {
         switch (row) {
             case Row.ToPage page -> workspace.goTo(page.leaf());
             case Row.Entry entry -> workspace.goTo(entry.entry().span().first());
-            case Row.Within document -> { }
+            case Row.Within document -> {}
             case Row.Place place -> {
                 state.set(new State(now.sought(), now.found(), place.hit(), now.searches(), now.unread()));
                 now.at(place.hit()).ifPresent(at -> workspace.goTo(at.leaf()));
@@ -190,7 +195,10 @@ final class FindDesk {
         if (!sought.isEmpty()) search(sought, false);
     }
 
-    /** Looks for words, and goes to the first hit from the page in view on; where a number is typed, to its page. Nothing typed ends it. */
+    /**
+     * Looks for words, and goes to the first hit from the page in view on; where a number is typed, to its page. Nothing typed
+     * ends it.
+     */
     void search(String typed) {
         String sought = typed.strip();
         Optional<Leaf> numbered = workspace.plan().leafNumbered(sought);
@@ -211,7 +219,10 @@ final class FindDesk {
         Gathered gathered = new Gathered(sought, goes, from, mine);
         state.set(new State(sought, List.of(), -1, true, 0));
         job = workspace.jobs().start((progress, stop) -> words.search(plan, finder, gathered::add,
-                (done, total) -> progress.accept(new Jobs.State(Words.of("find.searching", sought, done, total), (double) done / total)), () -> stop.getAsBoolean() || gathered.isFull()), searched -> gathered.end(searched.unread()), failure -> gathered.end(0));
+                (done, total) -> progress
+                        .accept(new Jobs.State(Words.of("find.searching", sought, done, total), (double) done / total)),
+                () -> stop.getAsBoolean() || gathered.isFull()), searched -> gathered.end(searched.unread()),
+                failure -> gathered.end(0));
     }
 
     /** What one search has found by now. Pages that are found one right after the other come to the JavaFX thread together. */

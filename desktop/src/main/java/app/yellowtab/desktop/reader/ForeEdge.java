@@ -180,7 +180,8 @@ public final class ForeEdge extends Control {
         }
 
         private void line(Path lines, double x, double y) {
-            lines.getElements().addAll(new MoveTo(x + 1, snapPositionY(y) + 0.5), new LineTo(x + PAPER - 1, snapPositionY(y) + 0.5));
+            lines.getElements().addAll(new MoveTo(x + 1, snapPositionY(y) + 0.5),
+                    new LineTo(x + PAPER - 1, snapPositionY(y) + 0.5));
         }
 
         /** Tabs stand at their sections; where those are thinner than a tab, each is moved below the one before. */

@@ -110,7 +110,8 @@ final class PageSelection {
 
     /** {@return the words that are chosen, line by line} */
     String chosenText() {
-        return chosenLines().stream().map(line -> line.stream().map(Word::text).collect(Collectors.joining(" "))).collect(Collectors.joining("\n"));
+        return chosenLines().stream().map(line -> line.stream().map(Word::text).collect(Collectors.joining(" ")))
+                .collect(Collectors.joining("\n"));
     }
 
     /** Copies what is chosen; {@return whether anything is} */

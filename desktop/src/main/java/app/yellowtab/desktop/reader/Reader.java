@@ -153,7 +153,9 @@ public final class Reader extends HBox {
             page.mark(List.of());
             selection.enable(!wanted && !redacting.stateProperty().get().isOn());
         }), workspace.onPlan(plan -> show()),
-                workspace.onLeaf(leaf -> show()), visibleProperty().subscribe(visible -> show()), workspace.unlockingsProperty().subscribe(count -> show()), finding.stateProperty().subscribe(state -> hitMarks.mark(read())),
+                workspace.onLeaf(leaf -> show()), visibleProperty().subscribe(visible -> show()),
+                workspace.unlockingsProperty().subscribe(count -> show()),
+                finding.stateProperty().subscribe(state -> hitMarks.mark(read())),
                 redacting.stateProperty().map(RedactDesk.State::isOn).subscribe(this::showGlass));
         Controls.attachWhenShown(side, redactBar);
     }
@@ -251,7 +253,10 @@ public final class Reader extends HBox {
         if (page.isHover() || page.isFocused()) readWords();
     }
 
-    /** Has the words of the page in view read in the background, so that they can be chosen; that may mean to read a whole file, and is not done before it is wanted. */
+    /**
+     * Has the words of the page in view read in the background, so that they can be chosen; that may mean to read a whole file,
+     * and is not done before it is wanted.
+     */
     private void readWords() {
         if (hasWords) return;
         hasWords = true;
@@ -310,11 +315,13 @@ public final class Reader extends HBox {
         page.mark(List.of());
         withdraw();
         late.playFromStart();
-        requests.add(pictures.request(pictures.renderer().leaf(plan, leaf, WIDTH_PX), Urgency.IN_VIEW, result -> show(leaf, result)));
+        requests.add(
+                pictures.request(pictures.renderer().leaf(plan, leaf, WIDTH_PX), Urgency.IN_VIEW, result -> show(leaf, result)));
         for (int near : NEIGHBOURS) {
             int index = leaf.index() + near;
             if (index < 0 || index >= plan.pageCount()) continue;
-            requests.add(pictures.request(pictures.renderer().leaf(plan, redacting.seen(plan.leaf(index)), WIDTH_PX), Urgency.SOON, ready -> { }));
+            requests.add(pictures.request(pictures.renderer().leaf(plan, redacting.seen(plan.leaf(index)), WIDTH_PX),
+                    Urgency.SOON, ready -> {}));
         }
     }
 
@@ -334,7 +341,8 @@ public final class Reader extends HBox {
             case PagePictures.Result.Picture drawn -> {
                 page.show(drawn, workspace.plan().marksOn(leaf));
                 boolean redacted = leaf.content() instanceof Content.SourcePage shown && !shown.look().redactions().isEmpty();
-                remark.setText(drawn.missing() > 0 ? Words.of(redacted ? "reader.redactedWithout" : "reader.picturesMissing", drawn.missing()) : "");
+                remark.setText(drawn.missing() > 0
+                        ? Words.of(redacted ? "reader.redactedWithout" : "reader.picturesMissing", drawn.missing()) : "");
             }
             case PagePictures.Result.Failed failed -> {
                 page.clear();
@@ -352,7 +360,8 @@ public final class Reader extends HBox {
             case Content.Cover c -> Words.of("leaf.cover");
             case Content.IndexSheet i -> Words.of("leaf.index", i.sheet() + 1, plan.indexSheets().size());
             case Content.SectionTitle s -> Words.of("leaf.section", s.label(), s.title());
-            case Content.Blank b -> Words.of(leaf.key().isPresent() ? "leaf.blankIn" : "leaf.blank", title(plan.entry(b.document())));
+            case Content.Blank b ->
+                    Words.of(leaf.key().isPresent() ? "leaf.blankIn" : "leaf.blank", title(plan.entry(b.document())));
             case Content.Divider d -> Words.of("leaf.divider", d.title());
             case Content.TabSheet t -> t.title();
             case Content.Slip s -> inDocument(plan, leaf, s.document());

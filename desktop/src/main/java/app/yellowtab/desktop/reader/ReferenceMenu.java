@@ -23,7 +23,10 @@ import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 
-/** The reference of the page in view, as the user writes references; copies it, and learns from an example how it is to be written. */
+/**
+ * The reference of the page in view, as the user writes references; copies it, and learns from an example how it is to be
+ * written.
+ */
 final class ReferenceMenu extends MenuButton {
     private static final Duration SAID = Duration.millis(1_200);
     private final Workspace workspace;
@@ -82,10 +85,13 @@ final class ReferenceMenu extends MenuButton {
         List<MenuItem> items = new ArrayList<>();
         items.add(item(Words.of("reference.copy", form.of(letter(), page())), this::copy));
         items.add(new SeparatorMenuItem());
-        Set<ReferenceForm> forms = new LinkedHashSet<>(List.of(ReferenceForm.STANDARD, new ReferenceForm("", "/", "", ReferenceForm.Order.SECTION_PAGE),
-                new ReferenceForm("(tab ", ", page ", ")", ReferenceForm.Order.SECTION_PAGE), new ReferenceForm("[", "", "]", ReferenceForm.Order.PAGE)));
+        Set<ReferenceForm> forms = new LinkedHashSet<>(
+                List.of(ReferenceForm.STANDARD, new ReferenceForm("", "/", "", ReferenceForm.Order.SECTION_PAGE),
+                        new ReferenceForm("(tab ", ", page ", ")", ReferenceForm.Order.SECTION_PAGE),
+                        new ReferenceForm("[", "", "]", ReferenceForm.Order.PAGE)));
         forms.remove(form);
-        for (ReferenceForm other : forms) items.add(item(Words.of("reference.like", other.of(letter(), page())), () -> keep(other)));
+        for (ReferenceForm other : forms)
+            items.add(item(Words.of("reference.like", other.of(letter(), page())), () -> keep(other)));
         items.add(new CustomMenuItem(example(), false));
         return items;
     }
@@ -112,7 +118,7 @@ final class ReferenceMenu extends MenuButton {
         workspace.jobs().quietly(() -> {
             kept.keep(chosen);
             return chosen;
-        }, done -> { });
+        }, done -> {});
     }
 
     private static MenuItem item(String words, Runnable action) {

@@ -30,9 +30,12 @@ public record Hit(PageKey page, List<Area> areas, String around) {
         List<Hit> hits = new ArrayList<>();
         WordFinder finder = new WordFinder(sought);
         for (Leaf leaf : leaves) {
-            if (leaf.key().isEmpty() || !(leaf.content() instanceof Content.SourcePage page) || !sources.containsKey(page.source())) continue;
+            if (leaf.key().isEmpty() || !(leaf.content() instanceof Content.SourcePage page)
+                    || !sources.containsKey(page.source()))
+                continue;
             try {
-                for (WordFinder.Hit hit : finder.on(words.of(leaf))) hits.add(new Hit(leaf.key().get(), areas(lines(hit.words())), hit.around()));
+                for (WordFinder.Hit hit : finder.on(words.of(leaf)))
+                    hits.add(new Hit(leaf.key().get(), areas(lines(hit.words())), hit.around()));
             } catch (IOException | RuntimeException | Error unreadable) {
                 LoggerFactory.getLogger(Hit.class).info("no hits there: {}", leaf.index(), unreadable);
             }
@@ -60,7 +63,9 @@ public record Hit(PageKey page, List<Area> areas, String around) {
         for (List<Word> line : text.lines()) {
             for (Word word : line) {
                 double reach = word.heightMm() / 3;
-                if (leftMm >= word.leftMm() && leftMm <= word.rightMm() && topMm >= word.topMm() - reach && topMm <= word.topMm() + word.heightMm() + reach) return Optional.of(word);
+                if (leftMm >= word.leftMm() && leftMm <= word.rightMm() && topMm >= word.topMm() - reach
+                        && topMm <= word.topMm() + word.heightMm() + reach)
+                    return Optional.of(word);
             }
         }
         return Optional.empty();

@@ -26,9 +26,9 @@ public final class RedactBar extends VBox {
     private final CheckBox printed = new CheckBox(Words.of("redact.printed"));
     private final Label counted = Controls.label("", Styles.SMALL);
     private final Label whole = Controls.label("", Styles.SMALL);
-    private final Button back = Controls.button("redact.takeBack", () -> { });
+    private final Button back = Controls.button("redact.takeBack", () -> {});
     private final Label hit = Controls.paragraph("", Styles.SMALL);
-    private final Button redact = Controls.button("redact.hit", () -> { });
+    private final Button redact = Controls.button("redact.hit", () -> {});
     private final VBox walk;
     private final Label said = Controls.paragraph("", Styles.SMALL);
     private final Subscription subscription;
@@ -55,17 +55,25 @@ public final class RedactBar extends VBox {
         counted.setId("redact-counted");
         MenuButton more = new MenuButton(Words.of("redact.more"));
         more.setId("redact-more");
-        more.getItems().setAll(Controls.menuItem("redact.takeBackPage", desk::takeBackPage), Controls.menuItem("redact.takeBackAll", desk::takeBackAll),
-                Controls.menuItem("redact.schedule", () -> dialogs.saveAs(Words.of("redact.schedule"), workspace.folder().path().resolve(Words.of("redact.scheduleFile") + ".docx")).ifPresent(desk::writeSchedule)));
+        more.getItems().setAll(Controls.menuItem("redact.takeBackPage", desk::takeBackPage),
+                Controls.menuItem("redact.takeBackAll", desk::takeBackAll),
+                Controls.menuItem("redact.schedule",
+                        () -> dialogs
+                                .saveAs(Words.of("redact.schedule"),
+                                        workspace.folder().path().resolve(Words.of("redact.scheduleFile") + ".docx"))
+                                .ifPresent(desk::writeSchedule)));
         HBox acts = new HBox(8, counted, Controls.spring(), back, more);
         acts.setAlignment(Pos.CENTER_LEFT);
         redact.setOnAction(event -> desk.decide(true));
         hit.setId("redact-hitWords");
-        walk = new VBox(4, hit, new FlowPane(6, 6, redact, Controls.button("redact.leave", () -> desk.decide(false)), Controls.button("redact.end", desk::endWalk)));
+        walk = new VBox(4, hit, new FlowPane(6, 6, redact, Controls.button("redact.leave", () -> desk.decide(false)),
+                Controls.button("redact.end", desk::endWalk)));
         said.setId("redact-said");
         Button done = Controls.button("redact.done", () -> desk.turnOn(false));
         whole.setId("redact-whole");
-        HBox pages = new HBox(6, whole, Controls.spring(), Controls.iconButton(Feather.CHEVRON_UP, "redact.pageBefore", () -> desk.goToRedacted(false)), Controls.iconButton(Feather.CHEVRON_DOWN, "redact.pageBehind", () -> desk.goToRedacted(true)), done);
+        HBox pages = new HBox(6, whole, Controls.spring(),
+                Controls.iconButton(Feather.CHEVRON_UP, "redact.pageBefore", () -> desk.goToRedacted(false)),
+                Controls.iconButton(Feather.CHEVRON_DOWN, "redact.pageBehind", () -> desk.goToRedacted(true)), done);
         pages.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(Controls.paragraph(Words.of("redact.how"), Styles.SMALL), why, acts, walk, said, pages);
         subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), desk.saidProperty().subscribe(words -> {
@@ -86,12 +94,14 @@ public final class RedactBar extends VBox {
         Controls.show(this, state.isOn());
         if (!reason.isFocused() && !reason.getText().equals(state.reason())) reason.setText(state.reason());
         printed.setSelected(state.printed());
-        counted.setText(Words.of(state.chosen() < 0 ? "redact.counted" : "redact.chosen", state.redactions().size(), state.chosen() + 1));
+        counted.setText(
+                Words.of(state.chosen() < 0 ? "redact.counted" : "redact.chosen", state.redactions().size(), state.chosen() + 1));
         whole.setText(state.isOn() ? Words.of("redact.whole", desk.redactedAreas(), desk.redactedPages()) : "");
         back.setDisable(state.redactions().isEmpty());
         Controls.show(walk, state.walk().isPresent());
         boolean begins = state.walk().isPresent() && hit.getText().isEmpty();
-        hit.setText(state.walk().map(its -> Words.of("redact.at", its.at() + 1, its.hits().size(), its.hit().around())).orElse(""));
+        hit.setText(
+                state.walk().map(its -> Words.of("redact.at", its.at() + 1, its.hits().size(), its.hit().around())).orElse(""));
         if (begins) redact.requestFocus();
     }
 }

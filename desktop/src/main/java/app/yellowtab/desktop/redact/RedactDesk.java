@@ -29,8 +29,8 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.util.Subscription;
 
 /**
- * What is redacted on the page in view, and what is redacted next: areas that are drawn, words that are chosen, hits of a search one
- * after the other. Knows no node. For the JavaFX thread.
+ * What is redacted on the page in view, and what is redacted next: areas that are drawn, words that are chosen, hits of a search
+ * one after the other. Knows no node. For the JavaFX thread.
  */
 public final class RedactDesk {
     /**
@@ -44,7 +44,8 @@ public final class RedactDesk {
      * @param printed    whether the reason stands in the area
      * @param walk       the hits of a search that are gone through; empty for none
      */
-    public record State(boolean isOn, Optional<Leaf> page, List<Redaction> redactions, int chosen, String reason, boolean printed, Optional<Walk> walk) {
+    public record State(boolean isOn, Optional<Leaf> page, List<Redaction> redactions, int chosen, String reason, boolean printed,
+            Optional<Walk> walk) {
         static final State OFF = new State(false, Optional.empty(), List.of(), -1, "", false, Optional.empty());
 
         public State {
@@ -103,13 +104,15 @@ public final class RedactDesk {
 
     /** {@return the page in view, if it is one of a source} */
     private Optional<Content.SourcePage> page() {
-        return leaf().content() instanceof Content.SourcePage page && leaf().key().isPresent() ? Optional.of(page) : Optional.empty();
+        return leaf().content() instanceof Content.SourcePage page && leaf().key().isPresent() ? Optional.of(page)
+                : Optional.empty();
     }
 
     private void look() {
         State now = now();
         List<Redaction> redactions = page().map(page -> page.look().redactions()).orElse(List.of());
-        int chosen = redactions.equals(now.redactions()) && page().map(page -> leaf().key()).equals(now.page().map(Leaf::key)) ? now.chosen() : -1;
+        int chosen = redactions.equals(now.redactions()) && page().map(page -> leaf().key()).equals(now.page().map(Leaf::key))
+                ? now.chosen() : -1;
         state.set(new State(now.isOn(), page().map(page -> leaf()), redactions, chosen, now.reason(), now.printed(), now.walk()));
     }
 
@@ -117,25 +120,31 @@ public final class RedactDesk {
     public void turnOn(boolean on) {
         State now = now();
         said.set("");
-        state.set(new State(on, now.page(), now.redactions(), -1, now.reason(), now.printed(), on ? now.walk() : Optional.empty()));
+        state.set(
+                new State(on, now.page(), now.redactions(), -1, now.reason(), now.printed(), on ? now.walk() : Optional.empty()));
     }
 
     /** {@return a page as it is seen through the glass: with what will be taken out of it} */
     public Leaf seen(Leaf leaf) {
-        if (!now().isOn() || !(leaf.content() instanceof Content.SourcePage page) || page.look().redactions().isEmpty()) return leaf;
-        return new Leaf(leaf.index(), leaf.key(), leaf.number(), leaf.onlyPaper(), new Content.SourcePage(page.document(), page.source(), page.page(), page.look().withRedactions(List.of())));
+        if (!now().isOn() || !(leaf.content() instanceof Content.SourcePage page) || page.look().redactions().isEmpty())
+            return leaf;
+        return new Leaf(leaf.index(), leaf.key(), leaf.number(), leaf.onlyPaper(),
+                new Content.SourcePage(page.document(), page.source(), page.page(), page.look().withRedactions(List.of())));
     }
 
     /** {@return where the areas of the page in view are seen on it; those that are not seen are left out} */
     public List<Area> seenAreas() {
-        return page().map(page -> now().redactions().stream().flatMap(one -> shape(page).flatMap(shape -> Redacting.seen(shape, page.look(), one.area())).stream()).toList()).orElse(List.of());
+        return page().map(page -> now().redactions().stream()
+                .flatMap(one -> shape(page).flatMap(shape -> Redacting.seen(shape, page.look(), one.area())).stream()).toList())
+                .orElse(List.of());
     }
 
     /** {@return where the area that is chosen is seen} */
     public List<Area> chosenArea() {
         if (now().chosen() < 0 || page().isEmpty()) return List.of();
         Content.SourcePage page = page().get();
-        return shape(page).flatMap(shape -> Redacting.seen(shape, page.look(), now().redactions().get(now().chosen()).area())).stream().toList();
+        return shape(page).flatMap(shape -> Redacting.seen(shape, page.look(), now().redactions().get(now().chosen()).area()))
+                .stream().toList();
     }
 
     private Optional<PageShape> shape(Content.SourcePage page) {
@@ -169,7 +178,9 @@ public final class RedactDesk {
         List<Redaction> all = now().redactions();
         for (int i = all.size() - 1; i >= 0 && shape.isPresent(); i--) {
             Optional<Area> seen = Redacting.seen(shape.get(), page.look(), all.get(i).area());
-            if (seen.isEmpty() || leftMm < seen.get().leftMm() || leftMm > seen.get().leftMm() + seen.get().widthMm() || topMm < seen.get().topMm() || topMm > seen.get().topMm() + seen.get().heightMm()) continue;
+            if (seen.isEmpty() || leftMm < seen.get().leftMm() || leftMm > seen.get().leftMm() + seen.get().widthMm()
+                    || topMm < seen.get().topMm() || topMm > seen.get().topMm() + seen.get().heightMm())
+                continue;
             choose(i);
             return true;
         }
@@ -179,14 +190,16 @@ public final class RedactDesk {
     /** Chooses the next area of the page in view, or the one before, round and round. */
     public void step(boolean forward) {
         int count = now().redactions().size();
-        if (count > 0) choose(now().chosen() < 0 ? (forward ? 0 : count - 1) : Math.floorMod(now().chosen() + (forward ? 1 : -1), count));
+        if (count > 0)
+            choose(now().chosen() < 0 ? (forward ? 0 : count - 1) : Math.floorMod(now().chosen() + (forward ? 1 : -1), count));
     }
 
     /** Chooses an area of the page in view; -1 for none. */
     public void choose(int at) {
         State now = now();
         Optional<Redaction> one = at < 0 ? Optional.empty() : Optional.of(now.redactions().get(at));
-        state.set(new State(now.isOn(), now.page(), now.redactions(), at, one.map(Redaction::reason).orElse(now.reason()), one.map(Redaction::printed).orElse(now.printed()), now.walk()));
+        state.set(new State(now.isOn(), now.page(), now.redactions(), at, one.map(Redaction::reason).orElse(now.reason()),
+                one.map(Redaction::printed).orElse(now.printed()), now.walk()));
     }
 
     /** Takes the reason for what is redacted next, and gives it to the area that is chosen. */
@@ -213,7 +226,8 @@ public final class RedactDesk {
 
     /** {@return how many areas are redacted in the bundle} */
     public int redactedAreas() {
-        return workspace.plan().leaves().stream().mapToInt(leaf -> leaf.content() instanceof Content.SourcePage page ? page.look().redactions().size() : 0).sum();
+        return workspace.plan().leaves().stream()
+                .mapToInt(leaf -> leaf.content() instanceof Content.SourcePage page ? page.look().redactions().size() : 0).sum();
     }
 
     /** {@return on how many pages} */
@@ -258,12 +272,14 @@ public final class RedactDesk {
         Plan plan = workspace.plan();
         Map<SourceId, Source> sources = workspace.bundle().sourcesById();
         said.set(Words.of("redact.gathering"));
-        workspace.jobs().quietly(() -> Hit.all(words, sought, leaves.stream().filter(at -> at < plan.pageCount()).map(plan::leaf).toList(), sources), hits -> {
-            said.set(hits.isEmpty() ? Words.of("redact.noHits", sought) : "");
-            State now = now();
-            state.set(new State(true, now.page(), now.redactions(), -1, now.reason(), now.printed(), hits.isEmpty() ? Optional.empty() : Optional.of(new Walk(hits, 0, 0))));
-            goToHit();
-        });
+        workspace.jobs().quietly(() -> Hit.all(words, sought,
+                leaves.stream().filter(at -> at < plan.pageCount()).map(plan::leaf).toList(), sources), hits -> {
+                    said.set(hits.isEmpty() ? Words.of("redact.noHits", sought) : "");
+                    State now = now();
+                    state.set(new State(true, now.page(), now.redactions(), -1, now.reason(), now.printed(),
+                            hits.isEmpty() ? Optional.empty() : Optional.of(new Walk(hits, 0, 0))));
+                    goToHit();
+                });
     }
 
     private void goToHit() {
@@ -278,7 +294,8 @@ public final class RedactDesk {
 
     /** {@return where the hit that is looked at is seen, if its page is in view} */
     public List<Area> hitAreas() {
-        return now().walk().filter(walk -> leaf().key().filter(walk.hit().page()::equals).isPresent()).map(walk -> walk.hit().areas()).orElse(List.of());
+        return now().walk().filter(walk -> leaf().key().filter(walk.hit().page()::equals).isPresent())
+                .map(walk -> walk.hit().areas()).orElse(List.of());
     }
 
     /** Redacts the hit that is looked at, or leaves it, and goes on to the next; after the last it says what came of it. */
@@ -299,7 +316,8 @@ public final class RedactDesk {
         int redacted = its.redacted() + (redact ? 1 : 0);
         boolean isLast = its.at() + 1 == its.hits().size();
         State now = now();
-        state.set(new State(now.isOn(), now.page(), now.redactions(), now.chosen(), now.reason(), now.printed(), isLast ? Optional.empty() : Optional.of(new Walk(its.hits(), its.at() + 1, redacted))));
+        state.set(new State(now.isOn(), now.page(), now.redactions(), now.chosen(), now.reason(), now.printed(),
+                isLast ? Optional.empty() : Optional.of(new Walk(its.hits(), its.at() + 1, redacted))));
         if (isLast) said.set(Words.of("redact.walked", redacted, its.hits().size()));
         goToHit();
     }
@@ -307,7 +325,8 @@ public final class RedactDesk {
     /** Ends going through hits. */
     public void endWalk() {
         State now = now();
-        state.set(new State(now.isOn(), now.page(), now.redactions(), now.chosen(), now.reason(), now.printed(), Optional.empty()));
+        state.set(
+                new State(now.isOn(), now.page(), now.redactions(), now.chosen(), now.reason(), now.printed(), Optional.empty()));
     }
 
     /** Writes the schedule of redactions, in the background. */

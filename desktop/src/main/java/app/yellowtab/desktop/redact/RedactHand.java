@@ -48,7 +48,8 @@ public final class RedactHand {
         page.requestFocus();
         Point2D at = page.placeMm(event.getX(), event.getY());
         if (desk.chooseAt(at.getX(), at.getY())) return;
-        Hit.wordAt(words.get(), at.getX(), at.getY()).ifPresentOrElse(word -> desk.drawWords(List.of(List.of(word))), () -> desk.choose(-1));
+        Hit.wordAt(words.get(), at.getX(), at.getY()).ifPresentOrElse(word -> desk.drawWords(List.of(List.of(word))),
+                () -> desk.choose(-1));
     }
 
     private void key(KeyEvent event) {

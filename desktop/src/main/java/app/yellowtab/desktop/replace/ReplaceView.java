@@ -62,7 +62,10 @@ public final class ReplaceView extends VBox {
         VBox.setVgrow(sides, Priority.ALWAYS);
         accept = Controls.button("replace.accept", replacement::accept);
         accept.getStyleClass().add(Styles.MAIN_ACTION);
-        keep = Controls.button("replace.keep", () -> dialogs.saveAs(Words.of("replace.keep"), workspace.folder().path().resolve(Words.of("replace.file") + ".csv")).ifPresent(replacement::keepList));
+        keep = Controls.button("replace.keep",
+                () -> dialogs
+                        .saveAs(Words.of("replace.keep"), workspace.folder().path().resolve(Words.of("replace.file") + ".csv"))
+                        .ifPresent(replacement::keepList));
         HBox actions = new HBox(8, accept, Controls.button("replace.cancel", replacement::cancel), Controls.spring(), said, keep);
         actions.setAlignment(Pos.CENTER_LEFT);
         title.setMinHeight(USE_PREF_SIZE);
@@ -73,7 +76,8 @@ public final class ReplaceView extends VBox {
             replacement.cancel();
             event.consume();
         });
-        subscription = Subscription.combine(replacement.stateProperty().subscribe(this::show), replacement.saidProperty().subscribe(said::setText));
+        subscription = Subscription.combine(replacement.stateProperty().subscribe(this::show),
+                replacement.saidProperty().subscribe(said::setText));
     }
 
     public void dispose() {
@@ -141,12 +145,14 @@ public final class ReplaceView extends VBox {
             caption.setText(number == 0 ? which : Words.of("replace.page", which, number));
             none.setText(number == 0 ? Words.of("replace.noPage", source.fileName()) : "");
             if (number == 0) return;
-            request = pictures.request(pictures.renderer().page(source.id(), number, PageLook.PLAIN, Comments.KEPT, WIDTH_PX), PagePictures.Urgency.IN_VIEW, result -> {
-                switch (result) {
-                    case PagePictures.Result.Picture drawn -> page.show(drawn, List.of());
-                    case PagePictures.Result.Failed failed -> none.setText(failed.message().isEmpty() ? Words.of("reader.notDrawn") : failed.message());
-                }
-            });
+            request = pictures.request(pictures.renderer().page(source.id(), number, PageLook.PLAIN, Comments.KEPT, WIDTH_PX),
+                    PagePictures.Urgency.IN_VIEW, result -> {
+                        switch (result) {
+                            case PagePictures.Result.Picture drawn -> page.show(drawn, List.of());
+                            case PagePictures.Result.Failed failed ->
+                                    none.setText(failed.message().isEmpty() ? Words.of("reader.notDrawn") : failed.message());
+                        }
+                    });
         }
 
         void withdraw() {

@@ -84,8 +84,9 @@ public final class Replacement {
     /** Compares a file that was brought in with that of a document. */
     public void begin(EntryId document, SourceId file) {
         cancel();
-        Optional<Source> older = workspace.bundle().contents().allDocuments().stream().filter(there -> there.id().equals(document)).findFirst()
-                .flatMap(PagePick::onlySource).flatMap(this::source);
+        Optional<Source> older =
+                workspace.bundle().contents().allDocuments().stream().filter(there -> there.id().equals(document)).findFirst()
+                        .flatMap(PagePick::onlySource).flatMap(this::source);
         Optional<Source> newer = source(file);
         if (older.isEmpty() || newer.isEmpty()) return;
         if (!newer.get().isRead()) {
@@ -94,16 +95,23 @@ public final class Replacement {
         }
         int mine = ++asked;
         state.set(new State.Comparing(newer.get().fileName()));
-        List<OldNumbers> decided = workspace.bundle().numbering().old().stream().filter(its -> its.source().equals(older.get().id())).toList();
+        List<OldNumbers> decided =
+                workspace.bundle().numbering().old().stream().filter(its -> its.source().equals(older.get().id())).toList();
         job = workspace.jobs().start((progress, stop) -> {
-            FileComparison.Compared compared = FileComparison.compare(renderer, workspace.folder(), older.get(), newer.get(), decided,
-                    (done, total) -> progress.accept(new Jobs.State(Words.of("replace.comparing", newer.get().fileName(), done), (double) done / total)), stop);
+            FileComparison.Compared compared = FileComparison.compare(renderer, workspace.folder(), older.get(), newer.get(),
+                    decided,
+                    (done, total) -> progress.accept(
+                            new Jobs.State(Words.of("replace.comparing", newer.get().fileName(), done), (double) done / total)),
+                    stop);
             // What was stopped takes pages for changed ones that nobody has looked at.
             return stop.getAsBoolean() ? Optional.<FileComparison.Compared>empty() : Optional.of(compared);
         }, compared -> {
-            if (mine == asked) compared.ifPresentOrElse(found -> state.set(new State.Ready(document, older.get(), newer.get(), found.pairs(), found.numbers())), this::cancel);
+            if (mine == asked) compared.ifPresentOrElse(
+                    found -> state.set(new State.Ready(document, older.get(), newer.get(), found.pairs(), found.numbers())),
+                    this::cancel);
         }, failure -> {
-            if (mine == asked) state.set(new State.Failed(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("replace.failed", newer.get().fileName())));
+            if (mine == asked) state.set(new State.Failed(failure instanceof FindingException known
+                    ? String.valueOf(known.getMessage()) : Words.of("replace.failed", newer.get().fileName())));
         });
     }
 
@@ -120,7 +128,8 @@ public final class Replacement {
             for (OldNumbers numbers : ready.numbers()) replaced = NumberEdits.decided(replaced, numbers);
             return replaced;
         });
-        if (Redacting.isRedacted(workspace.bundle(), ready.newer().id())) workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, ready.newer().fileName(), ""));
+        if (Redacting.isRedacted(workspace.bundle(), ready.newer().id()))
+            workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, ready.newer().fileName(), ""));
     }
 
     /** Leaves all as it is; the newer file lies in the tray. */
@@ -139,7 +148,8 @@ public final class Replacement {
         workspace.jobs().start((progress, stop) -> {
             DifferenceList.write(table, target);
             return target;
-        }, written -> said.set(Words.of("replace.kept", written)), failure -> said.set(failure instanceof FindingException known ? String.valueOf(known.getMessage()) : Words.of("replace.notKept", target)));
+        }, written -> said.set(Words.of("replace.kept", written)), failure -> said.set(failure instanceof FindingException known
+                ? String.valueOf(known.getMessage()) : Words.of("replace.notKept", target)));
     }
 
     /** {@return what differs, in one sentence} */

@@ -41,10 +41,13 @@ final class Spine extends Button {
         tab.setMaxSize(30, 8);
         VBox below = new VBox(Controls.label(pages, Styles.SMALL), Controls.label(worked, Styles.SMALL));
         below.setAlignment(Pos.CENTER);
-        VBox all = new VBox(8, tab, along(Controls.label(recent.parties(), Styles.SPINE_PARTIES), Controls.label(recent.title(), Styles.SPINE_TITLE)), below);
+        VBox all = new VBox(8, tab,
+                along(Controls.label(recent.parties(), Styles.SPINE_PARTIES), Controls.label(recent.title(), Styles.SPINE_TITLE)),
+                below);
         all.setAlignment(Pos.CENTER);
         spine.setGraphic(all);
-        spine.setTooltip(new Tooltip(recent.title() + (recent.parties().isEmpty() ? "" : "\n" + recent.parties()) + "\n" + recent.folder()));
+        spine.setTooltip(new Tooltip(
+                recent.title() + (recent.parties().isEmpty() ? "" : "\n" + recent.parties()) + "\n" + recent.folder()));
         return spine;
     }
 

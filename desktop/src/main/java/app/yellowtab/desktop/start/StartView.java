@@ -69,7 +69,8 @@ public final class StartView extends StackPane {
         VBox page = new VBox(18, head());
         page.setMaxSize(760, Region.USE_PREF_SIZE);
         if (!message.isEmpty()) page.getChildren().add(Controls.paragraph(message, Styles.NOTICE));
-        for (Recents.Recent recent : shelf.recents().stream().limit(MOST).toList()) spines.getChildren().add(Spine.of(recent, () -> actions.open(recent.folder())));
+        for (Recents.Recent recent : shelf.recents().stream().limit(MOST).toList())
+            spines.getChildren().add(Spine.of(recent, () -> actions.open(recent.folder())));
         spines.getChildren().add(Spine.empty(this::askForTitle));
         spines.setAlignment(Pos.BOTTOM_LEFT);
         spines.getStyleClass().add(Styles.SHELF);
@@ -133,14 +134,16 @@ public final class StartView extends StackPane {
         HBox.setHgrow(place, Priority.ALWAYS);
         HBox where = new HBox(8, place, Controls.button("start.change",
                 () -> dialogs.folder(Words.of("start.where")).ifPresent(folder -> place.setText(folder.toString()))));
-        Button create = Controls.button("start.create", () -> folder().ifPresent(folder -> actions.create(folder, title.getText().strip(), kind.getValue().template())));
+        Button create = Controls.button("start.create",
+                () -> folder().ifPresent(folder -> actions.create(folder, title.getText().strip(), kind.getValue().template())));
         create.getStyleClass().add(Styles.MAIN_ACTION);
         create.setDefaultButton(true);
         create.disableProperty().bind(Bindings.createBooleanBinding(() -> title.getText().isBlank() || folder().isEmpty(),
                 title.textProperty(), place.textProperty()));
         Label result = Controls.label("", Styles.SMALL);
         result.textProperty().bind(Bindings.createStringBinding(() -> title.getText().isBlank() ? ""
-                : folder().map(folder -> Words.of("start.willBe", folder)).orElse(""), title.textProperty(), place.textProperty()));
+                : folder().map(folder -> Words.of("start.willBe", folder)).orElse(""), title.textProperty(),
+                place.textProperty()));
         HBox last = new HBox(12, create, result);
         last.setAlignment(Pos.CENTER_LEFT);
         VBox card = new VBox(8, Controls.label(Words.of("start.new"), Styles.FORM_LABEL),
@@ -160,7 +163,8 @@ public final class StartView extends StackPane {
     private Optional<Path> folder() {
         String name = title.getText().strip().replaceAll("[\\p{Cntrl}/\\\\:*?\"<>|]", " ").strip();
         try {
-            return place.getText().isBlank() ? Optional.empty() : Optional.of(Path.of(place.getText().strip()).resolve(name.isEmpty() ? "Bundle" : name));
+            return place.getText().isBlank() ? Optional.empty()
+                    : Optional.of(Path.of(place.getText().strip()).resolve(name.isEmpty() ? "Bundle" : name));
         } catch (InvalidPathException noName) {
             return Optional.empty();
         }

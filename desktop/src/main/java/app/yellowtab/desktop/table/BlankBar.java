@@ -38,14 +38,15 @@ final class BlankBar extends TableBar {
         words.setId("blank-words");
         words.setPromptText(Words.of("blank.nothing"));
         words.setPrefColumnCount(12);
-        lay(new Label(Words.of("blank.put")), count, paper, new Label(Words.of("blank.saying")), words, where, Controls.button("blank.do", () -> {
-            if (!work.hasChosen()) {
-                say(Words.of("blank.none"));
-                return;
-            }
-            work.blanks(where.getValue(), count.getValue(), paper.getValue().tint, words.getText().strip());
-            say("");
-        }));
+        lay(new Label(Words.of("blank.put")), count, paper, new Label(Words.of("blank.saying")), words, where,
+                Controls.button("blank.do", () -> {
+                    if (!work.hasChosen()) {
+                        say(Words.of("blank.none"));
+                        return;
+                    }
+                    work.blanks(where.getValue(), count.getValue(), paper.getValue().tint, words.getText().strip());
+                    say("");
+                }));
     }
 
     @Override

@@ -16,7 +16,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 
-/** A sentence with gaps for what is cut off at each edge of the pages that are chosen; a frame drawn on the page in view fills them. */
+/**
+ * A sentence with gaps for what is cut off at each edge of the pages that are chosen; a frame drawn on the page in view fills
+ * them.
+ */
 final class CropBar extends TableBar {
     private static final List<String> EDGES = List.of("left", "top", "right", "bottom");
     private static final int LENGTH_COLUMNS = 4;
@@ -97,6 +100,7 @@ final class CropBar extends TableBar {
             say(Words.of("crop.none"));
             return;
         }
-        desk.crop(new Margins(typed.get(0), typed.get(1), typed.get(2), typed.get(3)), mirrored.isSelected(), left -> say(left == 0 ? Words.of("crop.hidden") : Words.of("crop.left", left)));
+        desk.crop(new Margins(typed.get(0), typed.get(1), typed.get(2), typed.get(3)), mirrored.isSelected(),
+                left -> say(left == 0 ? Words.of("crop.hidden") : Words.of("crop.left", left)));
     }
 }

@@ -21,10 +21,12 @@ final class InsertBar extends TableBar {
         pages.setAccessibleText(Words.of("insert.pages"));
         pages.setPrefColumnCount(8);
         ChoiceBox<Where> where = choice("insert-where", List.of(Where.BEHIND, Where.BEFORE, Where.INSTEAD));
-        lay(new Label(Words.of("insert.put")), pages, new Label(Words.of("insert.of")), where, Controls.button("insert.do", () -> {
-            if (!work.hasChosen()) say(Words.of("insert.none"));
-            else dialogs.files(Words.of("insert.do")).stream().findFirst().ifPresent(file -> work.insert(file, pages.getText(), where.getValue(), this::say));
-        }));
+        lay(new Label(Words.of("insert.put")), pages, new Label(Words.of("insert.of")), where,
+                Controls.button("insert.do", () -> {
+                    if (!work.hasChosen()) say(Words.of("insert.none"));
+                    else dialogs.files(Words.of("insert.do")).stream().findFirst()
+                            .ifPresent(file -> work.insert(file, pages.getText(), where.getValue(), this::say));
+                }));
     }
 
     @Override

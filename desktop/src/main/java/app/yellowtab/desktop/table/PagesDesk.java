@@ -34,7 +34,10 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Subscription;
 import org.slf4j.LoggerFactory;
 
-/** Which pages lie on the table, which of them are chosen, and what is done with them. Places are counted from 1. Knows no node. For the JavaFX thread. */
+/**
+ * Which pages lie on the table, which of them are chosen, and what is done with them. Places are counted from 1. Knows no node.
+ * For the JavaFX thread.
+ */
 public final class PagesDesk {
     /** More pages than this are worked on in the background: what is done with a thousand would be felt. */
     private static final int MANY = 50;
@@ -47,7 +50,8 @@ public final class PagesDesk {
      * @param leaves    the pages
      * @param chosen    the names of those that are chosen
      */
-    public record Shown(boolean open, Plan plan, List<PlannedDocument> documents, List<Leaf> leaves, List<Integer> starts, Set<PageKey> chosen) {
+    public record Shown(boolean open, Plan plan, List<PlannedDocument> documents, List<Leaf> leaves, List<Integer> starts,
+            Set<PageKey> chosen) {
         public Shown {
             documents = List.copyOf(documents);
             leaves = List.copyOf(leaves);
@@ -188,7 +192,8 @@ public final class PagesDesk {
     public void extendTo(int place) {
         Shown now = shown.get();
         Set<PageKey> keys = new HashSet<>();
-        for (int i = Math.min(anchor, place); i <= Math.min(Math.max(anchor, place), now.leaves().size()); i++) keys.add(now.key(i));
+        for (int i = Math.min(anchor, place); i <= Math.min(Math.max(anchor, place), now.leaves().size()); i++)
+            keys.add(now.key(i));
         choose(keys);
         workspace.goTo(now.leaves().get(place - 1).index());
     }
@@ -202,18 +207,23 @@ public final class PagesDesk {
         Shown now = shown.get();
         Map<SourceId, Source> sources = workspace.bundle().sourcesById();
         Set<SourceId> files = new HashSet<>();
-        for (int i = 1; i <= now.leaves().size(); i++) if (now.isChosen(i) && now.leaves().get(i - 1).content() instanceof Content.SourcePage page) files.add(page.source());
+        for (int i = 1; i <= now.leaves().size(); i++)
+            if (now.isChosen(i) && now.leaves().get(i - 1).content() instanceof Content.SourcePage page) files.add(page.source());
         Set<Sheet> sizes = new HashSet<>();
-        for (int i = 1; kind == Kind.SAME_SIZE && i <= now.leaves().size(); i++) if (now.isChosen(i)) LeafSheet.of(now.leaves().get(i - 1), sources).ifPresent(sizes::add);
+        for (int i = 1; kind == Kind.SAME_SIZE && i <= now.leaves().size(); i++)
+            if (now.isChosen(i)) LeafSheet.of(now.leaves().get(i - 1), sources).ifPresent(sizes::add);
         IntPredicate wanted = switch (kind) {
             case ALL -> place -> true;
             case NONE -> place -> false;
             case ODD -> place -> number(now, place) % 2 == 1;
             case EVEN -> place -> number(now, place) % 2 == 0;
-            case LANDSCAPE -> place -> LeafSheet.of(now.leaves().get(place - 1), sources).filter(sheet -> sheet.widthMm() > sheet.heightMm()).isPresent();
+            case LANDSCAPE -> place -> LeafSheet.of(now.leaves().get(place - 1), sources)
+                    .filter(sheet -> sheet.widthMm() > sheet.heightMm()).isPresent();
             case BLANK -> throw new IllegalStateException("chosen otherwise");
-            case SAME_SIZE -> place -> LeafSheet.of(now.leaves().get(place - 1), sources).filter(sheet -> sizes.stream().anyMatch(size -> isAlike(size, sheet))).isPresent();
-            case SAME_FILE -> place -> now.leaves().get(place - 1).content() instanceof Content.SourcePage page && files.contains(page.source());
+            case SAME_SIZE -> place -> LeafSheet.of(now.leaves().get(place - 1), sources)
+                    .filter(sheet -> sizes.stream().anyMatch(size -> isAlike(size, sheet))).isPresent();
+            case SAME_FILE -> place -> now.leaves().get(place - 1).content() instanceof Content.SourcePage page
+                    && files.contains(page.source());
         };
         Set<PageKey> keys = new HashSet<>();
         for (int i = 1; i <= now.leaves().size(); i++) if (wanted.test(i)) keys.add(now.key(i));
@@ -306,13 +316,15 @@ public final class PagesDesk {
         if (pages.isEmpty()) return;
         Shown now = shown.get();
         Set<PageKey> even = new HashSet<>();
-        for (int i = 1; mirrored && i <= now.leaves().size(); i++) if (now.isChosen(i) && number(now, i) % 2 == 0) even.add(now.key(i));
+        for (int i = 1; mirrored && i <= now.leaves().size(); i++)
+            if (now.isChosen(i) && number(now, i) % 2 == 0) even.add(now.key(i));
         Set<PageKey> odd = new HashSet<>(pages);
         odd.removeAll(even);
         AtomicInteger count = new AtomicInteger();
         workspace.editSoon(bundle -> {
             Cropping.Cropped cropped = Cropping.byMargins(bundle, odd, margins);
-            Cropping.Cropped both = even.isEmpty() ? cropped : Cropping.byMargins(cropped.bundle(), even, new Margins(margins.rightMm(), margins.topMm(), margins.leftMm(), margins.bottomMm()));
+            Cropping.Cropped both = even.isEmpty() ? cropped : Cropping.byMargins(cropped.bundle(), even,
+                    new Margins(margins.rightMm(), margins.topMm(), margins.leftMm(), margins.bottomMm()));
             count.set(cropped.left() + (even.isEmpty() ? 0 : both.left()));
             return both.bundle();
         }, () -> left.accept(count.get()));
@@ -340,7 +352,8 @@ public final class PagesDesk {
         int beside = forward ? places.getLast() + 1 : places.getFirst() - 1;
         int own = now.document(forward ? places.getLast() : places.getFirst());
         if (beside < 1 || beside > now.leaves().size()) return;
-        // At the end of a document one step leads into the next, before its first page; and back behind the last of the one before.
+        // At the end of a document one step leads into the next, before its first page; and back behind the last of the one
+        // before.
         boolean over = now.document(beside) != own;
         moveTo(beside, forward == over);
     }

@@ -54,13 +54,16 @@ public final class PagesView extends VBox {
     private final Map<String, TableBar> bars;
     private final Subscription subscription;
 
-    public PagesView(Workspace workspace, PagesDesk desk, PagesWork work, PagePictures pictures, FileDialogs dialogs, FrameWish frame) {
+    public PagesView(Workspace workspace, PagesDesk desk, PagesWork work, PagePictures pictures, FileDialogs dialogs,
+            FrameWish frame) {
         super(8);
         this.workspace = workspace;
         this.desk = desk;
         this.pictures = pictures;
         this.work = work;
-        this.bars = Map.of("crop", new CropBar(desk, work, frame), "blank", new BlankBar(work), "insert", new InsertBar(work, dialogs), "paper", new PaperBar(work), "save", new SaveBar(work, dialogs), "withhold", new WithholdBar(desk));
+        this.bars = Map.of("crop", new CropBar(desk, work, frame), "blank", new BlankBar(work), "insert",
+                new InsertBar(work, dialogs), "paper", new PaperBar(work), "save", new SaveBar(work, dialogs), "withhold",
+                new WithholdBar(desk));
         setId("pages-view");
         getStyleClass().add(Styles.CUT_WORK);
         table = new LightTable(pictures);
@@ -78,8 +81,14 @@ public final class PagesView extends VBox {
         Button right = Controls.iconButton(Feather.ROTATE_CW, "pages.right", () -> desk.turn(1));
         MenuButton more = new MenuButton(Words.of("pages.more"));
         more.setId("pages-more");
-        more.getItems().setAll(Controls.menuItem("pages.about", () -> desk.turn(HALF)), Controls.menuItem("pages.divide", () -> work.divide(whole -> said.setText(whole == 0 ? "" : Words.of("pages.divided", whole)))), Controls.menuItem("pages.reverse", desk::reverse), Controls.menuItem("pages.copy", desk::copy), Controls.menuItem("pages.keepOnly", desk::keepOnly), Controls.menuItem("pages.withhold", () -> open("withhold")), Controls.menuItem("pages.asTheyCame", desk::asTheyCame));
-        tools.getChildren().addAll(kinds(), left, right, Controls.button("pages.takeOut", desk::takeOut), opener("blank"), opener("insert"), opener("crop"), opener("paper"), opener("save"), more);
+        more.getItems().setAll(Controls.menuItem("pages.about", () -> desk.turn(HALF)),
+                Controls.menuItem("pages.divide",
+                        () -> work.divide(whole -> said.setText(whole == 0 ? "" : Words.of("pages.divided", whole)))),
+                Controls.menuItem("pages.reverse", desk::reverse), Controls.menuItem("pages.copy", desk::copy),
+                Controls.menuItem("pages.keepOnly", desk::keepOnly), Controls.menuItem("pages.withhold", () -> open("withhold")),
+                Controls.menuItem("pages.asTheyCame", desk::asTheyCame));
+        tools.getChildren().addAll(kinds(), left, right, Controls.button("pages.takeOut", desk::takeOut), opener("blank"),
+                opener("insert"), opener("crop"), opener("paper"), opener("save"), more);
         said.setId("pages-said");
         getChildren().addAll(head, tools);
         getChildren().addAll(bars.values());
@@ -119,7 +128,8 @@ public final class PagesView extends VBox {
     private MenuButton kinds() {
         MenuButton kinds = new MenuButton(Words.of("pages.choose"));
         kinds.setId("pages-choose");
-        for (Kind kind : Kind.values()) kinds.getItems().add(Controls.menuItem("pages.kind." + kind.name(), () -> desk.choose(kind)));
+        for (Kind kind : Kind.values())
+            kinds.getItems().add(Controls.menuItem("pages.kind." + kind.name(), () -> desk.choose(kind)));
         return kinds;
     }
 
@@ -140,7 +150,8 @@ public final class PagesView extends VBox {
             said.setText("");
             return;
         }
-        heading.setText(shown.documents().size() == 1 ? shown.documents().getFirst().title() : Words.of("pages.documents", shown.documents().size()));
+        heading.setText(shown.documents().size() == 1 ? shown.documents().getFirst().title()
+                : Words.of("pages.documents", shown.documents().size()));
         counted.setText(Words.of("pages.counted", shown.leaves().size(), shown.chosen().size()));
         tools.getChildren().stream().skip(1).forEach(tool -> tool.setDisable(shown.chosen().isEmpty()));
         table.show(new OfDocuments(shown));
@@ -156,7 +167,8 @@ public final class PagesView extends VBox {
             if (leaves.get(middle).index() < leaf) low = middle + 1;
             else high = middle;
         }
-        if (low < leaves.size() && leaves.get(low).index() == leaf && table.currentProperty().get() != low + 1) table.goTo(low + 1);
+        if (low < leaves.size() && leaves.get(low).index() == leaf && table.currentProperty().get() != low + 1)
+            table.goTo(low + 1);
     }
 
     private void onKey(KeyEvent event) {
@@ -247,7 +259,8 @@ public final class PagesView extends VBox {
             int document = shown.document(page);
             if (shown.starts().get(document) != page) return Optional.empty();
             var its = shown.documents().get(document);
-            return Optional.of(new LightTable.Tab(its.title(), its.span().shown(), Words.of("pages.tabWhy", its.span().count()), false));
+            return Optional
+                    .of(new LightTable.Tab(its.title(), its.span().shown(), Words.of("pages.tabWhy", its.span().count()), false));
         }
 
         @Override

@@ -54,7 +54,10 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 
-/** What takes more than a word to be done with the pages that are chosen: blanks, pages of files, other sheets, files of their own. Knows no node. For the JavaFX thread. */
+/**
+ * What takes more than a word to be done with the pages that are chosen: blanks, pages of files, other sheets, files of their
+ * own. Knows no node. For the JavaFX thread.
+ */
 public final class PagesWork {
     private static final double MM_PER_PT = 25.4 / 72;
 
@@ -83,7 +86,8 @@ public final class PagesWork {
     }
 
     /**
-     * Puts blank pages before or behind each page that is chosen, or behind each document that has one; each as large as the page it stands beside.
+     * Puts blank pages before or behind each page that is chosen, or behind each document that has one; each as large as the page
+     * it stands beside.
      *
      * @param tint  as {@link BlankLook} has it
      * @param words that stand in their middle; may be empty
@@ -102,8 +106,11 @@ public final class PagesWork {
             Bundle with = bundle;
             for (int place : at.reversed()) {
                 Sheet sheet = LeafSheet.of(now.leaves().get(place - 1), sources).orElse(Sheet.A4);
-                PageSpot spot = where == Where.BEHIND_DOCUMENTS ? new PageSpot(now.documents().get(now.document(place)).id(), Optional.empty()) : now.spot(place, where == Where.BEFORE);
-                with = PageEdits.inserted(with, spot, List.of(new BlankPages(RunId.fresh(), count, new BlankLook(sheet, tint, words), true, BlankPages.Sets.BOTH)));
+                PageSpot spot = where == Where.BEHIND_DOCUMENTS
+                        ? new PageSpot(now.documents().get(now.document(place)).id(), Optional.empty())
+                        : now.spot(place, where == Where.BEFORE);
+                with = PageEdits.inserted(with, spot, List
+                        .of(new BlankPages(RunId.fresh(), count, new BlankLook(sheet, tint, words), true, BlankPages.Sets.BOTH)));
             }
             return with;
         });
@@ -124,13 +131,15 @@ public final class PagesWork {
         Shown now = desk.shownProperty().get();
         PageSpot spot = where == Where.BEFORE ? now.spot(places.getFirst(), true) : now.spot(places.getLast(), false);
         Set<PageKey> instead = now.chosen();
-        insert(file, typed, where == Where.INSTEAD ? (bundle, runs) -> PageEdits.replaced(bundle, instead, runs) : (bundle, runs) -> PageEdits.inserted(bundle, spot, runs), said);
+        insert(file, typed, where == Where.INSTEAD ? (bundle, runs) -> PageEdits.replaced(bundle, instead, runs)
+                : (bundle, runs) -> PageEdits.inserted(bundle, spot, runs), said);
     }
 
     /** Brings files in and puts their pages before a page, or behind it. */
     public void insertAt(List<Path> files, int place, boolean before) {
         PageSpot spot = desk.shownProperty().get().spot(place, before);
-        for (Path file : files.reversed()) insert(file, "", (bundle, runs) -> PageEdits.inserted(bundle, spot, runs), words -> { });
+        for (Path file : files.reversed())
+            insert(file, "", (bundle, runs) -> PageEdits.inserted(bundle, spot, runs), words -> {});
     }
 
     /** Puts pages into a bundle. */
@@ -141,10 +150,12 @@ public final class PagesWork {
 
     private void insert(Path file, String typed, Putting putting, Consumer<String> said) {
         AtomicReference<String> result = new AtomicReference<>("");
-        intakes.bringIn(List.of(file), taken -> putting(taken, typed, putting, String.valueOf(file.getFileName()), result), taken -> said.accept(result.get()));
+        intakes.bringIn(List.of(file), taken -> putting(taken, typed, putting, String.valueOf(file.getFileName()), result),
+                taken -> said.accept(result.get()));
     }
 
-    private static UnaryOperator<Bundle> putting(Intake.Taken taken, String typed, Putting putting, String name, AtomicReference<String> said) {
+    private static UnaryOperator<Bundle> putting(Intake.Taken taken, String typed, Putting putting, String name,
+            AtomicReference<String> said) {
         List<Source> sources = taken.sources().stream().filter(source -> !source.isWithoutPages()).toList();
         if (sources.isEmpty()) {
             said.set(Words.of("insert.nothing", name));
@@ -197,12 +208,15 @@ public final class PagesWork {
         if (!(leaf.content() instanceof Content.SourcePage page)) return Optional.empty();
         Source source = workspace.bundle().sourcesById().get(page.source());
         Optional<PageShape> shape = source == null ? Optional.empty() : source.about().pages().shape(page.page());
-        PageLook bare = new PageLook(page.look().turns(), page.look().straightenDegrees(), Optional.empty(), Optional.empty(), 1, List.of());
-        return shape.flatMap(known -> Redacting.came(known, page.look(), frame).flatMap(came -> Redacting.seen(known, bare, came)).map(seen -> {
-            LookedPage whole = LookedPage.of(known.seenWidthPt(), known.seenHeightPt(), bare);
-            return new Margins(Math.max(0, seen.leftMm()), Math.max(0, seen.topMm()), Math.max(0, whole.widthPt() * MM_PER_PT - seen.leftMm() - seen.widthMm()),
-                    Math.max(0, whole.heightPt() * MM_PER_PT - seen.topMm() - seen.heightMm()));
-        }));
+        PageLook bare = new PageLook(page.look().turns(), page.look().straightenDegrees(), Optional.empty(), Optional.empty(), 1,
+                List.of());
+        return shape.flatMap(known -> Redacting.came(known, page.look(), frame).flatMap(came -> Redacting.seen(known, bare, came))
+                .map(seen -> {
+                    LookedPage whole = LookedPage.of(known.seenWidthPt(), known.seenHeightPt(), bare);
+                    return new Margins(Math.max(0, seen.leftMm()), Math.max(0, seen.topMm()),
+                            Math.max(0, whole.widthPt() * MM_PER_PT - seen.leftMm() - seen.widthMm()),
+                            Math.max(0, whole.heightPt() * MM_PER_PT - seen.topMm() - seen.heightMm()));
+                }));
     }
 
     /**
@@ -234,16 +248,20 @@ public final class PagesWork {
      */
     public void save(InTray item, Path target, Consumer<String> said) {
         Document document = document(item);
-        Bundle alone = Bundle.EMPTY.withSources(workspace.bundle().sources()).withFromSources(workspace.bundle().fromSources()).withContents(new Contents(List.of(document), List.of()));
+        Bundle alone = Bundle.EMPTY.withSources(workspace.bundle().sources()).withFromSources(workspace.bundle().fromSources())
+                .withContents(new Contents(List.of(document), List.of()));
         PageFiles writer = new PageFiles(workspace.folder());
         workspace.jobs().start((progress, stop) -> {
             Plan plan = Planner.plan(alone);
             List<Leaf> leaves = plan.leaves().stream().filter(leaf -> leaf.key().isPresent()).toList();
-            if (leaves.isEmpty()) throw new FindingException(Finding.about(Finding.Code.NOTHING_TO_PRODUCE, document.title(), ""), null);
-            return writer.one(new Excerpt(plan, false).of(leaves, document.title()), target, (done, of) -> progress.accept(new Jobs.State(Words.of("save.saving", done, of), (double) done / of)), stop);
+            if (leaves.isEmpty())
+                throw new FindingException(Finding.about(Finding.Code.NOTHING_TO_PRODUCE, document.title(), ""), null);
+            return writer.one(new Excerpt(plan, false).of(leaves, document.title()), target,
+                    (done, of) -> progress.accept(new Jobs.State(Words.of("save.saving", done, of), (double) done / of)), stop);
         }, saved -> {
             workspace.findings().addAll(saved.findings());
-            said.accept(saved.isWhole() ? Words.of("save.one", document.pageCount(), target.getFileName()) : Words.of("save.stopped", 0));
+            said.accept(saved.isWhole() ? Words.of("save.one", document.pageCount(), target.getFileName())
+                    : Words.of("save.stopped", 0));
         }, failure -> said.accept(String.valueOf(failure.getMessage())));
     }
 
@@ -275,11 +293,14 @@ public final class PagesWork {
         workspace.jobs().start((progress, stop) -> {
             Progress each = (done, of) -> progress.accept(new Jobs.State(Words.of("save.saving", done, of), (double) done / of));
             if (how.each()) return writer.each(plan, leaves, how.numbered(), how.name(), target, each, stop);
-            return writer.one(new Excerpt(plan, how.numbered()).of(leaves, String.valueOf(target.getFileName()).replaceFirst("(?i)\\.pdf$", "")), target, each, stop);
+            return writer.one(new Excerpt(plan, how.numbered()).of(leaves,
+                    String.valueOf(target.getFileName()).replaceFirst("(?i)\\.pdf$", "")), target, each, stop);
         }, saved -> {
             workspace.findings().addAll(saved.findings());
             files.accept(saved.files());
-            said.accept(!saved.isWhole() ? Words.of("save.stopped", saved.files().size()) : how.each() ? Words.of("save.each", saved.files().size(), target) : Words.of("save.one", leaves.size(), target.getFileName()));
+            said.accept(!saved.isWhole() ? Words.of("save.stopped", saved.files().size())
+                    : how.each() ? Words.of("save.each", saved.files().size(), target)
+                            : Words.of("save.one", leaves.size(), target.getFileName()));
             if (saved.isWhole() && how.takesOut()) workspace.editSoon(bundle -> PageEdits.takenOut(bundle, pages));
         }, failure -> said.accept(String.valueOf(failure.getMessage())));
     }

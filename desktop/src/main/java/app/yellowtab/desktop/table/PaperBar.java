@@ -38,8 +38,10 @@ final class PaperBar extends TableBar {
                 say(Words.of("paper.none"));
                 return;
             }
-            work.toSheet(size.getValue().sheet, enlarges.isSelected(), drawings.isSelected(), fitted -> say(Words.of("paper.done", fitted.brought()) + (fitted.least() < 1 ? " " + Words.of("paper.least", Math.floor(fitted.least() * PERCENT)) : "")
-                    + (fitted.left() > 0 ? " " + Words.of("paper.left", fitted.left()) : "")));
+            work.toSheet(size.getValue().sheet, enlarges.isSelected(), drawings.isSelected(),
+                    fitted -> say(Words.of("paper.done", fitted.brought())
+                            + (fitted.least() < 1 ? " " + Words.of("paper.least", Math.floor(fitted.least() * PERCENT)) : "")
+                            + (fitted.left() > 0 ? " " + Words.of("paper.left", fitted.left()) : "")));
         }), Controls.button("paper.off", () -> {
             work.sheetOff();
             say("");

@@ -64,7 +64,9 @@ final class SaveBar extends TableBar {
             }
             boolean each = as.getValue() == As.EACH;
             var target = each ? dialogs.folder(Words.of("save.folder")) : dialogs.saveAs(Words.of("save.file"), work.suggested());
-            target.ifPresent(to -> work.save(new PagesWork.Saving(each, numbered.isSelected(), takesOut.isSelected(), new PageName(name.getText())), to, this::show, this::say));
+            target.ifPresent(to -> work.save(
+                    new PagesWork.Saving(each, numbered.isSelected(), takesOut.isSelected(), new PageName(name.getText())), to,
+                    this::show, this::say));
         }), drag);
     }
 

@@ -17,7 +17,9 @@ final class WithholdBar extends TableBar {
         reason.setPromptText(Words.of("withhold.prompt"));
         reason.setAccessibleText(Words.of("withhold.prompt"));
         reason.setPrefColumnCount(20);
-        lay(new Label(Words.of("withhold.because")), reason, Controls.button("withhold.do", () -> desk.withhold(Optional.of(reason.getText().strip()))), Controls.button("withhold.off", () -> desk.withhold(Optional.empty())));
+        lay(new Label(Words.of("withhold.because")), reason,
+                Controls.button("withhold.do", () -> desk.withhold(Optional.of(reason.getText().strip()))),
+                Controls.button("withhold.off", () -> desk.withhold(Optional.empty())));
     }
 
     @Override

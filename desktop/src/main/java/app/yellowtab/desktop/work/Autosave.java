@@ -61,7 +61,9 @@ public final class Autosave {
         }
     }
 
-    /** Saves what is not saved yet, and tells on the JavaFX thread how it stands then: of a failure before, another try is made. */
+    /**
+     * Saves what is not saved yet, and tells on the JavaFX thread how it stands then: of a failure before, another try is made.
+     */
     public void finish(Consumer<State> done) {
         background.execute(() -> {
             Bundle unsaved = pending.getAndSet(null);

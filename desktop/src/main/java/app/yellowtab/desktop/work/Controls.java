@@ -53,8 +53,8 @@ public final class Controls {
     }
 
     /**
-     * Gives a control words that are shown where the mouse rests on it. What shows them is a window of its own, and is made when the mouse
-     * first comes; no words, no tooltip.
+     * Gives a control words that are shown where the mouse rests on it. What shows them is a window of its own, and is made when
+     * the mouse first comes; no words, no tooltip.
      */
     public static void tip(Control control, String words) {
         if (words.isEmpty()) {
@@ -91,8 +91,8 @@ public final class Controls {
     }
 
     /**
-     * Takes hidden parts out of a pane, each to be put in at its place when it is shown for the first time: what nobody has asked for
-     * yet need not be styled and laid out before the first picture of a screen.
+     * Takes hidden parts out of a pane, each to be put in at its place when it is shown for the first time: what nobody has asked
+     * for yet need not be styled and laid out before the first picture of a screen.
      */
     public static void attachWhenShown(Pane pane, Node... parts) {
         List<Node> all = List.copyOf(pane.getChildren());

@@ -49,7 +49,7 @@ public final class Intakes {
 
     /** Brings files and folders into the tray. */
     public void bringIn(List<Path> paths) {
-        bringIn(paths, taken -> bundle -> Edits.addSources(bundle, taken.sources()), taken -> { });
+        bringIn(paths, taken -> bundle -> Edits.addSources(bundle, taken.sources()), taken -> {});
     }
 
     /**
@@ -65,7 +65,8 @@ public final class Intakes {
         workspace.jobs().start((progress, stop) -> {
             Intake reader = Intake.besideWindow(workspace.folder(), workspace.folder().passwords(), reading);
             FoundFolder found = FoundFolder.of(paths, folders);
-            Arrivals arrivals = new Arrivals(names(found), list -> show(intake, list), sources -> workspace.jobs().later(() -> workspace.keepArriving(intake, sources)));
+            Arrivals arrivals = new Arrivals(names(found), list -> show(intake, list),
+                    sources -> workspace.jobs().later(() -> workspace.keepArriving(intake, sources)));
             return reader.bringIn(found, arrivals.reporting(progress), stop);
         }, taken -> {
             show(intake, List.of());
@@ -113,7 +114,8 @@ public final class Intakes {
             learn(known, reading);
             Map<SourceId, Source> now = workspace.bundle().sourcesById();
             for (Intake.Reread one : known) {
-                if (Redacting.isRedacted(workspace.bundle(), one.source())) workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, now.get(one.source()).fileName(), ""));
+                if (Redacting.isRedacted(workspace.bundle(), one.source())) workspace.findings()
+                        .add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, now.get(one.source()).fileName(), ""));
             }
         });
     }
@@ -128,7 +130,8 @@ public final class Intakes {
             Map<SourceId, UnaryOperator<Source>> changes = new HashMap<>();
             for (Intake.Reread one : read) {
                 Source known = sources.get(one.source());
-                if (known != null && (bundle.reading().equals(reading) || !known.isRead())) changes.put(one.source(), one.change());
+                if (known != null && (bundle.reading().equals(reading) || !known.isRead()))
+                    changes.put(one.source(), one.change());
             }
             return changes.isEmpty() ? bundle : Edits.changeSources(bundle, changes);
         });
@@ -138,7 +141,8 @@ public final class Intakes {
         try {
             remembered.remember(password);
         } catch (IOException unwritten) {
-            workspace.findings().add(Finding.of(Finding.Code.PASSWORDS_NOT_CHANGED, remembered.file(), String.valueOf(unwritten.getMessage())));
+            workspace.findings().add(
+                    Finding.of(Finding.Code.PASSWORDS_NOT_CHANGED, remembered.file(), String.valueOf(unwritten.getMessage())));
         }
     }
 
@@ -152,7 +156,8 @@ public final class Intakes {
         try {
             remembered.forget();
         } catch (IOException inUse) {
-            workspace.findings().add(Finding.of(Finding.Code.PASSWORDS_NOT_CHANGED, remembered.file(), String.valueOf(inUse.getMessage())));
+            workspace.findings()
+                    .add(Finding.of(Finding.Code.PASSWORDS_NOT_CHANGED, remembered.file(), String.valueOf(inUse.getMessage())));
         }
     }
 
@@ -163,11 +168,13 @@ public final class Intakes {
             List<Intake.Reread> read = new ArrayList<>();
             for (Source source : sources) {
                 if (stop.getAsBoolean()) break;
-                progress.accept(new Jobs.State(Words.of("intake.state", read.size() + 1, sources.size(), source.fileName()), (double) read.size() / sources.size()));
+                progress.accept(new Jobs.State(Words.of("intake.state", read.size() + 1, sources.size(), source.fileName()),
+                        (double) read.size() / sources.size()));
                 read.add(intake.readAgain(source, workspace.folder()));
             }
             return read;
-        }, done, failure -> workspace.findings().add(Finding.about(Finding.Code.NOT_READABLE, sources.getFirst().fileName(), "")));
+        }, done, failure -> workspace.findings()
+                .add(Finding.about(Finding.Code.NOT_READABLE, sources.getFirst().fileName(), "")));
     }
 
     private void show(Object intake, List<Coming> list) {

@@ -32,7 +32,10 @@ public final class Jobs {
         this.fxThread = fxThread;
     }
 
-    /** Keeps back what is to run in the background until {@link #begin}: where processors are few, it would hold up what is to be seen first. */
+    /**
+     * Keeps back what is to run in the background until {@link #begin}: where processors are few, it would hold up what is to be
+     * seen first.
+     */
     public synchronized void hold() {
         if (held == null) held = new ArrayList<>();
     }

@@ -72,7 +72,8 @@ public final class KeptMenu<T> extends VBox {
      * @param now    gives what would be kept
      * @param use    takes what is to be used
      */
-    public KeptMenu(Jobs jobs, FileDialogs dialogs, Path folder, String key, Store<T> store, Supplier<Optional<T>> now, Consumer<T> use) {
+    public KeptMenu(Jobs jobs, FileDialogs dialogs, Path folder, String key, Store<T> store, Supplier<Optional<T>> now,
+            Consumer<T> use) {
         super(4);
         this.jobs = jobs;
         this.dialogs = dialogs;
@@ -113,11 +114,13 @@ public final class KeptMenu<T> extends VBox {
         List<MenuItem> items = new ArrayList<>();
         for (Kept<T> one : all) items.add(item(one.name(), () -> use.accept(one.value())));
         if (!all.isEmpty()) items.add(new SeparatorMenuItem());
-        items.addAll(List.of(item(Words.of(key + ".keep"), this::askName), item(Words.of(key + ".give"), this::give), item(Words.of(key + ".take"), this::take)));
+        items.addAll(List.of(item(Words.of(key + ".keep"), this::askName), item(Words.of(key + ".give"), this::give),
+                item(Words.of(key + ".take"), this::take)));
         if (!all.isEmpty()) {
             if (store.hasStandard()) items.add(standards());
             Menu forget = new Menu(Words.of("kept.forget"));
-            for (Kept<T> one : all) forget.getItems().add(item(one.name(), () -> change(() -> store.forget(one.name()), Words.of("kept.forgotten", one.name()))));
+            for (Kept<T> one : all) forget.getItems()
+                    .add(item(one.name(), () -> change(() -> store.forget(one.name()), Words.of("kept.forgotten", one.name()))));
             items.add(forget);
         }
         menu.getItems().setAll(items);
@@ -125,10 +128,12 @@ public final class KeptMenu<T> extends VBox {
 
     private Menu standards() {
         Menu standards = new Menu(Words.of("kept.standard"));
-        standards.getItems().add(item((standard.isEmpty() ? "✓ " : "") + Words.of("kept.noStandard"), () -> change(() -> store.makeStandard(Optional.empty()), Words.of("kept.standardNone"))));
+        standards.getItems().add(item((standard.isEmpty() ? "✓ " : "") + Words.of("kept.noStandard"),
+                () -> change(() -> store.makeStandard(Optional.empty()), Words.of("kept.standardNone"))));
         for (Kept<T> one : all) {
             boolean is = standard.filter(one.name()::equals).isPresent();
-            standards.getItems().add(item((is ? "✓ " : "") + one.name(), () -> change(() -> store.makeStandard(Optional.of(one.name())), Words.of("kept.standardDone", one.name()))));
+            standards.getItems().add(item((is ? "✓ " : "") + one.name(),
+                    () -> change(() -> store.makeStandard(Optional.of(one.name())), Words.of("kept.standardDone", one.name()))));
         }
         return standards;
     }

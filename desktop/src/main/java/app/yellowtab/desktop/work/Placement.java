@@ -18,7 +18,8 @@ import java.util.Set;
  * @param tray        what has no place in the index
  * @param placedBytes how many bytes the others have in all
  */
-public record Placement(List<Source> unplaced, List<InTray> tray, long placedBytes, List<Source> sources, List<Document> setAside, List<List<Run>> runs) {
+public record Placement(List<Source> unplaced, List<InTray> tray, long placedBytes, List<Source> sources, List<Document> setAside,
+        List<List<Run>> runs) {
     static Placement of(Bundle bundle) {
         List<Source> unplaced = bundle.unplaced();
         long bytes = 0;

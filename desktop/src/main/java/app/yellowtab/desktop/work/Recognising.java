@@ -27,8 +27,8 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.LoggerFactory;
 
 /**
- * Reads the words of scans in the background, one file after the other: that which is in view first, then the newest. What was read is
- * learned of the file, and is no step that could be undone. Knows no node.
+ * Reads the words of scans in the background, one file after the other: that which is in view first, then the newest. What was
+ * read is learned of the file, and is no step that could be undone. Knows no node.
  */
 public final class Recognising {
     /** Half of the processors are left to the window and to whatever else is wanted. */
@@ -86,7 +86,8 @@ public final class Recognising {
 
     /** {@return how many pages of a source are still to be read; 0 where none are, or it is switched off} */
     public int left(Source source) {
-        if (!workspace.bundle().recognition().isOn() || state.get() instanceof State.Unavailable || givenUp.contains(source.id())) return 0;
+        if (!workspace.bundle().recognition().isOn() || state.get() instanceof State.Unavailable || givenUp.contains(source.id()))
+            return 0;
         int wanted = wanted(source);
         return reading.filter(source.id()::equals).isPresent() ? Math.max(0, wanted - done.get()) : wanted;
     }
@@ -126,7 +127,8 @@ public final class Recognising {
             stopped = true;
             givenUp.clear();
         }
-        if (state.get() instanceof State.Unavailable && by.equals(bundle.recognition()) && givenUp.isEmpty()) state.set(new State.Idle());
+        if (state.get() instanceof State.Unavailable && by.equals(bundle.recognition()) && givenUp.isEmpty())
+            state.set(new State.Idle());
         next();
     }
 
@@ -150,13 +152,17 @@ public final class Recognising {
 
     private Optional<Source> choose() {
         List<Source> waiting = new ArrayList<>();
-        for (Source source : workspace.bundle().sources()) if (!givenUp.contains(source.id()) && wanted(source) > 0) waiting.add(source);
-        Optional<SourceId> seen = workspace.plan().leaf(workspace.leaf()).content() instanceof Content.SourcePage page ? Optional.of(page.source()) : Optional.empty();
-        return waiting.stream().filter(source -> seen.filter(source.id()::equals).isPresent()).findFirst().or(() -> waiting.isEmpty() ? Optional.empty() : Optional.of(waiting.getLast()));
+        for (Source source : workspace.bundle().sources())
+            if (!givenUp.contains(source.id()) && wanted(source) > 0) waiting.add(source);
+        Optional<SourceId> seen = workspace.plan().leaf(workspace.leaf()).content() instanceof Content.SourcePage page
+                ? Optional.of(page.source()) : Optional.empty();
+        return waiting.stream().filter(source -> seen.filter(source.id()::equals).isPresent()).findFirst()
+                .or(() -> waiting.isEmpty() ? Optional.empty() : Optional.of(waiting.getLast()));
     }
 
     /** What came of a file. */
-    private record Read(Optional<UnaryOperator<Source>> lesson, List<Finding> findings, boolean failed, Optional<String> noEngine) {}
+    private record Read(Optional<UnaryOperator<Source>> lesson, List<Finding> findings, boolean failed,
+            Optional<String> noEngine) {}
 
     private void read(Source source) {
         reading = Optional.of(source.id());
@@ -171,7 +177,9 @@ public final class Recognising {
             read.noEngine().ifPresent(message -> state.set(new State.Unavailable(message)));
             if (read.failed()) givenUp.add(source.id());
             workspace.findings().addAll(read.findings());
-            if (read.lesson().isPresent() && choice.equals(by)) workspace.learn(bundle -> bundle.sourcesById().containsKey(source.id()) ? Edits.changeSources(bundle, Map.of(source.id(), read.lesson().get())) : bundle);
+            if (read.lesson().isPresent() && choice.equals(by))
+                workspace.learn(bundle -> bundle.sourcesById().containsKey(source.id())
+                        ? Edits.changeSources(bundle, Map.of(source.id(), read.lesson().get())) : bundle);
             next();
         });
     }
@@ -185,7 +193,8 @@ public final class Recognising {
             return new Read(Optional.empty(), List.of(), true, Optional.of(String.valueOf(none.getMessage())));
         }
         try {
-            Recognition recognition = new Recognition(workspace.folder(), workspace.folder().recognisedFolder().orElseThrow(), with, THREADS);
+            Recognition recognition =
+                    new Recognition(workspace.folder(), workspace.folder().recognisedFolder().orElseThrow(), with, THREADS);
             Recognition.Done result = recognition.read(source.id(), (page, of) -> {
                 done.set(page);
                 if (!told.getAndSet(true)) workspace.jobs().later(() -> {
@@ -193,11 +202,14 @@ public final class Recognising {
                     show();
                 });
             }, () -> stopped);
-            if (result.list().isEmpty()) return new Read(Optional.empty(), recognition.findings(source.id(), result), !result.lost().isEmpty(), Optional.empty());
-            return new Read(Optional.of(recognition.lesson(source.id(), result, monthFirst)), recognition.findings(source.id(), result), false, Optional.empty());
+            if (result.list().isEmpty()) return new Read(Optional.empty(), recognition.findings(source.id(), result),
+                    !result.lost().isEmpty(), Optional.empty());
+            return new Read(Optional.of(recognition.lesson(source.id(), result, monthFirst)),
+                    recognition.findings(source.id(), result), false, Optional.empty());
         } catch (IOException | RuntimeException | Error lost) {
             LoggerFactory.getLogger(Recognising.class).warn("not recognised: {}", source.fileName(), lost);
-            return new Read(Optional.empty(), List.of(new Finding(Finding.Code.NOT_RECOGNISED, workspace.folder().subject(source.id(), 0), String.valueOf(lost.getMessage()))), true, Optional.empty());
+            return new Read(Optional.empty(), List.of(new Finding(Finding.Code.NOT_RECOGNISED,
+                    workspace.folder().subject(source.id(), 0), String.valueOf(lost.getMessage()))), true, Optional.empty());
         }
     }
 

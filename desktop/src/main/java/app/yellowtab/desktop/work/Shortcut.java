@@ -5,15 +5,18 @@ import javafx.scene.input.KeyEvent;
 
 /** Every key that does something beyond typing. The help page is made from this table, and the views bind from it. */
 public enum Shortcut {
-    STAGE_GATHER("Shortcut+1"), STAGE_CUT("Shortcut+2"), STAGE_ARRANGE("Shortcut+3"), STAGE_NUMBER("Shortcut+4"), STAGE_PRODUCE("Shortcut+5"),
+    STAGE_GATHER("Shortcut+1"), STAGE_CUT("Shortcut+2"), STAGE_ARRANGE("Shortcut+3"), STAGE_NUMBER("Shortcut+4"),
+    STAGE_PRODUCE("Shortcut+5"),
     UNDO("Shortcut+Z"), REDO("Shortcut+Shift+Z"), REDO_TOO("Shortcut+Y"),
     ADD_FILES("Shortcut+O"), ADD_FOLDER("Shortcut+Shift+O"), PASTE("Shortcut+V"), PUT_IN_INDEX("Enter"),
-    NEW_SECTION("Shortcut+Shift+N"), PLACEHOLDER("Shortcut+Shift+P"), DIVIDE("Shortcut+D"), JOIN("Shortcut+J"), MOVE_TO("Shortcut+M"), COPY_TO("Shortcut+Shift+M"),
+    NEW_SECTION("Shortcut+Shift+N"), PLACEHOLDER("Shortcut+Shift+P"), DIVIDE("Shortcut+D"), JOIN("Shortcut+J"),
+    MOVE_TO("Shortcut+M"), COPY_TO("Shortcut+Shift+M"),
     RENAME("F2"), TAKE_OUT("Delete"), SELECT_ALL("Shortcut+A"),
     MOVE_UP("Alt+Up"), MOVE_DOWN("Alt+Down"), NEST("Alt+Right"), UN_NEST("Alt+Left"),
     SET_CUT("Space"), NEXT_CUT("N"), PREVIOUS_CUT("P"), SHOW_LARGE("Enter"),
     PAGES("Shortcut+L"), REDACT("Shortcut+R"), TURN_LEFT("L"), TURN_RIGHT("R"),
-    GO_TO("Shortcut+G"), FIND("Shortcut+F"), COPY("Shortcut+C"), COPY_REFERENCE("Shortcut+Shift+C"), NEXT_LEAF("Page Down"), PREVIOUS_LEAF("Page Up"),
+    GO_TO("Shortcut+G"), FIND("Shortcut+F"), COPY("Shortcut+C"), COPY_REFERENCE("Shortcut+Shift+C"), NEXT_LEAF("Page Down"),
+    PREVIOUS_LEAF("Page Up"),
     HELP("F1");
 
     private final KeyCombination keys;

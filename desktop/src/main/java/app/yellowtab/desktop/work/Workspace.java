@@ -171,9 +171,12 @@ public final class Workspace {
         show();
     }
 
-    /** Makes an edit that takes longer to work out: that, and the plan of it, are done in the background; what is done meanwhile stays. */
+    /**
+     * Makes an edit that takes longer to work out: that, and the plan of it, are done in the background; what is done meanwhile
+     * stays.
+     */
     public void editSoon(UnaryOperator<Bundle> change) {
-        editSoon(change, () -> { });
+        editSoon(change, () -> {});
     }
 
     /**
@@ -245,7 +248,8 @@ public final class Workspace {
         Bundle present = history.present();
         Leaf read = plan().leaf(leaf());
         if (present.sources() != bundle().sources()) folder.know(present.sources());
-        Plan next = planned.stream().filter(known -> known.bundle() == present).findFirst().map(Prepared::plan).orElseGet(() -> Planner.plan(present, plan()));
+        Plan next = planned.stream().filter(known -> known.bundle() == present).findFirst().map(Prepared::plan)
+                .orElseGet(() -> Planner.plan(present, plan()));
         planned.removeIf(known -> known.bundle() == present || known.bundle() == bundle());
         planned.addFirst(new Prepared(bundle(), plan()));
         planned.addFirst(new Prepared(present, next));

@@ -36,7 +36,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class AgreeingTests {
-    private final Bundle start = Edits.addSources(bundle(section("A", document("Claim", 4), document("Defence", 7))), List.of(source("Reply of the claimant", 3), source("Photograph", 1)));
+    private final Bundle start = Edits.addSources(bundle(section("A", document("Claim", 4), document("Defence", 7))),
+            List.of(source("Reply of the claimant", 3), source("Photograph", 1)));
     @TempDir
     private Path temp;
     private BundleFolder folder;
@@ -46,8 +47,9 @@ class AgreeingTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
-        agreeing = new Agreeing(workspace, () -> ReferenceForm.STANDARD, () -> { });
+        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
+                new Jobs(Runnable::run, Runnable::run));
+        agreeing = new Agreeing(workspace, () -> ReferenceForm.STANDARD, () -> {});
     }
 
     @AfterEach
@@ -101,12 +103,15 @@ class AgreeingTests {
         Path out = temp.resolve("out.csv");
         agreeing.writeIndex(out);
         assertThat(agreeing.saidProperty().get()).isEqualTo("Written: " + out);
-        agreeing.begin(file(Files.readString(out).replace("Defence,,7,", "Defence and counterclaim,2 Apr 2031,7,").replaceFirst("(?m)^Claim,.*\\R", "")));
+        agreeing.begin(file(Files.readString(out).replace("Defence,,7,", "Defence and counterclaim,2 Apr 2031,7,")
+                .replaceFirst("(?m)^Claim,.*\\R", "")));
         assertThat(agreeing.isBack()).isTrue();
         agreeing.goOn();
         State.Back back = now(State.Back.class);
-        assertThat(back.changes()).extracting(change -> change.getClass().getSimpleName() + ": " + AgreeWords.of(change)).containsExactly("Retitled: now: Defence and counterclaim",
-                "Redated: no date → 2 Apr 2031", "TakenOut: They have it no more. Accepting puts ours in the tray, as it is.");
+        assertThat(back.changes()).extracting(change -> change.getClass().getSimpleName() + ": " + AgreeWords.of(change))
+                .containsExactly("Retitled: now: Defence and counterclaim",
+                        "Redated: no date → 2 Apr 2031",
+                        "TakenOut: They have it no more. Accepting puts ours in the tray, as it is.");
         agreeing.accept(back.changes().get(0));
         agreeing.leave(back.changes().get(2));
         assertThat(now(State.Back.class).changes()).singleElement().isInstanceOf(Change.Redated.class);
@@ -131,16 +136,18 @@ class AgreeingTests {
     @Test
     void theChronologyIsMadeAnewWhenNumbersMoveUnlessSomebodyHasChangedIt() throws IOException {
         Path target = temp.resolve("chronology.csv");
-        workspace.edit(bundle -> Edits.changeDocument(bundle, new EntryId("Defence"), document -> document.withDate(DateReader.read("2 April 2031", false).orElseThrow())));
+        workspace.edit(bundle -> Edits.changeDocument(bundle, new EntryId("Defence"),
+                document -> document.withDate(DateReader.read("2 April 2031", false).orElseThrow())));
         agreeing.writeChronology(target);
         assertThat(target).content().contains("2 April 2031,Defence,[A/8]");
-        workspace.edit(bundle -> Edits.insertDocuments(bundle, List.of(Placeholders.placeholder("Letter", 3)), new Place(Optional.empty(), 0)));
+        workspace.edit(bundle -> Edits.insertDocuments(bundle, List.of(Placeholders.placeholder("Letter", 3)),
+                new Place(Optional.empty(), 0)));
         assertThat(target).content().contains("2 April 2031,Defence,[A/11]");
         assertThat(agreeing.saidProperty().get()).isEqualTo("chronology.csv was made anew");
         agreeing.dispose();
         Files.writeString(target, "by hand");
         workspace.undo();
-        agreeing = new Agreeing(workspace, () -> ReferenceForm.STANDARD, () -> { });
+        agreeing = new Agreeing(workspace, () -> ReferenceForm.STANDARD, () -> {});
         assertThat(target).as("what somebody has changed stays").hasContent("by hand");
         assertThat(agreeing.saidProperty().get()).contains("chronology.csv has old page numbers");
         Files.delete(target);

@@ -52,7 +52,8 @@ class ArrangementTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
+                new Jobs(Runnable::run, Runnable::run));
         arrangement = new Arrangement(workspace, new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))));
     }
 
@@ -147,7 +148,8 @@ class ArrangementTests {
         arrangement.takeOut();
         assertThat(workspace.bundle().tray()).extracting(InTray::id).containsExactly("a", "b", "t", "u");
         arrangement.dropFromTray(Set.of("t", "x"));
-        assertThat(workspace.bundle().tray()).extracting(Arrangement::describe).containsExactly("taken out · 1 page", "taken out · 3 pages", "4 pages · PDF");
+        assertThat(workspace.bundle().tray()).extracting(Arrangement::describe).containsExactly("taken out · 1 page",
+                "taken out · 3 pages", "4 pages · PDF");
         workspace.undo();
         workspace.undo();
         assertThat(workspace.bundle()).isEqualTo(start);
@@ -167,7 +169,8 @@ class ArrangementTests {
         Path good = Pdfs.write(temp, "lease", 2);
         Path bad = Files.writeString(temp.resolve("bad.pdf"), "%PDF-1.7 bad");
         arrangement.bringIn(List.of(good, bad));
-        assertThat(workspace.bundle().unplaced()).extracting(Source::fileName).containsExactly("t.pdf", "u.pdf", "lease.pdf", "bad.pdf");
+        assertThat(workspace.bundle().unplaced()).extracting(Source::fileName).containsExactly("t.pdf", "u.pdf", "lease.pdf",
+                "bad.pdf");
         assertThat(workspace.findings()).extracting(Finding::code).containsExactly(Finding.Code.DAMAGED);
         workspace.undo();
         assertThat(workspace.bundle()).isEqualTo(start);

@@ -36,7 +36,9 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Documents sorted, divided, joined, tied and sent about; placeholders filled. */
 class EntryDeskTests {
-    private final Bundle start = Edits.addSources(bundle(section("A", document("c", 12), document("b", 2), document("a", 3)), section("B", section("Inner"))), List.of(source("short", 2), source("fits", 4), source("long", 6)));
+    private final Bundle start = Edits.addSources(
+            bundle(section("A", document("c", 12), document("b", 2), document("a", 3)), section("B", section("Inner"))),
+            List.of(source("short", 2), source("fits", 4), source("long", 6)));
     @TempDir
     private Path temp;
     private BundleFolder folder;
@@ -47,7 +49,8 @@ class EntryDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
+                new Jobs(Runnable::run, Runnable::run));
         arrangement = new Arrangement(workspace, new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))));
         desk = arrangement.entries();
     }

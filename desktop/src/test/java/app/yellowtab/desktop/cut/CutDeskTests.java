@@ -42,8 +42,10 @@ class CutDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
-        new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))).bringIn(List.of(Pdfs.write(temp, "letter", 1), Pdfs.write(temp, "two", 2), Pdfs.write(temp, "post", 6)));
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
+                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        new Intakes(workspace, new RememberedPasswords(temp.resolve("user")))
+                .bringIn(List.of(Pdfs.write(temp, "letter", 1), Pdfs.write(temp, "two", 2), Pdfs.write(temp, "post", 6)));
         workspace.stageProperty().set(Stage.CUT);
         desk = new CutDesk(workspace);
     }
@@ -55,7 +57,8 @@ class CutDeskTests {
     }
 
     private SourceId source(String name) {
-        return workspace.bundle().sources().stream().filter(source -> source.fileName().equals(name)).findFirst().orElseThrow().id();
+        return workspace.bundle().sources().stream().filter(source -> source.fileName().equals(name)).findFirst().orElseThrow()
+                .id();
     }
 
     private Shown shown() {
@@ -64,7 +67,8 @@ class CutDeskTests {
 
     private String pieces() {
         StringBuilder all = new StringBuilder();
-        for (int i = 0; i < shown().names().size(); i++) all.append(all.isEmpty() ? "" : ", ").append(shown().names().get(i).words()).append(' ').append(shown().cutting().pieces().get(i).pages());
+        for (int i = 0; i < shown().names().size(); i++) all.append(all.isEmpty() ? "" : ", ")
+                .append(shown().names().get(i).words()).append(' ').append(shown().cutting().pieces().get(i).pages());
         return all.toString();
     }
 
@@ -121,9 +125,11 @@ class CutDeskTests {
     void rulesCutAllFilesThatAreChosen() {
         desk.choose(List.of(source("post.pdf"), source("two.pdf")));
         desk.set(new CutRule.EveryPages(1, 1), true);
-        assertThat(desk.openProperty().get()).extracting(one -> one.source().fileName() + " " + one.names().size()).containsExactly("post.pdf 6", "two.pdf 2");
+        assertThat(desk.openProperty().get()).extracting(one -> one.source().fileName() + " " + one.names().size())
+                .containsExactly("post.pdf 6", "two.pdf 2");
         desk.toggleCut(3);
-        assertThat(desk.openProperty().get()).extracting(one -> one.names().size()).as("the hand is at one").containsExactly(5, 2);
+        assertThat(desk.openProperty().get()).extracting(one -> one.names().size()).as("the hand is at one").containsExactly(5,
+                2);
         desk.useRules(new CutRules(List.of(new CutRule.EveryPages(5, 1)), 1, List.of(new NamePart.Typed("P"))));
         assertThat(desk.openProperty().get().get(1).names()).extracting(named -> named.words()).containsExactly("P");
         assertThat(desk.rule(RuleKind.EVERY)).isEqualTo(new CutRule.EveryPages(5, 1));
@@ -182,7 +188,8 @@ class CutDeskTests {
         assertThat(desk.date(shown(), 1, "next week")).as("no date").isFalse();
         desk.name(1, "Letter of claim");
         desk.name(1, " ");
-        assertThat(shown().names()).extracting(PieceNames.Named::words, named -> named.date().shown()).containsExactly(tuple("post 001", ""), tuple("post 002", "4 Mar 2031"));
+        assertThat(shown().names()).extracting(PieceNames.Named::words, named -> named.date().shown())
+                .containsExactly(tuple("post 001", ""), tuple("post 002", "4 Mar 2031"));
         desk.date(shown(), 1, "");
         assertThat(shown().batch().names()).as("nothing is typed any more").isEmpty();
     }

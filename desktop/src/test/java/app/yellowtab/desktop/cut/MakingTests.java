@@ -45,11 +45,14 @@ class MakingTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
-        new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))).bringIn(List.of(Pdfs.write(temp, "two", 2), Pdfs.write(temp, "post", 6)));
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
+                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        new Intakes(workspace, new RememberedPasswords(temp.resolve("user")))
+                .bringIn(List.of(Pdfs.write(temp, "two", 2), Pdfs.write(temp, "post", 6)));
         workspace.stageProperty().set(Stage.CUT);
         desk = new CutDesk(workspace);
-        desk.choose(workspace.bundle().sources().stream().filter(source -> source.pageCount() == 6).findFirst().orElseThrow().id());
+        desk.choose(
+                workspace.bundle().sources().stream().filter(source -> source.pageCount() == 6).findFirst().orElseThrow().id());
         desk.set(new CutRule.EveryPages(3, 1), true);
         making = new Making(workspace);
     }
@@ -62,7 +65,8 @@ class MakingTests {
 
     private void make(Optional<PiecePlace> place, boolean replaced, Optional<Path> files) {
         List<Shown> batches = desk.openProperty().get();
-        making.start(batches, new Making.Choice(place.map(its -> shown -> its), shown -> Collections.nCopies(shown.names().size(), "there"), replaced, Optional.empty(), files, Wanted.FILES));
+        making.start(batches, new Making.Choice(place.map(its -> shown -> its),
+                shown -> Collections.nCopies(shown.names().size(), "there"), replaced, Optional.empty(), files, Wanted.FILES));
     }
 
     @Test
@@ -89,7 +93,8 @@ class MakingTests {
         make(Optional.of(new PiecePlace.Tray()), true, Optional.of(temp.resolve("out")));
         Making.State.Done done = (Making.State.Done) making.stateProperty().get();
         assertThat(done.isWhole()).isTrue();
-        assertThat(done.folders()).extracting(path -> String.valueOf(path.getFileName())).containsExactlyInAnyOrder("two", "post");
+        assertThat(done.folders()).extracting(path -> String.valueOf(path.getFileName())).containsExactlyInAnyOrder("two",
+                "post");
         assertThat(temp.resolve("out/post/post 003.pdf")).exists();
         assertThat(Files.readString(temp.resolve("out/post/cuts.csv"))).contains(",there,post 003.pdf,");
         assertThat(workspace.bundle().setAside()).hasSize(4);
@@ -103,24 +108,28 @@ class MakingTests {
         desk.toggleDrop(6);
         List<Shown> batches = desk.openProperty().get();
         Path begun = temp.resolve("Holm v Farrow");
-        making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.BySheets(List.of("Letters", ""))), shown -> List.of("new", "new"), true, Optional.of(begun), Optional.empty(), Wanted.FILES));
+        making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.BySheets(List.of("Letters", ""))),
+                shown -> List.of("new", "new"), true, Optional.of(begun), Optional.empty(), Wanted.FILES));
         assertThat(making.stateProperty().get()).isInstanceOf(Making.State.Done.class);
         assertThat(workspace.bundle().setAside()).as("nothing happens to this one").isEmpty();
         BundleFolder.Opened opened = BundleFolder.open(begun);
         try (BundleFolder place = opened.folder()) {
             assertThat(opened.bundle().heading().title()).isEqualTo("Holm v Farrow");
             assertThat(Bundles.order(opened.bundle())).isEqualTo("post 002 Letters(Letter of claim)");
-            assertThat(opened.bundle().contents().documents()).extracting(Document::title, Document::pageCount).containsExactly(tuple("post 002", 2));
+            assertThat(opened.bundle().contents().documents()).extracting(Document::title, Document::pageCount)
+                    .containsExactly(tuple("post 002", 2));
             assertThat(opened.bundle().batches().getFirst().names()).hasSize(1);
             assertThat(place.original(opened.bundle().sources().getFirst().id())).exists();
         }
         Files.delete(folder.original(batches.getFirst().source().id()));
         making.reset();
-        making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.Tray()), shown -> List.of("new", "new"), true, Optional.of(temp.resolve("Another")), Optional.empty(), Wanted.FILES));
+        making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.Tray()), shown -> List.of("new", "new"), true,
+                Optional.of(temp.resolve("Another")), Optional.empty(), Wanted.FILES));
         assertThat(making.stateProperty().get()).isInstanceOf(Making.State.Failed.class);
         assertThat(temp.resolve("Another")).as("nothing half is left").doesNotExist();
         making.reset();
-        making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.Tray()), shown -> List.of("new", "new"), true, Optional.of(begun), Optional.empty(), Wanted.FILES));
+        making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.Tray()), shown -> List.of("new", "new"), true,
+                Optional.of(begun), Optional.empty(), Wanted.FILES));
         assertThat(((Making.State.Failed) making.stateProperty().get()).message()).contains("there is a bundle in it already");
     }
 

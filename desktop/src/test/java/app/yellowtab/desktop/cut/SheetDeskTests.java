@@ -43,8 +43,10 @@ class SheetDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
-        new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))).bringIn(List.of(Pdfs.write(temp, "fronts", 4), Pdfs.write(temp, "backs", 3), Pdfs.write(temp, "other", 9)));
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
+                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        new Intakes(workspace, new RememberedPasswords(temp.resolve("user")))
+                .bringIn(List.of(Pdfs.write(temp, "fronts", 4), Pdfs.write(temp, "backs", 3), Pdfs.write(temp, "other", 9)));
         workspace.stageProperty().set(Stage.CUT);
         desk = new CutDesk(workspace);
         sheets = new SheetDesk(workspace, desk);
@@ -87,14 +89,19 @@ class SheetDeskTests {
         assertThat(sheets.backs()).extracting(Source::fileName).as("only what can be the backs").containsExactly("backs.pdf");
         sheets.join(source("backs.pdf"), true);
         assertThat(words()).containsExactly("fronts-1", "backs-3", "fronts-2", "backs-2", "fronts-3", "backs-1", "fronts-4");
-        assertThat(desk.rowsProperty().get()).extracting(CutDesk.Row::name, CutDesk.Row::pages).contains(tuple("fronts.pdf + backs.pdf", 7)).hasSize(2);
+        assertThat(desk.rowsProperty().get()).extracting(CutDesk.Row::name, CutDesk.Row::pages)
+                .contains(tuple("fronts.pdf + backs.pdf", 7)).hasSize(2);
         desk.set(new CutRule.EveryPages(4, 1), true);
         Path pieces = temp.resolve("pieces");
-        new Making(workspace).start(List.of(shown()), new Making.Choice(Optional.of(batch -> new PiecePlace.Tray()), batch -> List.of("the tray", "the tray"), true, Optional.empty(), Optional.of(pieces), Wanted.FILES));
+        new Making(workspace).start(List.of(shown()), new Making.Choice(Optional.of(batch -> new PiecePlace.Tray()),
+                batch -> List.of("the tray", "the tray"), true, Optional.empty(), Optional.of(pieces), Wanted.FILES));
         Path own = pieces.resolve("fronts");
-        assertThat(Pdfs.pages(own.resolve("fronts 001.pdf"))).extracting(String::strip).containsExactly("fronts-1", "backs-3", "fronts-2", "backs-2");
-        assertThat(Files.readString(own.resolve("cuts.csv"))).contains("fronts.pdf + backs.pdf").contains("fronts.pdf 1; backs.pdf 3; fronts.pdf 2; backs.pdf 2");
-        assertThat(workspace.bundle().setAside()).hasSize(2).first().satisfies(document -> assertThat(document.sources()).containsOnly(source("fronts.pdf").id(), source("backs.pdf").id()));
+        assertThat(Pdfs.pages(own.resolve("fronts 001.pdf"))).extracting(String::strip).containsExactly("fronts-1", "backs-3",
+                "fronts-2", "backs-2");
+        assertThat(Files.readString(own.resolve("cuts.csv"))).contains("fronts.pdf + backs.pdf")
+                .contains("fronts.pdf 1; backs.pdf 3; fronts.pdf 2; backs.pdf 2");
+        assertThat(workspace.bundle().setAside()).hasSize(2).first().satisfies(
+                document -> assertThat(document.sources()).containsOnly(source("fronts.pdf").id(), source("backs.pdf").id()));
         workspace.undo();
         sheets.putBack();
         assertThat(desk.rowsProperty().get()).extracting(CutDesk.Row::name).contains("fronts.pdf", "backs.pdf");
@@ -105,14 +112,19 @@ class SheetDeskTests {
     void aJoinedBatchCanBecomeABundleOfItsOwn() throws IOException {
         sheets.join(source("backs.pdf"), false);
         Path fresh = temp.resolve("fresh");
-        new Making(workspace).start(List.of(shown()), new Making.Choice(Optional.of(batch -> new PiecePlace.Tray()), batch -> List.of("there"), true, Optional.of(fresh), Optional.empty(), Wanted.FILES));
+        new Making(workspace).start(List.of(shown()), new Making.Choice(Optional.of(batch -> new PiecePlace.Tray()),
+                batch -> List.of("there"), true, Optional.of(fresh), Optional.empty(), Wanted.FILES));
         BundleFolder.Opened opened = BundleFolder.open(fresh);
         try (BundleFolder there = opened.folder()) {
             Bundle bundle = opened.bundle();
             assertThat(there.original(bundle.sources().getFirst().id())).exists();
-            List<SourceId> order = bundle.contents().allDocuments().getFirst().runs().stream().map(run -> ((SourcePages) run).source()).toList();
-            List<String> names = order.stream().map(id -> bundle.sources().stream().filter(source -> source.id().equals(id)).findFirst().orElseThrow().fileName()).toList();
-            assertThat(names).containsExactly("fronts.pdf", "backs.pdf", "fronts.pdf", "backs.pdf", "fronts.pdf", "backs.pdf", "fronts.pdf");
+            List<SourceId> order =
+                    bundle.contents().allDocuments().getFirst().runs().stream().map(run -> ((SourcePages) run).source()).toList();
+            List<String> names = order.stream().map(
+                    id -> bundle.sources().stream().filter(source -> source.id().equals(id)).findFirst().orElseThrow().fileName())
+                    .toList();
+            assertThat(names).containsExactly("fronts.pdf", "backs.pdf", "fronts.pdf", "backs.pdf", "fronts.pdf", "backs.pdf",
+                    "fronts.pdf");
         }
     }
 

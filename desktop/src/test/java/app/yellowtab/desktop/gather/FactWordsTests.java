@@ -48,7 +48,8 @@ class FactWordsTests {
     }
 
     private Source read(Path file) {
-        return new Intake(folder).bringIn(FoundFolder.of(List.of(file), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources().getFirst();
+        return new Intake(folder).bringIn(FoundFolder.of(List.of(file), new ArrayList<>()), Intake.Listener.NONE, () -> false)
+                .sources().getFirst();
     }
 
     private String line(Path file) {
@@ -62,14 +63,16 @@ class FactWordsTests {
     private static void scan(PDDocument document, int index) {
         PDPage page = document.getPage(index);
         try (var content = new PDPageContentStream(document, page, PDPageContentStream.AppendMode.OVERWRITE, true)) {
-            content.drawImage(LosslessFactory.createFromImage(document, new BufferedImage(60, 80, BufferedImage.TYPE_BYTE_GRAY)), 0, 0, 595, 842);
+            content.drawImage(LosslessFactory.createFromImage(document, new BufferedImage(60, 80, BufferedImage.TYPE_BYTE_GRAY)),
+                    0, 0, 595, 842);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
     private static void foot(PDDocument document, int index, String words) {
-        try (var content = new PDPageContentStream(document, document.getPage(index), PDPageContentStream.AppendMode.APPEND, true)) {
+        try (var content =
+                new PDPageContentStream(document, document.getPage(index), PDPageContentStream.AppendMode.APPEND, true)) {
             content.beginText();
             content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 9);
             content.newLineAtOffset(280, 25);
@@ -82,8 +85,8 @@ class FactWordsTests {
 
     @Test
     void whatIsOrdinaryIsNotSpokenOf() throws IOException {
-        assertThat(line(pdf(1, document -> { }))).isEqualTo("PDF  ·  1 page");
-        assertThat(line(pdf(12, document -> { }))).isEqualTo("PDF  ·  12 pages");
+        assertThat(line(pdf(1, document -> {}))).isEqualTo("PDF  ·  1 page");
+        assertThat(line(pdf(12, document -> {}))).isEqualTo("PDF  ·  12 pages");
     }
 
     @Test
@@ -92,7 +95,8 @@ class FactWordsTests {
             scan(document, 0);
             scan(document, 1);
         }))).isEqualTo("PDF  ·  2 pages  ·  scanned, not searchable");
-        assertThat(line(pdf(3, document -> scan(document, 1)))).isEqualTo("PDF  ·  3 pages  ·  1 of 3 pages scanned, partly searchable");
+        assertThat(line(pdf(3, document -> scan(document, 1))))
+                .isEqualTo("PDF  ·  3 pages  ·  1 of 3 pages scanned, partly searchable");
     }
 
     @Test
@@ -115,7 +119,8 @@ class FactWordsTests {
             foot(document, 1, "8");
         }));
         assertThat(FactWords.line(source, 0)).isEqualTo("PDF  ·  2 pages  ·  carries 7–8 at the foot  ·  1 comment  ·  1 script");
-        assertThat(FactWords.all(source, 0)).contains("Letter size", "1 comment", "1 script", "Font not in the file: Helvetica").doesNotHaveDuplicates();
+        assertThat(FactWords.all(source, 0)).contains("Letter size", "1 comment", "1 script", "Font not in the file: Helvetica")
+                .doesNotHaveDuplicates();
         assertThat(FactWords.all(source, 0).getFirst()).startsWith("file.pdf, ");
     }
 
@@ -124,13 +129,16 @@ class FactWordsTests {
         String changed = "<w:p>" + WordFile.run("kept") + "<w:del><w:r><w:delText>taken out</w:delText></w:r></w:del></w:p>";
         Source source = read(new WordFile(changed).write(temp, "draft.docx"));
         assertThat(FactWords.line(source, 0)).isEqualTo("Word document  ·  1 page");
-        assertThat(FactWords.all(source, 0)).contains("Set on pages by Yellow Tab itself.").anyMatch(line -> line.contains("draft.docx has tracked changes (0 put in, 1 taken out)"));
+        assertThat(FactWords.all(source, 0)).contains("Set on pages by Yellow Tab itself.")
+                .anyMatch(line -> line.contains("draft.docx has tracked changes (0 put in, 1 taken out)"));
     }
 
     @Test
     void whatCannotBeReadSaysWhy() throws IOException {
-        assertThat(line(Files.writeString(temp.resolve("broken.pdf"), "%PDF-1.7\nnothing more"))).isEqualTo("cannot be read: damaged");
+        assertThat(line(Files.writeString(temp.resolve("broken.pdf"), "%PDF-1.7\nnothing more")))
+                .isEqualTo("cannot be read: damaged");
         assertThat(line(Files.createFile(temp.resolve("empty.docx")))).isEqualTo("cannot be read: the file is empty");
-        assertThat(FactWords.all(read(Files.writeString(temp.resolve("cut.pdf"), "%PDF-1.7\nnothing more")), 0)).anyMatch(line -> line.contains("cut.pdf") && line.contains("damaged"));
+        assertThat(FactWords.all(read(Files.writeString(temp.resolve("cut.pdf"), "%PDF-1.7\nnothing more")), 0))
+                .anyMatch(line -> line.contains("cut.pdf") && line.contains("damaged"));
     }
 }

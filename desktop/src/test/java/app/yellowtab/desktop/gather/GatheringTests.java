@@ -70,7 +70,8 @@ class GatheringTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
+                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
         intakes = new Intakes(workspace, new RememberedPasswords(temp.resolve("user")));
         gathering = new Gathering(workspace, intakes, new Recognising(workspace, languages -> mock()));
     }
@@ -93,8 +94,10 @@ class GatheringTests {
     }
 
     private Path mail(String subject) throws IOException {
-        return Files.writeString(temp.resolve(subject + ".eml"), "Subject: " + subject + "\r\nDate: Mon, 7 Oct 2030 08:00:00 +0100\r\nContent-Type: multipart/mixed; boundary=b\r\n\r\n--b\r\n"
-                + "Content-Type: text/plain\r\n\r\nsee\r\n--b\r\nContent-Disposition: attachment; filename=\"a log.txt\"\r\n\r\nlog\r\n--b--\r\n");
+        return Files.writeString(temp.resolve(subject + ".eml"), "Subject: " + subject
+                + "\r\nDate: Mon, 7 Oct 2030 08:00:00 +0100\r\nContent-Type: multipart/mixed; boundary=b\r\n\r\n--b\r\n"
+                + "Content-Type: text/plain\r\n\r\nsee\r\n--b\r\nContent-Disposition: attachment; filename=\"a "
+                + "log.txt\"\r\n\r\nlog\r\n--b--\r\n");
     }
 
     @Test
@@ -112,9 +115,11 @@ class GatheringTests {
     @Test
     void filtersCountWhatTheyWouldShow() throws IOException {
         Path lease = Pdfs.write(temp, "lease", 2);
-        gathering.bringIn(List.of(lease, Files.copy(lease, temp.resolve("again.pdf")), Files.write(temp.resolve("x.bin"), new byte[] {1, 2, 3, 0, 0, 1}), Pdfs.write(temp, "other", 1)));
+        gathering.bringIn(List.of(lease, Files.copy(lease, temp.resolve("again.pdf")),
+                Files.write(temp.resolve("x.bin"), new byte[] {1, 2, 3, 0, 0, 1}), Pdfs.write(temp, "other", 1)));
         gathering.putInIndex(List.of(source("other.pdf")));
-        assertThat(gathering.countsProperty().get()).containsEntry(Filter.ALL, 4).containsEntry(Filter.ALIKE, 2).containsEntry(Filter.UNREAD, 1)
+        assertThat(gathering.countsProperty().get()).containsEntry(Filter.ALL, 4).containsEntry(Filter.ALIKE, 2)
+                .containsEntry(Filter.UNREAD, 1)
                 .containsEntry(Filter.UNPLACED, 3).containsEntry(Filter.LOOK, 3).containsEntry(Filter.SCANNED, 0);
         gathering.filterProperty().set(Filter.ALIKE);
         assertThat(names()).containsExactly("lease.pdf", "again.pdf");
@@ -152,14 +157,16 @@ class GatheringTests {
     void confirmedInBulkTheyAreTheUsersOwn() throws IOException {
         gathering.bringIn(List.of(Pdfs.write(temp, "a 2031-03-04", 1), Pdfs.write(temp, "b", 1)));
         gathering.confirm(workspace.bundle().sources());
-        assertThat(workspace.bundle().sources()).allMatch(source -> source.about().titleFrom() == Origin.USER && source.about().dateFrom() == Origin.USER);
+        assertThat(workspace.bundle().sources())
+                .allMatch(source -> source.about().titleFrom() == Origin.USER && source.about().dateFrom() == Origin.USER);
         workspace.undo();
         assertThat(workspace.bundle().sources()).allMatch(source -> source.about().titleFrom() == Origin.FILE_NAME);
     }
 
     @Test
     void changesShowWhereThatIsChosenAndAreReadAnew() throws IOException {
-        String changed = "<w:p><w:del><w:r><w:delText>two</w:delText></w:r></w:del><w:ins>" + WordFile.run("three") + "</w:ins></w:p>";
+        String changed =
+                "<w:p><w:del><w:r><w:delText>two</w:delText></w:r></w:del><w:ins>" + WordFile.run("three") + "</w:ins></w:p>";
         gathering.bringIn(List.of(new WordFile(changed).write(temp, "draft.docx")));
         Source before = source("draft.docx");
         assertThat(Pdfs.pages(folder.readable(before.id()))).containsExactly("three");
@@ -173,7 +180,8 @@ class GatheringTests {
 
     @Test
     void whatIsRedactedIsToBeLookedAtAgainWhereTheFileIsReadInAnotherWay() throws IOException {
-        String changed = "<w:p><w:del><w:r><w:delText>two</w:delText></w:r></w:del><w:ins>" + WordFile.run("three") + "</w:ins></w:p>";
+        String changed =
+                "<w:p><w:del><w:r><w:delText>two</w:delText></w:r></w:del><w:ins>" + WordFile.run("three") + "</w:ins></w:p>";
         gathering.bringIn(List.of(new WordFile(changed).write(temp, "draft.docx")));
         SourceId id = source("draft.docx").id();
         workspace.edit(bundle -> Edits.putInIndex(bundle, List.of(id.value()), new Place(Optional.empty(), 0)));
@@ -187,7 +195,8 @@ class GatheringTests {
 
     @Test
     void undoneChangesOfReadingHaveTheirPagesBack() throws IOException {
-        String page = "<w:p>" + WordFile.run("kept") + "</w:p><w:p><w:del><w:r><w:br w:type=\"page\"/><w:delText>gone</w:delText></w:r></w:del></w:p>";
+        String page = "<w:p>" + WordFile.run("kept")
+                + "</w:p><w:p><w:del><w:r><w:br w:type=\"page\"/><w:delText>gone</w:delText></w:r></w:del></w:p>";
         gathering.bringIn(List.of(new WordFile(page).write(temp, "draft.docx")));
         SourceId id = source("draft.docx").id();
         gathering.read(new Reading(false, true, false));
@@ -232,7 +241,8 @@ class GatheringTests {
         assertThat(source("terms.pdf").proposedDate().shown()).isEqualTo("9 Jun 2031");
         assertThat(source("terms.pdf").about().dateFrom()).isEqualTo(Origin.PROPERTIES);
         gathering.read(new Reading(true, false, false));
-        assertThat(source("terms.pdf").proposedDate().shown()).as("reading it again keeps what was taken").isEqualTo("9 Jun 2031");
+        assertThat(source("terms.pdf").proposedDate().shown()).as("reading it again keeps what was taken")
+                .isEqualTo("9 Jun 2031");
     }
 
     @Test
@@ -259,7 +269,8 @@ class GatheringTests {
     }
 
     private boolean asks(String name) {
-        return gathering.rowsProperty().get().stream().anyMatch(row -> row instanceof Row.Known known && known.locked() && known.source().fileName().equals(name));
+        return gathering.rowsProperty().get().stream()
+                .anyMatch(row -> row instanceof Row.Known known && known.locked() && known.source().fileName().equals(name));
     }
 
     /** Closes the bundle, and opens it anew as the program would. */
@@ -271,7 +282,8 @@ class GatheringTests {
         folder = opened.folder();
         RememberedPasswords remembered = new RememberedPasswords(temp.resolve("user"));
         folder.tryPasswords(remembered.list());
-        workspace = new Workspace(folder, opened.bundle(), Planner.plan(opened.bundle()), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, opened.bundle(), Planner.plan(opened.bundle()),
+                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
         intakes = new Intakes(workspace, remembered);
         gathering = new Gathering(workspace, intakes, new Recognising(workspace, languages -> mock()));
     }
@@ -292,7 +304,8 @@ class GatheringTests {
         assertThat(asks("terms.pdf")).isTrue();
         gathering.read(new Reading(true, false, false));
         assertThat(source("terms.pdf").pageCount()).as("its pages are still known").isEqualTo(2);
-        assertThatThrownBy(() -> folder.open(source("terms.pdf").id())).isInstanceOf(FindingException.class).hasMessageContaining("terms").hasMessageContaining("Type it again");
+        assertThatThrownBy(() -> folder.open(source("terms.pdf").id())).isInstanceOf(FindingException.class)
+                .hasMessageContaining("terms").hasMessageContaining("Type it again");
         gathering.unlock(List.of(source("terms.pdf")), "tarn", false, () -> wrong.add("tarn"));
         assertThat(asks("terms.pdf")).isFalse();
         folder.open(source("terms.pdf").id()).close();
@@ -301,7 +314,7 @@ class GatheringTests {
     @Test
     void aRememberedPasswordIsNotAskedForAgainUntilItIsForgotten() throws IOException {
         gathering.bringIn(List.of(locked("terms", "tarn")));
-        gathering.unlock(List.of(source("terms.pdf")), "tarn", true, () -> { });
+        gathering.unlock(List.of(source("terms.pdf")), "tarn", true, () -> {});
         assertThat(intakes.remembersPasswords()).isTrue();
         reopen();
         assertThat(asks("terms.pdf")).isFalse();
@@ -309,16 +322,18 @@ class GatheringTests {
         assertThat(intakes.remembersPasswords()).isFalse();
         reopen();
         assertThat(asks("terms.pdf")).isTrue();
-        assertThat(Files.readString(temp.resolve("bundle/bundle.json"))).as("the folder may be given to others").doesNotContain("tarn\"");
+        assertThat(Files.readString(temp.resolve("bundle/bundle.json"))).as("the folder may be given to others")
+                .doesNotContain("tarn\"");
     }
 
     @Test
     void aPasswordThatCannotBeKeptOpensTheFileAllTheSameAndIsSaid() throws IOException {
         Files.writeString(temp.resolve("user"), "a file where the user's folder should be");
         gathering.bringIn(List.of(locked("terms", "tarn")));
-        gathering.unlock(List.of(source("terms.pdf")), "tarn", true, () -> { });
+        gathering.unlock(List.of(source("terms.pdf")), "tarn", true, () -> {});
         assertThat(asks("terms.pdf")).isFalse();
-        assertThat(workspace.findings().getLast().message()).startsWith("passwords.json").contains("could not be changed", "try again");
+        assertThat(workspace.findings().getLast().message()).startsWith("passwords.json").contains("could not be changed",
+                "try again");
     }
 
     @Test

@@ -51,11 +51,13 @@ class ClashDeskTests {
             for (int page = 0; page < 4; page++) number(document, page);
         });
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        Intake.Taken taken = new Intake(folder).bringIn(FoundFolder.of(List.of(files), new ArrayList<>()), Intake.Listener.NONE, () -> false);
+        Intake.Taken taken =
+                new Intake(folder).bringIn(FoundFolder.of(List.of(files), new ArrayList<>()), Intake.Listener.NONE, () -> false);
         Bundle bundle = Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents());
         folder.save(bundle);
         renderer = new PageRenderer(folder, PictureFiles.NONE);
-        workspace = new Workspace(folder, bundle, Planner.plan(bundle), new Autosave(now -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, bundle, Planner.plan(bundle), new Autosave(now -> {}, Runnable::run, Runnable::run),
+                new Jobs(Runnable::run, Runnable::run));
         BundleWords words = new BundleWords(folder);
         ClashFinder finder = new ClashFinder(words, renderer);
         clashes = new ClashDesk(workspace, finder);
@@ -65,7 +67,8 @@ class ClashDeskTests {
     }
 
     private static void number(PDDocument document, int page) {
-        try (PDPageContentStream content = new PDPageContentStream(document, document.getPage(page), PDPageContentStream.AppendMode.APPEND, false)) {
+        try (PDPageContentStream content =
+                new PDPageContentStream(document, document.getPage(page), PDPageContentStream.AppendMode.APPEND, false)) {
             content.beginText();
             content.setFont(new PDType1Font(Standard14Fonts.FontName.HELVETICA), 10);
             content.newLineAtOffset(552, 30);
@@ -95,7 +98,8 @@ class ClashDeskTests {
         assertThat(workspace.leaf()).isEqualTo(3);
         List<Help> helps = new ArrayList<>();
         clashes.helps(found().getFirst(), helps::addAll);
-        assertThat(helps).extracting(Help::words).anyMatch(words -> words.startsWith("Move it on this page")).anyMatch(words -> words.startsWith("Show this page at"));
+        assertThat(helps).extracting(Help::words).anyMatch(words -> words.startsWith("Move it on this page"))
+                .anyMatch(words -> words.startsWith("Show this page at"));
         clashes.mend(helps.stream().filter(help -> help.words().startsWith("Move all")).findFirst().orElseThrow());
         assertThat(found()).isEmpty();
         workspace.undo();

@@ -46,7 +46,8 @@ class NumberDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
+                new Jobs(Runnable::run, Runnable::run));
         desk = new NumberDesk(workspace);
     }
 
@@ -66,7 +67,8 @@ class NumberDeskTests {
 
     @Test
     void theBundlesNumberIsASentenceAndStandsWhereItIsPut() {
-        assertThat(state().lines()).extracting(NumberState.Sentence::words).containsExactly("Bundle number, 1 to 11, bottom right");
+        assertThat(state().lines()).extracting(NumberState.Sentence::words)
+                .containsExactly("Bundle number, 1 to 11, bottom right");
         desk.put(new Spot(Spot.Row.HEAD, Spot.Column.MIDDLE, 0, 12));
         desk.look(look -> look.withSize(18));
         desk.set(setting -> setting.withPages(setting.pages().without(PageKind.COVER, true)));
@@ -174,7 +176,8 @@ class NumberDeskTests {
     @Test
     void numbersAreEnteredInTheRegisterOfTheMatterAndNoneIsGivenTwice() throws IOException {
         Path register = temp.resolve("matter.csv");
-        MatterRegister.enter(register, new MatterRegister.Span(SerialNumber.read("TH-000101").orElseThrow(), SerialNumber.read("TH-000180").orElseThrow(), "Other bundle", LocalDate.of(2031, 3, 4), "other"));
+        MatterRegister.enter(register, new MatterRegister.Span(SerialNumber.read("TH-000101").orElseThrow(),
+                SerialNumber.read("TH-000180").orElseThrow(), "Other bundle", LocalDate.of(2031, 3, 4), "other"));
         desk.add();
         desk.first("TH-000170");
         desk.register(Optional.of(register));

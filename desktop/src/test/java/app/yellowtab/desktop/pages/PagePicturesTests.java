@@ -27,7 +27,8 @@ import org.junit.jupiter.api.Test;
 
 /** What is drawn, and in which order. The first page holds the threads up until all has been asked for. */
 class PagePicturesTests {
-    private final PagePictures pictures = new PagePictures(new PageRenderer(mock(SourceFiles.class), PictureFiles.NONE), Runnable::run, work -> Thread.ofPlatform().daemon().start(work));
+    private final PagePictures pictures = new PagePictures(new PageRenderer(mock(SourceFiles.class), PictureFiles.NONE),
+            Runnable::run, work -> Thread.ofPlatform().daemon().start(work));
     private final BlockingQueue<String> drawn = new LinkedBlockingQueue<>();
     private final BlockingQueue<String> shown = new LinkedBlockingQueue<>();
     private final CountDownLatch held = new CountDownLatch(1);
@@ -44,7 +45,7 @@ class PagePicturesTests {
     }
 
     private Request request(int page, Urgency urgency) {
-        return request(page, urgency, () -> { });
+        return request(page, urgency, () -> {});
     }
 
     /** Does something while a page is drawn. */
@@ -61,7 +62,8 @@ class PagePicturesTests {
             } catch (InterruptedException e) {
                 throw new IOException(e);
             }
-            return new PageRenderer.Drawn(new DrawnPage(new BufferedImage(10, 14, BufferedImage.TYPE_INT_RGB), 595, 842, 0), false);
+            return new PageRenderer.Drawn(new DrawnPage(new BufferedImage(10, 14, BufferedImage.TYPE_INT_RGB), 595, 842, 0),
+                    false);
         }), urgency, result -> shown.add(page + (result instanceof Result.Failed failed ? " " + failed.message() : "")));
     }
 
@@ -121,7 +123,8 @@ class PagePicturesTests {
         request(1, Urgency.IN_VIEW, () -> {
             throw new NoClassDefFoundError("a part of a library");
         });
-        assertThat(next(shown, 1)).as("an error of any kind takes nothing else along").containsExactly("1 the page cannot be drawn");
+        assertThat(next(shown, 1)).as("an error of any kind takes nothing else along")
+                .containsExactly("1 the page cannot be drawn");
         request(1, Urgency.IN_VIEW);
         assertThat(next(shown, 1)).containsExactly("1");
     }

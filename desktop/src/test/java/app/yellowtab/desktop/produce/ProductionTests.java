@@ -53,7 +53,8 @@ class ProductionTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(background::add, Runnable::run));
+        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
+                new Jobs(background::add, Runnable::run));
         production = new Production(workspace, assembler, new PageRenderer(folder, PictureFiles.NONE));
     }
 
@@ -128,7 +129,8 @@ class ProductionTests {
             Output output = call.getArgument(1);
             return new Outcome.Written(call.getArgument(3), 1, output.size(), 900, 0, List.of());
         });
-        workspace.edit(bundle -> bundle.withLayout(bundle.layout().withPaper(bundle.layout().paper().withTabs(PaperSet.Beginning.DOCUMENTS))));
+        workspace.edit(bundle -> bundle
+                .withLayout(bundle.layout().withPaper(bundle.layout().paper().withTabs(PaperSet.Beginning.DOCUMENTS))));
         production.start(temp.resolve("out.pdf"), Sets.PAPER);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Written.class, written -> {

@@ -47,8 +47,8 @@ class ProvingTests {
 
     @Test
     void stoppedItIsOfferedAgain() throws FindingException {
-        when(prover.prove(any(), any(), any())).thenAnswer(call ->
-                call.<BooleanSupplier>getArgument(2).getAsBoolean() ? Optional.empty() : null);
+        when(prover.prove(any(), any(), any()))
+                .thenAnswer(call -> call.<BooleanSupplier>getArgument(2).getAsBoolean() ? Optional.empty() : null);
         proving.start(FILE);
         ((Proving.State.Running) proving.stateProperty().get()).job().stop();
         background.poll().run();
@@ -57,12 +57,14 @@ class ProvingTests {
 
     @Test
     void whyItCannotBeProvedIsSaid() throws FindingException {
-        when(prover.prove(any(), any(), any())).thenThrow(new FindingException(Finding.of(Code.LEDGER_DAMAGED, Path.of("bundle.ledger.json")), null))
+        when(prover.prove(any(), any(), any()))
+                .thenThrow(new FindingException(Finding.of(Code.LEDGER_DAMAGED, Path.of("bundle.ledger.json")), null))
                 .thenThrow(new IllegalStateException("secret"));
         for (String expected : List.of("bundle.ledger.json is damaged", "The file could not be proved. The log")) {
             proving.start(FILE);
             background.poll().run();
-            assertThat(proving.stateProperty().get()).isInstanceOfSatisfying(Proving.State.Failed.class, state -> assertThat(state.message()).startsWith(expected));
+            assertThat(proving.stateProperty().get()).isInstanceOfSatisfying(Proving.State.Failed.class,
+                    state -> assertThat(state.message()).startsWith(expected));
         }
     }
 }

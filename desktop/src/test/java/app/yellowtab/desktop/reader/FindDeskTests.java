@@ -38,9 +38,12 @@ class FindDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
-        new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))).bringIn(List.of(Pdfs.write(temp, "lease", 3), Pdfs.write(temp, "letter", 2)));
-        workspace.edit(bundle -> Edits.putInIndex(bundle, bundle.sources().stream().map(source -> source.id().value()).toList(), new Place(Optional.empty(), 0)));
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
+                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        new Intakes(workspace, new RememberedPasswords(temp.resolve("user")))
+                .bringIn(List.of(Pdfs.write(temp, "lease", 3), Pdfs.write(temp, "letter", 2)));
+        workspace.edit(bundle -> Edits.putInIndex(bundle, bundle.sources().stream().map(source -> source.id().value()).toList(),
+                new Place(Optional.empty(), 0)));
         finding = new FindDesk(workspace, new BundleWords(folder));
     }
 
@@ -91,7 +94,8 @@ class FindDeskTests {
             case FindDesk.Row.Entry entry -> "entry " + entry.entry().title();
             case FindDesk.Row.Within document -> document.title() + " " + document.count();
             case FindDesk.Row.Place place -> place.hit() + " on " + place.number() + " " + place.around();
-        })).containsExactly("entry lease", "entry letter", "lease 3", "0 on 3 lease-1", "1 on 4 lease-2", "2 on 5 lease-3", "letter 2", "3 on 6 letter-1", "4 on 7 letter-2");
+        })).containsExactly("entry lease", "entry letter", "lease 3", "0 on 3 lease-1", "1 on 4 lease-2", "2 on 5 lease-3",
+                "letter 2", "3 on 6 letter-1", "4 on 7 letter-2");
         finding.goTo(finding.rows().getLast());
         assertThat(page()).isEqualTo(5);
         assertThat(state().current()).isEqualTo(4);
@@ -112,7 +116,8 @@ class FindDeskTests {
         finding.search("letter-1");
         assertThat(page()).isEqualTo(4);
         int leaf = workspace.leaf();
-        workspace.edit(bundle -> Edits.moveDocuments(bundle, Set.of(bundle.contents().documents().get(1).id()), new Place(Optional.empty(), 0)));
+        workspace.edit(bundle -> Edits.moveDocuments(bundle, Set.of(bundle.contents().documents().get(1).id()),
+                new Place(Optional.empty(), 0)));
         assertThat(state().found()).singleElement().satisfies(found -> assertThat(found.leaf()).isNotEqualTo(leaf));
         assertThat(state().searches()).isFalse();
     }

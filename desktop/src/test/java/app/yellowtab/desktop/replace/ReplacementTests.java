@@ -48,11 +48,14 @@ class ReplacementTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
+                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
         Intakes intakes = new Intakes(workspace, new RememberedPasswords(temp.resolve("user")));
         intakes.bringIn(List.of(Pdfs.write(temp, "report", 4)));
-        workspace.edit(bundle -> Edits.putInIndex(bundle, List.of(bundle.sources().getFirst().id().value()), new Place(Optional.empty(), 0)));
-        workspace.edit(bundle -> Edits.changeDocument(bundle, document().id(), document -> document.withTitle("Report of Dr Carrow")));
+        workspace.edit(bundle -> Edits.putInIndex(bundle, List.of(bundle.sources().getFirst().id().value()),
+                new Place(Optional.empty(), 0)));
+        workspace.edit(
+                bundle -> Edits.changeDocument(bundle, document().id(), document -> document.withTitle("Report of Dr Carrow")));
         renderer = new PageRenderer(folder, new PictureFiles(temp.resolve("pictures"), 1 << 20));
         replacement = new Replacement(workspace, intakes, renderer);
     }
@@ -80,13 +83,15 @@ class ReplacementTests {
     void whatDiffersIsShownAndTheFileIsReplacedInOneStep() throws IOException {
         replacement.begin(document().id(), newer());
         State.Ready ready = (State.Ready) replacement.stateProperty().get();
-        assertThat(Replacement.summary(ready.pairs())).isEqualTo("2 pages are the same, 1 has changed, 1 is new, 1 is gone. Title, date and place stay as they are.");
+        assertThat(Replacement.summary(ready.pairs()))
+                .isEqualTo("2 pages are the same, 1 has changed, 1 is new, 1 is gone. Title, date and place stay as they are.");
         Bundle before = workspace.bundle();
         replacement.accept();
         assertThat(document().title()).isEqualTo("Report of Dr Carrow");
         assertThat(document().sources()).containsOnly(ready.newer().id());
         assertThat(document().pageCount()).isEqualTo(4);
-        assertThat(workspace.bundle().tray()).extracting(InTray::id).as("the older file lies in the tray").containsExactly(ready.older().id().value());
+        assertThat(workspace.bundle().tray()).extracting(InTray::id).as("the older file lies in the tray")
+                .containsExactly(ready.older().id().value());
         assertThat(replacement.stateProperty().get()).isEqualTo(new State.None());
         workspace.undo();
         assertThat(workspace.bundle()).isEqualTo(before);
@@ -95,7 +100,8 @@ class ReplacementTests {
     @Test
     void whatIsRedactedStaysSoOnPagesThatHaveChangedAndIsToBeLookedAt() throws IOException {
         List<PageKey> second = List.of(document().runs().getFirst().key(2));
-        workspace.edit(bundle -> PageEdits.looked(bundle, Set.copyOf(second), look -> look.withRedactions(List.of(new Redaction(new Area(10, 10, 20, 5), "private", false)))));
+        workspace.edit(bundle -> PageEdits.looked(bundle, Set.copyOf(second),
+                look -> look.withRedactions(List.of(new Redaction(new Area(10, 10, 20, 5), "private", false)))));
         replacement.begin(document().id(), newer());
         State.Ready ready = (State.Ready) replacement.stateProperty().get();
         replacement.accept();
@@ -103,14 +109,16 @@ class ReplacementTests {
             assertThat(pages.source()).isEqualTo(ready.newer().id());
             assertThat(pages.look().redactions()).hasSize(1);
         });
-        assertThat(workspace.findings()).extracting(Finding::message).singleElement().asString().startsWith("report.pdf: areas of its pages are redacted").contains("look at each");
+        assertThat(workspace.findings()).extracting(Finding::message).singleElement().asString()
+                .startsWith("report.pdf: areas of its pages are redacted").contains("look at each");
     }
 
     @Test
     void theListCanBeKept() throws IOException {
         replacement.begin(document().id(), newer());
         replacement.keepList(temp.resolve("changes.csv"));
-        assertThat(Files.readString(temp.resolve("changes.csv"))).isEqualTo("Page of report.pdf,Page of report.pdf,What has changed\r\n1,,gone\r\n2,1,changed\r\n,4,new\r\n");
+        assertThat(Files.readString(temp.resolve("changes.csv")))
+                .isEqualTo("Page of report.pdf,Page of report.pdf,What has changed\r\n1,,gone\r\n2,1,changed\r\n,4,new\r\n");
         assertThat(replacement.saidProperty().get()).endsWith("changes.csv");
         replacement.keepList(temp.resolve("no such folder/changes.csv"));
         assertThat(replacement.saidProperty().get()).contains("could not be written");
@@ -130,7 +138,8 @@ class ReplacementTests {
     void aComparisonThatIsStoppedShowsNothing() throws IOException {
         replacement.begin(document().id(), newer());
         State.Ready ready = (State.Ready) replacement.stateProperty().get();
-        workspace.jobs().running().addListener((ListChangeListener<Jobs.Job>) change -> List.copyOf(change.getList()).forEach(Jobs.Job::stop));
+        workspace.jobs().running()
+                .addListener((ListChangeListener<Jobs.Job>) change -> List.copyOf(change.getList()).forEach(Jobs.Job::stop));
         replacement.begin(document().id(), ready.newer().id());
         assertThat(replacement.stateProperty().get()).isEqualTo(new State.None());
     }

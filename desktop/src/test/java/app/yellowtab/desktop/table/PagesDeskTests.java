@@ -31,7 +31,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** Pages of "a" (3, in section A), "b" (2) and "c" (4, in section B, in its inner section). */
 class PagesDeskTests {
-    private final Bundle start = bundle(section("A", document("a", 3), document("b", 2)), section("B", section("Inner", document("c", 4))));
+    private final Bundle start =
+            bundle(section("A", document("a", 3), document("b", 2)), section("B", section("Inner", document("c", 4))));
     @TempDir
     private Path temp;
     private BundleFolder folder;
@@ -41,7 +42,8 @@ class PagesDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
+                new Jobs(Runnable::run, Runnable::run));
         desk = new PagesDesk(workspace);
         desk.open(Set.of());
     }
@@ -89,7 +91,8 @@ class PagesDeskTests {
         desk.choose(Kind.SAME_FILE);
         assertThat(chosen()).as("of every file of which a page was chosen").hasSize(9);
         desk.choose(Kind.ODD);
-        assertThat(chosen()).allMatch(place -> shown().leaves().get(place - 1).number().orElseThrow().value() % 2 == 1).hasSizeBetween(4, 5);
+        assertThat(chosen()).allMatch(place -> shown().leaves().get(place - 1).number().orElseThrow().value() % 2 == 1)
+                .hasSizeBetween(4, 5);
         desk.choose(Kind.NONE);
         assertThat(chosen()).isEmpty();
         desk.turn(1);

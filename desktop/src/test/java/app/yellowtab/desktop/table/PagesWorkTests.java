@@ -51,13 +51,15 @@ class PagesWorkTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
+                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
         Intakes intakes = new Intakes(workspace, new RememberedPasswords(temp.resolve("user")));
         Path one = Pdfs.write(temp, "one", 3, document -> {
             document.getPage(1).setContents(List.of());
             document.getPage(2).setMediaBox(new PDRectangle(842, 595));
         });
-        intakes.bringIn(List.of(one, Pdfs.write(temp, "two", 2)), taken -> bundle -> Edits.append(Edits.addSources(bundle, taken.sources()), taken.contents()), taken -> { });
+        intakes.bringIn(List.of(one, Pdfs.write(temp, "two", 2)),
+                taken -> bundle -> Edits.append(Edits.addSources(bundle, taken.sources()), taken.contents()), taken -> {});
         desk = new PagesDesk(workspace);
         work = new PagesWork(workspace, intakes, desk);
         desk.open(Set.of());
@@ -73,7 +75,8 @@ class PagesWorkTests {
         StringBuilder pages = new StringBuilder();
         for (Document document : workspace.bundle().contents().allDocuments()) {
             pages.append(pages.isEmpty() ? "" : ", ").append(document.title()).append(':');
-            for (Run run : document.runs()) for (int n = 1; n <= run.pageCount(); n++) pages.append(' ').append(run instanceof SourcePages ? String.valueOf(run.key(n).page()) : "-");
+            for (Run run : document.runs()) for (int n = 1; n <= run.pageCount(); n++)
+                pages.append(' ').append(run instanceof SourcePages ? String.valueOf(run.key(n).page()) : "-");
         }
         return pages.toString();
     }
@@ -87,10 +90,12 @@ class PagesWorkTests {
         desk.choose(Kind.ALL);
         work.blanks(Where.BEHIND_DOCUMENTS, 2, "fff4cc", "end of a document");
         assertThat(pages()).isEqualTo("one: 1 3 - -, two: 1 2 - -");
-        assertThat(workspace.bundle().contents().allDocuments().getFirst().runs().getLast()).isInstanceOfSatisfying(BlankPages.class, blank -> {
-            assertThat(blank.look().words()).isEqualTo("end of a document");
-            assertThat(blank.look().sheet().widthMm()).as("as large as the page before").isGreaterThan(blank.look().sheet().heightMm());
-        });
+        assertThat(workspace.bundle().contents().allDocuments().getFirst().runs().getLast())
+                .isInstanceOfSatisfying(BlankPages.class, blank -> {
+                    assertThat(blank.look().words()).isEqualTo("end of a document");
+                    assertThat(blank.look().sheet().widthMm()).as("as large as the page before")
+                            .isGreaterThan(blank.look().sheet().heightMm());
+                });
         workspace.undo();
         desk.choose(1);
         work.blanks(Where.BEFORE, 1, "", "");
@@ -139,9 +144,10 @@ class PagesWorkTests {
         assertThat(margins.leftMm()).isCloseTo(20, within(0.2));
         assertThat(margins.bottomMm()).isCloseTo(297 - 230, within(0.7));
         desk.choose(Kind.ALL);
-        desk.crop(new Margins(30, 0, 10, 0), true, left -> { });
+        desk.crop(new Margins(30, 0, 10, 0), true, left -> {});
         List<Double> lefts = new ArrayList<>();
-        for (Run run : workspace.bundle().contents().allDocuments().getLast().runs()) lefts.add(((SourcePages) run).look().crop().orElseThrow().leftMm());
+        for (Run run : workspace.bundle().contents().allDocuments().getLast().runs())
+            lefts.add(((SourcePages) run).look().crop().orElseThrow().leftMm());
         assertThat(lefts).as("mirrored from one page to the next").hasSize(2).doesNotHaveDuplicates();
         workspace.goTo(0);
         assertThat(work.margins(new Area(1, 1, 1, 1))).as("a page of ours").isEmpty();
@@ -172,12 +178,15 @@ class PagesWorkTests {
         String numbered = String.join(" ", Pdfs.pages(files.getFirst()));
         int first = desk.shownProperty().get().leaves().get(3).number().orElseThrow().value();
         assertThat(numbered).contains("two").contains(" " + first).contains(" " + (first + 1));
-        work.save(new Saving(true, false, true, new PageName("[count] [title] [file page] of [file]")), temp.resolve("each"), files::addAll, said::add);
-        assertThat(files).extracting(file -> file.getFileName().toString()).containsExactly("both.pdf", "001 two 1 of two.pdf", "002 two 2 of two.pdf");
+        work.save(new Saving(true, false, true, new PageName("[count] [title] [file page] of [file]")), temp.resolve("each"),
+                files::addAll, said::add);
+        assertThat(files).extracting(file -> file.getFileName().toString()).containsExactly("both.pdf", "001 two 1 of two.pdf",
+                "002 two 2 of two.pdf");
         assertThat(Pdfs.pages(files.getLast())).singleElement().asString().doesNotContain(String.valueOf(first + 1));
         assertThat(pages()).as("taken out when they are saved").isEqualTo("one: 1 2 3");
         desk.choose(1);
-        work.save(new Saving(false, false, true, PageName.USUAL), folder.original(workspace.bundle().sources().getFirst().id()), files::addAll, said::add);
+        work.save(new Saving(false, false, true, PageName.USUAL), folder.original(workspace.bundle().sources().getFirst().id()),
+                files::addAll, said::add);
         assertThat(said).last().asString().as("never over an original").contains("one.pdf");
         assertThat(Pdfs.pageCount(folder.original(workspace.bundle().sources().getFirst().id()))).isEqualTo(3);
         assertThat(pages()).isEqualTo("one: 1 2 3");

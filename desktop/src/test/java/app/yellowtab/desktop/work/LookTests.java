@@ -39,18 +39,22 @@ class LookTests {
     @ParameterizedTest
     @ValueSource(strings = {"app", "tokens"})
     void theSheetThatIsReadAtTheStartIsTheOneThatWasWritten(String name) throws IOException {
-        URL kept = Objects.requireNonNull(LookTests.class.getResource("/app/yellowtab/desktop/" + name + ".bss"), "the build makes it");
+        URL kept = Objects.requireNonNull(LookTests.class.getResource("/app/yellowtab/desktop/" + name + ".bss"),
+                "the build makes it");
         assertThat(rules(Stylesheet.loadBinary(kept))).isNotEmpty().isEqualTo(rules(new CssParser().parse(sheet(name + ".css"))));
     }
 
     private static List<String> rules(Stylesheet sheet) {
-        return sheet.getRules().stream().map(rule -> rule.getSelectors() + " " + rule.getDeclarations().stream().map(Declaration::getProperty).toList()).toList();
+        return sheet.getRules().stream()
+                .map(rule -> rule.getSelectors() + " " + rule.getDeclarations().stream().map(Declaration::getProperty).toList())
+                .toList();
     }
 
     @Test
     void noWordIsGivenTwice() throws IOException {
         Set<String> keys = new HashSet<>();
-        sheet("words.properties").lines().filter(line -> line.contains("=") && !line.startsWith("#")).map(line -> line.substring(0, line.indexOf('=')))
+        sheet("words.properties").lines().filter(line -> line.contains("=") && !line.startsWith("#"))
+                .map(line -> line.substring(0, line.indexOf('=')))
                 .forEach(key -> assertThat(keys.add(key)).as(key).isTrue());
         assertThat(keys).isNotEmpty();
     }
@@ -110,7 +114,9 @@ class LookTests {
 
     @Test
     void oneAndMany() {
-        assertThat(Words.of("status.facts", 1, 1, Words.of("status.bytes", "9 KB"))).isEqualTo("1 page  ·  1 document  ·  9 KB of sources");
-        assertThat(Words.of("status.facts", 20412, 0, Words.of("status.bytes", "9 KB"))).startsWith("20,412 pages  ·  no documents");
+        assertThat(Words.of("status.facts", 1, 1, Words.of("status.bytes", "9 KB")))
+                .isEqualTo("1 page  ·  1 document  ·  9 KB of sources");
+        assertThat(Words.of("status.facts", 20412, 0, Words.of("status.bytes", "9 KB")))
+                .startsWith("20,412 pages  ·  no documents");
     }
 }

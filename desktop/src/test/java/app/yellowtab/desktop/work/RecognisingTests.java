@@ -47,10 +47,14 @@ class RecognisingTests {
     void open() throws IOException {
         when(engine.engine()).thenReturn("stand-in 1");
         when(engine.languages()).thenReturn("eng");
-        when(engine.read(any())).thenReturn(List.of(new ReadWord(4, "jATUAUNPA", 100, 60, 500, 90, 20), new ReadWord(0, "LETTER", 100, 120, 400, 60, 90), new ReadWord(1, "4", 100, 300, 10, 20, 90), new ReadWord(1, "October", 120, 300, 80, 20, 90),
-                new ReadWord(1, "2030", 210, 300, 40, 20, 90), new ReadWord(2, "and", 100, 340, 40, 20, 90), new ReadWord(3, "so", 100, 380, 40, 20, 90)));
+        when(engine.read(any())).thenReturn(
+                List.of(new ReadWord(4, "jATUAUNPA", 100, 60, 500, 90, 20), new ReadWord(0, "LETTER", 100, 120, 400, 60, 90),
+                        new ReadWord(1, "4", 100, 300, 10, 20, 90), new ReadWord(1, "October", 120, 300, 80, 20, 90),
+                        new ReadWord(1, "2030", 210, 300, 40, 20, 90), new ReadWord(2, "and", 100, 340, 40, 20, 90),
+                        new ReadWord(3, "so", 100, 380, 40, 20, 90)));
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY), new Autosave(bundle -> { }, Runnable::run, Runnable::run), new Jobs(background::add, Runnable::run));
+        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
+                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(background::add, Runnable::run));
     }
 
     @AfterEach
@@ -60,7 +64,8 @@ class RecognisingTests {
 
     private void scan(String name, int pages) throws IOException {
         Path scan = temp.resolve(name);
-        RehearsalScan.of(Pdfs.write(temp, "printed-" + name, pages), scan, new Manner(50, Ink.BLACK_AND_WHITE, 0, false), name.hashCode());
+        RehearsalScan.of(Pdfs.write(temp, "printed-" + name, pages), scan, new Manner(50, Ink.BLACK_AND_WHITE, 0, false),
+                name.hashCode());
         new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))).bringIn(List.of(scan));
         work();
     }
@@ -84,12 +89,16 @@ class RecognisingTests {
         assertThat(recognising.stateProperty().get()).isEqualTo(new Recognising.State.Idle());
         Source read = source("scan-0001.pdf");
         assertThat(recognising.left(read)).isZero();
-        assertThat(read.proposedTitle()).as("a name that says nothing gives way, and not to what was hardly read").isEqualTo("LETTER");
-        assertThat(read.proposedDate()).isInstanceOf(DocumentDate.Day.class).extracting(DocumentDate::shown).isEqualTo("4 Oct 2030");
-        assertThat(BatchPages.read(folder, read.id(), false, Progress.NONE, () -> false)).extracting(page -> page.text().text()).containsOnly("jATUAUNPA\nLETTER\n4 October 2030\nand\nso\n");
+        assertThat(read.proposedTitle()).as("a name that says nothing gives way, and not to what was hardly read")
+                .isEqualTo("LETTER");
+        assertThat(read.proposedDate()).isInstanceOf(DocumentDate.Day.class).extracting(DocumentDate::shown)
+                .isEqualTo("4 Oct 2030");
+        assertThat(BatchPages.read(folder, read.id(), false, Progress.NONE, () -> false)).extracting(page -> page.text().text())
+                .containsOnly("jATUAUNPA\nLETTER\n4 October 2030\nand\nso\n");
         workspace.undo();
         workspace.redo();
-        assertThat(source("scan-0001.pdf").about().recognised()).as("undone and brought in again, it is known still").isNotEmpty();
+        assertThat(source("scan-0001.pdf").about().recognised()).as("undone and brought in again, it is known still")
+                .isNotEmpty();
         recognising.dispose();
     }
 
@@ -132,7 +141,8 @@ class RecognisingTests {
         work();
         assertThat(workspace.findings()).extracting(Finding::code).containsExactly(Code.NOT_RECOGNISED);
         assertThat(workspace.findings().getFirst().message()).contains("scan.pdf", "page 1");
-        assertThat(BatchPages.read(folder, source("scan.pdf").id(), false, Progress.NONE, () -> false)).extracting(page -> page.text().isEmpty()).containsExactly(true, false);
+        assertThat(BatchPages.read(folder, source("scan.pdf").id(), false, Progress.NONE, () -> false))
+                .extracting(page -> page.text().isEmpty()).containsExactly(true, false);
         recognising.dispose();
     }
 

@@ -39,7 +39,8 @@ class WorkspaceTests {
     @BeforeEach
     void open() throws FindingException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(saved::add, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(saved::add, Runnable::run, Runnable::run),
+                new Jobs(Runnable::run, Runnable::run));
     }
 
     @AfterEach
@@ -104,9 +105,11 @@ class WorkspaceTests {
     @Test
     void nobodyEverSeesABundleWithThePlanOfAnother() {
         List<String> seen = new ArrayList<>();
-        Runnable look = () -> seen.add(workspace.plan().documentCount() + " of " + workspace.bundle().contents().allDocuments().size() + ", " + (workspace.leaf() < workspace.plan().pageCount()));
+        Runnable look = () -> seen.add(workspace.plan().documentCount() + " of "
+                + workspace.bundle().contents().allDocuments().size() + ", " + (workspace.leaf() < workspace.plan().pageCount()));
         workspace.goTo(8);
-        Subscription shown = Subscription.combine(workspace.onBundle(bundle -> look.run()), workspace.onPlan(plan -> look.run()), workspace.onLeaf(leaf -> look.run()));
+        Subscription shown = Subscription.combine(workspace.onBundle(bundle -> look.run()), workspace.onPlan(plan -> look.run()),
+                workspace.onLeaf(leaf -> look.run()));
         workspace.edit(bundle -> Edits.takeOut(bundle, Set.of(new EntryId("A"))));
         workspace.undo();
         shown.unsubscribe();
@@ -130,11 +133,12 @@ class WorkspaceTests {
     void aSaveThatFailsSaysSoUntilOneSucceeds() {
         boolean[] full = {true};
         Autosave autosave = new Autosave(bundle -> {
-            if (full[0]) throw new FindingException(Finding.of(Finding.Code.BUNDLE_NOT_SAVED, Path.of("bundle.json"), "disk full"), null);
+            if (full[0])
+                throw new FindingException(Finding.of(Finding.Code.BUNDLE_NOT_SAVED, Path.of("bundle.json"), "disk full"), null);
         }, Runnable::run, Runnable::run);
         autosave.save(start);
-        assertThat(autosave.stateProperty().get()).isInstanceOfSatisfying(Autosave.State.Failed.class, failed ->
-                assertThat(failed.message()).contains("bundle.json could not be saved: disk full"));
+        assertThat(autosave.stateProperty().get()).isInstanceOfSatisfying(Autosave.State.Failed.class,
+                failed -> assertThat(failed.message()).contains("bundle.json could not be saved: disk full"));
         full[0] = false;
         autosave.save(start);
         assertThat(autosave.stateProperty().get()).isEqualTo(new Autosave.State.Saved());
@@ -167,7 +171,7 @@ class WorkspaceTests {
             throw new IllegalStateException("what cannot be begun keeps nothing else back");
         });
         jobs.beside(() -> done.add("picture"));
-        Jobs.Job job = jobs.start((progress, stop) -> "job", done::add, failure -> { });
+        Jobs.Job job = jobs.start((progress, stop) -> "job", done::add, failure -> {});
         jobs.quietly(() -> "words", done::add);
         assertThat(done).isEmpty();
         assertThat(jobs.running()).as("can be seen and stopped").containsExactly(job);
@@ -182,7 +186,7 @@ class WorkspaceTests {
         Jobs jobs = new Jobs(Runnable::run, Runnable::run);
         jobs.start((progress, stop) -> {
             throw new NoClassDefFoundError("gone");
-        }, result -> { }, failures::add);
+        }, result -> {}, failures::add);
         assertThat(failures).singleElement().isInstanceOf(NoClassDefFoundError.class);
         assertThat(jobs.running()).isEmpty();
         Autosave autosave = new Autosave(bundle -> {
@@ -213,7 +217,7 @@ class WorkspaceTests {
         List<Throwable> failures = new ArrayList<>();
         new Jobs(Runnable::run, Runnable::run).start((progress, stop) -> {
             throw new IllegalStateException("why");
-        }, result -> { }, failures::add);
+        }, result -> {}, failures::add);
         assertThat(failures).singleElement().extracting(Throwable::getMessage).isEqualTo("why");
     }
 }
