@@ -2,13 +2,13 @@ package app.yellowtab.bench;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
-import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.InPlace;
-import app.yellowtab.source.Intake;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.channels.Channels;

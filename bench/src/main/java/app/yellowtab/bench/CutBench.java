@@ -1,6 +1,5 @@
 package app.yellowtab.bench;
 
-import app.yellowtab.cut.BatchPage;
 import app.yellowtab.cut.ByHand;
 import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
@@ -10,6 +9,8 @@ import app.yellowtab.deliver.PieceFiles;
 import app.yellowtab.deliver.Wanted;
 import app.yellowtab.files.Folders;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.Reading;
@@ -20,9 +21,8 @@ import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.source.BatchPages;
-import app.yellowtab.source.FoundFolder;
-import app.yellowtab.source.Intake;
 import app.yellowtab.store.BundleFolder;
+import app.yellowtab.words.BatchPage;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;

@@ -1,9 +1,9 @@
 package app.yellowtab.bench;
 
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.source.Fingerprint;
-import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.InPlace;
-import app.yellowtab.source.Intake;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;

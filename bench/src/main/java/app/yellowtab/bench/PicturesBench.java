@@ -1,14 +1,14 @@
 package app.yellowtab.bench;
 
 import app.yellowtab.files.Folders;
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
-import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.InPlace;
-import app.yellowtab.source.Intake;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;

@@ -2,10 +2,10 @@ package app.yellowtab.desktop;
 
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
-import app.yellowtab.source.FoundFolder;
-import app.yellowtab.source.Intake;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;

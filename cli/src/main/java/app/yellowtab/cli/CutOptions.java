@@ -2,13 +2,13 @@ package app.yellowtab.cli;
 
 import app.yellowtab.cut.ByHand;
 import app.yellowtab.cut.NamePartReader;
-import app.yellowtab.model.page.PageRanges;
 import app.yellowtab.deliver.Wanted;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.keep.KeptRules;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.ValuePlace;
-import app.yellowtab.store.KeptRules;
+import app.yellowtab.model.page.PageRanges;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;

@@ -2,15 +2,15 @@ package app.yellowtab.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.keep.KeptRules;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.Section;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.store.BundleFolder;
-import app.yellowtab.store.KeptRules;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.io.PrintWriter;

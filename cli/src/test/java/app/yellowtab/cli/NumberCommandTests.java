@@ -3,15 +3,15 @@ package app.yellowtab.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.edit.number.NumberPreset;
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
+import app.yellowtab.keep.NumberPresets;
 import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.PaperSet.Beginning;
 import app.yellowtab.model.number.BundleNumber;
-import app.yellowtab.source.FoundFolder;
-import app.yellowtab.source.Intake;
 import app.yellowtab.store.BundleFolder;
-import app.yellowtab.store.NumberPresets;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -2,7 +2,7 @@ package app.yellowtab.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.sample.RehearsalScanner;
+import app.yellowtab.sample.paper.RehearsalScanner;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -1,10 +1,12 @@
 package app.yellowtab.agree;
 
 import app.yellowtab.finding.FindingException;
-import app.yellowtab.model.Contents;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.Section;
+import app.yellowtab.model.contents.Contents;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.table.IndexTable;
+import app.yellowtab.table.TableReader;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;

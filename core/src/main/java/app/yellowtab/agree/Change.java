@@ -1,8 +1,8 @@
 package app.yellowtab.agree;
 
-import app.yellowtab.model.Agreement;
-import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.entry.Agreement;
+import app.yellowtab.model.entry.DocumentDate;
+import app.yellowtab.model.entry.EntryId;
 import java.util.Optional;
 
 /** Something in which an index that came back differs from ours. */

@@ -1,5 +1,6 @@
 package app.yellowtab.agree;
 
+import app.yellowtab.table.IndexTable;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;

@@ -2,11 +2,11 @@ package app.yellowtab.agree;
 
 import app.yellowtab.edit.Placeholders;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.InTray;
-import app.yellowtab.model.page.ReservedPages;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.InTray;
+import app.yellowtab.model.entry.DocumentDate;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.ReservedPages;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;

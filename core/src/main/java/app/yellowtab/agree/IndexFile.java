@@ -1,10 +1,10 @@
 package app.yellowtab.agree;
 
 import app.yellowtab.finding.FindingException;
-import app.yellowtab.model.CaseHeading;
-import app.yellowtab.model.Document;
+import app.yellowtab.leaf.PlannedEntry;
+import app.yellowtab.model.contents.Document;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.plan.PlannedEntry;
+import app.yellowtab.table.TableWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -38,7 +38,7 @@ public final class IndexFile {
                 }
             }
         }
-        new TableWriter(title(plan.heading(), "Index"), Columns.heads(), WIDTHS, rows, headings).write(target);
+        new TableWriter(plan.heading().titled("Index"), Columns.heads(), WIDTHS, rows, headings).write(target);
     }
 
     private static List<String> row(PlannedEntry.PlannedDocument planned) {
@@ -46,12 +46,5 @@ public final class IndexFile {
         return List.of(document.id().value(), String.valueOf(planned.tab()), document.title(), document.date().shown(),
                 document.pageCount() == 0 ? "" : String.valueOf(document.pageCount()), planned.span().from(),
                 document.agreement().standing().word(), document.agreement().remark());
-    }
-
-    /** {@return such as "Orchards v Stores · Trial bundle · Index"} */
-    static String title(CaseHeading heading, String what) {
-        List<String> parts = new ArrayList<>(List.of(heading.shortName(), heading.title(), what));
-        parts.removeIf(String::isBlank);
-        return String.join(" · ", parts);
     }
 }

@@ -1,11 +1,12 @@
 package app.yellowtab.agree;
 
 import app.yellowtab.agree.Columns.Role;
-import app.yellowtab.model.Agreement;
-import app.yellowtab.model.Agreement.Standing;
-import app.yellowtab.model.DateReader;
-import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.entry.Agreement;
+import app.yellowtab.model.entry.Agreement.Standing;
+import app.yellowtab.model.entry.DateReader;
+import app.yellowtab.model.entry.DocumentDate;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.table.IndexTable;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

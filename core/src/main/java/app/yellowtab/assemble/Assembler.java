@@ -1,9 +1,9 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.FindingException;
-import app.yellowtab.plan.Output;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.sets.Output;
 import app.yellowtab.source.SourceFiles;
 import java.nio.file.Path;
 import java.util.function.BooleanSupplier;

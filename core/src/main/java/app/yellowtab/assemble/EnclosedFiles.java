@@ -1,12 +1,12 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Subject;
+import app.yellowtab.leaf.Enclosure;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerReader;
-import app.yellowtab.plan.Enclosure;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.SourceFiles;
 import java.io.IOException;

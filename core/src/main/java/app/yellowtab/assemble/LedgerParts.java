@@ -1,18 +1,18 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.carry.CarriedPage;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.PageNumber;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.mark.Placed;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Content;
-import app.yellowtab.plan.Leaf;
-import app.yellowtab.plan.Output;
-import app.yellowtab.plan.PageNumber;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.sheet.IndexSheetSetter.PlacedRow;
+import app.yellowtab.sets.Output;
 import app.yellowtab.sheet.IndexSheetSetter;
+import app.yellowtab.sheet.IndexSheetSetter.PlacedRow;
 import app.yellowtab.source.SourceFiles;
 import java.util.ArrayList;
 import java.util.Collection;

@@ -1,5 +1,6 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.fetch.SourceSessions;
 import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
@@ -7,8 +8,8 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.output.DraftFile;
-import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.sets.Output;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;

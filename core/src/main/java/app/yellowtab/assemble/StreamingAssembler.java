@@ -1,16 +1,17 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.finding.Progress;
+import app.yellowtab.fetch.SourceSessions;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.finding.DiskFull;
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.output.DraftFile;
-import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.sets.Output;
 import app.yellowtab.source.SourceFiles;
 import java.io.BufferedOutputStream;
 import java.io.IOException;

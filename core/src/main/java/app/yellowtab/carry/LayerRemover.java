@@ -1,5 +1,6 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.carry.annotation.Annotations;
 import app.yellowtab.carry.part.Changes;
 import app.yellowtab.carry.part.Layers;
 import app.yellowtab.carry.part.PageContents;

@@ -1,5 +1,9 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.carry.annotation.Annotations;
+import app.yellowtab.carry.annotation.Drawing;
+import app.yellowtab.carry.annotation.FormAppearances;
+import app.yellowtab.carry.annotation.RedactedContent;
 import app.yellowtab.carry.part.Actions;
 import app.yellowtab.carry.part.Changes;
 import app.yellowtab.carry.part.Destinations;

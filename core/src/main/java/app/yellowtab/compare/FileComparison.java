@@ -1,7 +1,5 @@
 package app.yellowtab.compare;
 
-import app.yellowtab.clash.OldNumberFinder;
-import app.yellowtab.cut.BatchPage;
 import app.yellowtab.edit.PagePairs;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Comments;
@@ -9,8 +7,10 @@ import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.picture.PageRenderer;
+import app.yellowtab.printed.OldNumberFinder;
 import app.yellowtab.source.BatchPages;
 import app.yellowtab.source.SourceFiles;
+import app.yellowtab.words.BatchPage;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.HashMap;

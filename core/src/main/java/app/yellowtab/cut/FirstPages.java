@@ -1,6 +1,9 @@
 package app.yellowtab.cut;
 
 import app.yellowtab.facts.PageText;
+import app.yellowtab.words.BatchPage;
+import app.yellowtab.words.LetterDate;
+import app.yellowtab.words.PrintedPage;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

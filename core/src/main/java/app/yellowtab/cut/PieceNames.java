@@ -1,12 +1,15 @@
 package app.yellowtab.cut;
 
 import app.yellowtab.cut.Cutting.Piece;
-import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.SheetCode;
 import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.entry.DocumentDate;
+import app.yellowtab.words.BatchPage;
+import app.yellowtab.words.LetterDate;
+import app.yellowtab.words.TextFinder;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;

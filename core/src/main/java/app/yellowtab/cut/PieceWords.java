@@ -2,6 +2,7 @@ package app.yellowtab.cut;
 
 import app.yellowtab.cut.PieceNames.Named;
 import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.words.BatchPage;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;

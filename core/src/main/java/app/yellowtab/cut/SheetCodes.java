@@ -1,13 +1,13 @@
 package app.yellowtab.cut;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Contents;
-import app.yellowtab.model.DateReader;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.Section;
+import app.yellowtab.model.contents.Contents;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
 import app.yellowtab.model.cut.SheetCode;
-import app.yellowtab.model.page.ReservedPages;
+import app.yellowtab.model.entry.DateReader;
+import app.yellowtab.model.entry.DocumentDate;
+import app.yellowtab.model.run.ReservedPages;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

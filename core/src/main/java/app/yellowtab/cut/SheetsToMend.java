@@ -3,6 +3,7 @@ package app.yellowtab.cut;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.page.PageLook;
+import app.yellowtab.words.BatchPage;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

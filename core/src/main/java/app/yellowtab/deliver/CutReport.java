@@ -7,7 +7,7 @@ import app.yellowtab.cut.Reason;
 import app.yellowtab.files.CsvLine;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.BatchOrder;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;

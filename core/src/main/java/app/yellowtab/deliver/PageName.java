@@ -1,6 +1,6 @@
 package app.yellowtab.deliver;
 
-import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.entry.DocumentDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;

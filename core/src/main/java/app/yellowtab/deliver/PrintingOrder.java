@@ -1,21 +1,21 @@
 package app.yellowtab.deliver;
 
-import app.yellowtab.agree.TableWriter;
 import app.yellowtab.draw.DrawnPage;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.LeafSheet;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.PaperSet;
 import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.picture.PageRenderer;
-import app.yellowtab.plan.Binder;
-import app.yellowtab.plan.Content;
-import app.yellowtab.plan.Leaf;
-import app.yellowtab.plan.LeafSheet;
-import app.yellowtab.plan.Output;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.sets.Binder;
+import app.yellowtab.sets.Output;
+import app.yellowtab.table.TableWriter;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;

@@ -10,7 +10,7 @@ import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.pdf.Units;
-import app.yellowtab.plan.Binder;
+import app.yellowtab.sets.Binder;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Path;

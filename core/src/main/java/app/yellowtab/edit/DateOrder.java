@@ -1,9 +1,9 @@
 package app.yellowtab.edit;
 
-import app.yellowtab.model.Contents;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.contents.Contents;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.entry.DocumentDate;
+import app.yellowtab.model.entry.EntryId;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,12 +1,12 @@
 package app.yellowtab.edit;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Contents;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.InTray;
-import app.yellowtab.model.Section;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.contents.Contents;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.InTray;
+import app.yellowtab.model.contents.Section;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;

@@ -1,12 +1,12 @@
 package app.yellowtab.edit;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.page.EnclosedFile;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.RunId;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.EnclosedFile;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.RunId;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;

@@ -1,12 +1,13 @@
 package app.yellowtab.edit;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.Section;
-import app.yellowtab.model.page.FrontSheet;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.RunId;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.FrontSheet;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.RunId;
+import app.yellowtab.model.run.Runs;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -57,7 +58,7 @@ public final class Entries {
         List<Document> those = neighbours(bundle, ids);
         if (those.size() < 2) return bundle;
         EntryId first = those.getFirst().id();
-        List<Run> runs = PagePick.merged(those.stream().flatMap(document -> document.runs().stream()).toList());
+        List<Run> runs = Runs.merged(those.stream().flatMap(document -> document.runs().stream()).toList());
         Set<EntryId> gone = new HashSet<>(those.stream().map(Document::id).toList());
         gone.remove(first);
         // Where it belongs to one of the others, it would belong to itself.

@@ -1,10 +1,10 @@
 package app.yellowtab.edit;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Contents;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.Section;
+import app.yellowtab.model.contents.Contents;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
+import app.yellowtab.model.entry.EntryId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -2,18 +2,19 @@ package app.yellowtab.edit;
 
 import app.yellowtab.facts.PageSet;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.page.BlankPages;
-import app.yellowtab.model.page.EnclosedFile;
-import app.yellowtab.model.page.FrontSheet;
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.PageRanges;
-import app.yellowtab.model.page.ReservedPages;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.RunId;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.BlankPages;
+import app.yellowtab.model.run.EnclosedFile;
+import app.yellowtab.model.run.FrontSheet;
+import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.ReservedPages;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.RunId;
+import app.yellowtab.model.run.Runs;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
@@ -89,7 +90,7 @@ public final class PagePick {
         }
         // A file that goes along without a page is not chosen by its page, and stays.
         document.runs().stream().filter(run -> run.pageCount() == 0).forEach(pages::add);
-        return Edits.changeDocument(bundle, id, before -> before.withRuns(merged(pages)));
+        return Edits.changeDocument(bundle, id, before -> before.withRuns(Runs.merged(pages)));
     }
 
     /**
@@ -106,7 +107,7 @@ public final class PagePick {
             if (had.isEmpty()) had.add(new SourcePages(name, source, page, page, PageLook.PLAIN));
             all.addAll(had.subList(0, halves ? 2 : 1));
         }
-        return merged(all);
+        return Runs.merged(all);
     }
 
     /**
@@ -121,7 +122,7 @@ public final class PagePick {
             int from = Math.max(first - before, 1);
             int to = Math.min(last - before, run.pageCount());
             boolean unpaged = run.pageCount() == 0 && first <= before + 1 && (before < last || last == all);
-            if (unpaged || from <= to) some.add(unpaged ? run : part(run, from, to));
+            if (unpaged || from <= to) some.add(unpaged ? run : Runs.part(run, from, to));
             before += run.pageCount();
         }
         return some;
@@ -131,35 +132,6 @@ public final class PagePick {
         List<PageKey> keys = new ArrayList<>();
         for (int n = 1; n <= run.pageCount(); n++) keys.add(run.key(n));
         return keys;
-    }
-
-    /**
-     * {@return some pages of a run, which keep their names where these are those of a file}
-     *
-     * @param first counted from 1, in the run
-     */
-    public static Run part(Run run, int first, int last) {
-        if (first == 1 && last == run.pageCount()) return run;
-        return switch (run) {
-            case SourcePages pages -> pages.part(pages.first() + first - 1, pages.first() + last - 1);
-            case BlankPages blank -> new BlankPages(first == 1 ? blank.id() : RunId.fresh(), last - first + 1, blank.look(),
-                    blank.counted(), blank.sets());
-            case FrontSheet sheet -> sheet;
-            case EnclosedFile file -> file;
-            case ReservedPages reserved -> new ReservedPages(first == 1 ? reserved.id() : RunId.fresh(), last - first + 1);
-        };
-    }
-
-    /** {@return the same pages in as few runs as there can be} */
-    public static List<Run> merged(List<Run> runs) {
-        List<Run> merged = new ArrayList<>();
-        for (Run run : runs) {
-            if (!merged.isEmpty() && merged.getLast() instanceof SourcePages before && run instanceof SourcePages next
-                    && before.isFollowedBy(next))
-                merged.set(merged.size() - 1, before.to(next.last()));
-            else merged.add(run);
-        }
-        return merged;
     }
 
     private static Set<PageKey> keysElsewhere(Bundle bundle, Document document) {
@@ -192,7 +164,7 @@ public final class PagePick {
         rest.pages().stream().forEach(page -> runs.add(
                 new SourcePages(runs.isEmpty() ? RunId.fresh() : runs.getFirst().id(), source.id(), page, page, PageLook.PLAIN)));
         Document document =
-                new Document(made, source.proposedTitle(), "", source.proposedDate(), true, Optional.empty(), merged(runs));
+                new Document(made, source.proposedTitle(), "", source.proposedDate(), true, Optional.empty(), Runs.merged(runs));
         return Edits.insertDocuments(bundle, List.of(document), Outline.documentPlaceBelow(bundle, Optional.of(id)));
     }
 

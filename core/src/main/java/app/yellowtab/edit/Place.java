@@ -1,6 +1,6 @@
 package app.yellowtab.edit;
 
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.entry.EntryId;
 import java.util.Optional;
 
 /**

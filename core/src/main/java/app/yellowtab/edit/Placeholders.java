@@ -1,15 +1,15 @@
 package app.yellowtab.edit;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.InTray;
-import app.yellowtab.model.page.BlankPages;
-import app.yellowtab.model.page.ReservedPages;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.RunId;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.InTray;
+import app.yellowtab.model.entry.DocumentDate;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.BlankPages;
+import app.yellowtab.model.run.ReservedPages;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.RunId;
+import app.yellowtab.model.run.SourcePages;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -2,12 +2,13 @@ package app.yellowtab.edit;
 
 import app.yellowtab.edit.PagePairs.Pair;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.page.PageLook;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.RunId;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.RunId;
+import app.yellowtab.model.run.Runs;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -68,7 +69,7 @@ public final class Replacing {
             }
         }
         boolean has = runs.stream().anyMatch(run -> run instanceof SourcePages pages && pages.source().equals(newer));
-        return has ? document.withRuns(PagePick.merged(runs)) : document;
+        return has ? document.withRuns(Runs.merged(runs)) : document;
     }
 
     /** Adds pages that are new, from one on. */

@@ -1,13 +1,13 @@
 package app.yellowtab.edit;
 
+import app.yellowtab.edit.number.NumberPreset;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Contents;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
 import app.yellowtab.model.FromSources;
 import app.yellowtab.model.Layout;
-import app.yellowtab.model.Section;
-import app.yellowtab.edit.number.NumberPreset;
+import app.yellowtab.model.contents.Contents;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.number.RunningLine;

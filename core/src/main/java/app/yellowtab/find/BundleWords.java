@@ -1,17 +1,17 @@
 package app.yellowtab.find;
 
-import app.yellowtab.cut.BatchPage;
-import app.yellowtab.cut.SeenPages;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.find.WordFinder.Hit;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Content;
-import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.source.BatchPages;
 import app.yellowtab.source.SourceFiles;
+import app.yellowtab.words.BatchPage;
+import app.yellowtab.words.SeenPages;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.io.IOException;

@@ -1,10 +1,10 @@
 package app.yellowtab.find;
 
-import app.yellowtab.model.DateReader;
-import app.yellowtab.model.DocumentDate;
+import app.yellowtab.leaf.PlannedEntry;
+import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
+import app.yellowtab.model.entry.DateReader;
+import app.yellowtab.model.entry.DocumentDate;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.plan.PlannedEntry;
-import app.yellowtab.plan.PlannedEntry.PlannedDocument;
 import java.text.Normalizer;
 import java.time.LocalDate;
 import java.time.YearMonth;

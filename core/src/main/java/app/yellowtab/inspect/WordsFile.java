@@ -1,9 +1,9 @@
 package app.yellowtab.inspect;
 
-import app.yellowtab.cut.BatchPage;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.model.cut.SheetCode;
+import app.yellowtab.words.BatchPage;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;

@@ -1,10 +1,13 @@
 package app.yellowtab.model;
 
 import app.yellowtab.facts.PageSet;
+import app.yellowtab.model.contents.Contents;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.number.Numbering;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;

@@ -3,6 +3,8 @@ package app.yellowtab.model;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What every bundle says at its head; it feeds cover, index, file names and document properties.
@@ -31,5 +33,10 @@ public record CaseHeading(String court, String caseNumber, List<Party> parties, 
     /** {@return the first two parties as one line, "A v B"; empty when there is none} */
     public String shortName() {
         return String.join(" v ", parties.stream().limit(2).map(Party::name).toList());
+    }
+
+    /** {@return what a table of the bundle is called, such as "Orchards v Stores · Trial bundle · Index"} */
+    public String titled(String what) {
+        return Stream.of(shortName(), title, what).filter(part -> !part.isBlank()).collect(Collectors.joining(" · "));
     }
 }

@@ -1,5 +1,6 @@
 package app.yellowtab.model;
 
+import app.yellowtab.model.entry.EntryId;
 import java.util.List;
 import java.util.Objects;
 

@@ -1,18 +1,18 @@
 package app.yellowtab.picture;
 
-import app.yellowtab.assemble.OwnLeafFile;
 import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.draw.DrawnPage;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Content;
-import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.redact.RedactedPages;
 import app.yellowtab.source.SourceFiles;
+import app.yellowtab.write.OwnLeafFile;
 import java.io.Closeable;
 import java.io.IOException;
 import java.util.List;

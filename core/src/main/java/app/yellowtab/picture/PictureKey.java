@@ -1,8 +1,8 @@
 package app.yellowtab.picture;
 
+import app.yellowtab.leaf.Content;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.page.PageLook;
-import app.yellowtab.plan.Content;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.UUID;

@@ -1,5 +1,6 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.leaf.Content;
 import app.yellowtab.mark.Box;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.model.number.OldNumbers;

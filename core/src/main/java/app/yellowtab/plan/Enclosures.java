@@ -1,9 +1,11 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.cover.EnclosureWords;
 import app.yellowtab.files.FileNames;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.page.EnclosedFile;
-import app.yellowtab.model.page.Run;
+import app.yellowtab.leaf.Enclosure;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.run.EnclosedFile;
+import app.yellowtab.model.run.Run;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;

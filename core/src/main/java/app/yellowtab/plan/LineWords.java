@@ -1,14 +1,17 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.PlannedEntry;
+import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
+import app.yellowtab.leaf.PlannedEntry.PlannedSection;
 import app.yellowtab.model.CaseHeading;
-import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Party;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.number.LineField;
 import app.yellowtab.model.number.LinePart;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.PlannedEntry.PlannedDocument;
-import app.yellowtab.plan.PlannedEntry.PlannedSection;
 import java.time.LocalDateTime;
 import java.util.AbstractList;
 import java.util.HashMap;

@@ -1,12 +1,15 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.PageNumber;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.MarkMove;
 import app.yellowtab.model.number.MarkSetting;
 import app.yellowtab.model.number.SeriesId;
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.run.PageKey;
 import app.yellowtab.pdf.Face;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -47,7 +50,7 @@ public record Marking(BundleNumber number, Reach numbered, Map<String, String> t
 
     /** A mark that stands elsewhere on one page. */
     record Moved(PageKey page, SeriesId series) {
-        static Map<Moved, Spot> of(List<MarkMove> moves) {
+        public static Map<Moved, Spot> of(List<MarkMove> moves) {
             Map<Moved, Spot> by = new HashMap<>();
             for (MarkMove move : moves) by.put(new Moved(move.page(), move.series()), move.spot());
             return by;
@@ -126,7 +129,7 @@ public record Marking(BundleNumber number, Reach numbered, Map<String, String> t
     }
 
     /** {@return the same for some of the leaves, by their places in this plan} */
-    Marking of(List<Leaf> leaves) {
+    public Marking of(List<Leaf> leaves) {
         BitSet shown = new BitSet();
         for (int i = 0; i < leaves.size(); i++) if (numbered.has(leaves.get(i).index())) shown.set(i);
         return new Marking(number, numbered.leaves().isEmpty() ? Reach.ALL : new Reach(Optional.of(shown)), totals,

@@ -1,5 +1,6 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.leaf.PageNumber;
 import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.model.number.BundleNumber;
 

@@ -1,11 +1,13 @@
 package app.yellowtab.plan;
 
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.PaperSet;
 import app.yellowtab.model.PaperSet.Beginning;
-import app.yellowtab.model.Section;
-import app.yellowtab.model.page.BlankLook;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.BlankLook;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;

@@ -1,11 +1,18 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.cover.CoverPart;
 import app.yellowtab.finding.Subject;
+import app.yellowtab.index.IndexRow;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Enclosure;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.PlannedBookmark;
+import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Comments;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.pdf.Face;

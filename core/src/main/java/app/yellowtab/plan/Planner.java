@@ -1,31 +1,42 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.cover.CoverPart;
+import app.yellowtab.cover.CoverSetter;
+import app.yellowtab.cover.FrontSheetWords;
+import app.yellowtab.index.IndexRow;
+import app.yellowtab.index.IndexSetter;
+import app.yellowtab.index.SlipWords;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.PlannedBookmark;
+import app.yellowtab.leaf.PlannedEntry;
+import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
+import app.yellowtab.leaf.PlannedEntry.PlannedSection;
+import app.yellowtab.leaf.Target;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Contents;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
 import app.yellowtab.model.PaperSet;
-import app.yellowtab.model.Section;
 import app.yellowtab.model.Separators;
+import app.yellowtab.model.contents.Contents;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.number.RunningLine;
-import app.yellowtab.model.page.BlankLook;
-import app.yellowtab.model.page.BlankPages;
-import app.yellowtab.model.page.EnclosedFile;
-import app.yellowtab.model.page.FrontSheet;
 import app.yellowtab.model.page.LookedPage;
-import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.PageView;
-import app.yellowtab.model.page.ReservedPages;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.BlankLook;
+import app.yellowtab.model.run.BlankPages;
+import app.yellowtab.model.run.EnclosedFile;
+import app.yellowtab.model.run.FrontSheet;
+import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.ReservedPages;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceBookmark;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Marking.PlannedSeries;
-import app.yellowtab.plan.PlannedEntry.PlannedDocument;
-import app.yellowtab.plan.PlannedEntry.PlannedSection;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -90,7 +101,7 @@ public final class Planner {
     }
 
     /** {@return the view that shows the same of a page with its look; the top of it where the page's shape is not known} */
-    static String view(SourceBookmark own, Source source, PageLook look) {
+    public static String view(SourceBookmark own, Source source, PageLook look) {
         if (look.isPlain() || own.look().view().isEmpty()) return own.look().view();
         return source.about().pages().shape(own.page())
                 .map(shape -> PageView.moved(own.look().view(), LookedPage.onto(shape, look))).orElse("");

@@ -1,6 +1,10 @@
 package app.yellowtab.plan;
 
-import app.yellowtab.model.EntryId;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.NumberRanges;
+import app.yellowtab.leaf.PlannedEntry;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.PageKind;
 import app.yellowtab.model.source.SourceId;

@@ -1,8 +1,11 @@
 package app.yellowtab.plan;
 
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.number.GivenNumber.Half;
 import app.yellowtab.model.number.GivenNumber;
+import app.yellowtab.model.number.GivenNumber.Half;
 import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.model.number.Series;

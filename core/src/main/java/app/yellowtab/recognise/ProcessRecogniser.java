@@ -1,6 +1,8 @@
 package app.yellowtab.recognise;
 
 import app.yellowtab.files.UserFolder;
+import app.yellowtab.ink.GreyPicture;
+import app.yellowtab.ink.PageColumns;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Duration;

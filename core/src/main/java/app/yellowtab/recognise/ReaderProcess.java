@@ -1,5 +1,6 @@
 package app.yellowtab.recognise;
 
+import app.yellowtab.ink.GreyPicture;
 import app.yellowtab.recognise.worker.Main;
 import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;

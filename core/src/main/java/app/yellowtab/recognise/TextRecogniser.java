@@ -1,5 +1,6 @@
 package app.yellowtab.recognise;
 
+import app.yellowtab.ink.GreyPicture;
 import java.io.Closeable;
 import java.io.IOException;
 import java.util.List;

@@ -1,5 +1,6 @@
 package app.yellowtab.sample;
 
+import app.yellowtab.sample.paper.SampleFile;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;

@@ -4,6 +4,7 @@ import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.pdf.Units;
+import app.yellowtab.sample.paper.SampleFile;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

@@ -5,6 +5,7 @@ import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.pdf.Units;
+import app.yellowtab.sample.paper.SampleFile;
 import app.yellowtab.sheet.SeparatorSetter;
 import java.io.IOException;
 import java.nio.file.Path;

@@ -1,5 +1,6 @@
 package app.yellowtab.sample;
 
+import app.yellowtab.sample.paper.SampleFile;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;

@@ -1,13 +1,13 @@
 package app.yellowtab.sheet;
 
+import app.yellowtab.index.IndexLook;
+import app.yellowtab.index.IndexRow;
+import app.yellowtab.leaf.PlannedEntry;
+import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
+import app.yellowtab.leaf.PlannedEntry.PlannedSection;
 import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.Typeface;
-import app.yellowtab.plan.IndexLook;
-import app.yellowtab.plan.IndexRow;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.plan.PlannedEntry.PlannedDocument;
-import app.yellowtab.plan.PlannedEntry.PlannedSection;
-import app.yellowtab.plan.PlannedEntry;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,7 +1,7 @@
 package app.yellowtab.sheet;
 
-import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.cut.SheetCode;
+import app.yellowtab.model.entry.DocumentDate;
 import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;

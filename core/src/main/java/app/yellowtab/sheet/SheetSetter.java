@@ -1,18 +1,18 @@
 package app.yellowtab.sheet;
 
-import app.yellowtab.model.page.BlankLook;
+import app.yellowtab.cover.CoverPart;
+import app.yellowtab.cover.CoverSetter;
+import app.yellowtab.index.IndexLook;
+import app.yellowtab.index.SlipWords;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.page.Sheet;
+import app.yellowtab.model.run.BlankLook;
 import app.yellowtab.pdf.Canvas;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.pdf.Units;
-import app.yellowtab.plan.Content;
-import app.yellowtab.plan.CoverPart;
-import app.yellowtab.plan.CoverSetter;
-import app.yellowtab.plan.IndexLook;
-import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.plan.SlipWords;
 import java.io.IOException;
 import java.util.List;
 import java.util.stream.Stream;

@@ -1,6 +1,5 @@
 package app.yellowtab.source;
 
-import app.yellowtab.cut.BatchPage;
 import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PageText;
@@ -14,6 +13,7 @@ import app.yellowtab.model.source.SourceBookmark;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.pdf.PageFrame;
 import app.yellowtab.recognise.CodeReader;
+import app.yellowtab.words.BatchPage;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;

@@ -69,7 +69,7 @@ public final class RecognisedPages {
      * @param page      counted from 1
      * @param languages that are read
      */
-    static String key(Source source, int page, String languages) {
+    public static String key(Source source, int page, String languages) {
         byte[] print = prints(source.about().pages());
         PageShape shape = source.about().pages().shape(page).orElse(PageShape.A4);
         return HexFormat.of().formatHex(print, PRINT_BYTES * (page - 1), PRINT_BYTES * page) + "-"
@@ -100,7 +100,7 @@ public final class RecognisedPages {
     }
 
     /** {@return where a page's words lie, whether they are there or not} */
-    static Path file(Path folder, String key) {
+    public static Path file(Path folder, String key) {
         return folder.resolve(key + ENDING);
     }
 
@@ -110,7 +110,7 @@ public final class RecognisedPages {
      * @param keys of each of its pages, in order; empty for those that have none
      * @return the key of the list, for the source to name
      */
-    static String keep(Path folder, List<String> keys) throws IOException {
+    public static String keep(Path folder, List<String> keys) throws IOException {
         String all = String.join("\n", keys) + "\n";
         String key = digest(all, LIST_BYTES);
         Path file = folder.resolve(key + LIST_ENDING);

@@ -1,6 +1,6 @@
 /**
- * Bringing files in: finding, recognising, converting and inspecting them, and reading their names.
- * Start at {@link app.yellowtab.source.Intake}.
+ * Files that were brought in: where they lie, what they are known by, the words of their pages.
+ * Start at {@link app.yellowtab.source.SourceFiles}.
  */
 @NullMarked
 package app.yellowtab.source;

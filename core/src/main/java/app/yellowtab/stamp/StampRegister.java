@@ -1,9 +1,9 @@
 package app.yellowtab.stamp;
 
-import app.yellowtab.agree.TableWriter;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.table.TableWriter;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

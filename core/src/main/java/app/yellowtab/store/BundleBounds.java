@@ -2,15 +2,15 @@ package app.yellowtab.store;
 
 import app.yellowtab.facts.ShapedPages;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Contents;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.Section;
+import app.yellowtab.model.contents.Contents;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
 import app.yellowtab.model.cut.Batch;
-import app.yellowtab.model.page.EnclosedFile;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.RunId;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.EnclosedFile;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.RunId;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -23,7 +23,7 @@ import java.util.TreeMap;
  * What a bundle that somebody else made must keep to: its names lead nowhere outside of its folder, its identities are each
  * its own, and its numbers are such as a bundle has.
  */
-final class BundleBounds {
+public final class BundleBounds {
     /** Chosen by us, far beyond any bundle: more is a mistake, or meant to do harm. */
     private static final int MOST_PAGES_OF_ONE = 500_000;
     private static final long MOST_PAGES = 2_000_000;
@@ -40,7 +40,7 @@ final class BundleBounds {
     private BundleBounds() {}
 
     /** @throws IllegalArgumentException if a bundle does not keep to them; its message names the field */
-    static void check(Bundle bundle) {
+    public static void check(Bundle bundle) {
         BundleBounds bounds = new BundleBounds();
         for (Source source : bundle.sources()) bounds.source(source);
         for (Source source : bundle.sources()) bounds.attached(source);

@@ -2,6 +2,7 @@ package app.yellowtab.store;
 
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.files.Drafts;
+import app.yellowtab.json.BundleJson;
 import app.yellowtab.model.source.Source;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -1,10 +1,11 @@
 package app.yellowtab.store;
 
 import app.yellowtab.files.Drafts;
+import app.yellowtab.json.BundleJson;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.redact.RedactedPages;

@@ -1,5 +1,5 @@
 /**
- * Keeping bundles: the bundle folder, its file, and what the program remembers of its user. Start at {@link
+ * Keeping a bundle: its folder with lock and originals, what is known of them, and what is cleared away. Start at {@link
  * app.yellowtab.store.BundleFolder}.
  */
 @NullMarked

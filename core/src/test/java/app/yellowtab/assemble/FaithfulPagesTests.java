@@ -3,13 +3,13 @@ package app.yellowtab.assemble;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.edit.Edits;
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.Comments;
-import app.yellowtab.model.Document;
 import app.yellowtab.model.FromSources;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.testing.Pdfs;
 import java.awt.image.BufferedImage;
 import java.io.IOException;

@@ -3,13 +3,13 @@ package app.yellowtab.assemble;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Progress;
+import app.yellowtab.leaf.Content;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.output.DraftFile;
-import app.yellowtab.plan.Content;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.InPlace;

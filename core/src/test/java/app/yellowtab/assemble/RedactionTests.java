@@ -15,7 +15,7 @@ import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.page.Sheet;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.Prover;
 import app.yellowtab.testing.Folder;

@@ -3,8 +3,8 @@ package app.yellowtab.assemble;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.finding.Progress;
-import app.yellowtab.plan.Content;
-import app.yellowtab.plan.Leaf;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.Prover;

@@ -2,11 +2,13 @@ package app.yellowtab.cut;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.model.page.PageRanges;
 import app.yellowtab.files.FileNames;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.page.PageRanges;
+import app.yellowtab.words.BatchPage;
+import app.yellowtab.words.PageWeight;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;

@@ -2,6 +2,7 @@ package app.yellowtab.cut;
 
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.PageText.Word;
+import app.yellowtab.words.BatchPage;
 import java.util.ArrayList;
 import java.util.List;
 

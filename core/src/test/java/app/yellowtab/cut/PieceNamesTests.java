@@ -4,12 +4,13 @@ import static app.yellowtab.cut.Pages.marked;
 import static app.yellowtab.cut.Pages.page;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.model.DocumentDate;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.entry.DocumentDate;
 import app.yellowtab.model.page.Area;
+import app.yellowtab.words.BatchPage;
 import java.time.LocalDate;
 import java.util.List;
 import org.junit.jupiter.api.Test;

@@ -2,8 +2,8 @@ package app.yellowtab.draw;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.sample.RehearsalFile;
-import app.yellowtab.sample.RehearsalFile.Packing;
+import app.yellowtab.sample.paper.RehearsalFile;
+import app.yellowtab.sample.paper.RehearsalFile.Packing;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;

@@ -9,11 +9,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.facts.Origin;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.InTray;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.InTray;
+import app.yellowtab.model.entry.DocumentDate;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.testing.Bundles;

@@ -8,12 +8,12 @@ import static app.yellowtab.testing.Bundles.source;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.PageRanges;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.SourceId;
 import java.util.List;
 import java.util.stream.Collectors;

@@ -8,9 +8,9 @@ import static app.yellowtab.testing.Bundles.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.DateReader;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.entry.DateReader;
+import app.yellowtab.model.entry.EntryId;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

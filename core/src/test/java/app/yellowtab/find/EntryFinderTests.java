@@ -5,10 +5,10 @@ import static app.yellowtab.testing.Bundles.document;
 import static app.yellowtab.testing.Bundles.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.model.DateReader;
-import app.yellowtab.model.Document;
+import app.yellowtab.leaf.PlannedEntry;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.entry.DateReader;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.plan.PlannedEntry;
 import app.yellowtab.plan.Planner;
 import java.util.stream.Collectors;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -2,18 +2,18 @@ package app.yellowtab.inspect;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.cut.BatchPage;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.cut.SheetCode;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.source.BatchPages;
-import app.yellowtab.source.FoundFolder;
-import app.yellowtab.source.Intake;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
+import app.yellowtab.words.BatchPage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -5,7 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Subject;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
+import app.yellowtab.model.entry.DocumentDate;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.SourceId;
 import java.nio.file.Path;
 import java.time.LocalDate;

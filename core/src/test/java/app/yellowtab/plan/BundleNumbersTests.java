@@ -7,11 +7,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.edit.number.NumberEdits;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.NumberRanges;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.PageKind;

@@ -5,10 +5,15 @@ import static app.yellowtab.testing.Bundles.document;
 import static app.yellowtab.testing.Bundles.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.PlannedBookmark;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.EntryId;
 import app.yellowtab.model.PaperSet;
 import app.yellowtab.model.PaperSet.Beginning;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.sets.Binder;
+import app.yellowtab.sets.Output;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.function.UnaryOperator;

@@ -8,11 +8,17 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Subject;
+import app.yellowtab.index.IndexLook;
+import app.yellowtab.index.IndexRow;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.PlannedBookmark;
+import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
-import app.yellowtab.model.EntryId;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Separators;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.source.BookmarkLook;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceBookmark;

@@ -4,12 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.finding.Progress;
+import app.yellowtab.ink.GreyPicture;
+import app.yellowtab.intake.Recognition;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.sample.RehearsalFile;
-import app.yellowtab.sample.RehearsalFile.Packing;
-import app.yellowtab.sample.RehearsalSheets;
+import app.yellowtab.sample.paper.RehearsalFile;
+import app.yellowtab.sample.paper.RehearsalFile.Packing;
+import app.yellowtab.sample.paper.RehearsalSheets;
 import app.yellowtab.source.InPlace;
-import app.yellowtab.source.Recognition;
 import app.yellowtab.testing.Folder;
 import java.awt.Color;
 import java.awt.Graphics2D;

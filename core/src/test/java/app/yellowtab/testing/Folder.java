@@ -1,10 +1,10 @@
 package app.yellowtab.testing;
 
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
-import app.yellowtab.source.FoundFolder;
 import app.yellowtab.source.InPlace;
-import app.yellowtab.source.Intake;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;

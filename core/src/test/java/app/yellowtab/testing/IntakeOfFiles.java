@@ -1,8 +1,8 @@
 package app.yellowtab.testing;
 
-import app.yellowtab.source.FoundFolder;
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.source.InPlace;
-import app.yellowtab.source.Intake;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;

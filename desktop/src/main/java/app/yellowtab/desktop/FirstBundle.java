@@ -1,8 +1,8 @@
 package app.yellowtab.desktop;
 
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.keep.Recents;
 import app.yellowtab.store.BundleFolder;
-import app.yellowtab.store.Recents;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;

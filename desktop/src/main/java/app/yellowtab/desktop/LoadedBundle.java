@@ -1,11 +1,11 @@
 package app.yellowtab.desktop;
 
+import app.yellowtab.keep.Recents;
+import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
-import app.yellowtab.store.Recents;
-import app.yellowtab.store.RememberedPasswords;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;

@@ -7,7 +7,7 @@ import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.edit.CutEdits;
+import app.yellowtab.edit.cut.CutEdits;
 import app.yellowtab.model.cut.Batch;
 import java.util.ArrayList;
 import java.util.List;

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
-import app.yellowtab.model.Agreement;
-import app.yellowtab.model.Document;
-import app.yellowtab.plan.PlannedEntry;
+import app.yellowtab.leaf.PlannedEntry;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.entry.Agreement;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.io.OutputStream;

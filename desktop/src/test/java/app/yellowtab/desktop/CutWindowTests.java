@@ -6,10 +6,10 @@ import static org.mockito.Mockito.when;
 
 import app.yellowtab.desktop.pages.LightTable;
 import app.yellowtab.desktop.pages.PagePane;
-import app.yellowtab.model.Document;
+import app.yellowtab.model.contents.Document;
 import app.yellowtab.recognise.Languages;
 import app.yellowtab.recognise.ProcessRecogniser;
-import app.yellowtab.sample.RehearsalScanner;
+import app.yellowtab.sample.paper.RehearsalScanner;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.file.Files;

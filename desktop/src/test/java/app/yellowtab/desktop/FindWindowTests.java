@@ -11,7 +11,7 @@ import app.yellowtab.edit.Place;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.recognise.Languages;
 import app.yellowtab.recognise.ProcessRecogniser;
-import app.yellowtab.sample.RehearsalScanner;
+import app.yellowtab.sample.paper.RehearsalScanner;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;

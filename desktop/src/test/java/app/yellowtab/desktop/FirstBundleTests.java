@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.keep.Recents;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.store.BundleFolder;
-import app.yellowtab.store.Recents;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;

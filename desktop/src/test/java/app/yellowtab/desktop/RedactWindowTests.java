@@ -6,8 +6,8 @@ import static org.mockito.Mockito.when;
 
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.leaf.Content;
 import app.yellowtab.model.page.Redaction;
-import app.yellowtab.plan.Content;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

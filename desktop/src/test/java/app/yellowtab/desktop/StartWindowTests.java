@@ -2,8 +2,8 @@ package app.yellowtab.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.model.Document;
-import app.yellowtab.model.Section;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
 import java.io.IOException;
 import javafx.scene.Node;
 import javafx.scene.control.Button;

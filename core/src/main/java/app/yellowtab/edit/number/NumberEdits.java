@@ -12,7 +12,7 @@ import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.run.PageKey;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

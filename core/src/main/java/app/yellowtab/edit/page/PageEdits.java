@@ -1,15 +1,15 @@
 package app.yellowtab.edit.page;
 
 import app.yellowtab.edit.Edits;
-import app.yellowtab.edit.PagePick;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.page.EnclosedFile;
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.page.PageLook;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.EnclosedFile;
+import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.Runs;
+import app.yellowtab.model.run.SourcePages;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -66,7 +66,7 @@ public final class PageEdits {
                             ? its.withLook(change.apply(its.look())) : stretch.pages());
                 }
             }
-            return document.withRuns(PagePick.merged(runs));
+            return document.withRuns(Runs.merged(runs));
         });
     }
 
@@ -184,7 +184,7 @@ public final class PageEdits {
             if (at.isPresent() && i == (place < 0 ? all.size() : place)) runs.addAll(put);
             if (i < all.size() && !(all.get(i).chosen() && all.get(i).isMovable())) runs.add(all.get(i).pages());
         }
-        return PagePick.merged(runs);
+        return Runs.merged(runs);
     }
 
     /** {@return the pages that can be moved, in the order of the bundle} */

@@ -1,7 +1,7 @@
 package app.yellowtab.edit.page;
 
-import app.yellowtab.model.EntryId;
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.PageKey;
 import java.util.Objects;
 import java.util.Optional;
 

@@ -2,14 +2,14 @@ package app.yellowtab.edit.page;
 
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
+import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.LookedPage;
-import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Redaction;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.awt.geom.AffineTransform;

@@ -1,16 +1,16 @@
 package app.yellowtab.edit.page;
 
 import app.yellowtab.edit.Edits;
-import app.yellowtab.edit.PagePick;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
+import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.page.LookedPage;
-import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.RunId;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.RunId;
+import app.yellowtab.model.run.Runs;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.awt.geom.Rectangle2D;
@@ -53,7 +53,7 @@ public final class Spreads {
                     if (halves.isPresent()) count.incrementAndGet();
                 }
             }
-            return any ? document.withRuns(PagePick.merged(runs)) : document;
+            return any ? document.withRuns(Runs.merged(runs)) : document;
         });
         return new Divided(now, pages.size() - count.get());
     }

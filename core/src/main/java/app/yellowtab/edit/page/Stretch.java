@@ -1,14 +1,14 @@
 package app.yellowtab.edit.page;
 
-import app.yellowtab.edit.PagePick;
-import app.yellowtab.model.page.BlankPages;
-import app.yellowtab.model.page.EnclosedFile;
-import app.yellowtab.model.page.FrontSheet;
-import app.yellowtab.model.page.PageKey;
-import app.yellowtab.model.page.ReservedPages;
-import app.yellowtab.model.page.Run;
-import app.yellowtab.model.page.RunId;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.BlankPages;
+import app.yellowtab.model.run.EnclosedFile;
+import app.yellowtab.model.run.FrontSheet;
+import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.ReservedPages;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.RunId;
+import app.yellowtab.model.run.Runs;
+import app.yellowtab.model.run.SourcePages;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -75,7 +75,7 @@ record Stretch(Run pages, boolean chosen) {
 
     /** {@return some of its pages, counted from 1} */
     Stretch part(int first, int last) {
-        return new Stretch(PagePick.part(pages, first, last), chosen);
+        return new Stretch(Runs.part(pages, first, last), chosen);
     }
 
     /** {@return whether its pages may stand in another document too: those of sources, blank and reserved ones} */
@@ -85,6 +85,6 @@ record Stretch(Run pages, boolean chosen) {
 
     /** {@return the runs of stretches, in as few as there can be} */
     static List<Run> runs(List<Stretch> stretches) {
-        return PagePick.merged(stretches.stream().map(Stretch::pages).toList());
+        return Runs.merged(stretches.stream().map(Stretch::pages).toList());
     }
 }

@@ -1,10 +1,10 @@
 package app.yellowtab.model.cut;
 
-import app.yellowtab.model.Document;
-import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.entry.DocumentDate;
 import app.yellowtab.model.page.PageLook;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -1,10 +1,10 @@
 package app.yellowtab.model.cut;
 
 import app.yellowtab.model.page.Area;
-import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
-import app.yellowtab.model.page.RunId;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.RunId;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
 import java.util.Comparator;

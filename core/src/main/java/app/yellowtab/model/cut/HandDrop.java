@@ -1,6 +1,6 @@
 package app.yellowtab.model.cut;
 
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.run.PageKey;
 import java.util.Objects;
 
 /** A page that was dropped, or kept, by hand; rules do not change it. */

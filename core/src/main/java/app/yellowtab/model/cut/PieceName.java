@@ -1,7 +1,7 @@
 package app.yellowtab.model.cut;
 
-import app.yellowtab.model.DocumentDate;
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.entry.DocumentDate;
+import app.yellowtab.model.run.PageKey;
 import java.util.Objects;
 import java.util.Optional;
 

@@ -1,7 +1,7 @@
 package app.yellowtab.model.number;
 
 import app.yellowtab.mark.Spot;
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.run.PageKey;
 import java.util.Objects;
 
 /** A mark that stands elsewhere on one page than on the others. */

@@ -1,6 +1,6 @@
 package app.yellowtab.model.number;
 
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
 import java.util.List;

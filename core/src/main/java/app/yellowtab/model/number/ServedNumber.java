@@ -1,6 +1,6 @@
 package app.yellowtab.model.number;
 
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.run.PageKey;
 import java.util.Objects;
 
 /** The number under which a page was served, which it keeps when pages come later. */

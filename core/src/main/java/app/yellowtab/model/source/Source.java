@@ -2,7 +2,7 @@ package app.yellowtab.model.source;
 
 import app.yellowtab.facts.About;
 import app.yellowtab.facts.Origin;
-import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.entry.DocumentDate;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.leaf.LeafSheet;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
+import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.page.Area;
-import app.yellowtab.model.page.PageKey;
-import app.yellowtab.model.page.SourcePages;
-import app.yellowtab.plan.LeafSheet;
+import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.InPlace;

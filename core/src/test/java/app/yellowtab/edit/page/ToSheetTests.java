@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
+import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.page.LookedPage;
-import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.PageLook;
-import app.yellowtab.model.page.Run;
 import app.yellowtab.model.page.Sheet;
-import app.yellowtab.model.page.SourcePages;
+import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;

@@ -4,8 +4,8 @@ import app.yellowtab.agree.Change;
 import app.yellowtab.agree.FileMatches.Match;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.edit.Placeholders;
-import app.yellowtab.model.Agreement;
-import app.yellowtab.model.InTray;
+import app.yellowtab.model.contents.InTray;
+import app.yellowtab.model.entry.Agreement;
 
 /** Changes and matches in words. */
 final class AgreeWords {

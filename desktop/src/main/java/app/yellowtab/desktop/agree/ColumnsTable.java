@@ -2,9 +2,9 @@ package app.yellowtab.desktop.agree;
 
 import app.yellowtab.agree.AgreedIndex;
 import app.yellowtab.agree.Columns;
-import app.yellowtab.agree.IndexTable;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
+import app.yellowtab.table.IndexTable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

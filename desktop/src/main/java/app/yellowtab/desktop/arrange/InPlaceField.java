@@ -3,7 +3,7 @@ package app.yellowtab.desktop.arrange;
 import app.yellowtab.desktop.arrange.Arrangement.Field;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
-import app.yellowtab.plan.PlannedEntry;
+import app.yellowtab.leaf.PlannedEntry;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.TextField;

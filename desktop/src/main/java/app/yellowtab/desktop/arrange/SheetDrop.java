@@ -2,7 +2,7 @@ package app.yellowtab.desktop.arrange;
 
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.entry.EntryId;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;

@@ -1,12 +1,12 @@
 package app.yellowtab.desktop.cut;
 
-import app.yellowtab.cut.BatchPage;
-import app.yellowtab.cut.TextFinder;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.model.page.Area;
+import app.yellowtab.words.BatchPage;
+import app.yellowtab.words.TextFinder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

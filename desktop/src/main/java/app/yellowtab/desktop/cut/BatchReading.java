@@ -1,7 +1,5 @@
 package app.yellowtab.desktop.cut;
 
-import app.yellowtab.cut.BatchPage;
-import app.yellowtab.cut.PageWeight;
 import app.yellowtab.deliver.PieceSizes;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Words;
@@ -10,6 +8,8 @@ import app.yellowtab.facts.PageText;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceBookmark;
 import app.yellowtab.source.BatchPages;
+import app.yellowtab.words.BatchPage;
+import app.yellowtab.words.PageWeight;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

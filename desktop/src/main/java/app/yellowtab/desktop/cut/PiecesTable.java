@@ -1,13 +1,13 @@
 package app.yellowtab.desktop.cut;
 
 import app.yellowtab.cut.Cutting.Piece;
-import app.yellowtab.cut.PageWeight;
 import app.yellowtab.cut.PieceNames.Named;
 import app.yellowtab.cut.Reason;
 import app.yellowtab.deliver.CutReport;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
+import app.yellowtab.words.PageWeight;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

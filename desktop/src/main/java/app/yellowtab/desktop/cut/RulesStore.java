@@ -3,8 +3,8 @@ package app.yellowtab.desktop.cut;
 import app.yellowtab.desktop.work.KeptMenu;
 import app.yellowtab.desktop.work.KeptMenu.Kept;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.keep.KeptRules;
 import app.yellowtab.model.cut.CutRules;
-import app.yellowtab.store.KeptRules;
 import java.nio.file.Path;
 import java.util.List;
 

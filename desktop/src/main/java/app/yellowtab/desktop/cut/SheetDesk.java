@@ -1,15 +1,15 @@
 package app.yellowtab.desktop.cut;
 
-import app.yellowtab.cut.BatchPage;
 import app.yellowtab.cut.SheetMending;
 import app.yellowtab.cut.SheetsToMend;
 import app.yellowtab.desktop.cut.CutDesk.Shown;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.edit.CutEdits;
+import app.yellowtab.edit.cut.CutEdits;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.words.BatchPage;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;

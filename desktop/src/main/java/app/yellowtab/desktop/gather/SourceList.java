@@ -6,7 +6,7 @@ import app.yellowtab.desktop.work.KindIcon;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.facts.Origin;
-import app.yellowtab.model.DocumentDate;
+import app.yellowtab.model.entry.DocumentDate;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;

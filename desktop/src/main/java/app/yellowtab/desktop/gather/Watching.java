@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.gather;
 
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.intake.WatchedFolder;
 import app.yellowtab.source.Fingerprint;
-import app.yellowtab.source.WatchedFolder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

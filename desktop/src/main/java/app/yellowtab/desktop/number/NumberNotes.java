@@ -1,11 +1,11 @@
 package app.yellowtab.desktop.number;
 
-import app.yellowtab.clash.OldSeries;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.printed.OldSeries;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;

@@ -2,6 +2,7 @@ package app.yellowtab.desktop.number;
 
 import app.yellowtab.desktop.number.NumberState.Sentence;
 import app.yellowtab.desktop.work.Words;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
@@ -9,7 +10,6 @@ import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.LineField;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
-import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Marking;
 import app.yellowtab.plan.Plan;
 import java.util.ArrayList;

@@ -1,6 +1,5 @@
 package app.yellowtab.desktop.number;
 
-import app.yellowtab.clash.OldSeries;
 import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Styles;
@@ -8,6 +7,7 @@ import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.model.number.OldNumbers.Handling;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.printed.OldSeries;
 import java.util.List;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.scene.control.Button;

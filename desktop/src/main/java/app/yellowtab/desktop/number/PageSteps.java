@@ -2,12 +2,12 @@ package app.yellowtab.desktop.number;
 
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.LeafSheet;
 import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Content;
-import app.yellowtab.plan.Leaf;
-import app.yellowtab.plan.LeafSheet;
 import app.yellowtab.plan.Plan;
 import java.util.Map;
 import java.util.function.Consumer;

@@ -4,7 +4,7 @@ import app.yellowtab.desktop.work.KeptMenu;
 import app.yellowtab.desktop.work.KeptMenu.Kept;
 import app.yellowtab.edit.number.NumberPreset;
 import app.yellowtab.finding.FindingException;
-import app.yellowtab.store.NumberPresets;
+import app.yellowtab.keep.NumberPresets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;

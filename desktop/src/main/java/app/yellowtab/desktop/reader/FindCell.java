@@ -3,8 +3,8 @@ package app.yellowtab.desktop.reader;
 import app.yellowtab.desktop.reader.FindDesk.Row;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
-import app.yellowtab.plan.PlannedEntry.PlannedDocument;
-import app.yellowtab.plan.PlannedEntry.PlannedSection;
+import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
+import app.yellowtab.leaf.PlannedEntry.PlannedSection;
 import javafx.scene.control.ListCell;
 import org.jspecify.annotations.Nullable;
 

@@ -1,16 +1,16 @@
 package app.yellowtab.desktop.redact;
 
-import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.facts.SheetState;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.WordFinder;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.page.Area;
-import app.yellowtab.model.page.PageKey;
+import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Content;
-import app.yellowtab.plan.Leaf;
 import app.yellowtab.redact.TakenOut;
 import java.io.IOException;
 import java.util.ArrayList;

@@ -1,6 +1,5 @@
 package app.yellowtab.desktop.redact;
 
-import app.yellowtab.agree.RedactionSchedule;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.page.Redacting;
@@ -8,14 +7,15 @@ import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.page.Area;
-import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.Redaction;
+import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Content;
-import app.yellowtab.plan.Leaf;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.register.RedactionSchedule;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;

@@ -5,7 +5,7 @@ import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Words;
 import app.yellowtab.edit.Template;
-import app.yellowtab.store.Recents;
+import app.yellowtab.keep.Recents;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;

@@ -1,9 +1,9 @@
 package app.yellowtab.desktop.work;
 
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Document;
-import app.yellowtab.model.InTray;
-import app.yellowtab.model.page.Run;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.InTray;
+import app.yellowtab.model.run.Run;
 import app.yellowtab.model.source.Source;
 import java.util.Collections;
 import java.util.IdentityHashMap;

@@ -2,14 +2,14 @@ package app.yellowtab.desktop.work;
 
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.intake.Recognition;
+import app.yellowtab.leaf.Content;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.RecognitionChoice;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Content;
 import app.yellowtab.recognise.TextRecogniser;
 import app.yellowtab.source.RecognisedPages;
-import app.yellowtab.source.Recognition;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashSet;

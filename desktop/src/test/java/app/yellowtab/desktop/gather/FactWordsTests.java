@@ -2,10 +2,10 @@ package app.yellowtab.desktop.gather;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.source.FoundFolder;
-import app.yellowtab.source.Intake;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;

@@ -1,7 +1,6 @@
 package app.yellowtab.desktop.gather;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.mockito.Mockito.mock;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyLong;
@@ -24,16 +23,16 @@ import app.yellowtab.facts.Origin;
 import app.yellowtab.facts.Way;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.page.Area;
-import app.yellowtab.model.page.PageKey;
 import app.yellowtab.model.page.Redaction;
+import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
-import app.yellowtab.store.RememberedPasswords;
 import app.yellowtab.testing.Bundles;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;

@@ -14,7 +14,7 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.page.Margins;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Bundles;

@@ -11,7 +11,7 @@ import app.yellowtab.edit.Moves;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.EntryId;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;

@@ -1,0 +1,56 @@
+package app.yellowtab.fetch;
+
+import app.yellowtab.carry.part.Targets;
+import app.yellowtab.leaf.PlannedEntry;
+import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.SourcePages;
+import app.yellowtab.model.source.SourceId;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.sets.Output;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Where the pages of sources stand in the file. Grows with the documents, not with their pages. Immutable. */
+final class LeafLookup {
+    private final Map<SourceId, List<Stand>> stands = new HashMap<>();
+    private final Output output;
+
+    LeafLookup(Plan plan, Output output) {
+        this.output = output;
+        for (PlannedEntry entry : plan.entries()) {
+            if (!(entry instanceof PlannedEntry.PlannedDocument planned)) continue;
+            int leaf = planned.span().first();
+            for (Run run : planned.document().runs()) {
+                if (run instanceof SourcePages pages)
+                    stands.computeIfAbsent(pages.source(), id -> new ArrayList<>()).add(new Stand(planned.id(), pages, leaf));
+                leaf += run.pageCount();
+            }
+        }
+    }
+
+    /**
+     * {@return where a source's page stands in the file: in the document that asks if it has that page, else in the first that
+     * has; empty where the file has it not}
+     *
+     * @param page counted from 1
+     */
+    Optional<Targets.Target> targetOf(SourceId source, int page, EntryId asking) {
+        Optional<Targets.Target> elsewhere = Optional.empty();
+        for (Stand stand : stands.getOrDefault(source, List.of())) {
+            if (page < stand.run.first() || page > stand.run.last()) continue;
+            int position = output.position(stand.leaf + page - stand.run.first());
+            if (position == 0) continue;
+            Targets.Target target = new Targets.Target(position, stand.run.look());
+            if (stand.document.equals(asking)) return Optional.of(target);
+            if (elsewhere.isEmpty()) elsewhere = Optional.of(target);
+        }
+        return elsewhere;
+    }
+
+    /** A run of pages, and the index of the leaf that its first has become. */
+    private record Stand(EntryId document, SourcePages run, int leaf) {}
+}
