@@ -65,6 +65,7 @@ module app.yellowtab.core {
     exports app.yellowtab.intake;
     exports app.yellowtab.find;
     exports app.yellowtab.leaf;
+    exports app.yellowtab.index;
     exports app.yellowtab.plan;
     exports app.yellowtab.sets;
     exports app.yellowtab.assemble;

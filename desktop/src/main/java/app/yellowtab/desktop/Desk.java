@@ -1,16 +1,16 @@
 package app.yellowtab.desktop;
 
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Opener;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.loose.LooseView;
-import app.yellowtab.desktop.number.PresetStore;
+import app.yellowtab.desktop.mark.PresetStore;
 import app.yellowtab.desktop.start.StartView;
 import app.yellowtab.desktop.start.WaitingView;
 import app.yellowtab.desktop.work.Autosave;
-import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Recognising;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Template;
 import app.yellowtab.finding.FindingException;

@@ -1,9 +1,9 @@
 package app.yellowtab.desktop;
 
-import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import javafx.scene.control.Button;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;

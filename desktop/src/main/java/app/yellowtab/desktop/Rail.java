@@ -1,11 +1,11 @@
 package app.yellowtab.desktop;
 
-import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Placement;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Stage;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.cut.CutEdits;
 import app.yellowtab.model.cut.Batch;

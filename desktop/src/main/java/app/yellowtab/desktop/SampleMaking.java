@@ -1,8 +1,8 @@
 package app.yellowtab.desktop;
 
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Stage;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;

@@ -1,12 +1,12 @@
 package app.yellowtab.desktop;
 
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Autosave;
-import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Stage;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.Finding;
 import java.util.Comparator;

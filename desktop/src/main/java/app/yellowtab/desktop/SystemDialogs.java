@@ -1,6 +1,6 @@
 package app.yellowtab.desktop;
 
-import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.look.FileDialogs;
 import java.io.File;
 import java.nio.file.Files;
 import java.nio.file.Path;

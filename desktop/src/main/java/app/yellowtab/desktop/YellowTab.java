@@ -1,6 +1,6 @@
 package app.yellowtab.desktop;
 
-import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.look.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.files.UserFolder;
 import app.yellowtab.keep.Recents;

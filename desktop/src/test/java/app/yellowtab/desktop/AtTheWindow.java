@@ -2,9 +2,9 @@ package app.yellowtab.desktop;
 
 import static org.mockito.Mockito.mock;
 
-import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Opener;
 import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.desktop.work.Opener;
 import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.keep.Recents;

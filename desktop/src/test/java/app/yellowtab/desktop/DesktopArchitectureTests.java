@@ -2,54 +2,75 @@ package app.yellowtab.desktop;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.beans.value.ObservableValue;
+import javafx.scene.Node;
 import org.junit.jupiter.api.Test;
 
 class DesktopArchitectureTests {
-    private static final JavaClasses CLASSES = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
-            .importPackages("app.yellowtab.desktop");
+    private static final String ROOT = "app.yellowtab.desktop";
+    private static final JavaClasses CLASSES =
+            new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages(ROOT);
+
+    /** What each package may use of the others, as docs/architecture.md draws it. The window itself may use all. */
+    private static final Map<String, String> BELOW = new TreeMap<>(Map.ofEntries(
+            Map.entry("look", ""), Map.entry("work", "look"), Map.entry("pages", "look work"), Map.entry("start", "look work"),
+            Map.entry("mark", "look work"), Map.entry("loose", "look work mark pages"), Map.entry("agree", "look work"),
+            Map.entry("entry", "look work"), Map.entry("replace", "look work pages"), Map.entry("table", "look work pages"),
+            Map.entry("arrange", "look work pages entry agree replace table"), Map.entry("gather", "look work pages"),
+            Map.entry("clash", "look work mark pages"), Map.entry("number", "look work mark pages clash"),
+            Map.entry("batch", "look work"), Map.entry("pieces", "look work batch"),
+            Map.entry("sheets", "look work pages batch"), Map.entry("cut", "look work pages batch pieces sheets"),
+            Map.entry("redact", "look work pages"), Map.entry("produce", "look work redact"),
+            Map.entry("reader", "look work pages redact")));
+
+    /** Holds what it shows as values that can be watched, and is no node itself. */
+    private static final DescribedPredicate<JavaClass> VIEW_MODEL = DescribedPredicate.describe("are view models",
+            one -> one.getFields().stream().anyMatch(field -> field.getRawType().isAssignableTo(ObservableValue.class))
+                    && !one.isAssignableTo(Node.class) && !one.isAssignableTo("app.yellowtab.desktop.work.StagePart"));
 
     @Test
     void stagesKnowWhatTheyStandOnAndNotEachOther() {
-        Map<String, List<String>> below = new HashMap<>(Map.of("work", List.of(), "pages", List.of("work"), "reader",
-                List.of("pages", "work", "redact"), "start", List.of("work"),
-                "gather", List.of("pages", "work"), "cut", List.of("pages", "work"), "replace", List.of("pages", "work"), "agree",
-                List.of("work"), "arrange", List.of("agree", "replace", "table", "pages", "work"), "produce",
-                List.of("redact", "work")));
-        below.put("table", List.of("pages", "work"));
-        below.put("number", List.of("pages", "work"));
-        below.put("loose", List.of("number", "pages", "work"));
-        below.put("redact", List.of("pages", "work"));
-        below.forEach((name, allowed) -> {
-            String here = "app.yellowtab.desktop." + name;
-            noClasses().that().resideInAPackage(here).should().dependOnClassesThat(
-                    DescribedPredicate.describe("stand higher or beside",
-                            other -> other.getPackageName().startsWith("app.yellowtab.desktop")
-                                    && !other.getPackageName().equals(here)
-                                    && allowed.stream()
-                                            .noneMatch(lower -> other.getPackageName().equals("app.yellowtab.desktop." + lower))))
+        BELOW.forEach((name, below) -> {
+            String here = ROOT + "." + name;
+            List<String> allowed =
+                    Stream.concat(Stream.of(here), Stream.of(below.split(" ")).map(lower -> ROOT + "." + lower)).toList();
+            noClasses().that().resideInAPackage(here).should().dependOnClassesThat(DescribedPredicate.<JavaClass>describe(
+                    "stand higher or beside",
+                    other -> other.getPackageName().startsWith(ROOT) && !allowed.contains(other.getPackageName())))
                     .check(CLASSES);
         });
     }
 
     @Test
+    void everyPackageHasItsPlace() {
+        assertThat(CLASSES.stream().map(JavaClass::getPackageName).filter(name -> !name.equals(ROOT))
+                .map(name -> name.substring(ROOT.length() + 1)).collect(Collectors.toSet()))
+                .containsExactlyInAnyOrderElementsOf(BELOW.keySet());
+    }
+
+    @Test
     void viewModelsKnowNoNode() {
-        classes().that().haveSimpleName("Workspace").or().haveSimpleName("Jobs").or().haveSimpleName("Autosave")
-                .or().haveSimpleName("Arrangement").or().haveSimpleName("CutDesk").or().haveSimpleName("EntryDesk").or()
-                .haveSimpleName("Filling").or().haveSimpleName("Replacement").or().haveSimpleName("Agreeing").or()
-                .haveSimpleName("PagesDesk").or().haveSimpleName("RedactDesk").or().haveSimpleName("NumberDesk").or()
-                .haveSimpleName("ClashDesk").or().haveSimpleName("OldDesk").or().haveSimpleName("PageSteps").or()
-                .haveSimpleName("LooseDesk").or().haveSimpleName("PagesWork").or().haveSimpleName("FrameWish").or()
-                .haveSimpleName("Leaks").or().haveSimpleName("Production")
-                .should().onlyDependOnClassesThat()
+        classes().that(VIEW_MODEL).should().onlyDependOnClassesThat()
                 .resideOutsideOfPackages("javafx.scene..", "javafx.stage..", "javafx.application..").check(CLASSES);
+    }
+
+    @Test
+    void theViewModelsAreFound() {
+        assertThat(CLASSES.stream().filter(VIEW_MODEL).map(JavaClass::getSimpleName))
+                .contains("Workspace", "CutDesk", "Arrangement", "PagesDesk", "RedactDesk", "NumberDesk",
+                        "Production", "Recognising", "Gathering");
     }
 
     @Test

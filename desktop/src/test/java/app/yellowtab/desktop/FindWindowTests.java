@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
+import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.pages.PagePane;
-import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
 import app.yellowtab.model.page.Area;

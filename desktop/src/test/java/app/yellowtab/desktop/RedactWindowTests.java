@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.when;
 
+import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.pages.PagePane;
-import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.leaf.Content;
 import app.yellowtab.model.page.Redaction;
 import app.yellowtab.testing.Pdfs;

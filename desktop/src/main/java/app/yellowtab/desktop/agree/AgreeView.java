@@ -2,9 +2,9 @@ package app.yellowtab.desktop.agree;
 
 import app.yellowtab.agree.Change;
 import app.yellowtab.agree.FileMatches.Match;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.model.contents.Document;

@@ -2,7 +2,7 @@ package app.yellowtab.desktop.agree;
 
 import app.yellowtab.agree.Change;
 import app.yellowtab.agree.FileMatches.Match;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.edit.Placeholders;
 import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.entry.Agreement;

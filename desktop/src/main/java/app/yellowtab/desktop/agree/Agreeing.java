@@ -8,7 +8,7 @@ import app.yellowtab.agree.FileMatches;
 import app.yellowtab.agree.FileMatches.Match;
 import app.yellowtab.agree.IndexFile;
 import app.yellowtab.agree.IndexLine;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Placeholders;

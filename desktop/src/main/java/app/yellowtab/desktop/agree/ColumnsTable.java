@@ -2,8 +2,8 @@ package app.yellowtab.desktop.agree;
 
 import app.yellowtab.agree.AgreedIndex;
 import app.yellowtab.agree.Columns;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.table.IndexTable;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,9 +1,9 @@
 package app.yellowtab.desktop.agree;
 
 import app.yellowtab.agree.FileMatches.Match;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;

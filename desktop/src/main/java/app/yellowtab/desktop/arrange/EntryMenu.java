@@ -1,9 +1,12 @@
 package app.yellowtab.desktop.arrange;
 
-import app.yellowtab.desktop.arrange.Arrangement.Field;
+import app.yellowtab.desktop.entry.Arrangement;
+import app.yellowtab.desktop.entry.Arrangement.Field;
+import app.yellowtab.desktop.entry.EntryDesk;
+import app.yellowtab.desktop.entry.Filling;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.replace.Replacement;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.edit.Enclosing;
 import app.yellowtab.edit.SortOrder;
 import app.yellowtab.leaf.PlannedEntry.PlannedDocument;

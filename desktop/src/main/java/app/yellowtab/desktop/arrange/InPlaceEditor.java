@@ -1,7 +1,8 @@
 package app.yellowtab.desktop.arrange;
 
-import app.yellowtab.desktop.arrange.Arrangement.Editing;
-import app.yellowtab.desktop.arrange.Arrangement.Field;
+import app.yellowtab.desktop.entry.Arrangement;
+import app.yellowtab.desktop.entry.Arrangement.Editing;
+import app.yellowtab.desktop.entry.Arrangement.Field;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.leaf.PlannedEntry.PlannedDocument;

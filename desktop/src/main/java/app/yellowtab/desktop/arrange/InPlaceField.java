@@ -1,8 +1,9 @@
 package app.yellowtab.desktop.arrange;
 
-import app.yellowtab.desktop.arrange.Arrangement.Field;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.entry.Arrangement;
+import app.yellowtab.desktop.entry.Arrangement.Field;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.leaf.PlannedEntry;
 import java.util.Optional;
 import java.util.function.Consumer;

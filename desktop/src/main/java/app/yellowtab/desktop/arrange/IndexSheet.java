@@ -1,11 +1,13 @@
 package app.yellowtab.desktop.arrange;
 
 import app.yellowtab.desktop.agree.AgreeMenu;
+import app.yellowtab.desktop.entry.Arrangement;
+import app.yellowtab.desktop.entry.EntryDesk;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.replace.Replacement;
-import app.yellowtab.desktop.work.Controls;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.model.entry.EntryId;

@@ -1,7 +1,8 @@
 package app.yellowtab.desktop.arrange;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.entry.Filling;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;

@@ -1,8 +1,9 @@
 package app.yellowtab.desktop.arrange;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.entry.EntryDesk;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;

@@ -1,7 +1,9 @@
 package app.yellowtab.desktop.arrange;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.entry.Arrangement;
+import app.yellowtab.desktop.entry.Filling;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.model.entry.EntryId;
 import java.nio.file.Path;
 import java.util.HashSet;

@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.arrange;
 
-import app.yellowtab.desktop.arrange.Arrangement.Field;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.entry.Arrangement.Field;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.Node;

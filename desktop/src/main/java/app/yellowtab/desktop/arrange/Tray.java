@@ -1,10 +1,11 @@
 package app.yellowtab.desktop.arrange;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.KindIcon;
+import app.yellowtab.desktop.entry.Arrangement;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.KindIcon;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.entry.EntryId;

@@ -1,9 +1,10 @@
 package app.yellowtab.desktop.cut;
 
-import app.yellowtab.desktop.cut.CutDesk.Row;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.batch.CutDesk;
+import app.yellowtab.desktop.batch.CutDesk.Row;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,10 +1,11 @@
 package app.yellowtab.desktop.cut;
 
 import app.yellowtab.cut.PieceNames;
-import app.yellowtab.desktop.cut.CutDesk.Shown;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.batch.CutDesk;
+import app.yellowtab.desktop.batch.CutDesk.Shown;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import java.util.ArrayList;

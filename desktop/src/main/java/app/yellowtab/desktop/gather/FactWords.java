@@ -1,6 +1,6 @@
 package app.yellowtab.desktop.gather;
 
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.facts.Note;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.facts.PrintedSeries;

@@ -1,13 +1,13 @@
 package app.yellowtab.desktop.gather;
 
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.pages.PagePictures;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;

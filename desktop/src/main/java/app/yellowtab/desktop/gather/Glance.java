@@ -1,12 +1,12 @@
 package app.yellowtab.desktop.gather;
 
 import app.yellowtab.desktop.gather.Gathering.Row;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.intake.Likeness;
 import app.yellowtab.model.entry.DocumentDate;

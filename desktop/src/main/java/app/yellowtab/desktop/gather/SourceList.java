@@ -1,10 +1,10 @@
 package app.yellowtab.desktop.gather;
 
 import app.yellowtab.desktop.gather.Gathering.Row;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.KindIcon;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.KindIcon;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.model.entry.DocumentDate;
 import app.yellowtab.model.source.Source;

@@ -1,7 +1,7 @@
 package app.yellowtab.desktop.loose;
 
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.edit.number.NumberPreset;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;

@@ -1,19 +1,19 @@
 package app.yellowtab.desktop.loose;
 
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.loose.LooseDesk.Loose;
 import app.yellowtab.desktop.loose.LooseDesk.State;
-import app.yellowtab.desktop.number.LineEditor;
-import app.yellowtab.desktop.number.PlaceChoice;
-import app.yellowtab.desktop.number.PresetStore;
+import app.yellowtab.desktop.mark.LineEditor;
+import app.yellowtab.desktop.mark.PlaceChoice;
+import app.yellowtab.desktop.mark.PresetStore;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.KeptMenu;
 import app.yellowtab.desktop.work.RunningJob;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.draw.DrawnPage;
 import app.yellowtab.files.FileNames;
 import app.yellowtab.model.number.BundleNumber;

@@ -1,8 +1,10 @@
 package app.yellowtab.desktop.number;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
+import app.yellowtab.desktop.mark.NumberState;
+import app.yellowtab.desktop.mark.NumberWords;
 import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.model.number.BundleNumber;
 import java.util.ArrayList;

@@ -1,8 +1,9 @@
 package app.yellowtab.desktop.number;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
+import app.yellowtab.desktop.mark.NumberState;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.mark.Ground;
 import app.yellowtab.mark.Ink;

@@ -1,6 +1,8 @@
 package app.yellowtab.desktop.number;
 
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Words;
+import app.yellowtab.desktop.mark.NumberState;
+import app.yellowtab.desktop.mark.NumberWords;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.number.NumberPreset;

@@ -1,15 +1,20 @@
 package app.yellowtab.desktop.number;
 
 import app.yellowtab.clash.Clash;
+import app.yellowtab.desktop.clash.ClashDesk;
+import app.yellowtab.desktop.clash.ClashSide;
+import app.yellowtab.desktop.clash.OldDesk;
+import app.yellowtab.desktop.clash.OldSide;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Segments;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
+import app.yellowtab.desktop.mark.PresetStore;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.FileDialogs;
-import app.yellowtab.desktop.work.Segments;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.mark.Mark;

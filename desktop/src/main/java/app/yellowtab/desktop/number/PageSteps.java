@@ -1,6 +1,6 @@
 package app.yellowtab.desktop.number;
 
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.leaf.Content;
 import app.yellowtab.leaf.Leaf;

@@ -1,11 +1,13 @@
 package app.yellowtab.desktop.number;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.FileDialogs;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Segments;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
+import app.yellowtab.desktop.mark.NumberState;
+import app.yellowtab.desktop.mark.PresetStore;
 import app.yellowtab.desktop.work.KeptMenu;
-import app.yellowtab.desktop.work.Segments;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberPreset;
 import app.yellowtab.mark.Spot;

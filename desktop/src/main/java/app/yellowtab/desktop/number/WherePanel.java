@@ -1,8 +1,9 @@
 package app.yellowtab.desktop.number;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
+import app.yellowtab.desktop.mark.NumberState;
 import app.yellowtab.edit.page.LengthUnit;
 import app.yellowtab.edit.page.Margins;
 import app.yellowtab.mark.Spot;

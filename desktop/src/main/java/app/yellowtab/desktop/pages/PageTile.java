@@ -1,7 +1,7 @@
 package app.yellowtab.desktop.pages;
 
+import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
-import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.picture.PageRenderer;
 import java.nio.file.Path;

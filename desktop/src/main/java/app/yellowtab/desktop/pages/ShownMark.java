@@ -1,6 +1,6 @@
 package app.yellowtab.desktop.pages;
 
-import app.yellowtab.desktop.work.Styles;
+import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.mark.Box;
 import app.yellowtab.mark.Ground;
 import app.yellowtab.mark.MarkLook;

@@ -1,10 +1,10 @@
 package app.yellowtab.desktop.produce;
 
-import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Sign;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.RunningJob;
-import app.yellowtab.desktop.work.Sign;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.prove.Proof;

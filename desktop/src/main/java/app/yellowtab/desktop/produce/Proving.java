@@ -1,7 +1,7 @@
 package app.yellowtab.desktop.produce;
 
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.prove.Proof;
 import app.yellowtab.prove.Prover;

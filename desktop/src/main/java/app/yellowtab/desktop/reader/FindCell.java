@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.reader;
 
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.reader.FindDesk.Row;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
 import app.yellowtab.leaf.PlannedEntry.PlannedSection;
 import javafx.scene.control.ListCell;

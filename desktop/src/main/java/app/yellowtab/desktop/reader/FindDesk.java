@@ -1,7 +1,7 @@
 package app.yellowtab.desktop.reader;
 
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.BundleWords.Found;

@@ -1,7 +1,7 @@
 package app.yellowtab.desktop.reader;
 
+import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.pages.PagePane;
-import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.find.BundleWords;

@@ -1,5 +1,9 @@
 package app.yellowtab.desktop.reader;
 
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures;
@@ -9,11 +13,7 @@ import app.yellowtab.desktop.redact.Leaks;
 import app.yellowtab.desktop.redact.RedactBar;
 import app.yellowtab.desktop.redact.RedactDesk;
 import app.yellowtab.desktop.redact.RedactHand;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.find.BundleWords;

@@ -1,9 +1,9 @@
 package app.yellowtab.desktop.reader;
 
-import app.yellowtab.desktop.work.Controls;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.keep.KeptReference;
 import app.yellowtab.leaf.ReferenceForm;

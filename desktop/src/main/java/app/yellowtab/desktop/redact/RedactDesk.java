@@ -1,6 +1,6 @@
 package app.yellowtab.desktop.redact;
 
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.facts.PageShape;

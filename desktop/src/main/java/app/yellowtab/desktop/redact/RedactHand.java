@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.redact;
 
+import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Styles;
 import app.yellowtab.facts.PageText;
 import java.util.List;
 import java.util.function.Supplier;

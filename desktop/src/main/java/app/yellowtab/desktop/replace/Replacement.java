@@ -2,9 +2,9 @@ package app.yellowtab.desktop.replace;
 
 import app.yellowtab.compare.DifferenceList;
 import app.yellowtab.compare.FileComparison;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.PagePairs;

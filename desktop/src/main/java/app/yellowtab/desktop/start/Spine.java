@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.start;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.keep.Recents;
 import app.yellowtab.model.entry.DocumentDate;
 import javafx.geometry.Pos;

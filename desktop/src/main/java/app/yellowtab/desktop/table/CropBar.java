@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.table;
 
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.pages.FrameWish;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.edit.page.Margins;
 import app.yellowtab.model.page.Area;
 import java.util.ArrayList;

@@ -1,9 +1,9 @@
 package app.yellowtab.desktop.table;
 
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.table.PagesWork.Where;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.FileDialogs;
-import app.yellowtab.desktop.work.Words;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ChoiceBox;

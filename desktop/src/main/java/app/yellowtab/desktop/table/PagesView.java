@@ -1,15 +1,15 @@
 package app.yellowtab.desktop.table;
 
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.LightTable;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.table.PagesDesk.Kind;
 import app.yellowtab.desktop.table.PagesDesk.Shown;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.FileDialogs;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.mark.Mark;

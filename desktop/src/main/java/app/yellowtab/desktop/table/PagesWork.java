@@ -2,10 +2,10 @@ package app.yellowtab.desktop.table;
 
 import app.yellowtab.deliver.PageFiles;
 import app.yellowtab.deliver.PageName;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.table.PagesDesk.Shown;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.desktop.work.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.page.Margins;

@@ -1,7 +1,7 @@
 package app.yellowtab.desktop.table;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.edit.page.ToSheet;
 import app.yellowtab.model.page.Sheet;
 import java.util.List;

@@ -1,10 +1,10 @@
 package app.yellowtab.desktop.table;
 
 import app.yellowtab.deliver.PageName;
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.FileDialogs;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.geometry.Pos;

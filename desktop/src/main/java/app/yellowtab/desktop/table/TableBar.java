@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.table;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Styles;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;

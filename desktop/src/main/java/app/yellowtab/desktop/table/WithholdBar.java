@@ -1,7 +1,7 @@
 package app.yellowtab.desktop.table;
 
-import app.yellowtab.desktop.work.Controls;
-import app.yellowtab.desktop.work.Words;
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Words;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;

@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import java.util.concurrent.Executor;

@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.finding.Finding;

@@ -1,5 +1,9 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.finding.FindingException;
 import java.nio.file.Path;
 import java.util.ArrayList;

@@ -1,5 +1,7 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.Styles;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;

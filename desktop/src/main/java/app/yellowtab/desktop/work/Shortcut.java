@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.desktop.look.Words;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 

@@ -2,6 +2,8 @@ package app.yellowtab.desktop.work;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.desktop.look.Words;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URL;

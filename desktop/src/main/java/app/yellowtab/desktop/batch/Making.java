@@ -1,0 +1,153 @@
+package app.yellowtab.desktop.batch;
+
+import app.yellowtab.cut.Pieces;
+import app.yellowtab.deliver.CutReport;
+import app.yellowtab.deliver.NewBundle;
+import app.yellowtab.deliver.PieceFiles;
+import app.yellowtab.deliver.Wanted;
+import app.yellowtab.desktop.batch.CutDesk.Shown;
+import app.yellowtab.desktop.look.Words;
+import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.cut.CutEdits;
+import app.yellowtab.edit.cut.PiecePlace;
+import app.yellowtab.files.FileNames;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Comments;
+import app.yellowtab.model.contents.Document;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Making something of the pieces of batches, and how that stands. Knows no node. */
+public final class Making {
+    /** How it stands. */
+    public sealed interface State {
+        record Ready() implements State {}
+
+        record Running(Jobs.Job job) implements State {}
+
+        /**
+         * It is done, or was stopped.
+         *
+         * @param folders where files were written
+         */
+        record Done(List<CutReport> reports, List<Path> folders, boolean isWhole, List<Finding> findings) implements State {}
+
+        /** Something went wrong; what was written before is in the folders. */
+        record Failed(String message) implements State {}
+    }
+
+    /**
+     * What becomes of the pieces.
+     *
+     * @param documents where they are put as documents, batch by batch; empty for no documents
+     * @param where     the same in words
+     * @param replaced  whether documents that were made before, and that nobody has changed, go
+     * @param newBundle where a bundle is begun with the documents; empty where they become documents of this one
+     * @param folder    where a folder is made for each batch; empty where nothing is written
+     * @param written   what is written there
+     */
+    public record Choice(Optional<Function<Shown, PiecePlace>> documents, Function<Shown, List<String>> where, boolean replaced,
+            Optional<Path> newBundle, Optional<Path> folder, Wanted written) {}
+
+    private final Workspace workspace;
+    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State.Ready());
+
+    public Making(Workspace workspace) {
+        this.workspace = workspace;
+    }
+
+    public ReadOnlyObjectProperty<State> stateProperty() {
+        return state.getReadOnlyProperty();
+    }
+
+    /** Takes the report away. */
+    public void reset() {
+        if (!(state.get() instanceof State.Running)) state.set(new State.Ready());
+    }
+
+    /**
+     * Begins to make what is wanted of batches as they are cut now: files first, and when they are there, the documents in one
+     * step.
+     */
+    public void start(List<Shown> batches, Choice choice) {
+        if (state.get() instanceof State.Running || batches.isEmpty()) return;
+        if (choice.folder().isEmpty() && choice.newBundle().isEmpty()) {
+            done(batches, choice,
+                    new State.Done(batches.stream().map(shown -> report(shown, choice)).toList(), List.of(), true, List.of()));
+            return;
+        }
+        Comments comments = workspace.bundle().fromSources().comments();
+        Jobs.Job job = workspace.jobs().start((progress, stop) -> write(batches, choice, comments, progress, stop),
+                written -> done(batches, choice, written),
+                failure -> state.set(new State.Failed(
+                        failure instanceof FindingException known ? known.getMessage() : Words.of("cut.unexpected"))));
+        if (workspace.jobs().running().contains(job)) state.set(new State.Running(job));
+    }
+
+    private static CutReport report(Shown shown, Choice choice) {
+        return new CutReport(shown.sources(), shown.batch(), shown.cutting(), shown.names(),
+                choice.documents().isPresent() ? choice.where().apply(shown) : List.of(), List.of());
+    }
+
+    private State.Done write(List<Shown> batches, Choice choice, Comments comments, Consumer<Jobs.State> progress,
+            BooleanSupplier stop) throws FindingException {
+        FileNames folders = new FileNames();
+        List<CutReport> reports = new ArrayList<>();
+        List<Path> written = new ArrayList<>();
+        List<Finding> findings = new ArrayList<>();
+        for (Shown shown : choice.folder().isEmpty() ? List.<Shown>of() : batches) {
+            String name = shown.source().fileName();
+            int dot = name.lastIndexOf('.');
+            Path folder = choice.folder().orElseThrow().resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
+            PieceFiles.Written its =
+                    new PieceFiles(workspace.folder(), report(shown, choice), shown.pages(), comments, choice.written())
+                            .write(folder,
+                                    (done, total) -> progress.accept(
+                                            new Jobs.State(Words.of("cut.writing", name, done, total), (double) done / total)),
+                                    stop);
+            reports.add(its.report());
+            written.add(folder);
+            findings.addAll(its.findings());
+            if (!its.isWhole()) return new State.Done(reports, written, false, findings);
+        }
+        if (choice.folder().isEmpty()) batches.forEach(shown -> reports.add(report(shown, choice)));
+        if (choice.newBundle().isPresent()) {
+            Function<Shown, PiecePlace> place = choice.documents().orElseThrow();
+            List<NewBundle.Part> parts = new ArrayList<>();
+            for (int i = 0; i < batches.size(); i++) parts.add(new NewBundle.Part(reports.get(i), place.apply(batches.get(i))));
+            progress.accept(new Jobs.State(Words.of("cut.beginning"), -1));
+            if (!NewBundle.begin(choice.newBundle().get(), workspace.folder(), parts, workspace.bundle().reading(), stop))
+                return new State.Done(reports, written, false, findings);
+            written.add(choice.newBundle().get());
+        }
+        return new State.Done(reports, written, true, findings);
+    }
+
+    /** Where files were stopped, no documents are made: nothing is half done without being told. */
+    private void done(List<Shown> batches, Choice choice, State.Done done) {
+        if (choice.documents().isPresent() && choice.newBundle().isEmpty() && done.isWhole()) {
+            Function<Shown, PiecePlace> place = choice.documents().get();
+            workspace.edit(bundle -> {
+                Bundle now = bundle;
+                for (Shown shown : batches) {
+                    List<Document> documents = Pieces.documents(shown.batch(), shown.cutting(), shown.names());
+                    now = CutEdits.make(Objects.requireNonNull(now), shown.source(), documents, place.apply(shown),
+                            choice.replaced());
+                }
+                return now;
+            });
+        }
+        state.set(done);
+    }
+}

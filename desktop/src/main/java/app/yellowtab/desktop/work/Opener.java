@@ -1,9 +1,0 @@
-package app.yellowtab.desktop.work;
-
-import java.nio.file.Path;
-
-/** Shows a file or folder in the program that the system has for it. */
-@FunctionalInterface
-public interface Opener {
-    void open(Path path);
-}
