@@ -2,6 +2,7 @@ package app.yellowtab.desktop;
 
 import app.yellowtab.desktop.look.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Session;
 import app.yellowtab.files.Folders;
 import app.yellowtab.keep.Recents;
 import app.yellowtab.picture.PictureFiles;
@@ -45,9 +46,9 @@ abstract class Probe extends Application {
         Jobs jobs = new Jobs(Executors.newCachedThreadPool(Thread.ofPlatform().daemon().factory()), Platform::runLater);
         Path user = folder.resolve("user");
         desk = new Desk(stage, new Recents(user), user, new PictureFiles(folder.resolve("pictures"), PICTURE_BYTES), jobs,
-                new NoDialogs(), path -> {}, languages -> {
+                new Session.Around(new NoDialogs(), path -> {}, languages -> {
                     throw new IOException("nothing is recognised here");
-                });
+                }));
         stage.show();
         Thread.ofPlatform().name("probe").start(this::run);
     }

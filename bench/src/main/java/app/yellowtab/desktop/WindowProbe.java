@@ -92,10 +92,12 @@ public final class WindowProbe extends Probe {
             time("rename", () -> workspace
                     .edit(now -> Edits.changeDocument(now, middle, document -> document.withTitle("Letter " + round))));
             soon("sort everything", workspace,
-                    () -> workspace.editSoon(now -> Sorting.sorted(now, all, round % 2 == 0 ? SortOrder.TITLE : SortOrder.DATE)));
+                    () -> workspace.editSoon("edit.sort",
+                            now -> Sorting.sorted(now, all, round % 2 == 0 ? SortOrder.TITLE : SortOrder.DATE)));
             Set<PageKey> pages =
                     workspace.plan().leaves().stream().flatMap(leaf -> leaf.key().stream()).collect(Collectors.toSet());
-            soon("turn every page", workspace, () -> workspace.editSoon(now -> PageEdits.turned(now, pages, 1)));
+            soon("turn every page", workspace, () -> workspace.editSoon("edit.pages",
+                    now -> PageEdits.turned(now, pages, 1)));
             time("undo turning", workspace::undo);
             time("undo", workspace::undo);
             time("redo", workspace::redo);

@@ -4,6 +4,9 @@ import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.Stage;
+import java.util.ArrayList;
+import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Region;
@@ -16,11 +19,13 @@ final class HelpOverlay extends StackPane {
 
     HelpOverlay() {
         GridPane keys = new GridPane(24, 6);
-        int rows = (Shortcut.values().length + 1) / 2;
-        for (Shortcut shortcut : Shortcut.values()) {
-            int column = shortcut.ordinal() / rows * 2;
-            keys.add(Controls.label(shortcut.shown(), Styles.FORM_LABEL), column, shortcut.ordinal() % rows);
-            keys.add(Controls.label(shortcut.meaning(), Styles.SMALL), column + 1, shortcut.ordinal() % rows);
+        List<String[]> all = new ArrayList<>();
+        for (Stage stage : Stage.values()) all.add(new String[] {stage.keys().getDisplayText(), stage.shown()});
+        for (Shortcut shortcut : Shortcut.values()) all.add(new String[] {shortcut.shown(), shortcut.meaning()});
+        int rows = (all.size() + 1) / 2;
+        for (int i = 0; i < all.size(); i++) {
+            keys.add(Controls.label(all.get(i)[0], Styles.FORM_LABEL), i / rows * 2, i % rows);
+            keys.add(Controls.label(all.get(i)[1], Styles.SMALL), i / rows * 2 + 1, i % rows);
         }
         close.setCancelButton(true);
         VBox card = new VBox(14, Controls.label(Words.of("help.title"), Styles.TITLE), keys, close);

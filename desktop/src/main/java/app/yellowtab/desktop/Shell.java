@@ -1,37 +1,17 @@
 package app.yellowtab.desktop;
 
-import app.yellowtab.clash.ClashFinder;
-import app.yellowtab.desktop.agree.AgreeMenu;
-import app.yellowtab.desktop.arrange.ArrangeStage;
-import app.yellowtab.desktop.clash.ClashDesk;
-import app.yellowtab.desktop.clash.NumberNotes;
-import app.yellowtab.desktop.clash.OldDesk;
-import app.yellowtab.desktop.cut.CutStage;
-import app.yellowtab.desktop.gather.GatherStage;
-import app.yellowtab.desktop.gather.Gathering;
 import app.yellowtab.desktop.look.Controls;
-import app.yellowtab.desktop.look.FileDialogs;
 import app.yellowtab.desktop.look.Late;
-import app.yellowtab.desktop.look.Opener;
 import app.yellowtab.desktop.look.Styles;
-import app.yellowtab.desktop.mark.PresetStore;
-import app.yellowtab.desktop.number.NumberStage;
 import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.PagePictures;
-import app.yellowtab.desktop.produce.ProduceStage;
 import app.yellowtab.desktop.reader.ForeEdge;
 import app.yellowtab.desktop.reader.Reader;
-import app.yellowtab.desktop.work.Intakes;
-import app.yellowtab.desktop.work.Recognising;
+import app.yellowtab.desktop.work.Session;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Stage;
+import app.yellowtab.desktop.work.Stage.Beside;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.find.BundleWords;
-import app.yellowtab.keep.KeptReference;
-import app.yellowtab.keep.KeptRules;
-import app.yellowtab.keep.NumberPresets;
-import app.yellowtab.keep.RememberedPasswords;
-import app.yellowtab.keep.Templates;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
 import java.util.List;
@@ -54,15 +34,8 @@ import org.jspecify.annotations.Nullable;
 /** The frame of an open bundle: rail, the stage in the middle, fore-edge, reader, status bar. */
 final class Shell extends StackPane {
     private final Workspace workspace;
-    private final Gathering gathering;
-    private final Late<GatherStage> gather;
-    private final Late<CutStage> cut;
-    private final ArrangeStage arrange;
-    private final Late<NumberStage> number;
-    private final ClashDesk clashes;
-    private final OldDesk old;
-    private final NumberNotes notes;
-    private final Late<ProduceStage> produce;
+    private final Session session;
+    private final Stages stages;
     private final PagePictures pictures;
     private final Reader reader;
     private final ForeEdge foreEdge;
@@ -70,35 +43,23 @@ final class Shell extends StackPane {
     private final StackPane middle = new StackPane();
     private final Rail rail;
     private final StatusBar status;
-    private final Recognising recognising;
     private final Subscription subscription;
 
-    Shell(Desk desk, Workspace workspace, RememberedPasswords passwords, PictureFiles pictureFiles, KeptRules kept,
-            NumberPresets presets, KeptReference reference, Templates templates, FileDialogs dialogs, Opener opener,
-            Recognising.Engines engines) {
-        this.workspace = workspace;
-        this.pictures = new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater,
-                workspace.jobs()::beside);
+    /**
+     * @param leave goes back to the start screen
+     * @param loose shows loose files, to be numbered
+     */
+    Shell(Session session, PictureFiles pictureFiles, Runnable leave, Runnable loose) {
+        this.session = session;
+        this.workspace = session.workspace();
+        this.pictures =
+                new PagePictures(new PageRenderer(workspace.folder(), pictureFiles), Platform::runLater, session.jobs()::beside);
         FrameWish framing = new FrameWish();
-        Intakes intakes = new Intakes(workspace, passwords);
-        this.recognising = new Recognising(workspace, engines);
-        this.gathering = new Gathering(workspace, intakes, recognising);
-        // A program shows one stage when it starts; the others are made when one goes there.
-        this.gather = new Late<>(() -> new GatherStage(workspace, intakes, gathering, dialogs, pictures));
-        this.cut = new Late<>(() -> new CutStage(workspace, pictures, dialogs, opener, kept));
-        this.arrange = new ArrangeStage(workspace, intakes, dialogs, pictures, new AgreeMenu.Kept(reference, templates), framing);
-        BundleWords words = new BundleWords(workspace.folder());
-        ClashFinder finder = new ClashFinder(words, pictures.renderer());
-        this.clashes = new ClashDesk(workspace, finder);
-        this.old = new OldDesk(workspace, words, finder);
-        this.notes = new NumberNotes(clashes, old, workspace);
-        this.produce = new Late<>(() -> new ProduceStage(workspace, pictures.renderer(), notes, dialogs, opener));
-        this.number = new Late<>(
-                () -> new NumberStage(workspace, pictures, dialogs, clashes, old, new PresetStore(presets), desk::openLoose));
-        this.reader = new Reader(workspace, pictures, reference, dialogs, framing);
+        this.stages = new Stages(session, pictures, framing, loose);
+        this.reader = new Reader(workspace, pictures, session.kept().reference(), session.dialogs(), framing);
         this.foreEdge = new ForeEdge(workspace);
-        this.rail = new Rail(workspace, desk::leave, () -> help.get().toggle());
-        this.status = new StatusBar(workspace, recognising);
+        this.rail = new Rail(stages.all(), workspace, leave, () -> help.get().toggle());
+        this.status = new StatusBar(workspace, session.recognising());
         HBox.setHgrow(middle, Priority.ALWAYS);
         HBox work = new HBox(middle, foreEdge, reader);
         VBox.setVgrow(work, Priority.ALWAYS);
@@ -119,13 +80,7 @@ final class Shell extends StackPane {
 
     /** Puts the keyboard where work begins. */
     void begin() {
-        switch (workspace.stageProperty().get()) {
-            case GATHER -> gather.get().begin();
-            case CUT -> cut.get().begin();
-            case ARRANGE -> arrange.begin();
-            case NUMBER -> number.get().begin();
-            case PRODUCE -> produce.get().begin();
-        }
+        stages.shown().view().begin();
     }
 
     /** Puts in what may come after the first picture: what is looked at is the stage in the middle. */
@@ -136,16 +91,8 @@ final class Shell extends StackPane {
 
     void dispose() {
         subscription.unsubscribe();
-        recognising.dispose();
-        gather.ifMade(GatherStage::dispose);
-        gathering.dispose();
-        cut.ifMade(CutStage::dispose);
-        arrange.dispose();
-        number.ifMade(NumberStage::dispose);
-        produce.ifMade(ProduceStage::dispose);
-        notes.dispose();
-        clashes.dispose();
-        old.dispose();
+        session.dispose();
+        stages.dispose();
         reader.dispose();
         pictures.close();
         foreEdge.dispose();
@@ -165,25 +112,23 @@ final class Shell extends StackPane {
     }
 
     private void showStage(Stage stage) {
-        Node shown = switch (stage) {
-            case GATHER -> gather.get();
-            case CUT -> cut.get();
-            case ARRANGE -> arrange;
-            case NUMBER -> number.get();
-            case PRODUCE -> produce.get();
-        };
+        Node shown = stages.shown().node();
         reader.endRedacting();
         middle.getChildren().setAll(shown);
-        // What is gathered and cut has pages of its own to look at, and no number yet.
-        boolean isPlanned = stage != Stage.GATHER && stage != Stage.CUT;
-        Controls.show(foreEdge, isPlanned);
-        // Numbers have the page itself in the middle.
-        Controls.show(reader, isPlanned && stage != Stage.NUMBER);
+        Controls.show(foreEdge, stage.beside() != Beside.NOTHING);
+        Controls.show(reader, stage.beside() == Beside.READER);
         begin();
     }
 
     private void onKey(KeyEvent event) {
         boolean typing = event.getTarget() instanceof TextInputControl;
+        for (Stage stage : Stage.values()) {
+            if (stage.keys().match(event)) {
+                workspace.stageProperty().set(stage);
+                event.consume();
+                return;
+            }
+        }
         for (Shortcut shortcut : Shortcut.values()) {
             if (shortcut.matches(event) && run(shortcut, typing)) {
                 event.consume();
@@ -195,14 +140,8 @@ final class Shell extends StackPane {
     /** {@return whether the keys meant something here; while a text is typed, undo is the text's own} */
     private boolean run(Shortcut shortcut, boolean typing) {
         switch (shortcut) {
-            case STAGE_GATHER -> workspace.stageProperty().set(Stage.GATHER);
-            case STAGE_CUT -> workspace.stageProperty().set(Stage.CUT);
-            case STAGE_ARRANGE -> workspace.stageProperty().set(Stage.ARRANGE);
-            case STAGE_NUMBER -> workspace.stageProperty().set(Stage.NUMBER);
-            case STAGE_PRODUCE -> workspace.stageProperty().set(Stage.PRODUCE);
             case GO_TO -> {
-                if (workspace.stageProperty().get() == Stage.NUMBER) return number.get().run(shortcut);
-                if (!reader.isVisible()) return false;
+                if (!reader.isVisible()) return stages.shown().view().run(shortcut, typing);
                 reader.askForNumber();
             }
             case FIND -> {
@@ -238,12 +177,7 @@ final class Shell extends StackPane {
                 if (shortcut == Shortcut.SELECT_ALL && reader.hasPage()) return reader.chooseAll();
                 // On the page it takes back what was redacted, and never an entry out of the index.
                 if (shortcut == Shortcut.TAKE_OUT && reader.hasPage()) return false;
-                return switch (workspace.stageProperty().get()) {
-                    case GATHER -> gather.get().run(shortcut, typing);
-                    case CUT -> cut.get().run(shortcut, typing);
-                    case ARRANGE -> arrange.run(shortcut, typing);
-                    case NUMBER, PRODUCE -> false;
-                };
+                return stages.shown().view().run(shortcut, typing);
             }
         }
         return true;

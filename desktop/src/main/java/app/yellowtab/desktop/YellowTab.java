@@ -2,6 +2,7 @@ package app.yellowtab.desktop;
 
 import app.yellowtab.desktop.look.FileDialogs;
 import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Session;
 import app.yellowtab.files.UserFolder;
 import app.yellowtab.keep.Recents;
 import app.yellowtab.pdf.Typeface;
@@ -45,9 +46,9 @@ public final class YellowTab extends Application {
         FileDialogs dialogs = new SystemDialogs(window);
         Jobs jobs = new Jobs(background, Platform::runLater);
         PictureFiles pictures = new PictureFiles(UserFolder.cache().resolve("pictures"), PictureFiles.MOST_BYTES);
-        Desk desk = new Desk(window, new Recents(user), user, pictures, jobs, dialogs,
-                path -> getHostServices().showDocument(path.toUri().toString()),
-                languages -> new ProcessRecogniser(Languages.ofUser(), languages));
+        Desk desk = new Desk(window, new Recents(user), user, pictures, jobs,
+                new Session.Around(dialogs, path -> getHostServices().showDocument(path.toUri().toString()),
+                        languages -> new ProcessRecogniser(Languages.ofUser(), languages)));
         jobs.beside(pictures::sweep);
         // Measuring our letters takes a while the first time, and every bundle that is opened waits for it.
         jobs.beside(() -> {

@@ -6,6 +6,7 @@ import app.yellowtab.desktop.look.FileDialogs;
 import app.yellowtab.desktop.look.Opener;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Recognising;
+import app.yellowtab.desktop.work.Session;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.keep.Recents;
 import app.yellowtab.picture.PictureFiles;
@@ -54,7 +55,8 @@ abstract class AtTheWindow {
 
     Desk newDesk() {
         return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"),
-                new PictureFiles(temp.resolve("pictures"), PictureFiles.MOST_BYTES), jobs, dialogs, opener, engines);
+                new PictureFiles(temp.resolve("pictures"), PictureFiles.MOST_BYTES), jobs,
+                new Session.Around(dialogs, opener, engines));
     }
 
     @AfterEach

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
@@ -315,5 +316,28 @@ class WindowTests extends AtTheWindow {
 
     private Workspace workspaceBefore() {
         return before;
+    }
+
+    @Test
+    void whatIsStillBeingWorkedOutWhenTheBundleIsClosedIsThereWhenItIsOpenedAgain(FxRobot robot) throws IOException {
+        openBundle(robot);
+        CountDownLatch slow = new CountDownLatch(1);
+        robot.interact(() -> {
+            workspace().editSoon("edit.sort", bundle -> {
+                try {
+                    slow.await(30, TimeUnit.SECONDS);
+                } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                }
+                return bundle.withHeading(bundle.heading().withTitle("Sorted bundle"));
+            });
+            desk.leave();
+        });
+        assertThat(robot.lookup("#waiting").queryLabeled().getText()).startsWith("Stopping what is under way");
+        slow.countDown();
+        until(() -> robot.lookup("#start-open").tryQuery().isPresent());
+        robot.interact(() -> desk.open(temp.resolve("bundle")));
+        until(() -> desk.workspace().isPresent());
+        assertThat(workspace().bundle().heading().title()).isEqualTo("Sorted bundle");
     }
 }

@@ -257,7 +257,7 @@ public final class Agreeing {
             keeps = false;
             kept.words().ifPresent(said::set);
             if (kept.plan() != newest.get()) keepChronology();
-        });
+        }, failure -> keeps = false);
     }
 
     /** For which plan the chronology was looked at, and what there is to say of it. */

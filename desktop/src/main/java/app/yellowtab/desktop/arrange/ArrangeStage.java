@@ -17,6 +17,7 @@ import app.yellowtab.desktop.table.PagesView;
 import app.yellowtab.desktop.table.PagesWork;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.StageView;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Moves;
 import java.nio.file.Path;
@@ -27,7 +28,7 @@ import javafx.scene.layout.Region;
 import javafx.util.Subscription;
 
 /** The tray on the left, the index sheet in the middle. */
-public final class ArrangeStage extends HBox {
+public final class ArrangeStage extends HBox implements StageView {
     private static final long RESTS_MILLIS = 1500;
     private final Arrangement arrangement;
     private final FileDialogs dialogs;
@@ -84,6 +85,7 @@ public final class ArrangeStage extends HBox {
     }
 
     /** Puts the keyboard on the sheet. */
+    @Override
     public void begin() {
         sheet.focusRows();
     }
@@ -110,6 +112,7 @@ public final class ArrangeStage extends HBox {
         else if (!replaces) sheet.focusRows();
     }
 
+    @Override
     public void dispose() {
         subscription.unsubscribe();
         replacement.cancel();
@@ -124,6 +127,7 @@ public final class ArrangeStage extends HBox {
     }
 
     /** {@return whether the keys meant something here} */
+    @Override
     public boolean run(Shortcut shortcut, boolean typing) {
         if (typing || Late.isShown(compared) || Late.isShown(agreed)) return false;
         if (shortcut == Shortcut.PAGES) {

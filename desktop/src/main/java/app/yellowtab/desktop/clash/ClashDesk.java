@@ -114,6 +114,8 @@ public final class ClashDesk {
             return ended.get() ? State.NONE : new State(found, plan.pageCount(), plan.pageCount());
         }, done -> {
             if (!ended.get()) state.set(done);
+        }, failure -> {
+            if (!ended.get()) state.set(State.NONE);
         });
     }
 
@@ -141,7 +143,8 @@ public final class ClashDesk {
         Plan plan = workspace.plan();
         if (clash.leaf() >= plan.pageCount()) return;
         Map<SourceId, Source> sources = workspace.bundle().sourcesById();
-        workspace.jobs().quietly(() -> helps(plan, plan.leaf(clash.leaf()), clash, sources), take);
+        workspace.jobs().quietly(() -> helps(plan, plan.leaf(clash.leaf()), clash, sources), take,
+                failure -> take.accept(List.of()));
     }
 
     private List<Help> helps(Plan plan, Leaf leaf, Clash clash, Map<SourceId, Source> sources) {

@@ -24,6 +24,7 @@ import app.yellowtab.desktop.sheets.SheetProposals;
 import app.yellowtab.desktop.sheets.SheetsView;
 import app.yellowtab.desktop.work.KeptMenu;
 import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.StageView;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.keep.KeptRules;
 import app.yellowtab.model.cut.CutRule;
@@ -51,7 +52,7 @@ import javafx.util.Subscription;
 import org.kordamp.ikonli.feather.Feather;
 
 /** A batch on a light table: the batches on the left, the rules on the right, what comes of it below. */
-public final class CutStage extends HBox {
+public final class CutStage extends HBox implements StageView {
     /** Room for the bar that the rules are moved with. */
     private static final double BAR_PX = 14;
 
@@ -212,10 +213,12 @@ public final class CutStage extends HBox {
     }
 
     /** Puts the keyboard where work begins. */
+    @Override
     public void begin() {
         if (batches.begin()) table.requestFocus();
     }
 
+    @Override
     public void dispose() {
         subscription.unsubscribe();
         batches.dispose();
@@ -268,6 +271,7 @@ public final class CutStage extends HBox {
     }
 
     /** {@return whether keys meant something here} */
+    @Override
     public boolean run(Shortcut shortcut, boolean typing) {
         if (shortcut == Shortcut.SHOW_LARGE && large.isVisible() && !typing) {
             closeLarge();

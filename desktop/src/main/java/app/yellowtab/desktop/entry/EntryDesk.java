@@ -61,7 +61,7 @@ public final class EntryDesk {
     /** Sorts what is chosen; of a single document the section that it stands in. */
     public void sort(SortOrder by) {
         Set<EntryId> those = chosen();
-        workspace.editSoon(bundle -> Sorting.sorted(bundle, those, by));
+        workspace.editSoon("edit.sort", bundle -> Sorting.sorted(bundle, those, by));
     }
 
     /** Adds an entry for a document that is still to come, below what is chosen or at the end, and begins to type its title. */

@@ -8,6 +8,7 @@ import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.StageView;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
@@ -45,7 +46,7 @@ import javafx.util.StringConverter;
 import javafx.util.Subscription;
 
 /** Where the work begins: everything that came in, and one of it at a glance. */
-public final class GatherStage extends HBox {
+public final class GatherStage extends HBox implements StageView {
     private final Workspace workspace;
     private final Intakes intakes;
     private final FileDialogs dialogs;
@@ -291,10 +292,12 @@ public final class GatherStage extends HBox {
     }
 
     /** Puts the keyboard on the list. */
+    @Override
     public void begin() {
         list.focusRows();
     }
 
+    @Override
     public void dispose() {
         subscription.unsubscribe();
         confirming.unsubscribe();
@@ -304,6 +307,7 @@ public final class GatherStage extends HBox {
     }
 
     /** {@return whether the keys meant something here} */
+    @Override
     public boolean run(Shortcut shortcut, boolean typing) {
         if (typing) return false;
         switch (shortcut) {

@@ -15,6 +15,7 @@ import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
 import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.StageView;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.mark.Mark;
@@ -37,7 +38,7 @@ import org.kordamp.ikonli.feather.Feather;
  * The page in view, large, with its numbers and lines on it to be moved; beside it what is set, what clashes, and what pages
  * carried before.
  */
-public final class NumberStage extends HBox {
+public final class NumberStage extends HBox implements StageView {
     /** Sharp at the size shown. */
     private static final int WIDTH_PX = 1100;
 
@@ -149,18 +150,21 @@ public final class NumberStage extends HBox {
     }
 
     /** Puts the keyboard on the page's number. */
+    @Override
     public void begin() {
         number.requestFocus();
     }
 
     /** {@return whether the keys meant something here} */
-    public boolean run(Shortcut shortcut) {
+    @Override
+    public boolean run(Shortcut shortcut, boolean typing) {
         if (shortcut != Shortcut.GO_TO) return false;
         number.requestFocus();
         number.selectAll();
         return true;
     }
 
+    @Override
     public void dispose() {
         subscription.unsubscribe();
         request.cancel();

@@ -11,6 +11,8 @@ import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.redact.LeakList;
 import app.yellowtab.desktop.redact.Leaks;
 import app.yellowtab.desktop.work.RunningJob;
+import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.StageView;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.finding.Finding;
@@ -41,7 +43,7 @@ import javafx.util.Subscription;
 import org.kordamp.ikonli.feather.Feather;
 
 /** Says what will be written, asks where, and shows how far it is and what came of it. */
-public final class ProduceStage extends StackPane {
+public final class ProduceStage extends StackPane implements StageView {
     private final Workspace workspace;
     private final Production production;
     private final FileDialogs dialogs;
@@ -95,6 +97,7 @@ public final class ProduceStage extends StackPane {
     }
 
     /** Puts the keyboard on the main action, so that Enter produces. */
+    @Override
     public void begin() {
         Platform.runLater(() -> {
             applyCss();    // what scrolls has its content in the window only then
@@ -102,6 +105,12 @@ public final class ProduceStage extends StackPane {
         });
     }
 
+    @Override
+    public boolean run(Shortcut shortcut, boolean typing) {
+        return false;
+    }
+
+    @Override
     public void dispose() {
         subscription.unsubscribe();
         leaks.dispose();

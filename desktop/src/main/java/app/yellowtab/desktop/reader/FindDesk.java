@@ -178,6 +178,9 @@ final class FindDesk {
             learns = false;
             learned = all;
             if (!gone) learn();
+        }, failure -> {
+            learns = false;
+            learned = sources;
         });
     }
 

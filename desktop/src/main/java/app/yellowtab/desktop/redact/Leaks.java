@@ -7,11 +7,9 @@ import app.yellowtab.find.RedactedWords;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Plan;
 import java.util.List;
-import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.util.Subscription;
-import org.slf4j.LoggerFactory;
 
 /** What still says what is redacted, as long as somebody looks; found in the background. Knows no node. For the JavaFX thread. */
 public final class Leaks {
@@ -49,23 +47,19 @@ public final class Leaks {
         searches = true;
         Bundle bundle = workspace.bundle();
         Plan plan = workspace.plan();
-        workspace.jobs().quietly(() -> found(bundle, plan), leaks -> {
+        workspace.jobs().quietly(() -> RedactedWords.in(bundle, plan, words), leaks -> {
             searches = false;
             if (!looks) return;
-            leaks.ifPresent(found::set);
-            // It has changed meanwhile.
-            if (workspace.bundle() != bundle) search();
+            found.set(leaks);
+            searchIfChanged(bundle);
+        }, failure -> {
+            searches = false;
+            searchIfChanged(bundle);
         });
     }
 
-    /** {@return what was found; empty where the search itself failed, so that the next can be begun} */
-    private Optional<List<Leak>> found(Bundle bundle, Plan plan) {
-        try {
-            return Optional.of(RedactedWords.in(bundle, plan, words));
-        } catch (RuntimeException | Error failure) {
-            LoggerFactory.getLogger(Leaks.class).warn("not searched", failure);
-            return Optional.empty();
-        }
+    private void searchIfChanged(Bundle searched) {
+        if (workspace.bundle() != searched) search();
     }
 
     /** Does what helps against one of them. */

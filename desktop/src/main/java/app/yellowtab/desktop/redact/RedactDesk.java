@@ -259,7 +259,7 @@ public final class RedactDesk {
     public void takeBackAll() {
         Set<PageKey> keys = new HashSet<>();
         for (Leaf leaf : workspace.plan().leaves()) if (isRedacted(leaf)) leaf.key().ifPresent(keys::add);
-        workspace.editSoon(bundle -> Redacting.allTakenBack(bundle, keys));
+        workspace.editSoon("edit.redactionsOff", bundle -> Redacting.allTakenBack(bundle, keys));
     }
 
     /**
@@ -279,7 +279,7 @@ public final class RedactDesk {
                     state.set(new State(true, now.page(), now.redactions(), -1, now.reason(), now.printed(),
                             hits.isEmpty() ? Optional.empty() : Optional.of(new Walk(hits, 0, 0))));
                     goToHit();
-                });
+                }, failure -> said.set(""));
     }
 
     private void goToHit() {

@@ -43,6 +43,11 @@ public final class WaitingView extends StackPane {
         return sign;
     }
 
+    /** Says something more. */
+    public void say(String words) {
+        lines.getChildren().add(Controls.paragraph(words, Styles.FORM_LABEL));
+    }
+
     /** Offers not to wait any longer. */
     public void offer(String key, Runnable action) {
         Button button = Controls.button(key, action);

@@ -265,7 +265,7 @@ public final class PagesDesk {
 
     private void edit(UnaryOperator<Bundle> change) {
         if (chosen.isEmpty()) return;
-        if (chosen.size() > MANY) workspace.editSoon(change);
+        if (chosen.size() > MANY) workspace.editSoon("edit.pages", change);
         else workspace.edit(change);
     }
 
@@ -321,7 +321,7 @@ public final class PagesDesk {
         Set<PageKey> odd = new HashSet<>(pages);
         odd.removeAll(even);
         AtomicInteger count = new AtomicInteger();
-        workspace.editSoon(bundle -> {
+        workspace.editSoon("edit.crop", bundle -> {
             Cropping.Cropped cropped = Cropping.byMargins(bundle, odd, margins);
             Cropping.Cropped both = even.isEmpty() ? cropped : Cropping.byMargins(cropped.bundle(), even,
                     new Margins(margins.rightMm(), margins.topMm(), margins.leftMm(), margins.bottomMm()));

@@ -102,7 +102,7 @@ public final class PagesWork {
             at.add(place);
         }
         if (at.isEmpty()) return;
-        workspace.editSoon(bundle -> {
+        workspace.editSoon("edit.blanks", bundle -> {
             Bundle with = bundle;
             for (int place : at.reversed()) {
                 Sheet sheet = LeafSheet.of(now.leaves().get(place - 1), sources).orElse(Sheet.A4);
@@ -178,7 +178,7 @@ public final class PagesWork {
     public void toSheet(Sheet sheet, boolean enlarges, boolean drawings, Consumer<ToSheet.Fitted> done) {
         Set<PageKey> pages = desk.shownProperty().get().chosen();
         AtomicReference<ToSheet.Fitted> fitted = new AtomicReference<>(new ToSheet.Fitted(workspace.bundle(), 0, 0, 1));
-        workspace.editSoon(bundle -> {
+        workspace.editSoon("edit.sheet", bundle -> {
             ToSheet.Fitted its = ToSheet.fitted(bundle, pages, sheet, enlarges, drawings);
             fitted.set(its);
             return its.bundle();
@@ -188,14 +188,14 @@ public final class PagesWork {
     /** Puts what is chosen on sheets of its own size again. */
     public void sheetOff() {
         Set<PageKey> pages = desk.shownProperty().get().chosen();
-        workspace.editSoon(bundle -> ToSheet.takenOff(bundle, pages));
+        workspace.editSoon("edit.sheet", bundle -> ToSheet.takenOff(bundle, pages));
     }
 
     /** Divides what is chosen in two, where it lies; {@code done} is told how many pages were left as they are. */
     public void divide(Consumer<Integer> done) {
         Set<PageKey> pages = desk.shownProperty().get().chosen();
         AtomicReference<Integer> left = new AtomicReference<>(0);
-        workspace.editSoon(bundle -> {
+        workspace.editSoon("edit.divide", bundle -> {
             Spreads.Divided divided = Spreads.divided(bundle, pages);
             left.set(divided.left());
             return divided.bundle();
@@ -301,7 +301,8 @@ public final class PagesWork {
             said.accept(!saved.isWhole() ? Words.of("save.stopped", saved.files().size())
                     : how.each() ? Words.of("save.each", saved.files().size(), target)
                             : Words.of("save.one", leaves.size(), target.getFileName()));
-            if (saved.isWhole() && how.takesOut()) workspace.editSoon(bundle -> PageEdits.takenOut(bundle, pages));
+            if (saved.isWhole() && how.takesOut())
+                workspace.editSoon("edit.takeOut", bundle -> PageEdits.takenOut(bundle, pages));
         }, failure -> said.accept(String.valueOf(failure.getMessage())));
     }
 }

@@ -20,6 +20,7 @@ public final class Jobs {
     private final Executor background;
     private final Executor fxThread;
     private final ObservableList<Job> running = FXCollections.observableArrayList();
+    private Consumer<Throwable> failures = failure -> {};
     /** What waits to be begun, in order; null where nothing need wait. */
     private @Nullable List<Runnable> held;
 
@@ -65,15 +66,43 @@ public final class Jobs {
         fxThread.execute(task);
     }
 
-    /** Works something out in the background that is soon done and needs no showing, and gives it to the JavaFX thread. */
+    /** Is told, on the JavaFX thread, of what failed and is nobody's answer, so that the user hears of it. */
+    public void onFailure(Consumer<Throwable> newListener) {
+        failures = newListener;
+    }
+
+    /**
+     * Works something out in the background that is soon done and needs no showing, and gives it to the JavaFX thread. The user
+     * is told if it fails.
+     */
     public <T> void quietly(Supplier<T> work, Consumer<T> done) {
+        quietly(work, done, failure -> {});
+    }
+
+    /**
+     * Works something out in the same way.
+     *
+     * @param failed is given what went wrong, errors of the machine among it, on the JavaFX thread, after the user was told
+     */
+    public <T> void quietly(Supplier<T> work, Consumer<T> done, Consumer<Throwable> failed) {
+        attempt(work, done, failure -> {
+            failures.accept(failure);
+            failed.accept(failure);
+        });
+    }
+
+    /** Works something out in the same way, whose failure the caller tells the user himself. */
+    <T> void attempt(Supplier<T> work, Consumer<T> done, Consumer<Throwable> failed) {
         beside(() -> {
+            T result;
             try {
-                T result = work.get();
-                fxThread.execute(() -> done.accept(result));
+                result = work.get();
             } catch (RuntimeException | Error e) {
                 LoggerFactory.getLogger(Jobs.class).warn("not worked out", e);
+                fxThread.execute(() -> failed.accept(e));
+                return;
             }
+            fxThread.execute(() -> done.accept(result));
         });
     }
 

@@ -181,6 +181,10 @@ public final class Recognising {
                 workspace.learn(bundle -> bundle.sourcesById().containsKey(source.id())
                         ? Edits.changeSources(bundle, Map.of(source.id(), read.lesson().get())) : bundle);
             next();
+        }, failure -> {
+            reading = Optional.empty();
+            givenUp.add(source.id());
+            if (!closed) next();
         });
     }
 

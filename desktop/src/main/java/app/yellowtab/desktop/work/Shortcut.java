@@ -4,10 +4,11 @@ import app.yellowtab.desktop.look.Words;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 
-/** Every key that does something beyond typing. The help page is made from this table, and the views bind from it. */
+/**
+ * Every key that does something beyond typing, but for those of the stages, which {@link Stage} numbers. The help page is made
+ * from this table, and the views bind from it.
+ */
 public enum Shortcut {
-    STAGE_GATHER("Shortcut+1"), STAGE_CUT("Shortcut+2"), STAGE_ARRANGE("Shortcut+3"), STAGE_NUMBER("Shortcut+4"),
-    STAGE_PRODUCE("Shortcut+5"),
     UNDO("Shortcut+Z"), REDO("Shortcut+Shift+Z"), REDO_TOO("Shortcut+Y"),
     ADD_FILES("Shortcut+O"), ADD_FOLDER("Shortcut+Shift+O"), PASTE("Shortcut+V"), PUT_IN_INDEX("Enter"),
     NEW_SECTION("Shortcut+Shift+N"), PLACEHOLDER("Shortcut+Shift+P"), DIVIDE("Shortcut+D"), JOIN("Shortcut+J"),

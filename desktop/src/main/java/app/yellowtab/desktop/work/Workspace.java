@@ -2,7 +2,10 @@ package app.yellowtab.desktop.work;
 
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.History;
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.source.Source;
@@ -10,6 +13,7 @@ import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Deque;
 import java.util.LinkedHashMap;
@@ -18,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.WeakHashMap;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -32,6 +37,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.util.Subscription;
+import org.jspecify.annotations.Nullable;
 
 /** The open bundle as every view sees it: the bundle, its plan, where one is reading, and what wants a look. */
 public final class Workspace {
@@ -51,6 +57,7 @@ public final class Workspace {
     private final Map<Object, List<Source>> arriving = new LinkedHashMap<>();
     private final Set<Object> finished = Collections.newSetFromMap(new WeakHashMap<>());
     private final ObservableList<Finding> findings = FXCollections.observableArrayList();
+    private final List<UnderWay> underWay = new ArrayList<>();
 
     /** @param planned the plan of the bundle that was opened */
     public Workspace(BundleFolder folder, Bundle opened, Plan planned, Autosave autosave, Jobs jobs) {
@@ -173,33 +180,72 @@ public final class Workspace {
 
     /**
      * Makes an edit that takes longer to work out: that, and the plan of it, are done in the background; what is done meanwhile
-     * stays.
+     * stays. Closing waits for it.
+     *
+     * @param name the key of what it is called where one is asked whether to wait for it
      */
-    public void editSoon(UnaryOperator<Bundle> change) {
-        editSoon(change, () -> {});
+    public void editSoon(String name, UnaryOperator<Bundle> change) {
+        editSoon(name, change, () -> {});
     }
 
     /**
      * Makes an edit in the same way.
      *
-     * @param done is run when that is over, on the JavaFX thread, whether anything has changed or not
+     * @param done is run when that is over, on the JavaFX thread, whether anything has changed or not, and if it failed, too
      */
-    public void editSoon(UnaryOperator<Bundle> change, Runnable done) {
+    public void editSoon(String name, UnaryOperator<Bundle> change, Runnable done) {
+        UnderWay edit = new UnderWay(Words.of(name), new CompletableFuture<>());
+        underWay.add(edit);
+        workOut(edit, change, done);
+    }
+
+    private void workOut(UnderWay edit, UnaryOperator<Bundle> change, Runnable done) {
         Bundle base = history.present();
         Plan before = plan();
-        jobs.quietly(() -> {
+        jobs.attempt(() -> {
             Bundle edited = change.apply(base);
-            return new Prepared(edited, edited.equals(base) ? before : Planner.plan(edited, before));
+            return edited.equals(base) ? new Prepared(base, before) : new Prepared(edited, Planner.plan(edited, before));
         }, ready -> {
+            // What was done or found out meanwhile stays, and what is worked out of it is, again, not for the JavaFX thread.
             if (history.present() != base) {
-                edit(change);
-            } else if (!ready.bundle().equals(base)) {
+                workOut(edit, change, done);
+                return;
+            }
+            end(edit, () -> {
+                if (ready.bundle() == base) return;
                 history.step(ready.bundle());
                 planned.addFirst(ready);
                 show();
+            }, done);
+        }, failure -> end(edit, () -> findings.add(new Finding(Code.NOT_WORKED_OUT, new Subject.OfThing(edit.name()),
+                failure.getClass().getSimpleName())), done));
+    }
+
+    private void end(UnderWay edit, Runnable result, Runnable done) {
+        try {
+            result.run();
+        } finally {
+            underWay.remove(edit);
+            try {
+                done.run();
+            } finally {
+                edit.ended().complete(null);
             }
-            done.run();
-        });
+        }
+    }
+
+    /** An edit that is being worked out. */
+    private record UnderWay(String name, CompletableFuture<@Nullable Void> ended) {}
+
+    /** {@return what is still being worked out, in plain words, the oldest first} */
+    public List<String> underWay() {
+        return underWay.stream().map(UnderWay::name).toList();
+    }
+
+    /** {@return completed, on the JavaFX thread, when no edit is being worked out any more} */
+    public CompletableFuture<@Nullable Void> settled() {
+        if (underWay.isEmpty()) return CompletableFuture.completedFuture(null);
+        return underWay.getFirst().ended().thenCompose(ended -> settled());
     }
 
     /** A bundle and its plan. */
