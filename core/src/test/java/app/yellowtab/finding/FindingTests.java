@@ -10,11 +10,15 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
+import java.util.ResourceBundle;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class FindingTests {
+    private static final ResourceBundle PATTERNS = ResourceBundle.getBundle("app.yellowtab.finding.findings", Locale.ROOT);
+
     @Test
     void everyCodeHasItsWordsOnceAndNoWordsAreLeftOver() throws IOException {
         try (var in = new BufferedReader(
@@ -30,6 +34,8 @@ class FindingTests {
     void everyMessageIsWholeAndNamesItsFileWhereItHasOne(Code code) {
         String message = new Finding(code, Subject.OfSource.of("s1", Path.of("case", "letter.pdf"), 1412), "detail").message();
         assertThat(message).doesNotContain("{", "}").endsWith(".").hasSizeGreaterThan(20);
-        if (message.contains("letter")) assertThat(message).doesNotContain("1,412");
+        boolean namesIt = PATTERNS.getString(code.name()).contains("{0}");
+        assertThat(message.contains("letter.pdf")).isEqualTo(namesIt);
+        assertThat(message).doesNotContain("1,412");
     }
 }

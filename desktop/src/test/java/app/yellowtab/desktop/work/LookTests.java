@@ -15,7 +15,6 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.css.CssParser;
-import javafx.css.Declaration;
 import javafx.css.Stylesheet;
 import javafx.scene.input.KeyCodeCombination;
 import org.junit.jupiter.api.Test;
@@ -48,7 +47,8 @@ class LookTests {
 
     private static List<String> rules(Stylesheet sheet) {
         return sheet.getRules().stream()
-                .map(rule -> rule.getSelectors() + " " + rule.getDeclarations().stream().map(Declaration::getProperty).toList())
+                .map(rule -> rule.getSelectors() + " "
+                        + rule.getDeclarations().stream().map(one -> one.getProperty() + ": " + one.getParsedValue()).toList())
                 .toList();
     }
 
