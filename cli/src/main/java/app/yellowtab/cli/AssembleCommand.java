@@ -76,12 +76,11 @@ final class AssembleCommand implements Callable<Integer> {
         List<Finding> findings = new ArrayList<>();
         FoundFolder found = FoundFolder.of(List.of(folder), findings).folders().getFirst().without(output)
                 .without(Ledger.beside(output)).without(LedgerCsv.beside(output));
-        try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
+        try (ProductionRun production = new ProductionRun(spec.commandLine().getOut(), spec.commandLine().getErr());
                 InPlace place = new InPlace(intake.passwords())) {
-            Intake.Taken taken = new Intake(place, intake.passwords(), intake.over(Reading.STANDARD)).bringIn(found,
-                    production::reading, production::isStopped);
+            Intake.Taken taken = intake.bringIn(place, found, intake.over(Reading.STANDARD), findings,
+                    production.console()::reading, production.console());
             place.know(taken.sources());
-            findings.addAll(taken.findings());
             Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD),
                     intake.over(Reading.STANDARD), taken.sources(), taken.contents(), List.of(), Numbering.NONE, List.of(),
                     RecognitionChoice.STANDARD);

@@ -44,19 +44,19 @@ final class BuildCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         BundleFolder.Opened opened = BundleFolder.open(folder);
-        try (Production production = new Production(spec.commandLine().getOut(), spec.commandLine().getErr());
+        try (ProductionRun production = new ProductionRun(spec.commandLine().getOut(), spec.commandLine().getErr());
                 BundleFolder place = opened.folder()) {
             place.tryPasswords(passwords);
             Bundle bundle = options.numbered(opened.bundle().withFromSources(options.over(opened.bundle().fromSources())));
             if (options.checksNumbers()) production.checkNumbers(bundle, place);
-            int code = set == Set.PAPER ? Production.DONE
+            int code = set == Set.PAPER ? Exit.DONE
                     : production.produce(bundle, place, output, options.csv(), new ArrayList<>());
-            if (set != Set.SCREEN && code != Production.NOTHING_PRODUCED)
+            if (set != Set.SCREEN && code != Exit.NOTHING)
                 code = Math.max(code, production.producePaper(bundle, place, output, options.csv()));
-            if (set == Set.BOTH && code != Production.NOTHING_PRODUCED) code = Math.max(code, production.compareSets(output));
+            if (set == Set.BOTH && code != Exit.NOTHING) code = Math.max(code, production.compareSets(output));
             List<RedactedWords.Leak> leaks = RedactedWords.in(bundle, Planner.plan(bundle), new BundleWords(place));
             leaks.forEach(leak -> production.say(leak.finding()));
-            return code == Production.DONE && !leaks.isEmpty() ? Production.SOME_LEFT_OUT : code;
+            return code == Exit.DONE && !leaks.isEmpty() ? Exit.SOME_LEFT_OUT : code;
         }
     }
 }

@@ -40,6 +40,11 @@ final class Console implements AutoCloseable {
         System.err.flush();
     }
 
+    /** Shows which file is being read, counted from 0. */
+    void reading(int done, int total, String name) {
+        show("Reading " + (done + 1) + " of " + total);
+    }
+
     /** Says what was found, or why something cannot be had. */
     void say(String words) {
         show("");

@@ -12,8 +12,6 @@ import app.yellowtab.files.FileNames;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
-import app.yellowtab.intake.FoundFolder;
-import app.yellowtab.intake.Intake;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.cut.Batch;
@@ -50,10 +48,6 @@ import picocli.CommandLine.Spec;
                 "Each batch gets a folder of its own with its pieces and cuts.csv, which says what became of every page. The "
                         + "batches themselves are not touched."})
 final class CutCommand implements Callable<Integer> {
-    private static final int DONE = 0;
-    private static final int NOTHING_CUT = 1;
-    private static final int SOME_LEFT_OUT = 3;
-
     @Parameters(arity = "1..*", paramLabel = "FILE", description = "The batches.")
     private List<Path> files = List.of();
     @Option(names = {"-o", "--output"}, paramLabel = "FOLDER", description = "Where the folders with the pieces are made.")
@@ -100,15 +94,10 @@ final class CutCommand implements Callable<Integer> {
     private int cut(CutRules rules, Depot depot, SourceFiles place, Optional<IntoBundle> bundle, Console console)
             throws IOException {
         List<Finding> findings = new ArrayList<>();
-        FoundFolder found = FoundFolder.of(files, findings);
-        Intake.Taken taken = new Intake(depot, reading.passwords(), reading.over(Reading.STANDARD))
-                .bringIn(found, (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total),
-                        console::isStopped);
-        depot.know(taken.sources());
-        findings.addAll(taken.findings());
+        List<Source> sources = reading.bringIn(depot, files, findings, console);
         FileNames folders = new FileNames();
         int done = 0;
-        for (Source batch : taken.sources()) {
+        for (Source batch : sources) {
             if (!batch.isRead() || console.isStopped()) continue;
             try {
                 Cut cut = cut(batch, rules, place, console);
@@ -123,9 +112,10 @@ final class CutCommand implements Callable<Integer> {
             }
         }
         findings.forEach(finding -> console.say(finding.message()));
-        if (done == 0) return NOTHING_CUT;
-        return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT
-                : DONE;
+        if (done == 0) return Exit.NOTHING;
+        return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK)
+                ? Exit.SOME_LEFT_OUT
+                : Exit.DONE;
     }
 
     private void put(Cut cut, CutRules rules, IntoBundle bundle, Console console) throws FindingException {

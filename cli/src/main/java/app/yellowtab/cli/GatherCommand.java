@@ -3,7 +3,6 @@ package app.yellowtab.cli;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
-import app.yellowtab.finding.Severity;
 import app.yellowtab.intake.FoundFolder;
 import app.yellowtab.intake.Intake;
 import app.yellowtab.model.Bundle;
@@ -30,10 +29,6 @@ import picocli.CommandLine.Spec;
                 "The files themselves are not touched; copies are kept in the bundle folder. What lies inside zip archives, "
                         + "e-mails and PDFs is brought in, too."})
 final class GatherCommand implements Callable<Integer> {
-    private static final int DONE = 0;
-    private static final int NOTHING_GATHERED = 1;
-    private static final int SOME_LEFT_OUT = 3;
-
     @Parameters(index = "0", paramLabel = "BUNDLEFOLDER", description = "The folder with the bundle, or a new or empty one.")
     private Path folder = Path.of("");
     @Parameters(index = "1..*", arity = "1..*", paramLabel = "FILES", description = "Files and folders.")
@@ -56,9 +51,7 @@ final class GatherCommand implements Callable<Integer> {
             FoundFolder found = FoundFolder.of(files, findings);
             Reading reading = options.over(opened.bundle().reading());
             Bundle begun = opened.bundle().withReading(reading);
-            Intake.Taken taken = new Intake(place, options.passwords(), reading).bringIn(found,
-                    new Keeping(place, begun, console), console::isStopped);
-            findings.addAll(taken.findings());
+            Intake.Taken taken = options.bringIn(place, found, reading, findings, new Keeping(place, begun, console), console);
             findings.forEach(finding -> console.say(finding.message()));
             Bundle gathered = Edits.addSources(begun, taken.sources());
             place.save(sections ? Edits.append(gathered, taken.contents()) : gathered);
@@ -66,8 +59,8 @@ final class GatherCommand implements Callable<Integer> {
             long read = taken.sources().stream().filter(Source::isRead).count();
             console.end(String.format(Locale.UK, "%s: %,d of %,d %s read, %,d %s,", folder, read, taken.sources().size(),
                     taken.sources().size() == 1 ? "file" : "files", pages, pages == 1 ? "page" : "pages"));
-            if (taken.sources().isEmpty()) return NOTHING_GATHERED;
-            return findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK) ? SOME_LEFT_OUT : DONE;
+            if (taken.sources().isEmpty()) return Exit.NOTHING;
+            return Exit.of(findings);
         }
     }
 
@@ -89,7 +82,7 @@ final class GatherCommand implements Callable<Integer> {
 
         @Override
         public void report(int done, int total, String name) {
-            console.show("Reading " + (done + 1) + " of " + total);
+            console.reading(done, total, name);
         }
 
         @Override

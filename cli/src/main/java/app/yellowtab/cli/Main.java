@@ -3,8 +3,8 @@ package app.yellowtab.cli;
 import app.yellowtab.convert.OfficeSuites;
 import app.yellowtab.files.WorkFolder;
 import java.io.IOException;
-import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine;
 
 /** The program as a command. */
 @Command(name = "yellowtab", mixinStandardHelpOptions = true, versionProvider = Version.class,
@@ -35,7 +35,7 @@ public final class Main {
             code = line.execute(arguments);
         } catch (Error e) {
             // Too little memory, or a part of the program that is missing: said like any other failure.
-            code = Production.explain(new IllegalStateException(e.toString(), e), line, line.getParseResult());
+            code = ProductionRun.explain(new IllegalStateException(e.toString(), e), line, line.getParseResult());
         }
         System.exit(code);
     }
@@ -43,7 +43,7 @@ public final class Main {
     static CommandLine commandLine() {
         CommandLine line = new CommandLine(new Main());
         line.setCaseInsensitiveEnumValuesAllowed(true);
-        line.setExecutionExceptionHandler(Production::explain);
+        line.setExecutionExceptionHandler(ProductionRun::explain);
         return line;
     }
 }

@@ -9,14 +9,10 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
 import app.yellowtab.finding.Subject;
-import app.yellowtab.intake.FoundFolder;
-import app.yellowtab.intake.Intake;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Reading;
 import app.yellowtab.model.contents.Contents;
 import app.yellowtab.model.contents.Document;
-import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.page.PageRanges;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.Run;
@@ -54,9 +50,6 @@ import picocli.CommandLine.Spec;
                         + "a file.",
                 "The files themselves are not touched, and nothing in the folder is written over."})
 final class PagesCommand implements Callable<Integer> {
-    private static final int DONE = 0;
-    private static final int NOTHING_DONE = 1;
-    private static final int SOME_LEFT_OUT = 3;
     private static final int TURNS = 4;
     private static final Pattern TURN =
             Pattern.compile("(?<pages>[\\d\\s,–—-]*?)\\s*(?<way>left|right|about)", Pattern.CASE_INSENSITIVE);
@@ -90,16 +83,12 @@ final class PagesCommand implements Callable<Integer> {
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr());
                 InPlace place = new InPlace(reading.passwords())) {
             List<Finding> findings = new ArrayList<>();
-            FoundFolder found = FoundFolder.of(files, findings);
-            Intake.Taken taken = new Intake(place, reading.passwords(), reading.over(Reading.STANDARD)).bringIn(found,
-                    (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
-            place.know(taken.sources());
-            findings.addAll(taken.findings());
+            List<Source> sources = reading.bringIn(place, files, findings, console);
             Files.createDirectories(output);
             FileNames names = new FileNames();
             int written = 0;
             boolean leftOut = false;
-            for (Source source : taken.sources()) {
+            for (Source source : sources) {
                 if (!source.isRead() || console.isStopped()) continue;
                 try {
                     if (write(source, place, names, findings, console)) written++;
@@ -115,9 +104,9 @@ final class PagesCommand implements Callable<Integer> {
                 }
             }
             findings.forEach(finding -> console.say(finding.message()));
-            if (written == 0) return NOTHING_DONE;
+            if (written == 0) return Exit.NOTHING;
             return leftOut || console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK)
-                    ? SOME_LEFT_OUT : DONE;
+                    ? Exit.SOME_LEFT_OUT : Exit.DONE;
         }
     }
 

@@ -38,7 +38,7 @@ final class ProveCommand implements Callable<Integer> {
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr())) {
             boolean holds = holds(bundle, console);
             if (paper.isPresent()) holds = holds(paper.get(), console) & holds && agree(paper.get(), console);
-            return holds ? 0 : 1;
+            return holds ? Exit.DONE : Exit.NOTHING;
         }
     }
 

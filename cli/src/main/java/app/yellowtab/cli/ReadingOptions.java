@@ -1,6 +1,13 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.finding.Finding;
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.source.Depot;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
@@ -33,5 +40,21 @@ final class ReadingOptions {
         return new Reading(monthFirst || standard.monthFirst(), showChanges || standard.showChanges(),
                 showComments || standard.showComments(),
                 Optional.ofNullable(zone).or(standard::zone));
+    }
+
+    /** Brings files and folders in, and has the depot know them; what is found on the way is added to {@code findings}. */
+    List<Source> bringIn(Depot depot, List<Path> files, List<Finding> findings, Console console) throws IOException {
+        List<Source> sources = bringIn(depot, FoundFolder.of(files, findings), over(Reading.STANDARD), findings,
+                console::reading, console).sources();
+        depot.know(sources);
+        return sources;
+    }
+
+    /** Brings in what was found in folders. */
+    Intake.Taken bringIn(Depot depot, FoundFolder found, Reading reading, List<Finding> findings, Intake.Listener listener,
+            Console console) throws IOException {
+        Intake.Taken taken = new Intake(depot, passwords, reading).bringIn(found, listener, console::isStopped);
+        findings.addAll(taken.findings());
+        return taken;
     }
 }

@@ -5,10 +5,7 @@ import app.yellowtab.files.FileNames;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
-import app.yellowtab.intake.FoundFolder;
-import app.yellowtab.intake.Intake;
 import app.yellowtab.intake.Recognition;
-import app.yellowtab.model.Reading;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.recognise.Languages;
 import app.yellowtab.recognise.ProcessRecogniser;
@@ -22,7 +19,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
-import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -36,10 +32,6 @@ import picocli.CommandLine.Spec;
         description = {"Reads the words in scans, and writes each as a PDF with the same pages that can be searched.",
                 "Pages that have words of their own are left alone, and so are the files themselves."})
 final class RecogniseCommand implements Callable<Integer> {
-    private static final int DONE = 0;
-    private static final int NOTHING_DONE = 1;
-    private static final int SOME_LEFT_OUT = 3;
-
     @Parameters(arity = "1..*", paramLabel = "FILE", description = "The scans: PDFs and pictures.")
     private List<Path> files = List.of();
     @Option(names = {"-o", "--output"}, required = true, paramLabel = "FOLDER",
@@ -67,22 +59,18 @@ final class RecogniseCommand implements Callable<Integer> {
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr());
                 InPlace place = new InPlace(reading.passwords())) {
             List<Finding> findings = new ArrayList<>();
-            FoundFolder found = FoundFolder.of(files, findings);
-            Intake.Taken taken = new Intake(place, reading.passwords(), reading.over(Reading.STANDARD)).bringIn(found,
-                    (done, total, name) -> console.show("Reading " + (done + 1) + " of " + total), console::isStopped);
-            place.know(taken.sources());
-            findings.addAll(taken.findings());
+            List<Source> sources = reading.bringIn(place, files, findings, console);
             int done;
             try (TextRecogniser engine = engine(known)) {
-                done = recognise(taken.sources(), place, engine, findings, console);
+                done = recognise(sources, place, engine, findings, console);
             } catch (EngineException none) {
                 console.say(none.getMessage());
-                return NOTHING_DONE;
+                return Exit.NOTHING;
             }
             findings.forEach(finding -> console.say(finding.message()));
-            if (done == 0) return NOTHING_DONE;
+            if (done == 0) return Exit.NOTHING;
             return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK)
-                    ? SOME_LEFT_OUT : DONE;
+                    ? Exit.SOME_LEFT_OUT : Exit.DONE;
         }
     }
 

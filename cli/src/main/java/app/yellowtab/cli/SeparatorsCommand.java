@@ -55,6 +55,6 @@ final class SeparatorsCommand implements Callable<Integer> {
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr())) {
             console.end(output + ": " + sheets.size() + (sheets.size() == 1 ? " sheet," : " sheets,"));
         }
-        return 0;
+        return Exit.DONE;
     }
 }

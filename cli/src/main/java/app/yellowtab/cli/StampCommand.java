@@ -86,7 +86,7 @@ final class StampCommand implements Callable<Integer> {
                 span.replaceFirst("^,  to $", "")));
         boolean lossy = !outcome.isWhole()
                 || outcome.findings().stream().map(Finding::severity).anyMatch(severity -> severity != Severity.REMARK);
-        return outcome.files().isEmpty() ? 1 : lossy ? Production.SOME_LEFT_OUT : Production.DONE;
+        return outcome.files().isEmpty() ? Exit.NOTHING : lossy ? Exit.SOME_LEFT_OUT : Exit.DONE;
     }
 
     private int takeOff(List<Path> all, Console console) {
@@ -107,6 +107,6 @@ final class StampCommand implements Callable<Integer> {
             }
         }
         console.end(String.format(Locale.UK, "%s: %,d %s without what was put on", folder, done, done == 1 ? "file" : "files"));
-        return failed > 0 ? Production.SOME_LEFT_OUT : Production.DONE;
+        return failed > 0 ? Exit.SOME_LEFT_OUT : Exit.DONE;
     }
 }

@@ -54,7 +54,7 @@ public record AgreedIndex(String name, IndexTable table, Columns columns) {
         for (IndexLine line : lines) {
             if (!line.section().equals(section)) continue;
             if (line.isSection()) sections.add(new Section(line.id(), line.title(), contents(lines, Optional.of(line.id()))));
-            else documents.add(Changes.placeholder(line));
+            else documents.add(IndexChanges.placeholder(line));
         }
         return new Contents(documents, sections);
     }

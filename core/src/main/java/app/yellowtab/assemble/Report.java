@@ -1,6 +1,6 @@
 package app.yellowtab.assemble;
 
-import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.CarryNotes;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Subject;
@@ -37,14 +37,14 @@ final class Report {
     }
 
     /** Takes what concerns a source as a whole; it counts once, however often it is said. */
-    synchronized void add(Subject.OfSource source, Changes notes) {
+    synchronized void add(Subject.OfSource source, CarryNotes notes) {
         notes.counts().forEach((code, count) -> pages(source, code).put(0, count));
         notes.names().forEach((code, names) -> named.computeIfAbsent(source, s -> new EnumMap<>(Code.class))
                 .computeIfAbsent(code, c -> new LinkedHashSet<>()).addAll(names));
     }
 
     /** Takes what happened to the things of one page, counted from 1. */
-    synchronized void add(Subject.OfSource source, int page, Changes notes) {
+    synchronized void add(Subject.OfSource source, int page, CarryNotes notes) {
         notes.counts().forEach((code, count) -> pages(source, code).merge(page, count, Integer::sum));
     }
 

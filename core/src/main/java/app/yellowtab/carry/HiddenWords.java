@@ -1,5 +1,6 @@
 package app.yellowtab.carry;
 
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.model.page.LookedPage;
@@ -42,7 +43,6 @@ final class HiddenWords {
     private static final double ADVANCE = 0.5;
     private static final int ASCENT = 800;
     private static final int DESCENT = -200;
-    private static final double PT_PER_MM = 72 / 25.4;
     /** How far letters reach above the line and below it, in sizes of their font. */
     private static final double CAPITAL = 0.7;
     private static final double SMALL = 0.48;
@@ -82,8 +82,9 @@ final class HiddenWords {
             for (PageText.Word word : line) {
                 int certainty = page.certainties().get(at++);
                 double[] box =
-                        page.state().asCame(word.leftMm() * PT_PER_MM, word.topMm() * PT_PER_MM, word.rightMm() * PT_PER_MM,
-                                (word.topMm() + word.heightMm()) * PT_PER_MM, came.widthPt(), came.heightPt());
+                        page.state().asCame(word.leftMm() * Length.PT_PER_MM, word.topMm() * Length.PT_PER_MM,
+                                word.rightMm() * Length.PT_PER_MM,
+                                (word.topMm() + word.heightMm()) * Length.PT_PER_MM, came.widthPt(), came.heightPt());
                 if (!looked.shown().contains(looked.of((box[0] + box[2]) / 2, came.heightPt() - (box[1] + box[3]) / 2))) continue;
                 its.add(word);
                 certainties.add(certainty);
@@ -121,18 +122,18 @@ final class HiddenWords {
         String text = basic(word.text());
         boolean reachesDown = text.chars().anyMatch(letter -> REACH_DOWN.indexOf(letter) >= 0);
         boolean staysLow = text.chars().allMatch(letter -> STAY_LOW.indexOf(letter) >= 0);
-        double height = word.heightMm() * PT_PER_MM;
+        double height = word.heightMm() * Length.PT_PER_MM;
         double size = Math.max(LEAST_PT, height / ((staysLow ? SMALL : CAPITAL) + (reachesDown ? BELOW : 0)));
-        double x = word.leftMm() * PT_PER_MM;
-        double y = frame.heightPt() - (word.topMm() + word.heightMm()) * PT_PER_MM + (reachesDown ? BELOW * size : 0);
-        double width = Math.max(LEAST_PT, word.widthMm() * PT_PER_MM);
+        double x = word.leftMm() * Length.PT_PER_MM;
+        double y = frame.heightPt() - (word.topMm() + word.heightMm()) * Length.PT_PER_MM + (reachesDown ? BELOW * size : 0);
+        double width = Math.max(LEAST_PT, word.widthMm() * Length.PT_PER_MM);
         all.append('/').append(font).append(' ').append(number(size)).append(" Tf\n")
                 .append(number(100 * width / (ADVANCE * size * text.length()))).append(" Tz\n1 0 0 1 ").append(number(x))
                 .append(' ').append(number(y)).append(" Tm\n");
         hex(all, text).append(" Tj\n");
         if (next == null) return;
         // The space between words is a character, as wide as it is.
-        double space = Math.max(LEAST_PT, (next.leftMm() - word.rightMm()) * PT_PER_MM);
+        double space = Math.max(LEAST_PT, (next.leftMm() - word.rightMm()) * Length.PT_PER_MM);
         all.append(number(100 * space / (ADVANCE * size))).append(" Tz\n<0020> Tj\n");
     }
 

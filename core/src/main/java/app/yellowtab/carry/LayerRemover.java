@@ -1,7 +1,7 @@
 package app.yellowtab.carry;
 
 import app.yellowtab.carry.annotation.Annotations;
-import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.CarryNotes;
 import app.yellowtab.carry.part.Layers;
 import app.yellowtab.carry.part.PageContents;
 import app.yellowtab.input.Allowance;
@@ -23,7 +23,7 @@ import org.apache.pdfbox.pdmodel.PDPage;
 
 /**
  * Takes what hidden layers draw out of pages, and the marks of the others too, so that no viewer's switch can bring back
- * what was hidden (ISO 32000-1:2008, 8.11.3). Changes the open document; its file is not touched. For one thread.
+ * what was hidden (ISO 32000-1:2008, 8.11.3). CarryNotes the open document; its file is not touched. For one thread.
  */
 final class LayerRemover {
     private final PDDocument document;

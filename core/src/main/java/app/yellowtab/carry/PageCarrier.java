@@ -5,7 +5,7 @@ import app.yellowtab.carry.annotation.Drawing;
 import app.yellowtab.carry.annotation.FormAppearances;
 import app.yellowtab.carry.annotation.RedactedContent;
 import app.yellowtab.carry.part.Actions;
-import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.CarryNotes;
 import app.yellowtab.carry.part.Destinations;
 import app.yellowtab.carry.part.Layers;
 import app.yellowtab.carry.part.PageContents;
@@ -44,7 +44,7 @@ import org.jspecify.annotations.Nullable;
 
 /**
  * Makes pages of one source ready to be written into a bundle. They look as they did; what belongs to the old document,
- * runs something or is hidden is left behind. Changes the open document; its file is not touched. For one thread.
+ * runs something or is hidden is left behind. CarryNotes the open document; its file is not touched. For one thread.
  */
 public final class PageCarrier {
     /** Entries that belong to the old document or to the program that made it, not to what is seen. */
@@ -68,7 +68,7 @@ public final class PageCarrier {
     private final Annotations annotations;
     private final UsedResources usedResources = new UsedResources();
     private @Nullable COSDictionary wordsFont;
-    private final Changes ofFile = new Changes();
+    private final CarryNotes ofFile = new CarryNotes();
 
     /**
      * Takes an open source; at once its form fields are given what they lack to be drawn.
@@ -98,7 +98,7 @@ public final class PageCarrier {
     }
 
     /** {@return what of the file as a whole was left behind} */
-    public Changes ofFile() {
+    public CarryNotes ofFile() {
         return ofFile;
     }
 
@@ -114,7 +114,7 @@ public final class PageCarrier {
      * @throws RuntimeException of any kind, for the same reason
      */
     public CarriedPage carry(int page, PageLook look, Optional<RecognisedPage> words, Optional<RedactedPicture> instead,
-            List<Mark> marks, Changes notes) throws IOException {
+            List<Mark> marks, CarryNotes notes) throws IOException {
         int unreadable = graph.unreadable();
         Ready ready = ready(page, look, words, instead, notes);
         CarriedPage carried = LeafCloser.close(marks, ready.leaf, ready.shown, setter, graph);
@@ -130,7 +130,7 @@ public final class PageCarrier {
      * @throws RuntimeException of any kind, for the same reason
      */
     public COSDictionary toBeDrawn(int page, PageLook look, Optional<RedactedPicture> instead) throws IOException {
-        return toBeDrawn(ready(page, look, Optional.empty(), instead, new Changes()));
+        return toBeDrawn(ready(page, look, Optional.empty(), instead, new CarryNotes()));
     }
 
     /**
@@ -144,7 +144,7 @@ public final class PageCarrier {
         COSDictionary from = page(page);
         COSDictionary to = new COSDictionary();
         to.setItem(COSName.TYPE, COSName.PAGE);
-        Annotations.Settled settled = begin(from, to, redactions, new Changes());
+        Annotations.Settled settled = begin(from, to, redactions, new CarryNotes());
         return toBeDrawn(ready(from, to, settled, PageLook.PLAIN, Optional.empty()));
     }
 
@@ -160,7 +160,8 @@ public final class PageCarrier {
      */
     private record Ready(COSDictionary leaf, LeafCloser.Shown shown, boolean isFollowed) {}
 
-    private Ready ready(int page, PageLook look, Optional<RecognisedPage> words, Optional<RedactedPicture> instead, Changes notes)
+    private Ready ready(int page, PageLook look, Optional<RecognisedPage> words, Optional<RedactedPicture> instead,
+            CarryNotes notes)
             throws IOException {
         if (look.redactions().isEmpty() == instead.isPresent())
             throw new IllegalArgumentException("a page has a picture where areas are taken out of it, and nowhere else");
@@ -189,7 +190,7 @@ public final class PageCarrier {
     /**
      * Gives a leaf its boxes; {@return what becomes of the page's annotations, of which those that touch what is taken out go}
      */
-    private Annotations.Settled begin(COSDictionary from, COSDictionary to, List<Redaction> redactions, Changes notes)
+    private Annotations.Settled begin(COSDictionary from, COSDictionary to, List<Redaction> redactions, CarryNotes notes)
             throws IOException {
         notes.add(Code.ACTIONS_REMOVED, Actions.countIn(from));
         if (layers.any() && remover.clear(from)) notes.add(Code.HIDDEN_LAYERS);

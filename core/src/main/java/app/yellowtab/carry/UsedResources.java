@@ -1,6 +1,6 @@
 package app.yellowtab.carry;
 
-import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.CarryNotes;
 import app.yellowtab.carry.part.PageContents;
 import app.yellowtab.content.ContentScan;
 import app.yellowtab.content.ResourceName;
@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Leaves of resources (ISO 32000-1:2008, 7.8.3) what is drawn with, so that a page does not carry along what other pages
  * show: of a page's own, and of the forms, patterns, glyphs and soft masks that it reaches. Where content cannot be
- * followed, all that it could use stays. Changes the open document; its file is not touched. For one thread.
+ * followed, all that it could use stays. CarryNotes the open document; its file is not touched. For one thread.
  */
 final class UsedResources {
     private static final List<COSName> KINDS =

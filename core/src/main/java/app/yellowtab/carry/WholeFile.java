@@ -1,7 +1,7 @@
 package app.yellowtab.carry;
 
 import app.yellowtab.carry.part.Actions;
-import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.CarryNotes;
 import app.yellowtab.finding.Finding.Code;
 import java.util.ArrayDeque;
 import java.util.Collections;
@@ -25,7 +25,7 @@ final class WholeFile {
     private WholeFile() {}
 
     /** Takes note of what is left behind. */
-    static void look(COSDictionary catalog, Changes notes) {
+    static void look(COSDictionary catalog, CarryNotes notes) {
         COSDictionary names = catalog.getCOSDictionary(COSName.NAMES);
         COSDictionary form = catalog.getCOSDictionary(COSName.ACRO_FORM);
         int acting = Actions.countIn(catalog);

@@ -15,6 +15,7 @@ import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.pdf.Units;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.plan.Plan;
 import com.github.benmanes.caffeine.cache.Cache;
@@ -33,7 +34,6 @@ import org.slf4j.LoggerFactory;
  * by page. Safe to share between threads.
  */
 public final class ClashFinder {
-    private static final float PT_PER_MM = 72 / 25.4f;
     /** Letters reach below the line that they stand on, by so much of their height. */
     private static final double BELOW = 0.25;
     private static final long MOST_BYTES = Runtime.getRuntime().maxMemory() / 16;
@@ -123,14 +123,14 @@ public final class ClashFinder {
     }
 
     private Beneath beneath(Plan plan, Leaf leaf, Sheet sheet) throws IOException {
-        float wide = (float) sheet.widthMm() * PT_PER_MM;
-        float high = (float) sheet.heightMm() * PT_PER_MM;
+        float wide = (float) sheet.widthMm() * Units.mm(1);
+        float high = (float) sheet.heightMm() * Units.mm(1);
         List<Under> under = new ArrayList<>();
         for (List<Word> line : words.of(leaf).lines()) {
             for (Word word : line) {
-                float height = (float) Math.max(0.1, word.heightMm() * (1 + BELOW)) * PT_PER_MM;
-                under.add(new Under(word.text(), new Box(word.leftMm() * PT_PER_MM, high - word.topMm() * PT_PER_MM - height,
-                        Math.max(0.1f, word.widthMm()) * PT_PER_MM, height)));
+                float height = (float) Math.max(0.1, word.heightMm() * (1 + BELOW)) * Units.mm(1);
+                under.add(new Under(word.text(), new Box(word.leftMm() * Units.mm(1), high - word.topMm() * Units.mm(1) - height,
+                        Math.max(0.1f, word.widthMm()) * Units.mm(1), height)));
             }
         }
         return new Beneath(wide, high, under, ink(plan, leaf));

@@ -1,4 +1,4 @@
-/** What marks would stand on, and the numbers that pages carried before. Start at {@link app.yellowtab.clash.ClashFinder}. */
+/** What marks would stand on. Start at {@link app.yellowtab.clash.ClashFinder}. */
 @NullMarked
 package app.yellowtab.clash;
 

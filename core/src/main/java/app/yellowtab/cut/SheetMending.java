@@ -1,10 +1,11 @@
 package app.yellowtab.cut;
 
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.SheetState;
 import app.yellowtab.model.cut.Batch;
-import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.cut.BatchOrder.Halves;
+import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.cut.HandDrop;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.LookedPage;
@@ -28,7 +29,6 @@ import java.util.function.BiFunction;
  * order, as they were read.
  */
 public final class SheetMending {
-    private static final double PT_A_MM = 72 / 25.4;
     /** So much stays around words where edges are taken away. */
     private static final double ROOM_PT = 1.5;
 
@@ -65,7 +65,7 @@ public final class SheetMending {
         for (int place : places) {
             BatchPage page = pages.get(place - 1);
             PageLook look = looks.get(place - 1).withCrop(Optional.empty());
-            LookedPage looked = LookedPage.of(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look);
+            LookedPage looked = LookedPage.of(page.widthMm() * Length.PT_PER_MM, page.heightMm() * Length.PT_PER_MM, look);
             Rectangle2D whole = page.state().edges().areNone() ? new Rectangle2D.Double(0, 0, looked.widthPt(), looked.heightPt())
                     : seenEdges(page, look);
             halves.put(keys.get(place - 1), halves(page, look, whole, page.state().foldShare() * looked.widthPt()));
@@ -85,12 +85,13 @@ public final class SheetMending {
         for (int place : places) {
             BatchPage page = pages.get(place - 1);
             PageLook look = looks.get(place - 1);
-            LookedPage now = LookedPage.of(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look);
-            double across = acrossMm * PT_A_MM;
+            LookedPage now = LookedPage.of(page.widthMm() * Length.PT_PER_MM, page.heightMm() * Length.PT_PER_MM, look);
+            double across = acrossMm * Length.PT_PER_MM;
             if (across <= 0 || across >= now.widthPt()) continue;
             // What is seen now, on the page as it is seen without its crop.
             PageLook bare = look.withCrop(Optional.empty());
-            AffineTransform onto = LookedPage.of(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, bare).matrix();
+            AffineTransform onto =
+                    LookedPage.of(page.widthMm() * Length.PT_PER_MM, page.heightMm() * Length.PT_PER_MM, bare).matrix();
             Point2D origin = now.matrix().transform(new Point2D.Double(0, 0), null);
             Point2D bareOrigin = onto.transform(new Point2D.Double(0, 0), null);
             double left = bareOrigin.getX() - origin.getX();
@@ -105,8 +106,8 @@ public final class SheetMending {
     private static Halves halves(BatchPage page, PageLook look, Rectangle2D whole, double across) {
         Rectangle2D first = new Rectangle2D.Double(whole.getX(), whole.getY(), across - whole.getX(), whole.getHeight());
         Rectangle2D second = new Rectangle2D.Double(across, whole.getY(), whole.getMaxX() - across, whole.getHeight());
-        return new Halves(LookedPage.cropTo(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look, first),
-                LookedPage.cropTo(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look, second));
+        return new Halves(LookedPage.cropTo(page.widthMm() * Length.PT_PER_MM, page.heightMm() * Length.PT_PER_MM, look, first),
+                LookedPage.cropTo(page.widthMm() * Length.PT_PER_MM, page.heightMm() * Length.PT_PER_MM, look, second));
     }
 
     /**
@@ -116,8 +117,8 @@ public final class SheetMending {
     private static PageLook withEdges(BatchPage page, PageLook old, PageLook look) {
         if (old.crop().isEmpty()) return look;
         if (isOfEdges(page, old)) return look.withCrop(Optional.of(edgeCrop(page, look)));
-        double width = page.widthMm() * PT_A_MM;
-        double height = page.heightMm() * PT_A_MM;
+        double width = page.widthMm() * Length.PT_PER_MM;
+        double height = page.heightMm() * Length.PT_PER_MM;
         LookedPage before = LookedPage.of(width, height, old);
         PageLook bare = look.withCrop(Optional.empty());
         Point2D asCame;
@@ -140,7 +141,8 @@ public final class SheetMending {
 
     private static Area edgeCrop(BatchPage page, PageLook look) {
         PageLook bare = look.withCrop(Optional.empty());
-        return LookedPage.cropTo(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, bare, seenEdges(page, bare));
+        return LookedPage.cropTo(page.widthMm() * Length.PT_PER_MM, page.heightMm() * Length.PT_PER_MM, bare,
+                seenEdges(page, bare));
     }
 
     /**
@@ -149,22 +151,22 @@ public final class SheetMending {
      */
     private static Rectangle2D seenEdges(BatchPage page, PageLook bare) {
         SheetState.DarkEdges edges = page.state().edges();
-        double width = page.widthMm() * PT_A_MM;
-        double height = page.heightMm() * PT_A_MM;
+        double width = page.widthMm() * Length.PT_PER_MM;
+        double height = page.heightMm() * Length.PT_PER_MM;
         LookedPage looked = LookedPage.of(width, height, bare);
         boolean lies = bare.turns() % 2 != 0;
-        double wide = width - (edges.leftMm() + edges.rightMm()) * PT_A_MM;
-        double high = height - (edges.topMm() + edges.bottomMm()) * PT_A_MM;
-        Point2D middle = looked.of(edges.leftMm() * PT_A_MM + wide / 2, edges.bottomMm() * PT_A_MM + high / 2);
+        double wide = width - (edges.leftMm() + edges.rightMm()) * Length.PT_PER_MM;
+        double high = height - (edges.topMm() + edges.bottomMm()) * Length.PT_PER_MM;
+        Point2D middle = looked.of(edges.leftMm() * Length.PT_PER_MM + wide / 2, edges.bottomMm() * Length.PT_PER_MM + high / 2);
         Rectangle2D seen = new Rectangle2D.Double();
         seen.setFrameFromCenter(middle.getX(), middle.getY(), middle.getX() + (lies ? high : wide) / 2,
                 middle.getY() + (lies ? wide : high) / 2);
         for (List<PageText.Word> line : page.text().lines()) {
             for (PageText.Word word : line) {
                 Rectangle2D box = SeenPages.asCame(word, page);
-                Point2D at = looked.of(box.getCenterX() * PT_A_MM, height - box.getCenterY() * PT_A_MM);
-                double half = (lies ? box.getHeight() : box.getWidth()) / 2 * PT_A_MM + ROOM_PT;
-                double halfHigh = (lies ? box.getWidth() : box.getHeight()) / 2 * PT_A_MM + ROOM_PT;
+                Point2D at = looked.of(box.getCenterX() * Length.PT_PER_MM, height - box.getCenterY() * Length.PT_PER_MM);
+                double half = (lies ? box.getHeight() : box.getWidth()) / 2 * Length.PT_PER_MM + ROOM_PT;
+                double halfHigh = (lies ? box.getWidth() : box.getHeight()) / 2 * Length.PT_PER_MM + ROOM_PT;
                 seen.add(new Rectangle2D.Double(at.getX() - half, at.getY() - halfHigh, 2 * half, 2 * halfHigh));
             }
         }

@@ -2,7 +2,7 @@ package app.yellowtab.deliver;
 
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.carry.PageCarrier;
-import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.CarryNotes;
 import app.yellowtab.carry.part.Targets;
 import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.finding.Progress;
@@ -59,7 +59,7 @@ public final class PieceSizes {
         try {
             Optional<RecognisedPage> words = recognised.flatMap(all -> all.page(page));
             CarriedPage carried =
-                    input.page(() -> carrier.carry(page, PageLook.PLAIN, words, Optional.empty(), List.of(), new Changes()));
+                    input.page(() -> carrier.carry(page, PageLook.PLAIN, words, Optional.empty(), List.of(), new CarryNotes()));
             ObjectGraph.Sizes sizes = carried.leaf().sizes(PAGE_BYTES);
             return new PageWeight(sizes.things(), sizes.bytes());
         } catch (IOException | RuntimeException | Error lost) {

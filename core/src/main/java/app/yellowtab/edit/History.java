@@ -13,13 +13,13 @@ import java.util.function.UnaryOperator;
  * to. Not for several threads.
  */
 public final class History {
-    private final Deque<State> past = new ArrayDeque<>();
-    private final Deque<State> future = new ArrayDeque<>();
+    private final Deque<Moment> past = new ArrayDeque<>();
+    private final Deque<Moment> future = new ArrayDeque<>();
     private final List<UnaryOperator<Bundle>> lessons = new ArrayList<>();
     private Bundle present;
 
     /** A bundle, and how many lessons it has learned. */
-    private record State(Bundle bundle, int lessons) {}
+    private record Moment(Bundle bundle, int lessons) {}
 
     /** @param opened the bundle as it was opened; undo goes back to it and no further */
     public History(Bundle opened) {
@@ -33,7 +33,7 @@ public final class History {
     /** Makes an edited bundle the present one. A bundle equal to the present one is no step. */
     public void step(Bundle edited) {
         if (edited.equals(present)) return;
-        past.push(new State(present, lessons.size()));
+        past.push(new Moment(present, lessons.size()));
         future.clear();
         present = edited;
     }
@@ -66,10 +66,10 @@ public final class History {
         move(future, past);
     }
 
-    private void move(Deque<State> from, Deque<State> to) {
+    private void move(Deque<Moment> from, Deque<Moment> to) {
         if (from.isEmpty()) return;
-        to.push(new State(present, lessons.size()));
-        State state = from.pop();
+        to.push(new Moment(present, lessons.size()));
+        Moment state = from.pop();
         present = state.bundle();
         for (UnaryOperator<Bundle> lesson : lessons.subList(state.lessons(), lessons.size())) present = lesson.apply(present);
     }

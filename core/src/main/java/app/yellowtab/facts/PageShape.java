@@ -12,7 +12,7 @@ package app.yellowtab.facts;
  */
 public record PageShape(double leftPt, double bottomPt, double widthPt, double heightPt, int turn, double userUnit) {
     /** An upright sheet of A4 (ISO 216). */
-    public static final PageShape A4 = new PageShape(0, 0, 210 * 72 / 25.4, 297 * 72 / 25.4, 0, 1);
+    public static final PageShape A4 = new PageShape(0, 0, 210 * 72 / Length.MM_PER_INCH, 297 * 72 / Length.MM_PER_INCH, 0, 1);
 
     public PageShape {
         if (!(widthPt > 0 && heightPt > 0))

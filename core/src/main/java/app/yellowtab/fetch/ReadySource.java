@@ -3,10 +3,10 @@ package app.yellowtab.fetch;
 import app.yellowtab.carry.CarriedPage;
 import app.yellowtab.carry.PageCarrier;
 import app.yellowtab.carry.RedactedPicture;
-import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.CarryNotes;
 import app.yellowtab.facts.RecognisedPage;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.input.TooMuchException;
@@ -40,7 +40,7 @@ public final class ReadySource implements Closeable {
     private final SourceRun run;
     private final SourceFiles sources;
     private final List<Optional<CarriedPage>> pages = new ArrayList<>();
-    private final List<Changes> notes = new ArrayList<>();
+    private final List<CarryNotes> notes = new ArrayList<>();
     private final SourceSessions sessions;
     private volatile @Nullable PdfInput input;
     private SourceSessions.@Nullable Lent lent;
@@ -50,7 +50,7 @@ public final class ReadySource implements Closeable {
     private volatile long steps;
     private boolean isWhole;
     private Optional<RecognisedPages> recognised = Optional.empty();
-    private Changes ofFile = new Changes();
+    private CarryNotes ofFile = new CarryNotes();
     private final BitSet tooMuch = new BitSet();
     private final BitSet notRedacted = new BitSet();
 
@@ -105,7 +105,7 @@ public final class ReadySource implements Closeable {
     }
 
     private void carry(Content.SourcePage wanted, List<Mark> marks, Comments comments, PageCarrier by) {
-        Changes found = new Changes();
+        CarryNotes found = new CarryNotes();
         PdfInput open = Objects.requireNonNull(input);
         Optional<RedactedPicture> instead;
         try {
@@ -129,7 +129,7 @@ public final class ReadySource implements Closeable {
     }
 
     private Optional<RedactedPicture> redacted(Content.SourcePage wanted, PdfInput open, Comments comments, PageCarrier by,
-            Changes found) throws IOException {
+            CarryNotes found) throws IOException {
         if (wanted.look().redactions().isEmpty()) return Optional.empty();
         RedactedPages.Made made =
                 new RedactedPages(sources).page(run.source(), open, by, wanted.page(), wanted.look().redactions(), comments);
@@ -139,7 +139,7 @@ public final class ReadySource implements Closeable {
     }
 
     /** {@return what was read in a page's picture} Where the bundle names words that are gone, that is noted. */
-    private Optional<RecognisedPage> words(int page, Changes found) {
+    private Optional<RecognisedPage> words(int page, CarryNotes found) {
         if (recognised.isEmpty() || !recognised.get().has(page)) return Optional.empty();
         Optional<RecognisedPage> read = recognised.get().page(page);
         found.add(Code.WORDS_GONE, read.isEmpty() ? 1 : 0);
@@ -168,7 +168,7 @@ public final class ReadySource implements Closeable {
 
     private void lose(Throwable why) {
         pages.add(Optional.empty());
-        notes.add(new Changes());
+        notes.add(new CarryNotes());
         if (why instanceof TooMuchException || why instanceof OutOfMemoryError) tooMuch.set(pages.size() - 1);
     }
 
@@ -188,12 +188,12 @@ public final class ReadySource implements Closeable {
     }
 
     /** {@return what happened to the things of the n-th leaf} */
-    public Changes notes(int n) {
-        return n < notes.size() ? notes.get(n) : new Changes();
+    public CarryNotes notes(int n) {
+        return n < notes.size() ? notes.get(n) : new CarryNotes();
     }
 
     /** {@return what of the file as a whole was left behind} */
-    public Changes ofFile() {
+    public CarryNotes ofFile() {
         return ofFile;
     }
 

@@ -20,6 +20,9 @@ public final class FileNames {
     /** The systems take 255 bytes; the rest is for what makes a name unique, its ending, and the draft that it is written as. */
     private static final int MOST_BYTES = 200;
 
+    /** What is longer behind the last dot is no ending; in letters, with the dot. */
+    private static final int LONGEST_ENDING = 12;
+
     private final Set<String> taken = new HashSet<>();
 
     /** No name is taken yet. */
@@ -52,6 +55,21 @@ public final class FileNames {
                 .strip();
         name = shortened(name).replaceFirst("[ .]+$", "").replaceFirst("^[ .]+", "");
         if (name.isEmpty()) return "without a name";
+        return RESERVED.matcher(name).matches() ? "_" + name : name;
+    }
+
+    /**
+     * {@return the name that a file was given, made safe, with its ending} What is forbidden is shown as "_", so that one sees
+     * that something stood there; folders before the name are left out.
+     */
+    public static String safeFile(String given) {
+        String last = given.replace('\\', '/').replaceFirst(".*/", "");
+        String shown = FORBIDDEN.matcher(Normalizer.normalize(last, Normalizer.Form.NFC)).replaceAll("_").strip()
+                .replaceFirst("^\\.+", "_");
+        if (shown.isBlank()) return "without a name";
+        int dot = shown.lastIndexOf('.');
+        int end = dot > 0 && shown.length() - dot < LONGEST_ENDING ? dot : shown.length();
+        String name = shortened(shown.substring(0, end)) + shown.substring(end);
         return RESERVED.matcher(name).matches() ? "_" + name : name;
     }
 

@@ -1,5 +1,6 @@
 package app.yellowtab.ink;
 
+import app.yellowtab.facts.Length;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -21,7 +22,7 @@ public final class Ink {
         int cell = Math.max(1, Math.round((float) picture.dpi() / DOTS_AN_INCH));
         width = Math.max(1, picture.width() / cell);
         height = Math.max(1, picture.height() / cell);
-        dotsAMm = picture.dpi() / (double) cell / 25.4;
+        dotsAMm = picture.dpi() / (double) cell / Length.MM_PER_INCH;
         depth = new int[width * height];
         int[] counts = new int[256];
         byte[] pixels = picture.pixels();

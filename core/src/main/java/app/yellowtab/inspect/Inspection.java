@@ -1,5 +1,6 @@
 package app.yellowtab.inspect;
 
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.facts.PageSet;
 import app.yellowtab.facts.PageShape;
@@ -51,7 +52,6 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         PageSet excessive) {
     private static final Logger LOG = LoggerFactory.getLogger(Inspection.class);
     private static final double EDGE = 0.11;
-    private static final double PT_PER_MM = 72 / 25.4;
     /** A page that pictures cover so far, and which shows hardly a letter of its own, is a scan. */
     private static final double SCAN_SHARE = 0.5;
     private static final int FEW_LETTERS = 12;
@@ -148,8 +148,8 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
             double width = Math.max(1, turned ? box.getHeight() : box.getWidth());
             double height = Math.max(1, turned ? box.getWidth() : box.getHeight());
             double unit = Math.max(0.01, page.getUserUnit());
-            int widthMm = (int) Math.round(width * unit / PT_PER_MM);
-            int heightMm = (int) Math.round(height * unit / PT_PER_MM);
+            int widthMm = (int) Math.round(width * unit / Length.PT_PER_MM);
+            int heightMm = (int) Math.round(height * unit / Length.PT_PER_MM);
             sizes.merge(widthMm + "x" + heightMm, new SheetSize(widthMm, heightMm, 1),
                     (a, b) -> new SheetSize(widthMm, heightMm, a.pages() + 1));
             COSDictionary resources = page.getResources() == null ? null : page.getResources().getCOSObject();

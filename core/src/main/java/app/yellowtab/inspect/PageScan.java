@@ -66,7 +66,7 @@ final class PageScan {
     }
 
     /** What holds while content is drawn. */
-    private static final class State {
+    private static final class Look {
         private AffineTransform matrix = new AffineTransform();
         private Letters.@Nullable Font font;
         private double size;
@@ -74,8 +74,8 @@ final class PageScan {
         private double leading;
         private double scale = 1;
 
-        private State copy() {
-            State copy = new State();
+        private Look copy() {
+            Look copy = new Look();
             copy.matrix = new AffineTransform(matrix);
             copy.font = font;
             copy.size = size;
@@ -95,12 +95,12 @@ final class PageScan {
     }
 
     void run(byte[] content, @Nullable COSDictionary resources) throws IOException {
-        State state = new State();
+        Look state = new Look();
         state.matrix.setTransform(shown);
         run(content, resources, state, 0, new IdentityHashMap<>());
     }
 
-    private void run(byte[] content, @Nullable COSDictionary resources, State start, int depth, Map<COSBase, Boolean> above)
+    private void run(byte[] content, @Nullable COSDictionary resources, Look start, int depth, Map<COSBase, Boolean> above)
             throws IOException {
         hash.update(content, 0, content.length);
         if (depth > DEEPEST) return;
@@ -109,8 +109,8 @@ final class PageScan {
             visibleCodes += 1000;
             return;
         }
-        State state = start;
-        Deque<State> saved = new ArrayDeque<>();
+        Look state = start;
+        Deque<Look> saved = new ArrayDeque<>();
         List<COSBase> operands = new ArrayList<>();
         AffineTransform text = new AffineTransform();
         AffineTransform line = new AffineTransform();
@@ -175,7 +175,7 @@ final class PageScan {
         return font == null ? null : letters.font(font);
     }
 
-    private void show(@Nullable COSBase shownText, State state, AffineTransform text) {
+    private void show(@Nullable COSBase shownText, Look state, AffineTransform text) {
         if (shownText instanceof COSString string) show(string.getBytes(), state, text);
         if (!(shownText instanceof COSArray several)) return;
         for (COSBase item : several) {
@@ -184,7 +184,7 @@ final class PageScan {
         }
     }
 
-    private void show(byte[] codes, State state, AffineTransform text) {
+    private void show(byte[] codes, Look state, AffineTransform text) {
         Letters.Font font = state.font;
         if (font == null || codes.length == 0) return;
         if (state.mode != 3) visibleCodes += codes.length;
@@ -203,7 +203,7 @@ final class PageScan {
         }
     }
 
-    private void draw(@Nullable COSDictionary resources, COSBase name, State state, int depth, Map<COSBase, Boolean> above)
+    private void draw(@Nullable COSDictionary resources, COSBase name, Look state, int depth, Map<COSBase, Boolean> above)
             throws IOException {
         COSDictionary objects = resources == null ? null : resources.getCOSDictionary(COSName.XOBJECT);
         if (objects == null || !(name instanceof COSName key) || !(objects.getDictionaryObject(key) instanceof COSStream object))
@@ -213,7 +213,7 @@ final class PageScan {
             byte[] own = hashOf(object).getBytes(StandardCharsets.US_ASCII);
             hash.update(own, 0, own.length);
         } else if (COSName.FORM.equals(object.getCOSName(COSName.SUBTYPE)) && above.put(object, true) == null) {
-            State inner = state.copy();
+            Look inner = state.copy();
             if (object.getDictionaryObject(COSName.MATRIX) instanceof COSArray given)
                 inner.matrix.concatenate(matrix(given.toList().stream().map(item -> (COSBase) item).toList()));
             COSDictionary own = object.getCOSDictionary(COSName.RESOURCES);

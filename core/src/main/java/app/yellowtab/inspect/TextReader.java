@@ -1,5 +1,6 @@
 package app.yellowtab.inspect;
 
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.input.Allowance;
 import app.yellowtab.input.PdfInput;
@@ -21,7 +22,6 @@ import org.apache.pdfbox.text.TextPosition;
 
 /** Reads the words of pages, and where they stand. For one thread, as the open document is. */
 public final class TextReader implements AutoCloseable {
-    private static final double MM_PER_PT = 25.4 / 72;
     /** Places are kept to a hundredth of a millimetre, on the disk too. */
     private static final double HUNDREDTHS = 100;
 
@@ -103,7 +103,7 @@ public final class TextReader implements AutoCloseable {
 
         private final List<List<PageText.Word>> lines = new ArrayList<>();
         private final List<PageText.Word> line = new ArrayList<>();
-        private double mmPerUnit = MM_PER_PT;
+        private double mmPerUnit = Length.MM_PER_PT;
         private boolean draws;
 
         Stripper() throws IOException {
@@ -114,7 +114,7 @@ public final class TextReader implements AutoCloseable {
             lines.clear();
             line.clear();
             draws = false;
-            mmPerUnit = MM_PER_PT * userUnit;
+            mmPerUnit = Length.MM_PER_PT * userUnit;
             getText(document);
             endLine();
             PageText text = lines.isEmpty() ? PageText.NONE : new PageText(lines);

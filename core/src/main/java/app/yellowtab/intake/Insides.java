@@ -1,8 +1,9 @@
 package app.yellowtab.intake;
 
 import app.yellowtab.convert.mail.Mail;
-import app.yellowtab.finding.Finding;
+import app.yellowtab.files.FileNames;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.EmbeddedFiles;
 import app.yellowtab.model.source.SourceKind;
@@ -34,7 +35,6 @@ final class Insides {
     /** Chosen by us: more than any set of papers; an archive made to burst holds more. */
     private static final long MOST_BYTES = 4L << 30;
     private static final int MOST_FILES = 20_000;
-    private static final int LONGEST_NAME = 120;
     private static final int DEEPEST_FOLDER = 30;
 
     private final long mostBytes;
@@ -66,7 +66,8 @@ final class Insides {
                     write(in, place(into, entry.getName()));
                 } catch (ZipException locked) {
                     findings.add(
-                            Finding.about(Code.NOT_TAKEN_OUT, fileName(entry.getName()), String.valueOf(named.getFileName())));
+                            Finding.about(Code.NOT_TAKEN_OUT, FileNames.safeFile(entry.getName()),
+                                    String.valueOf(named.getFileName())));
                 }
             }
         } catch (Burst tooMuch) {
@@ -88,7 +89,7 @@ final class Insides {
         if (kind.isMail()) {
             Mail mail = kind == SourceKind.EML ? Mail.readEml(file) : Mail.readMsg(file, ZoneOffset.UTC);
             for (Mail.Attachment attachment : mail.attachments()) {
-                Path place = unused(into, fileName(attachment.name()));
+                Path place = unused(into, FileNames.safeFile(attachment.name()));
                 try (InputStream in = attachment.content().open()) {
                     write(in, place);
                 }
@@ -97,7 +98,7 @@ final class Insides {
         } else if (kind == SourceKind.PDF) {
             try (PdfInput input = PdfInput.open(file, passwords)) {
                 for (EmbeddedFiles.Embedded inside : EmbeddedFiles.of(input)) {
-                    Path place = unused(into, fileName(inside.name()));
+                    Path place = unused(into, FileNames.safeFile(inside.name()));
                     write(new ByteArrayInputStream(PdfInput.unpacked(inside.content())), place);
                     taken.add(place);
                 }
@@ -123,22 +124,10 @@ final class Insides {
         Path folder = into;
         String[] steps = entry.replace('\\', '/').split("/");
         for (int i = 0; i < Math.min(steps.length - 1, DEEPEST_FOLDER); i++) {
-            if (!steps[i].isBlank() && !steps[i].matches("\\.+")) folder = folder.resolve(fileName(steps[i]));
+            if (!steps[i].isBlank() && !steps[i].matches("\\.+")) folder = folder.resolve(FileNames.safeFile(steps[i]));
         }
         Files.createDirectories(folder);
-        return unused(folder, fileName(steps[steps.length - 1]));
-    }
-
-    /**
-     * {@return a name that any file system takes and that shows what it is: no control characters, no signs that turn the writing
-     * round}
-     */
-    static String fileName(String given) {
-        String last = given.replace('\\', '/').replaceFirst(".*/", "");
-        String safe = last.replaceAll("[\\p{Cntrl}\\p{Cf}:*?\"<>|]", "_").strip().replaceFirst("^\\.+", "_");
-        if (safe.isBlank()) safe = "without a name";
-        int dot = safe.lastIndexOf('.') > 0 && safe.length() - safe.lastIndexOf('.') < 12 ? safe.lastIndexOf('.') : safe.length();
-        return safe.substring(0, Math.min(dot, LONGEST_NAME)) + safe.substring(dot);
+        return unused(folder, FileNames.safeFile(steps[steps.length - 1]));
     }
 
     private static Path unused(Path folder, String name) {

@@ -1,12 +1,13 @@
 package app.yellowtab.intake;
 
 import app.yellowtab.convert.mail.Mail;
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.Origin;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
-import app.yellowtab.inspect.Inspection;
 import app.yellowtab.inspect.Inspection.FirstLine;
+import app.yellowtab.inspect.Inspection;
 import app.yellowtab.model.entry.DocumentDate;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.words.LetterDate;
@@ -36,7 +37,6 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
                     + "]+\\.(docx?|xlsx?|pptx?|rtf|odt|pdf|indd|qxd))( - .*)?.*");
     private static final Pattern REPLY = Pattern.compile("(?i)^((re|fwd?|aw|wg)\\s*:\\s*)+");
     private static final int LONGEST_TITLE = 120;
-    private static final double MM_PER_PT = 25.4 / 72;
     /** Of 100; below it lines are often misread. */
     private static final int LEAST_CERTAINTY = 75;
 
@@ -82,11 +82,11 @@ record Proposals(String title, Origin titleFrom, DocumentDate date, Origin dateF
 
     /** {@return a scan with what its first page says, where nothing better is known of it} */
     static Source ofRecognised(Source source, RecognisedPage first, boolean monthFirst) {
-        double heightMm = source.about().pages().shape(1).orElse(PageShape.A4).seenHeightPt() * MM_PER_PT;
+        double heightMm = source.about().pages().shape(1).orElse(PageShape.A4).seenHeightPt() * Length.MM_PER_PT;
         List<FirstLine> lines = certain(first).stream()
                 .map(line -> new FirstLine(line.stream().map(PageText.Word::text).collect(Collectors.joining(" ")),
                         1 - line.getFirst().topMm() / heightMm,
-                        line.stream().mapToDouble(PageText.Word::heightMm).max().orElse(0) / MM_PER_PT))
+                        line.stream().mapToDouble(PageText.Word::heightMm).max().orElse(0) / Length.MM_PER_PT))
                 .toList();
         Source told = source;
         if (source.about().titleFrom() == Origin.FILE_NAME && SAYS_NOTHING.matcher(source.proposedTitle()).matches()) {

@@ -22,11 +22,11 @@ import java.util.function.Predicate;
 public final class WatchedFolder {
     private final Path folder;
     private final Predicate<Path> known;
-    private final Map<Path, State> seen = new HashMap<>();
+    private final Map<Path, Stamp> seen = new HashMap<>();
     private final Set<String> taken = new HashSet<>();
 
     /** A file's size and time at one look. */
-    private record State(long bytes, long modifiedMillis) {}
+    private record Stamp(long bytes, long modifiedMillis) {}
 
     /**
      * @param known tells whether a file was brought in at another time, so that it is left
@@ -54,8 +54,8 @@ public final class WatchedFolder {
             for (Path file : entries) {
                 present.add(file);
                 BasicFileAttributes attributes = Files.readAttributes(file, BasicFileAttributes.class);
-                State now = new State(attributes.size(), attributes.lastModifiedTime().toMillis());
-                State before = seen.put(file, now);
+                Stamp now = new Stamp(attributes.size(), attributes.lastModifiedTime().toMillis());
+                Stamp before = seen.put(file, now);
                 if (now.equals(before) && now.bytes() > 0 && taken.add(file + "\n" + now) && !known.test(file)) ready.add(file);
             }
         }

@@ -1,5 +1,6 @@
 package app.yellowtab.leaf;
 
+import app.yellowtab.facts.Length;
 import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.source.Source;
@@ -9,7 +10,6 @@ import java.util.Optional;
 
 /** How large leaves are as they are seen. */
 public final class LeafSheet {
-    private static final double MM_PER_PT = 25.4 / 72;
     private static final double LEAST_MM = 1;
     private static final double LARGEST_MM = 5080;
 
@@ -28,6 +28,6 @@ public final class LeafSheet {
     }
 
     private static double millimetres(double points) {
-        return Math.clamp(points * MM_PER_PT, LEAST_MM, LARGEST_MM);
+        return Math.clamp(points * Length.MM_PER_PT, LEAST_MM, LARGEST_MM);
     }
 }

@@ -1,7 +1,8 @@
 package app.yellowtab.prove;
 
-import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageText.Word;
+import app.yellowtab.facts.PageText;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.TextReader;
 import app.yellowtab.model.page.LookedPage;
@@ -30,7 +31,6 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
  * inside of the areas, no word touches one, and no annotation does. For one thread.
  */
 final class RedactionProof {
-    private static final double PT_A_MM = 72 / 25.4;
     /** A photograph's packing leaves a trace of what stands beside an area, so many dots inside of it. */
     private static final int RIM = 8;
     private static final int BLACK = 64;
@@ -114,9 +114,10 @@ final class RedactionProof {
 
     /** Words are told as they are seen, from the upper left. */
     private static boolean touches(Word word, Shape area, PageFrame frame) {
-        Rectangle2D seen = new Rectangle2D.Double(word.leftMm() * PT_A_MM + NEAR_PT,
-                frame.heightPt() - (word.topMm() + word.heightMm()) * PT_A_MM + NEAR_PT,
-                Math.max(0.1, word.widthMm() * PT_A_MM - 2 * NEAR_PT), Math.max(0.1, word.heightMm() * PT_A_MM - 2 * NEAR_PT));
+        Rectangle2D seen = new Rectangle2D.Double(word.leftMm() * Length.PT_PER_MM + NEAR_PT,
+                frame.heightPt() - (word.topMm() + word.heightMm()) * Length.PT_PER_MM + NEAR_PT,
+                Math.max(0.1, word.widthMm() * Length.PT_PER_MM - 2 * NEAR_PT),
+                Math.max(0.1, word.heightMm() * Length.PT_PER_MM - 2 * NEAR_PT));
         return area.intersects(frame.fromReader().createAffineTransform().createTransformedShape(seen).getBounds2D());
     }
 

@@ -2,6 +2,7 @@ package app.yellowtab.recognise;
 
 import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.draw.DrawnPage;
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
@@ -21,7 +22,6 @@ public final class PageReading {
     /** Chosen by what `bench recognise` measures: more takes longer and finds no more words. */
     private static final int DPI = 200;
     private static final int PT_AN_INCH = 72;
-    private static final double MM_AN_INCH = 25.4;
     /** Larger sheets are read at fewer pixels an inch. */
     private static final double MOST_PIXELS = 24e6;
     private static final int LEAST_WIDTH_PX = 16;
@@ -63,7 +63,8 @@ public final class PageReading {
         DrawnPage drawn = BoundedRenderer.within(fileBytes, () -> renderer.draw(page - 1, widthPx));
         if (drawn.picturesMissing() > 0) throw new IOException("a picture on it cannot be drawn");
         double pxAnInch = drawn.image().getWidth() / (drawn.widthPt() / PT_AN_INCH);
-        return read(GreyPicture.of(drawn.image(), Math.max(1, (int) Math.round(pxAnInch))), MM_AN_INCH / pxAnInch, recogniser);
+        return read(GreyPicture.of(drawn.image(), Math.max(1, (int) Math.round(pxAnInch))), Length.MM_PER_INCH / pxAnInch,
+                recogniser);
     }
 
     /** @param mmAPx how large a pixel is, in millimetres */

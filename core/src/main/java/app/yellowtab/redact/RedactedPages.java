@@ -4,6 +4,7 @@ import app.yellowtab.carry.PageCarrier;
 import app.yellowtab.carry.RedactedPicture;
 import app.yellowtab.draw.BoundedRenderer;
 import app.yellowtab.draw.DrawnPage;
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.facts.SheetState;
@@ -44,7 +45,6 @@ public final class RedactedPages {
     private static final int WAY = 1;
     private static final double DPI = 300;
     private static final double PT_A_INCH = 72;
-    private static final double PT_A_MM = 72 / 25.4;
     /** A page larger than A2 is drawn coarser, so that it fits into the memory; chosen by us. */
     private static final double MOST_DOTS = 36e6;
     private static final int KEY_BYTES = 16;
@@ -120,8 +120,9 @@ public final class RedactedPages {
         whole.removeItem(COSName.ANNOTS);
         DrawnPage drawn = BoundedRenderer.within(sources.source(id).bytes(), () -> draw(whole));
         blacken(drawn, areas);
-        RecognisedPage left = TakenOut.wordsLeft(words, areas, drawn.widthPt() / PT_A_MM, drawn.heightPt() / PT_A_MM,
-                sources.source(id).about().pages().scanned().pages().get(page) ? LOOSE_MM : 0);
+        RecognisedPage left =
+                TakenOut.wordsLeft(words, areas, drawn.widthPt() / Length.PT_PER_MM, drawn.heightPt() / Length.PT_PER_MM,
+                        sources.source(id).about().pages().scanned().pages().get(page) ? LOOSE_MM : 0);
         return new Made(new RedactedPicture(PicturePacker.pack(drawn.image()), left),
                 drawn.image().getWidth() * PT_A_INCH / drawn.widthPt(), drawn.picturesMissing());
     }
@@ -154,8 +155,8 @@ public final class RedactedPages {
     /** Fills areas with black, to the next whole dot outside. */
     private static void blacken(DrawnPage drawn, List<Area> areas) {
         BufferedImage image = drawn.image();
-        double across = image.getWidth() * PT_A_MM / drawn.widthPt();
-        double down = image.getHeight() * PT_A_MM / drawn.heightPt();
+        double across = image.getWidth() * Length.PT_PER_MM / drawn.widthPt();
+        double down = image.getHeight() * Length.PT_PER_MM / drawn.heightPt();
         Graphics2D on = image.createGraphics();
         on.setColor(Color.BLACK);
         for (Area area : areas) {

@@ -1,6 +1,7 @@
 package app.yellowtab.source;
 
 import app.yellowtab.draw.BoundedRenderer;
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.finding.Progress;
@@ -32,7 +33,6 @@ import org.slf4j.LoggerFactory;
 
 /** What is known of a batch's pages, read from its file on several threads. */
 public final class BatchPages {
-    private static final double MM_PER_PT = 25.4 / 72;
     /** So many pages are read by one opened file; opening it costs as much as reading some of them. */
     private static final int FEWEST = 50;
     /** A separator sheet says few words: four sides each, of this many at most. */
@@ -155,7 +155,8 @@ public final class BatchPages {
             LoggerFactory.getLogger(BatchPages.class).info("page {} of {} has no words", page, source.fileName(), unreadable);
         }
         boolean mayBeSheet = codes && !read.isBlank() && read.text().sides().length <= MOST_SIDES && !stop.getAsBoolean();
-        return new BatchPage(read.text(), read.isBlank(), shape.seenWidthPt() * MM_PER_PT, shape.seenHeightPt() * MM_PER_PT,
+        return new BatchPage(read.text(), read.isBlank(), shape.seenWidthPt() * Length.MM_PER_PT,
+                shape.seenHeightPt() * Length.MM_PER_PT,
                 List.of()).withSheet(mayBeSheet ? sheet(input, renderer, page) : Optional.empty());
     }
 

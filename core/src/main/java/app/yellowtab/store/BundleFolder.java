@@ -3,10 +3,11 @@ package app.yellowtab.store;
 import app.yellowtab.convert.Converter;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.files.Drafts;
+import app.yellowtab.files.FileNames;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.index.SlipWords;
 import app.yellowtab.input.PdfInput;
@@ -370,9 +371,9 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
 
     /** {@return a new empty file: "lease.pdf", or "lease (2).pdf" where that is taken} */
     private Path uniquePlace(String fileName) throws IOException {
-        String safe = fileName.replaceAll("[\\p{Cntrl}/\\\\:*?\"<>|]", "_");
+        String safe = FileNames.safeFile(fileName);
         int dot = safe.lastIndexOf('.') > 0 ? safe.lastIndexOf('.') : safe.length();
-        String stem = safe.substring(0, Math.min(dot, 120));
+        String stem = safe.substring(0, dot);
         String extension = safe.substring(dot);
         for (int n = 1;; n++) {
             Path place = folder.resolve("originals").resolve(stem + (n == 1 ? "" : " (" + n + ")") + extension);

@@ -1,7 +1,8 @@
 package app.yellowtab.words;
 
-import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageText.Word;
+import app.yellowtab.facts.PageText;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.page.Area;
@@ -18,7 +19,6 @@ import java.util.Optional;
 
 /** The pages of a batch: in its order as they were read, and as they are seen once they are turned, straightened and cropped. */
 public final class SeenPages {
-    private static final double PT_A_MM = 72 / 25.4;
 
     private SeenPages() {}
 
@@ -54,27 +54,27 @@ public final class SeenPages {
     /** {@return a page as it is seen with a look} Words whose middles are not seen, or are taken out, are left out. */
     public static BatchPage seen(BatchPage page, PageLook look) {
         if (look.isPlain() && page.state().turns() == 0) return page;
-        LookedPage looked = LookedPage.of(page.widthMm() * PT_A_MM, page.heightMm() * PT_A_MM, look);
+        LookedPage looked = LookedPage.of(page.widthMm() * Length.PT_PER_MM, page.heightMm() * Length.PT_PER_MM, look);
         List<List<Word>> lines = new ArrayList<>();
         for (List<Word> line : page.text().lines()) {
             List<Word> its = new ArrayList<>();
             for (Word word : line) seen(word, page, look, looked).ifPresent(its::add);
             if (!its.isEmpty()) lines.add(its);
         }
-        return page.asSeen(lines.isEmpty() ? PageText.NONE : new PageText(lines), looked.widthPt() / PT_A_MM,
-                looked.heightPt() / PT_A_MM);
+        return page.asSeen(lines.isEmpty() ? PageText.NONE : new PageText(lines), looked.widthPt() / Length.PT_PER_MM,
+                looked.heightPt() / Length.PT_PER_MM);
     }
 
     private static Optional<Word> seen(Word word, BatchPage page, PageLook look, LookedPage looked) {
         Rectangle2D box = asCame(word, page);
-        Point2D at = looked.of(box.getCenterX() * PT_A_MM, (page.heightMm() - box.getCenterY()) * PT_A_MM);
+        Point2D at = looked.of(box.getCenterX() * Length.PT_PER_MM, (page.heightMm() - box.getCenterY()) * Length.PT_PER_MM);
         if (!looked.shown().contains(at) || look.redactions().stream().anyMatch(taken -> isIn(taken.area(), box)))
             return Optional.empty();
         boolean lies = look.turns() % 2 != 0;
         double width = (lies ? box.getHeight() : box.getWidth()) * look.scale();
         double height = (lies ? box.getWidth() : box.getHeight()) * look.scale();
-        double x = at.getX() / PT_A_MM;
-        double y = (looked.heightPt() - at.getY()) / PT_A_MM;
+        double x = at.getX() / Length.PT_PER_MM;
+        double y = (looked.heightPt() - at.getY()) / Length.PT_PER_MM;
         return Optional
                 .of(new Word(word.text(), (float) (x - width / 2), (float) (y - height / 2), (float) width, (float) height));
     }

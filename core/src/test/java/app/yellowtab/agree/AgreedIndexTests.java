@@ -17,8 +17,8 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Separators;
 import app.yellowtab.model.contents.Document;
-import app.yellowtab.model.entry.Agreement;
 import app.yellowtab.model.entry.Agreement.Standing;
+import app.yellowtab.model.entry.Agreement;
 import app.yellowtab.model.entry.DateReader;
 import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.plan.Plan;
@@ -168,7 +168,7 @@ class AgreedIndexTests {
         assertThat(lines).hasSize(5_000);
         Bundle all = Bundle.EMPTY.withContents(AgreedIndex.contents(lines));
         assertThat(Planner.plan(all).documentCount()).isEqualTo(5_000);
-        assertThat(Changes.of(all, lines)).isEmpty();
+        assertThat(IndexChanges.of(all, lines)).isEmpty();
     }
 
     @ParameterizedTest
@@ -178,9 +178,9 @@ class AgreedIndexTests {
                 document -> document.withAgreement(new Agreement(Standing.DISPUTED, "=never seen, \"not\" ours"))
                         .withTitle("Note, \"draft\"; ätzend"));
         List<IndexLine> lines = sent(said, ending);
-        assertThat(Changes.of(said, lines)).isEmpty();
-        assertThat(Changes.isOurs(said, lines)).isTrue();
-        assertThat(Changes.isOurs(Bundle.EMPTY, lines)).isFalse();
+        assertThat(IndexChanges.of(said, lines)).isEmpty();
+        assertThat(IndexChanges.isOurs(said, lines)).isTrue();
+        assertThat(IndexChanges.isOurs(Bundle.EMPTY, lines)).isFalse();
     }
 
     @Test
@@ -198,13 +198,13 @@ class AgreedIndexTests {
         lines.add(",Z,Plans,,,,,");
         lines.add(",9,Plan of the store,1 May 2031,2,,awaited,to be drawn");
         List<IndexLine> theirs = AgreedIndex.read(file("back.csv", String.join("\n", lines))).lines(false);
-        List<Change> changes = Changes.of(start, theirs);
+        List<Change> changes = IndexChanges.of(start, theirs);
         assertThat(kinds(changes)).containsExactlyInAnyOrder("Stands Claim form", "Retitled Defence", "Redated Defence",
                 "Resized Reply", "Moved Note", "Added Annexes", "Added Plans", "Added Plan of the store");
         Bundle now = start;
         while (!changes.isEmpty()) {
-            now = Changes.accept(now, changes.getLast(), theirs);
-            List<Change> left = Changes.of(now, theirs);
+            now = IndexChanges.accept(now, changes.getLast(), theirs);
+            List<Change> left = IndexChanges.of(now, theirs);
             assertThat(left.size()).isLessThan(changes.size());
             changes = left;
         }
@@ -219,15 +219,15 @@ class AgreedIndexTests {
         List<IndexLine> all = sent(start, ".csv");
         Bundle shorter = Edits.takeOut(start, Set.of(id("Note"), id("Statements")));
         List<IndexLine> theirs = sent(shorter, ".csv");
-        List<Change> changes = Changes.of(start, theirs);
+        List<Change> changes = IndexChanges.of(start, theirs);
         assertThat(kinds(changes)).containsExactly("TakenOut Claim form", "TakenOut Defence", "TakenOut Reply", "TakenOut Note",
                 "TakenOut Statements", "TakenOut Replies");
         Bundle now = start;
-        for (Change change : changes) now = Changes.accept(now, change, theirs);
+        for (Change change : changes) now = IndexChanges.accept(now, change, theirs);
         assertThat(order(now)).isEqualTo("Letters(First letter)");
         assertThat(now.setAside()).hasSize(4);
-        for (List<Change> back = Changes.of(now, all); !back.isEmpty(); back = Changes.of(now, all))
-            now = Changes.accept(now, back.getFirst(), all);
+        for (List<Change> back = IndexChanges.of(now, all); !back.isEmpty(); back = IndexChanges.of(now, all))
+            now = IndexChanges.accept(now, back.getFirst(), all);
         assertThat(order(now)).isEqualTo(order(start));
         assertThat(now.setAside()).isEmpty();
         assertThat(now.contents().allDocuments().getFirst()).as("with its pages")
@@ -240,8 +240,8 @@ class AgreedIndexTests {
                 Entries.moveTo(Moves.down(start, Set.of(id("Statements"))), Set.of(id("Defence")), Optional.of(id("Letters")));
         List<IndexLine> theirs = sent(other, ".docx");
         Bundle now = start;
-        for (List<Change> changes = Changes.of(now, theirs); !changes.isEmpty(); changes = Changes.of(now, theirs))
-            now = Changes.accept(now, changes.getFirst(), theirs);
+        for (List<Change> changes = IndexChanges.of(now, theirs); !changes.isEmpty(); changes = IndexChanges.of(now, theirs))
+            now = IndexChanges.accept(now, changes.getFirst(), theirs);
         assertThat(order(now)).isEqualTo(order(other));
     }
 
@@ -251,7 +251,7 @@ class AgreedIndexTests {
                 "Tab,Title,Date,Pages\nA,Statements,,\n1,Claim form,4 Mar 2031,4\n2,Defence,2 Apr "
                         + "2031,7\nA.1,Replies,,\n3,Reply,Apr 2031,3\nB,Letters,,\n4,First letter,5–13 Oct "
                         + "2030,1\n5,Note,undated,2\n6,Invoice,,\n";
-        assertThat(kinds(Changes.of(start, AgreedIndex.read(file("retyped.csv", table)).lines(false))))
+        assertThat(kinds(IndexChanges.of(start, AgreedIndex.read(file("retyped.csv", table)).lines(false))))
                 .containsExactly("Added Invoice");
     }
 

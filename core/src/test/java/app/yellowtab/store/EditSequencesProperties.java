@@ -7,7 +7,7 @@ import static app.yellowtab.testing.Bundles.source;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.agree.Change;
-import app.yellowtab.agree.Changes;
+import app.yellowtab.agree.IndexChanges;
 import app.yellowtab.agree.IndexLine;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Enclosing;
@@ -218,8 +218,8 @@ class EditSequencesProperties {
         List<IndexLine> lines = lines(theirs);
         Bundle ours = START;
         int steps = 0;
-        for (List<Change> changes = Changes.of(ours, lines); !changes.isEmpty(); changes = Changes.of(ours, lines)) {
-            ours = Changes.accept(ours, changes.get(random.nextInt(changes.size())), lines);
+        for (List<Change> changes = IndexChanges.of(ours, lines); !changes.isEmpty(); changes = IndexChanges.of(ours, lines)) {
+            ours = IndexChanges.accept(ours, changes.get(random.nextInt(changes.size())), lines);
             assertSound(ours);
             assertThat(++steps).as("it ends").isLessThan(400);
         }

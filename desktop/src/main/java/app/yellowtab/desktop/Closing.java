@@ -52,7 +52,7 @@ final class Closing {
         ended.whenComplete((nothing, failure) -> Platform.runLater(() -> {
             patience.stop();
             bundle.autosave().finish(state -> {
-                if (state instanceof Autosave.State.Failed failed && !window.isGivenUp(failed)) stays.run();
+                if (state instanceof Autosave.SaveState.Failed failed && !window.isGivenUp(failed)) stays.run();
                 else closed.run();
             });
         }));

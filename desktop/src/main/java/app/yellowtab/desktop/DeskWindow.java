@@ -65,7 +65,7 @@ final class DeskWindow {
     }
 
     /** {@return whether the user would rather lose the last changes, which could not be saved, than stay} */
-    boolean isGivenUp(Autosave.State.Failed failed) {
+    boolean isGivenUp(Autosave.SaveState.Failed failed) {
         ButtonType close = new ButtonType(Words.of("close.anyway"), ButtonBar.ButtonData.OTHER);
         ButtonType stay = new ButtonType(Words.of("close.stay"), ButtonBar.ButtonData.CANCEL_CLOSE);
         Alert question = new Alert(Alert.AlertType.WARNING, failed.message(), stay, close);

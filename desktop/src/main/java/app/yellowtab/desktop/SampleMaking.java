@@ -62,7 +62,7 @@ final class SampleMaking {
             Path files = WorkFolder.newFolder("sample");
             List<String> names = SampleMatter.folders();
             for (int i = 0; i < names.size() && !stop.getAsBoolean(); i++) {
-                progress.accept(new Jobs.State(Words.of("sample.making", i + 1, names.size()), (double) i / names.size()));
+                progress.accept(new Jobs.JobProgress(Words.of("sample.making", i + 1, names.size()), (double) i / names.size()));
                 bringIn(files, names.get(i), workspace);
             }
             Folders.delete(files);

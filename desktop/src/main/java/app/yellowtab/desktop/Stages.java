@@ -14,6 +14,7 @@ import app.yellowtab.desktop.number.NumberStage;
 import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.produce.ProduceStage;
+import app.yellowtab.desktop.work.BundleState;
 import app.yellowtab.desktop.work.Placement;
 import app.yellowtab.desktop.work.Session;
 import app.yellowtab.desktop.work.Stage;
@@ -74,7 +75,7 @@ final class Stages {
     }
 
     private <V extends Node & StageView> StagePart part(Stage stage,
-            Function<app.yellowtab.desktop.work.State, Integer> count, Supplier<V> view) {
+            Function<BundleState, Integer> count, Supplier<V> view) {
         ObservableValue<String> shown = workspace.stateProperty().map(state -> String.valueOf(count.apply(state)));
         return StagePart.of(stage, shown, view);
     }

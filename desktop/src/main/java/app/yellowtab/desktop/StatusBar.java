@@ -84,15 +84,15 @@ final class StatusBar extends HBox {
         return bytes == 0 ? "" : Words.of("status.bytes", Words.size(bytes));
     }
 
-    private void showSaved(Autosave.State state) {
+    private void showSaved(Autosave.SaveState state) {
         saved.setText(switch (state) {
-            case Autosave.State.Saved s -> Words.of("status.saved");
-            case Autosave.State.Saving s -> Words.of("status.saving");
-            case Autosave.State.Failed failed -> failed.message();
+            case Autosave.SaveState.Saved s -> Words.of("status.saved");
+            case Autosave.SaveState.Saving s -> Words.of("status.saving");
+            case Autosave.SaveState.Failed failed -> failed.message();
         });
-        saved.setTooltip(state instanceof Autosave.State.Failed ? new Tooltip(saved.getText()) : null);
+        saved.setTooltip(state instanceof Autosave.SaveState.Failed ? new Tooltip(saved.getText()) : null);
         saved.getStyleClass().removeAll(Styles.WRONG);
-        if (state instanceof Autosave.State.Failed) saved.getStyleClass().add(Styles.WRONG);
+        if (state instanceof Autosave.SaveState.Failed) saved.getStyleClass().add(Styles.WRONG);
     }
 
     private void showJob() {
@@ -111,23 +111,23 @@ final class StatusBar extends HBox {
     }
 
     /** The button stays where it is while pages are counted down, so that it can be pressed. */
-    private void showRecognising(Recognising.State state) {
-        boolean running = state instanceof Recognising.State.Running;
+    private void showRecognising(Recognising.RecognitionState state) {
+        boolean running = state instanceof Recognising.RecognitionState.Running;
         pause.setText(Words.of(running ? "status.recognitionPause" : "status.recognitionGoOn"));
         pause.setOnAction(event -> {
             if (running) recognising.pause();
             else recognising.goOn();
         });
         scanned.setText(switch (state) {
-            case Recognising.State.Idle idle -> "";
-            case Recognising.State.Running now -> Words.of("status.recognising", now.left());
-            case Recognising.State.Paused paused -> Words.of("status.recognitionPaused", paused.left());
-            case Recognising.State.Unavailable unavailable -> Words.of("status.noRecognition");
+            case Recognising.RecognitionState.Idle idle -> "";
+            case Recognising.RecognitionState.Running now -> Words.of("status.recognising", now.left());
+            case Recognising.RecognitionState.Paused paused -> Words.of("status.recognitionPaused", paused.left());
+            case Recognising.RecognitionState.Unavailable unavailable -> Words.of("status.noRecognition");
         });
-        scanned.setTooltip(state instanceof Recognising.State.Unavailable unavailable
+        scanned.setTooltip(state instanceof Recognising.RecognitionState.Unavailable unavailable
                 ? new Tooltip(Words.of("status.noRecognitionTip", unavailable.message())) : null);
-        Controls.show(pause, running || state instanceof Recognising.State.Paused);
-        Controls.show(scans, !(state instanceof Recognising.State.Idle));
+        Controls.show(pause, running || state instanceof Recognising.RecognitionState.Paused);
+        Controls.show(scans, !(state instanceof Recognising.RecognitionState.Idle));
     }
 
     private void countFindings() {

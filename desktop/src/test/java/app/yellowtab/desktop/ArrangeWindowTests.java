@@ -175,4 +175,34 @@ class ArrangeWindowTests extends AtTheWindow {
         robot.clickOn("#agree-close");
         until(() -> texts(row(robot, "Letter before claim")).contains("Agreed"));
     }
+
+    @Test
+    void whatIsTypedGoesOnWhereItWasWhenAnotherWindowCameBetween(FxRobot robot) throws IOException {
+        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        until(() -> desk.workspace().isPresent());
+        robot.clickOn("#stage-arrange");
+        keys(robot, KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+        typed(robot, "Document to follow");
+        robot.write("Rep");
+        Stage other = another(robot);
+        robot.interact(() -> {
+            other.close();
+            window.requestFocus();
+        });
+        until(window::isFocused);
+        typed(robot, "Rep");
+        robot.write("ort").push(KeyCode.ENTER);
+        until(() -> order().equals("Report"));
+    }
+
+    private Stage another(FxRobot robot) {
+        Stage[] other = new Stage[1];
+        robot.interact(() -> {
+            other[0] = new Stage();
+            other[0].show();
+            other[0].requestFocus();
+        });
+        until(() -> !window.isFocused());
+        return other[0];
+    }
 }

@@ -257,7 +257,7 @@ class WindowTests extends AtTheWindow {
         openBundle(robot);
         robot.interact(() -> workspace().goTo(4));
         robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT5).release(KeyCode.CONTROL);
-        until(() -> workspace().saveStateProperty().get() instanceof Autosave.State.Saved);
+        until(() -> workspace().saveStateProperty().get() instanceof Autosave.SaveState.Saved);
         robot.interact(() -> {
             window.hide();
             desk = newDesk();

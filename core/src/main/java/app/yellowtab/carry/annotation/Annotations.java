@@ -1,7 +1,7 @@
 package app.yellowtab.carry.annotation;
 
 import app.yellowtab.carry.part.Actions;
-import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.CarryNotes;
 import app.yellowtab.carry.part.Destinations;
 import app.yellowtab.carry.part.Layers;
 import app.yellowtab.finding.Finding.Code;
@@ -58,7 +58,7 @@ public final class Annotations {
      * @param areas that are taken out of the page, in its own coordinates: what touches them goes, but for the look of fields,
      *         which is part of the page
      */
-    public Settled settle(COSDictionary page, List<Rectangle2D> areas, Changes notes) {
+    public Settled settle(COSDictionary page, List<Rectangle2D> areas, CarryNotes notes) {
         Settled settled = new Settled(new COSArray(), new ArrayList<>());
         COSArray all = page.getCOSArray(COSName.ANNOTS);
         Map<COSBase, COSObject> copies = new IdentityHashMap<>();
@@ -118,7 +118,7 @@ public final class Annotations {
     }
 
     /** {@return whether it stays an annotation} */
-    private boolean settle(COSDictionary annotation, String kind, List<Drawing> drawings, Changes notes) {
+    private boolean settle(COSDictionary annotation, String kind, List<Drawing> drawings, CarryNotes notes) {
         if (layers.isHidden(annotation.getDictionaryObject(COSName.OC))) {
             notes.add(Code.HIDDEN_LAYERS);
             return false;
@@ -151,7 +151,7 @@ public final class Annotations {
                 && (widget.containsKey(COSName.V) || asked.containsKey(COSName.V));
     }
 
-    private boolean settleComment(COSDictionary annotation, String kind, List<Drawing> drawings, Changes notes) {
+    private boolean settleComment(COSDictionary annotation, String kind, List<Drawing> drawings, CarryNotes notes) {
         for (COSName name : List.of(COSName.A, FILE_ACTION, COSName.DEST)) annotation.removeItem(name);
         boolean popup = kind.equals("Popup");
         switch (comments) {
@@ -182,7 +182,7 @@ public final class Annotations {
         return Drawing.of(annotation);
     }
 
-    private void settleAction(COSDictionary annotation, String kind, Changes notes) {
+    private void settleAction(COSDictionary annotation, String kind, CarryNotes notes) {
         COSDictionary action = annotation.getDictionaryObject(COSName.A) instanceof COSDictionary dictionary ? dictionary : null;
         COSBase wanted = annotation.getDictionaryObject(COSName.DEST);
         if (wanted == null && Actions.kind(action).equals("GoTo") && action != null)

@@ -1,6 +1,6 @@
 package app.yellowtab.carry.annotation;
 
-import app.yellowtab.carry.part.Changes;
+import app.yellowtab.carry.part.CarryNotes;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.pdf.Typeface;
@@ -34,7 +34,7 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Gives an appearance to form fields that have a value and do not show it (ISO 32000-1:2008, 12.7.3.3), so that they can be
- * drawn on their pages: in the field's own font, or in one of ours where that cannot show the value. Changes the open
+ * drawn on their pages: in the field's own font, or in one of ours where that cannot show the value. CarryNotes the open
  * document; its file is not touched. For one document.
  */
 public final class FormAppearances {
@@ -52,10 +52,10 @@ public final class FormAppearances {
     private final PDDocument document;
     private final PDAcroForm form;
     private final boolean all;
-    private final Changes notes;
+    private final CarryNotes notes;
     private final Map<Typeface, COSName> ownFonts = new EnumMap<>(Typeface.class);
 
-    private FormAppearances(PDDocument document, PDAcroForm form, Changes notes) {
+    private FormAppearances(PDDocument document, PDAcroForm form, CarryNotes notes) {
         this.document = document;
         this.form = form;
         this.all = form.getNeedAppearances();
@@ -67,7 +67,7 @@ public final class FormAppearances {
      *
      * @param notes takes the names of those whose values cannot be shown
      */
-    public static void complete(PDDocument document, Changes notes) {
+    public static void complete(PDDocument document, CarryNotes notes) {
         try {
             PDAcroForm form = document.getDocumentCatalog().getAcroForm(null);
             if (form == null) return;

@@ -26,10 +26,10 @@ import org.slf4j.LoggerFactory;
  */
 public final class TextAdvance {
     private final PDResources resources;
-    private final Deque<State> saved = new ArrayDeque<>();
-    private State state = new State(null, 1, 0, 0);
+    private final Deque<TextState> saved = new ArrayDeque<>();
+    private TextState state = new TextState(null, 1, 0, 0);
 
-    private record State(@Nullable COSName font, float size, float letterSpace, float wordSpace) {}
+    private record TextState(@Nullable COSName font, float size, float letterSpace, float wordSpace) {}
 
     public TextAdvance(COSDictionary resources) {
         this.resources = new PDResources(resources);
@@ -42,13 +42,14 @@ public final class TextAdvance {
             case OperatorName.RESTORE -> state = saved.isEmpty() ? state : saved.pop();
             case OperatorName.SET_FONT_AND_SIZE -> {
                 if (operands.size() > 1 && operands.get(0) instanceof COSName font)
-                    state = new State(font, number(operands, 1), state.letterSpace, state.wordSpace);
+                    state = new TextState(font, number(operands, 1), state.letterSpace, state.wordSpace);
             }
-            case OperatorName.SET_CHAR_SPACING -> state = new State(state.font, state.size, number(operands, 0), state.wordSpace);
+            case OperatorName.SET_CHAR_SPACING ->
+                    state = new TextState(state.font, state.size, number(operands, 0), state.wordSpace);
             case OperatorName.SET_WORD_SPACING ->
-                    state = new State(state.font, state.size, state.letterSpace, number(operands, 0));
+                    state = new TextState(state.font, state.size, state.letterSpace, number(operands, 0));
             case OperatorName.SHOW_TEXT_LINE_AND_SPACE ->
-                    state = new State(state.font, state.size, number(operands, 1), number(operands, 0));
+                    state = new TextState(state.font, state.size, number(operands, 1), number(operands, 0));
             default -> {}
         }
     }

@@ -2,7 +2,7 @@ package app.yellowtab.convert.odf;
 
 import app.yellowtab.convert.flow.Props;
 import app.yellowtab.convert.page.Xml;
-import app.yellowtab.convert.word.Numbering;
+import app.yellowtab.convert.word.ListNumbering;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -98,7 +98,7 @@ final class OdtNumbers {
         List<String> numbers = new ArrayList<>();
         for (int l = Math.max(1, level - shown + 1); l <= level; l++) {
             String format = levels.apply(l).map(e -> Xml.attribute(e, "num-format")).orElse("1");
-            if (!format.isEmpty()) numbers.add(Numbering.write(Math.max(1, counts[l]), format(format)));
+            if (!format.isEmpty()) numbers.add(ListNumbering.write(Math.max(1, counts[l]), format(format)));
         }
         return numbers.isEmpty() ? ""
                 : Xml.attribute(at, "num-prefix") + String.join(".", numbers) + Xml.attribute(at, "num-suffix");

@@ -1,10 +1,10 @@
 package app.yellowtab.convert.odf;
 
-import app.yellowtab.convert.flow.Changes;
 import app.yellowtab.convert.flow.Line;
 import app.yellowtab.convert.flow.Look;
 import app.yellowtab.convert.flow.Piece;
 import app.yellowtab.convert.flow.Props;
+import app.yellowtab.convert.flow.TrackedChanges;
 import app.yellowtab.convert.page.Face;
 import app.yellowtab.convert.page.Lengths;
 import app.yellowtab.convert.page.Notes;
@@ -162,7 +162,8 @@ final class OdtReader {
             if (node instanceof Text text) {
                 String words = text.getData().replaceAll("[ \\t\\r\\n]+", " ");
                 if (!words.isBlank() && run.on("vanish")) notes.lost("hidden text");
-                if (!words.isEmpty() && !run.on("vanish")) pieces.add(text(words, inserting ? run.with(Changes.INSERTED) : run));
+                if (!words.isEmpty() && !run.on("vanish"))
+                    pieces.add(text(words, inserting ? run.with(TrackedChanges.INSERTED) : run));
             } else if (node instanceof org.w3c.dom.Element element) {
                 inline(element, run, pieces);
             }
@@ -222,7 +223,7 @@ final class OdtReader {
             if (!one.getLocalName().matches("p|h")) continue;
             if (!first) pieces.add(Piece.lineBreak());
             first = false;
-            collect(one, run.with(Changes.DELETED), pieces);
+            collect(one, run.with(TrackedChanges.DELETED), pieces);
         }
     }
 

@@ -1,5 +1,7 @@
 package app.yellowtab.convert.page;
 
+import app.yellowtab.facts.Length;
+
 /** Lengths as OpenDocument writes them (OpenDocument 1.3 part 3, 18.3.18). */
 public final class Lengths {
     private Lengths() {}
@@ -10,7 +12,7 @@ public final class Lengths {
         double number = Double.parseDouble(length.substring(0, length.length() - 2));
         return number * switch (length.substring(length.length() - 2)) {
             case "cm" -> 72 / 2.54;
-            case "mm" -> 72 / 25.4;
+            case "mm" -> Length.PT_PER_MM;
             case "in" -> 72;
             case "pc" -> 12;
             case "px" -> 0.75;

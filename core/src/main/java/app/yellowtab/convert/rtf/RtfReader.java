@@ -1,10 +1,10 @@
 package app.yellowtab.convert.rtf;
 
-import app.yellowtab.convert.flow.Changes;
 import app.yellowtab.convert.flow.Frame;
 import app.yellowtab.convert.flow.Look;
 import app.yellowtab.convert.flow.Piece;
 import app.yellowtab.convert.flow.Props;
+import app.yellowtab.convert.flow.TrackedChanges;
 import app.yellowtab.convert.page.Face;
 import app.yellowtab.convert.page.Notes;
 import app.yellowtab.finding.Finding.Code;
@@ -45,9 +45,9 @@ final class RtfReader implements IRtfListener {
     private final Map<Integer, String> fonts = new HashMap<>();
     private final List<String> colours = new ArrayList<>();
     private final Map<Command, Integer> sheet = new EnumMap<>(Command.class);
-    private final Deque<State> states = new ArrayDeque<>();
+    private final Deque<Group> states = new ArrayDeque<>();
     private final List<Page> pages = new ArrayList<>();
-    private State state = new State();
+    private Group state = new Group();
     private RtfFlow flow;
     private final int[] colour = new int[3];
     private RtfPicture picture = new RtfPicture();
@@ -67,14 +67,14 @@ final class RtfReader implements IRtfListener {
     }
 
     /** What holds until the end of a group. */
-    private static final class State {
+    private static final class Group {
         private Props run = Props.NONE.and("sz.val", "24");
         private Props paragraph = Props.NONE;
         private String place = "text";
         private boolean deleted;
 
-        private State copy() {
-            State copy = new State();
+        private Group copy() {
+            Group copy = new Group();
             copy.run = run;
             copy.paragraph = paragraph;
             copy.place = place;
@@ -180,7 +180,7 @@ final class RtfReader implements IRtfListener {
     private void addText(String text) {
         if (state.deleted) {
             if (!showChanges) return;
-            add(text, state.run.with(Changes.DELETED));
+            add(text, state.run.with(TrackedChanges.DELETED));
             return;
         }
         if (!state.run.on("vanish")) add(text, state.run);
@@ -301,7 +301,7 @@ final class RtfReader implements IRtfListener {
             case revised -> {
                 if (!on) return true;
                 changes++;
-                if (showChanges) state.run = state.run.with(Changes.INSERTED);
+                if (showChanges) state.run = state.run.with(TrackedChanges.INSERTED);
             }
             default -> {
                 return false;

@@ -22,7 +22,7 @@ final class Docx {
     final String mainPart;
     final Element main;
     final Styles styles;
-    Numbering numbering;
+    ListNumbering numbering;
     private final @Nullable Element numberingPart;
     final double tabStopPt;
     final boolean evenAndOdd;
@@ -47,7 +47,7 @@ final class Docx {
         main = parts.xml(mainPart).orElseThrow(() -> new IOException("no document part"));
         styles = new Styles(beside("styles").orElse(null), parts.xml("word/theme/theme1.xml").orElse(null));
         numberingPart = beside("numbering").orElse(null);
-        numbering = new Numbering(numberingPart);
+        numbering = new ListNumbering(numberingPart);
         Optional<Element> settings = beside("settings");
         tabStopPt = settings.flatMap(e -> Xml.child(e, "defaultTabStop"))
                 .map(e -> Props.of(settings.get()).pt("defaultTabStop.val", TAB_STOP_PT)).orElse(TAB_STOP_PT);
@@ -63,7 +63,7 @@ final class Docx {
         deletions = 0;
         commentCount = 0;
         noteCount = 0;
-        numbering = new Numbering(numberingPart);
+        numbering = new ListNumbering(numberingPart);
     }
 
     private Optional<Element> beside(String name) throws IOException {

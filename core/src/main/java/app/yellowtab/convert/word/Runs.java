@@ -1,10 +1,10 @@
 package app.yellowtab.convert.word;
 
-import app.yellowtab.convert.flow.Changes;
 import app.yellowtab.convert.flow.Line;
 import app.yellowtab.convert.flow.Look;
 import app.yellowtab.convert.flow.Piece;
 import app.yellowtab.convert.flow.Props;
+import app.yellowtab.convert.flow.TrackedChanges;
 import app.yellowtab.convert.page.Face;
 import app.yellowtab.convert.page.Xml;
 import java.io.IOException;
@@ -49,7 +49,7 @@ final class Runs {
      *
      * @return what stands behind the paragraph: the words of its text boxes
      */
-    Optional<Element> read(org.w3c.dom.Element paragraph, Element to, Props props, Optional<Numbering.Label> label,
+    Optional<Element> read(org.w3c.dom.Element paragraph, Element to, Props props, Optional<ListNumbering.Label> label,
             double widthPt) throws IOException {
         if (label.isPresent() && !label.get().label().isEmpty()) {
             Props run = ground.with(Props.of(Xml.child(paragraph, "pPr", "rPr"))).with(label.get().run());
@@ -104,8 +104,8 @@ final class Runs {
     private void run(org.w3c.dom.Element run, String change) throws IOException {
         Props own = Props.of(Xml.child(run, "rPr"));
         Props props = ground.with(docx.styles.character(own.text("rStyle.val"))).with(own);
-        if (change.equals("ins")) props = props.with(Changes.INSERTED);
-        if (change.equals("del")) props = props.with(Changes.DELETED);
+        if (change.equals("ins")) props = props.with(TrackedChanges.INSERTED);
+        if (change.equals("del")) props = props.with(TrackedChanges.DELETED);
         if (props.on("vanish") && fields.isEmpty()) {
             docx.notes.lost("hidden text");
             return;
@@ -184,7 +184,7 @@ final class Runs {
             default -> "";
         };
         if (shown.isEmpty()) docx.notes.lost("signs of special fonts");
-        else if (Face.ARIMO.has(shown.codePointAt(0))) add(shown, props.with(Changes.SANS));
+        else if (Face.ARIMO.has(shown.codePointAt(0))) add(shown, props.with(TrackedChanges.SANS));
         else add(shown.equals("☐") ? "[ ]" : "[x]", props);
     }
 

@@ -84,7 +84,7 @@ final class Story {
             docx.deletions++;
             return;
         }
-        Optional<Numbering.Label> label =
+        Optional<ListNumbering.Label> label =
                 list.isEmpty() || list.equals("0") || markOwn.on("vanish") ? Optional.empty() : docx.numbering.next(list, level);
         Face face = Face.named(docx.styles.font(markOwn));
         Element p = to.appendElement(heading(paragraph));

@@ -1,5 +1,6 @@
 package app.yellowtab.edit.page;
 
+import app.yellowtab.facts.Length;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.page.Area;
@@ -21,7 +22,6 @@ import org.jspecify.annotations.Nullable;
 
 /** Crops pages, which hides and takes nothing away. */
 public final class Cropping {
-    private static final double PT_PER_MM = 72 / 25.4;
     /** Less than this of a page is nothing that could be read. */
     private static final double LEAST_MM = 5;
 
@@ -71,11 +71,12 @@ public final class Cropping {
         PageLook bare = new PageLook(look.turns(), look.straightenDegrees(), Optional.empty(), Optional.empty(), 1, List.of());
         return Optional.ofNullable(source).flatMap(known -> known.about().pages().shape(page)).flatMap(shape -> {
             LookedPage seen = LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), bare);
-            double width = seen.widthPt() - (margins.leftMm() + margins.rightMm()) * PT_PER_MM;
-            double height = seen.heightPt() - (margins.topMm() + margins.bottomMm()) * PT_PER_MM;
-            if (width < LEAST_MM * PT_PER_MM || height < LEAST_MM * PT_PER_MM) return Optional.empty();
+            double width = seen.widthPt() - (margins.leftMm() + margins.rightMm()) * Length.PT_PER_MM;
+            double height = seen.heightPt() - (margins.topMm() + margins.bottomMm()) * Length.PT_PER_MM;
+            if (width < LEAST_MM * Length.PT_PER_MM || height < LEAST_MM * Length.PT_PER_MM) return Optional.empty();
             return Optional.of(LookedPage.cropTo(shape.seenWidthPt(), shape.seenHeightPt(), bare,
-                    new Rectangle2D.Double(margins.leftMm() * PT_PER_MM, margins.bottomMm() * PT_PER_MM, width, height)));
+                    new Rectangle2D.Double(margins.leftMm() * Length.PT_PER_MM, margins.bottomMm() * Length.PT_PER_MM, width,
+                            height)));
         });
     }
 

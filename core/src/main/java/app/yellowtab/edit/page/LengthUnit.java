@@ -1,5 +1,6 @@
 package app.yellowtab.edit.page;
 
+import app.yellowtab.facts.Length;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -7,7 +8,7 @@ import java.util.regex.Pattern;
 
 /** The units that lengths are typed and shown in. */
 public enum LengthUnit {
-    MM("mm", 1, 1), CM("cm", 10, 2), INCH("in", 25.4, 2), PT("pt", 25.4 / 72, 0);
+    MM("mm", 1, 1), CM("cm", 10, 2), INCH("in", Length.MM_PER_INCH, 2), PT("pt", Length.MM_PER_PT, 0);
 
     private static final Pattern TYPED =
             Pattern.compile(".*\\d\\s*(?<unit>mm|cm|in|inch|inches|\"|pt)\\s*", Pattern.CASE_INSENSITIVE);

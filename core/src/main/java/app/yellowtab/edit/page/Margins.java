@@ -1,5 +1,6 @@
 package app.yellowtab.edit.page;
 
+import app.yellowtab.facts.Length;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -9,7 +10,6 @@ import java.util.regex.Pattern;
 public record Margins(double leftMm, double topMm, double rightMm, double bottomMm) {
     private static final Pattern LENGTH = Pattern
             .compile("(?<number>\\d{1,4}(?:[.,]\\d{1,3})?)\\s*(?<unit>mm|cm|in|inch|inches|\"|pt)?", Pattern.CASE_INSENSITIVE);
-    private static final double MM_PER_INCH = 25.4;
     private static final double POINTS_PER_INCH = 72;
     private static final double MM_PER_CM = 10;
 
@@ -31,8 +31,8 @@ public record Margins(double leftMm, double topMm, double rightMm, double bottom
         return Optional.of(switch (unit) {
             case "mm" -> number;
             case "cm" -> number * MM_PER_CM;
-            case "pt" -> number / POINTS_PER_INCH * MM_PER_INCH;
-            default -> number * MM_PER_INCH;
+            case "pt" -> number / POINTS_PER_INCH * Length.MM_PER_INCH;
+            default -> number * Length.MM_PER_INCH;
         });
     }
 }

@@ -1,5 +1,6 @@
 package app.yellowtab.edit.page;
 
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
@@ -25,7 +26,6 @@ import java.util.stream.Stream;
 
 /** Says what is taken out of pages, and takes that back. */
 public final class Redacting {
-    private static final double PT_A_MM = 72 / 25.4;
     private static final double TENTHS = 10;
 
     private Redacting() {}
@@ -147,17 +147,18 @@ public final class Redacting {
         LookedPage looked = LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), look);
         Rectangle2D box = looked.matrix().createTransformedShape(LookedPage.asCame(came, shape.seenHeightPt())).getBounds2D()
                 .createIntersection(looked.shown());
-        return box.getWidth() > 0 && box.getHeight() > 0 ? Optional.of(new Area(box.getMinX() / PT_A_MM,
-                (looked.heightPt() - box.getMaxY()) / PT_A_MM, box.getWidth() / PT_A_MM, box.getHeight() / PT_A_MM))
+        return box.getWidth() > 0 && box.getHeight() > 0 ? Optional.of(new Area(box.getMinX() / Length.PT_PER_MM,
+                (looked.heightPt() - box.getMaxY()) / Length.PT_PER_MM, box.getWidth() / Length.PT_PER_MM,
+                box.getHeight() / Length.PT_PER_MM))
                 : Optional.empty();
     }
 
     /** {@return a box in tenths of a millimetre, rounded outward: nothing that was drawn over may stand beside it} */
     private static Area area(Rectangle2D box, double heightPt) {
-        double left = Math.floor(box.getMinX() / PT_A_MM * TENTHS) / TENTHS;
-        double top = Math.floor((heightPt - box.getMaxY()) / PT_A_MM * TENTHS) / TENTHS;
-        double right = Math.ceil(box.getMaxX() / PT_A_MM * TENTHS) / TENTHS;
-        double bottom = Math.ceil((heightPt - box.getMinY()) / PT_A_MM * TENTHS) / TENTHS;
+        double left = Math.floor(box.getMinX() / Length.PT_PER_MM * TENTHS) / TENTHS;
+        double top = Math.floor((heightPt - box.getMaxY()) / Length.PT_PER_MM * TENTHS) / TENTHS;
+        double right = Math.ceil(box.getMaxX() / Length.PT_PER_MM * TENTHS) / TENTHS;
+        double bottom = Math.ceil((heightPt - box.getMinY()) / Length.PT_PER_MM * TENTHS) / TENTHS;
         return new Area(left, top, Math.max(1 / TENTHS, right - left), Math.max(1 / TENTHS, bottom - top));
     }
 }

@@ -1,5 +1,6 @@
 package app.yellowtab.edit.page;
 
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
@@ -21,7 +22,6 @@ import java.util.Set;
 public final class ToSheet {
     /** ANSI/ASME Y14.1, size A. */
     public static final Sheet LETTER = new Sheet(215.9, 279.4);
-    private static final double MM_PER_PT = 25.4 / 72;
     /** What differs by less is the same size. */
     private static final double ALIKE_MM = 1;
     /** A longer side is a drawing's: that of A3 and a little more (ISO 216). */
@@ -87,8 +87,8 @@ public final class ToSheet {
 
     private static Optional<Placed> placed(PageShape shape, PageLook look, Sheet sheet, boolean enlarges, boolean drawings) {
         LookedPage seen = LookedPage.of(shape.seenWidthPt(), shape.seenHeightPt(), on(look, new Placed(Optional.empty(), 1)));
-        double wide = seen.widthPt() * MM_PER_PT;
-        double high = seen.heightPt() * MM_PER_PT;
+        double wide = seen.widthPt() * Length.MM_PER_PT;
+        double high = seen.heightPt() * Length.MM_PER_PT;
         if (!drawings && Math.max(wide, high) > DRAWING_MM) return Optional.empty();
         boolean lies = wide > high;
         Sheet turned = lies ? new Sheet(sheet.heightMm(), sheet.widthMm()) : sheet;

@@ -1,5 +1,6 @@
 package app.yellowtab.model.page;
 
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageShape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.NoninvertibleTransformException;
@@ -17,7 +18,6 @@ import java.util.Optional;
  * @param shown    the part of the sheet that the page is seen in; the sheet is empty around it
  */
 public record LookedPage(double widthPt, double heightPt, AffineTransform matrix, Rectangle2D shown) {
-    private static final double PT_PER_MM = 72 / 25.4;
 
     /**
      * {@return a page of a size with a look}
@@ -35,8 +35,8 @@ public record LookedPage(double widthPt, double heightPt, AffineTransform matrix
         Rectangle2D visible = look.crop()
                 .map(area -> matrix.createTransformedShape(asCame(area, heightPt)).getBounds2D().createIntersection(whole))
                 .filter(box -> box.getWidth() > 0 && box.getHeight() > 0).orElse(whole);
-        double sheetWidth = look.sheet().map(sheet -> sheet.widthMm() * PT_PER_MM).orElse(visible.getWidth());
-        double sheetHeight = look.sheet().map(sheet -> sheet.heightMm() * PT_PER_MM).orElse(visible.getHeight());
+        double sheetWidth = look.sheet().map(sheet -> sheet.widthMm() * Length.PT_PER_MM).orElse(visible.getWidth());
+        double sheetHeight = look.sheet().map(sheet -> sheet.heightMm() * Length.PT_PER_MM).orElse(visible.getHeight());
         AffineTransform onSheet = AffineTransform.getTranslateInstance(sheetWidth / 2, sheetHeight / 2);
         onSheet.scale(look.scale(), look.scale());
         onSheet.translate(-visible.getCenterX(), -visible.getCenterY());
@@ -74,8 +74,9 @@ public record LookedPage(double widthPt, double heightPt, AffineTransform matrix
             width = wide;
             height = high;
         }
-        return new Area((middle.getX() - width / 2) / PT_PER_MM, (heightPt - middle.getY() - height / 2) / PT_PER_MM,
-                width / PT_PER_MM, height / PT_PER_MM);
+        return new Area((middle.getX() - width / 2) / Length.PT_PER_MM,
+                (heightPt - middle.getY() - height / 2) / Length.PT_PER_MM,
+                width / Length.PT_PER_MM, height / Length.PT_PER_MM);
     }
 
     /** {@return whether a page with a look has the coordinates that it came with: its turn and its visible box say it all} */
@@ -100,8 +101,9 @@ public record LookedPage(double widthPt, double heightPt, AffineTransform matrix
 
     /** {@return an area of the page as it came, from millimetres from above to points from below} */
     public static Rectangle2D asCame(Area area, double heightPt) {
-        return new Rectangle2D.Double(area.leftMm() * PT_PER_MM, heightPt - (area.topMm() + area.heightMm()) * PT_PER_MM,
-                area.widthMm() * PT_PER_MM, area.heightMm() * PT_PER_MM);
+        return new Rectangle2D.Double(area.leftMm() * Length.PT_PER_MM,
+                heightPt - (area.topMm() + area.heightMm()) * Length.PT_PER_MM,
+                area.widthMm() * Length.PT_PER_MM, area.heightMm() * Length.PT_PER_MM);
     }
 
     private static AffineTransform turned(double width, double height, int turns) {

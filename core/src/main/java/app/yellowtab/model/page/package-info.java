@@ -1,6 +1,6 @@
 /**
- * Pages as a document holds them: runs of neighbours, each page with a name for ever, and what is done to it as data.
- * Start at {@link app.yellowtab.model.run.Run}.
+ * What is done to a page as data: its look, areas in millimetres, ranges as they are typed, what one sees of it.
+ * Start at {@link app.yellowtab.model.page.PageLook}.
  */
 @NullMarked
 package app.yellowtab.model.page;

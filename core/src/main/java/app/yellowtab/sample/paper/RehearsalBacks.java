@@ -1,5 +1,6 @@
 package app.yellowtab.sample.paper;
 
+import app.yellowtab.facts.Length;
 import java.awt.AlphaComposite;
 import java.awt.BasicStroke;
 import java.awt.Color;
@@ -18,7 +19,6 @@ import java.util.Random;
  * such as are not blank.
  */
 public final class RehearsalBacks {
-    private static final double MM_AN_INCH = 25.4;
     private static final int WIDTH_MM = 210;
     private static final int HEIGHT_MM = 297;
     private static final int PAPER = 244;
@@ -45,7 +45,7 @@ public final class RehearsalBacks {
     /** {@return a sheet of A4, in grey} */
     public static BufferedImage sheet(Kind kind, int dpi, long seed) {
         Random random = new Random(seed * 31 + kind.ordinal());
-        double mm = dpi / MM_AN_INCH;
+        double mm = dpi / Length.MM_PER_INCH;
         BufferedImage sheet = new BufferedImage((int) (WIDTH_MM * mm), (int) (HEIGHT_MM * mm), BufferedImage.TYPE_BYTE_GRAY);
         int[] row = new int[sheet.getWidth()];
         for (int y = 0; y < sheet.getHeight(); y++) {

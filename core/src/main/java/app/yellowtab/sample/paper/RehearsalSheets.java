@@ -1,5 +1,6 @@
 package app.yellowtab.sample.paper;
 
+import app.yellowtab.facts.Length;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -14,7 +15,6 @@ import java.util.Random;
  * spread, scanned in two runs.
  */
 public final class RehearsalSheets {
-    private static final double MM_AN_INCH = 25.4;
     /** Of a fax in its fine manner: dots across and down (ITU-T T.4). */
     private static final double FAX_ACROSS = 204;
     private static final double FAX_DOWN = 196;
@@ -75,7 +75,7 @@ public final class RehearsalSheets {
      * @param degrees by how much it lies askew, clockwise
      */
     public static BufferedImage onDark(BufferedImage sheet, int dpi, double edgeMm, double degrees) {
-        int edge = (int) Math.round(edgeMm * dpi / MM_AN_INCH);
+        int edge = (int) Math.round(edgeMm * dpi / Length.MM_PER_INCH);
         BufferedImage dark =
                 new BufferedImage(sheet.getWidth() + 2 * edge, sheet.getHeight() + 2 * edge, BufferedImage.TYPE_BYTE_GRAY);
         Graphics2D g = dark.createGraphics();
@@ -99,7 +99,7 @@ public final class RehearsalSheets {
         g.fillRect(0, 0, both.getWidth(), both.getHeight());
         g.drawImage(left, 0, 0, null);
         g.drawImage(right, left.getWidth(), 0, null);
-        int wide = (int) (3 * dpi / MM_AN_INCH);
+        int wide = (int) (3 * dpi / Length.MM_PER_INCH);
         for (int x = -wide; hasShadow && x <= wide; x++) {
             g.setColor(new Color(0, 0, 0, 130 * (wide - Math.abs(x)) / wide));
             g.drawLine(left.getWidth() + x, 0, left.getWidth() + x, both.getHeight());

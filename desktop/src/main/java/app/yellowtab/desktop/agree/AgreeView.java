@@ -116,21 +116,21 @@ public final class AgreeView extends VBox {
         subscription.unsubscribe();
     }
 
-    private void show(Agreeing.State state) {
-        Controls.show(table, state instanceof Agreeing.State.Reading);
-        Controls.show(changes, state instanceof Agreeing.State.Back);
-        Controls.show(matching, state instanceof Agreeing.State.Matching);
+    private void show(Agreeing.AgreeState state) {
+        Controls.show(table, state instanceof Agreeing.AgreeState.Reading);
+        Controls.show(changes, state instanceof Agreeing.AgreeState.Back);
+        Controls.show(matching, state instanceof Agreeing.AgreeState.Matching);
         long agreements =
-                state instanceof Agreeing.State.Back back ? back.changes().stream().filter(Agreeing::isAgreed).count() : 0;
+                state instanceof Agreeing.AgreeState.Back back ? back.changes().stream().filter(Agreeing::isAgreed).count() : 0;
         agreed.setText(Words.of("agree.acceptAgreed", agreements));
         Controls.show(agreed, agreements > 0);
         switch (state) {
-            case Agreeing.State.None none -> {}
-            case Agreeing.State.Failed failed -> {
+            case Agreeing.AgreeState.None none -> {}
+            case Agreeing.AgreeState.Failed failed -> {
                 say(Words.of("agree.title.failed"), failed.words());
                 act("", () -> {});
             }
-            case Agreeing.State.Reading reading -> {
+            case Agreeing.AgreeState.Reading reading -> {
                 long sections = reading.lines().stream().filter(line -> line.isSection()).count();
                 say(Words.of("agree.title.reading", reading.index().name()),
                         Words.of("agree.read", sections, reading.lines().size() - sections));
@@ -138,12 +138,12 @@ public final class AgreeView extends VBox {
                 act(reading.lines().isEmpty() ? "" : Words.of(agreeing.isBack() ? "agree.compare" : "agree.putIn"),
                         agreeing::goOn);
             }
-            case Agreeing.State.Back back -> {
+            case Agreeing.AgreeState.Back back -> {
                 say(Words.of("agree.title.back", back.index().name()), Words.of("agree.differences", back.changes().size()));
                 keep(changes, back.changes());
                 act(back.changes().isEmpty() ? "" : Words.of("agree.acceptAll", back.changes().size()), agreeing::acceptAll);
             }
-            case Agreeing.State.Matching now -> {
+            case Agreeing.AgreeState.Matching now -> {
                 long sure = now.matches().matches().stream().filter(Match::isSure).count();
                 say(Words.of("agree.title.matching"), Words.of("agree.found", now.matches().matches().size(), sure));
                 keep(matches, now.matches().matches());

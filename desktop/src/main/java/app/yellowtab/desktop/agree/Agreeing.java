@@ -2,17 +2,17 @@ package app.yellowtab.desktop.agree;
 
 import app.yellowtab.agree.AgreedIndex;
 import app.yellowtab.agree.Change;
-import app.yellowtab.agree.Changes;
 import app.yellowtab.agree.Columns;
-import app.yellowtab.agree.FileMatches;
 import app.yellowtab.agree.FileMatches.Match;
+import app.yellowtab.agree.FileMatches;
+import app.yellowtab.agree.IndexChanges;
 import app.yellowtab.agree.IndexFile;
 import app.yellowtab.agree.IndexLine;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
-import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.Placeholders.Rest;
+import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.Template;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.keep.KeptChronology;
@@ -40,25 +40,25 @@ import javafx.util.Subscription;
  */
 public final class Agreeing {
     /** How it stands. */
-    public sealed interface State {
+    public sealed interface AgreeState {
         /** Nothing is under way. */
-        record None() implements State {}
+        record None() implements AgreeState {}
 
         /** A table was read, and its columns can be corrected. */
-        record Reading(AgreedIndex index, List<IndexLine> lines) implements State {}
+        record Reading(AgreedIndex index, List<IndexLine> lines) implements AgreeState {}
 
         /** An index came back, and differs from ours in this. */
-        record Back(AgreedIndex index, List<IndexLine> lines, List<Change> changes) implements State {}
+        record Back(AgreedIndex index, List<IndexLine> lines, List<Change> changes) implements AgreeState {}
 
         /** Files of the tray are matched with placeholders. */
-        record Matching(FileMatches matches) implements State {}
+        record Matching(FileMatches matches) implements AgreeState {}
 
         /** It did not come about. */
-        record Failed(String words) implements State {}
+        record Failed(String words) implements AgreeState {}
     }
 
     private final Workspace workspace;
-    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State.None());
+    private final ReadOnlyObjectWrapper<AgreeState> state = new ReadOnlyObjectWrapper<>(this, "state", new AgreeState.None());
     private final ReadOnlyObjectWrapper<String> said = new ReadOnlyObjectWrapper<>(this, "said", "");
     private final Set<Change> left = new HashSet<>();
     private final Set<String> refused = new HashSet<>();
@@ -80,8 +80,8 @@ public final class Agreeing {
         this.chronology = new KeptChronology(workspace.folder().path());
         // What is undone or done elsewhere differs again, or no more.
         subscription = Subscription.combine(workspace.onBundle(bundle -> {
-            if (state.get() instanceof State.Back back) showBack(back.index(), back.lines());
-            if (state.get() instanceof State.Matching) match();
+            if (state.get() instanceof AgreeState.Back back) showBack(back.index(), back.lines());
+            if (state.get() instanceof AgreeState.Matching) match();
         }), workspace.onPlan(plan -> keepChronology()));
     }
 
@@ -89,7 +89,7 @@ public final class Agreeing {
         subscription.unsubscribe();
     }
 
-    public ReadOnlyObjectProperty<State> stateProperty() {
+    public ReadOnlyObjectProperty<AgreeState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
@@ -104,21 +104,21 @@ public final class Agreeing {
         boolean monthFirst = workspace.bundle().reading().monthFirst();
         workspace.jobs().start((progress, stop) -> {
             AgreedIndex index = AgreedIndex.read(file);
-            return new State.Reading(index, index.lines(monthFirst));
-        }, state::set, failure -> state.set(new State.Failed(failure instanceof FindingException known
+            return new AgreeState.Reading(index, index.lines(monthFirst));
+        }, state::set, failure -> state.set(new AgreeState.Failed(failure instanceof FindingException known
                 ? String.valueOf(known.getMessage()) : Words.of("agree.failed", file.getFileName()))));
     }
 
     /** Says that another column holds something, or none does. */
     void correct(Columns.Role role, Optional<Integer> column) {
-        if (!(state.get() instanceof State.Reading reading)) return;
+        if (!(state.get() instanceof AgreeState.Reading reading)) return;
         AgreedIndex index = reading.index().with(role, column);
-        state.set(new State.Reading(index, index.lines(workspace.bundle().reading().monthFirst())));
+        state.set(new AgreeState.Reading(index, index.lines(workspace.bundle().reading().monthFirst())));
     }
 
     /** {@return whether the index that was read is ours, come back; otherwise it is a new one} */
     boolean isBack() {
-        return state.get() instanceof State.Reading reading && Changes.isOurs(workspace.bundle(), reading.lines());
+        return state.get() instanceof AgreeState.Reading reading && IndexChanges.isOurs(workspace.bundle(), reading.lines());
     }
 
     /**
@@ -126,28 +126,29 @@ public final class Agreeing {
      * with it.
      */
     void goOn() {
-        if (!(state.get() instanceof State.Reading reading)) return;
+        if (!(state.get() instanceof AgreeState.Reading reading)) return;
         left.clear();
-        if (Changes.isOurs(workspace.bundle(), reading.lines())) {
+        if (IndexChanges.isOurs(workspace.bundle(), reading.lines())) {
             showBack(reading.index(), reading.lines());
             return;
         }
-        state.set(new State.None());
+        state.set(new AgreeState.None());
         workspace.edit(bundle -> Edits.append(bundle, AgreedIndex.contents(reading.lines())));
         match();
     }
 
     private void showBack(AgreedIndex index, List<IndexLine> lines) {
-        List<Change> changes = new ArrayList<>(Changes.of(workspace.bundle(), lines));
+        List<Change> changes = new ArrayList<>(IndexChanges.of(workspace.bundle(), lines));
         changes.removeIf(left::contains);
         // What changes the index is looked at first, then what is disputed; that most of it is agreed needs the least of a look.
         changes.sort(Comparator.comparingInt(change -> change instanceof Change.Stands ? isAgreed(change) ? 2 : 1 : 0));
-        state.set(new State.Back(index, lines, List.copyOf(changes)));
+        state.set(new AgreeState.Back(index, lines, List.copyOf(changes)));
     }
 
     /** Takes one change over. */
     void accept(Change change) {
-        if (state.get() instanceof State.Back back) workspace.edit(bundle -> Changes.accept(bundle, change, back.lines()));
+        if (state.get() instanceof AgreeState.Back back)
+            workspace.edit(bundle -> IndexChanges.accept(bundle, change, back.lines()));
     }
 
     /** {@return whether a change says no more than that an entry is agreed} */
@@ -157,25 +158,25 @@ public final class Agreeing {
 
     /** Takes all changes over that say no more than that an entry is agreed, in one step. */
     void acceptAgreed() {
-        if (!(state.get() instanceof State.Back back)) return;
+        if (!(state.get() instanceof AgreeState.Back back)) return;
         workspace.edit(bundle -> {
             Bundle now = bundle;
-            for (Change change : back.changes()) if (isAgreed(change)) now = Changes.accept(now, change, back.lines());
+            for (Change change : back.changes()) if (isAgreed(change)) now = IndexChanges.accept(now, change, back.lines());
             return now;
         });
     }
 
     /** Takes all changes over that are shown, in one step. */
     void acceptAll() {
-        if (!(state.get() instanceof State.Back back)) return;
+        if (!(state.get() instanceof AgreeState.Back back)) return;
         workspace.edit(bundle -> {
             Bundle now = bundle;
             // What one change brings about may make another one needless, or needed.
             for (int round = 0; round <= back.changes().size(); round++) {
                 Optional<Change> next =
-                        Changes.of(now, back.lines()).stream().filter(change -> !left.contains(change)).findFirst();
+                        IndexChanges.of(now, back.lines()).stream().filter(change -> !left.contains(change)).findFirst();
                 if (next.isEmpty()) break;
-                Bundle after = Changes.accept(now, next.get(), back.lines());
+                Bundle after = IndexChanges.accept(now, next.get(), back.lines());
                 if (after.equals(now)) left.add(next.get());
                 now = after;
             }
@@ -186,14 +187,14 @@ public final class Agreeing {
     /** Leaves a change as it is with us; it is shown no more. */
     void leave(Change change) {
         left.add(change);
-        if (state.get() instanceof State.Back back) showBack(back.index(), back.lines());
+        if (state.get() instanceof AgreeState.Back back) showBack(back.index(), back.lines());
     }
 
     /** Shows which files of the tray may fill which placeholders. */
     public void match() {
         FileMatches all = FileMatches.of(workspace.bundle());
         List<Match> shown = all.matches().stream().filter(match -> !refused.contains(key(match))).toList();
-        state.set(new State.Matching(new FileMatches(shown, all.waiting(), all.unmatched())));
+        state.set(new AgreeState.Matching(new FileMatches(shown, all.waiting(), all.unmatched())));
     }
 
     private static String key(Match match) {
@@ -207,7 +208,7 @@ public final class Agreeing {
 
     /** Fills all placeholders for which it is sure what fills them, in one step. */
     void takeSure() {
-        if (!(state.get() instanceof State.Matching matching)) return;
+        if (!(state.get() instanceof AgreeState.Matching matching)) return;
         workspace.edit(bundle -> {
             Bundle now = bundle;
             for (Match match : matching.matches().matches())
@@ -225,7 +226,7 @@ public final class Agreeing {
     /** Ends it; what was done stays. */
     public void close() {
         said.set("");
-        state.set(new State.None());
+        state.set(new AgreeState.None());
     }
 
     /** Writes the index to a file, as its ending says. */

@@ -97,8 +97,8 @@ public final class ArrangeStage extends HBox implements StageView {
 
     /** The sheet, or what has taken its place. */
     private void showPart() {
-        boolean replaces = !(replacement.stateProperty().get() instanceof Replacement.State.None);
-        boolean agrees = !replaces && !(agreeing.stateProperty().get() instanceof Agreeing.State.None);
+        boolean replaces = !(replacement.stateProperty().get() instanceof Replacement.ReplaceState.None);
+        boolean agrees = !replaces && !(agreeing.stateProperty().get() instanceof Agreeing.AgreeState.None);
         boolean lies = !replaces && !agrees && desk.shownProperty().get().open();
         boolean changed = agrees != Late.isShown(agreed) || replaces != Late.isShown(compared) || lies != Late.isShown(pages);
         Late.show(pages, lies);

@@ -2,6 +2,7 @@ package app.yellowtab.desktop.arrange;
 
 import app.yellowtab.desktop.entry.Arrangement;
 import app.yellowtab.desktop.entry.Arrangement.Field;
+import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.leaf.PlannedEntry;
@@ -74,9 +75,16 @@ final class InPlaceField extends TextField {
         help.show(this, below.getX(), below.getY());
     }
 
-    /** A click elsewhere keeps what was typed, unless something is wrong with it. */
+    /**
+     * A click elsewhere keeps what was typed, unless something is wrong with it. Where another window came before ours, it is
+     * kept, too, and one types on when one is back.
+     */
     private void leave() {
         if (ended) return;
+        if (Controls.isWhereOneTypes(this)) {
+            arrangement.commit(entry, field, getText());
+            return;
+        }
         ended = true;
         arrangement.commit(entry, field, getText());
         arrangement.endEditing();

@@ -108,13 +108,14 @@ final class BatchReading {
             List<BatchPage> pages = before != null && before.has().codes() == all.codes() ? before.pages() : BatchPages.read(
                     workspace.folder(), source.id(), all.codes(),
                     (done, total) -> progress.accept(
-                            new Jobs.State(Words.of("cut.reading", source.fileName(), done, total), (double) done / total)),
+                            new Jobs.JobProgress(Words.of("cut.reading", source.fileName(), done, total), (double) done / total)),
                     stop);
             if (!all.weights()) return pages;
             List<PageWeight> weights = PieceSizes.read(workspace.folder(), source.id(),
                     workspace.bundle().fromSources().comments(),
                     (done, total) -> progress.accept(
-                            new Jobs.State(Words.of("cut.measuring", source.fileName(), done, total), (double) done / total)),
+                            new Jobs.JobProgress(Words.of("cut.measuring", source.fileName(), done, total),
+                                    (double) done / total)),
                     stop);
             List<BatchPage> weighed = new ArrayList<>();
             for (BatchPage page : pages) weighed.add(page.withWeight(weights.get(weighed.size())));

@@ -31,20 +31,21 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** Making something of the pieces of batches, and how that stands. Knows no node. */
 public final class Making {
     /** How it stands. */
-    public sealed interface State {
-        record Ready() implements State {}
+    public sealed interface MakingState {
+        record Ready() implements MakingState {}
 
-        record Running(Jobs.Job job) implements State {}
+        record Running(Jobs.Job job) implements MakingState {}
 
         /**
          * It is done, or was stopped.
          *
          * @param folders where files were written
          */
-        record Done(List<CutReport> reports, List<Path> folders, boolean isWhole, List<Finding> findings) implements State {}
+        record Done(List<CutReport> reports, List<Path> folders, boolean isWhole, List<Finding> findings)
+                implements MakingState {}
 
         /** Something went wrong; what was written before is in the folders. */
-        record Failed(String message) implements State {}
+        record Failed(String message) implements MakingState {}
     }
 
     /**
@@ -61,19 +62,19 @@ public final class Making {
             Optional<Path> newBundle, Optional<Path> folder, Wanted written) {}
 
     private final Workspace workspace;
-    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State.Ready());
+    private final ReadOnlyObjectWrapper<MakingState> state = new ReadOnlyObjectWrapper<>(this, "state", new MakingState.Ready());
 
     public Making(Workspace workspace) {
         this.workspace = workspace;
     }
 
-    public ReadOnlyObjectProperty<State> stateProperty() {
+    public ReadOnlyObjectProperty<MakingState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
     /** Takes the report away. */
     public void reset() {
-        if (!(state.get() instanceof State.Running)) state.set(new State.Ready());
+        if (!(state.get() instanceof MakingState.Running)) state.set(new MakingState.Ready());
     }
 
     /**
@@ -81,18 +82,19 @@ public final class Making {
      * step.
      */
     public void start(List<Shown> batches, Choice choice) {
-        if (state.get() instanceof State.Running || batches.isEmpty()) return;
+        if (state.get() instanceof MakingState.Running || batches.isEmpty()) return;
         if (choice.folder().isEmpty() && choice.newBundle().isEmpty()) {
             done(batches, choice,
-                    new State.Done(batches.stream().map(shown -> report(shown, choice)).toList(), List.of(), true, List.of()));
+                    new MakingState.Done(batches.stream().map(shown -> report(shown, choice)).toList(), List.of(), true,
+                            List.of()));
             return;
         }
         Comments comments = workspace.bundle().fromSources().comments();
         Jobs.Job job = workspace.jobs().start((progress, stop) -> write(batches, choice, comments, progress, stop),
                 written -> done(batches, choice, written),
-                failure -> state.set(new State.Failed(
+                failure -> state.set(new MakingState.Failed(
                         failure instanceof FindingException known ? known.getMessage() : Words.of("cut.unexpected"))));
-        if (workspace.jobs().running().contains(job)) state.set(new State.Running(job));
+        if (workspace.jobs().running().contains(job)) state.set(new MakingState.Running(job));
     }
 
     private static CutReport report(Shown shown, Choice choice) {
@@ -100,7 +102,7 @@ public final class Making {
                 choice.documents().isPresent() ? choice.where().apply(shown) : List.of(), List.of());
     }
 
-    private State.Done write(List<Shown> batches, Choice choice, Comments comments, Consumer<Jobs.State> progress,
+    private MakingState.Done write(List<Shown> batches, Choice choice, Comments comments, Consumer<Jobs.JobProgress> progress,
             BooleanSupplier stop) throws FindingException {
         FileNames folders = new FileNames();
         List<CutReport> reports = new ArrayList<>();
@@ -114,28 +116,29 @@ public final class Making {
                     new PieceFiles(workspace.folder(), report(shown, choice), shown.pages(), comments, choice.written())
                             .write(folder,
                                     (done, total) -> progress.accept(
-                                            new Jobs.State(Words.of("cut.writing", name, done, total), (double) done / total)),
+                                            new Jobs.JobProgress(Words.of("cut.writing", name, done, total),
+                                                    (double) done / total)),
                                     stop);
             reports.add(its.report());
             written.add(folder);
             findings.addAll(its.findings());
-            if (!its.isWhole()) return new State.Done(reports, written, false, findings);
+            if (!its.isWhole()) return new MakingState.Done(reports, written, false, findings);
         }
         if (choice.folder().isEmpty()) batches.forEach(shown -> reports.add(report(shown, choice)));
         if (choice.newBundle().isPresent()) {
             Function<Shown, PiecePlace> place = choice.documents().orElseThrow();
             List<NewBundle.Part> parts = new ArrayList<>();
             for (int i = 0; i < batches.size(); i++) parts.add(new NewBundle.Part(reports.get(i), place.apply(batches.get(i))));
-            progress.accept(new Jobs.State(Words.of("cut.beginning"), -1));
+            progress.accept(new Jobs.JobProgress(Words.of("cut.beginning"), -1));
             if (!NewBundle.begin(choice.newBundle().get(), workspace.folder(), parts, workspace.bundle().reading(), stop))
-                return new State.Done(reports, written, false, findings);
+                return new MakingState.Done(reports, written, false, findings);
             written.add(choice.newBundle().get());
         }
-        return new State.Done(reports, written, true, findings);
+        return new MakingState.Done(reports, written, true, findings);
     }
 
     /** Where files were stopped, no documents are made: nothing is half done without being told. */
-    private void done(List<Shown> batches, Choice choice, State.Done done) {
+    private void done(List<Shown> batches, Choice choice, MakingState.Done done) {
         if (choice.documents().isPresent() && choice.newBundle().isEmpty() && done.isWhole()) {
             Function<Shown, PiecePlace> place = choice.documents().get();
             workspace.edit(bundle -> {

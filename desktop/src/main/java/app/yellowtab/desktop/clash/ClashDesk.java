@@ -41,7 +41,7 @@ public final class ClashDesk {
 
     private final Workspace workspace;
     private final ClashFinder finder;
-    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.NONE);
+    private final ReadOnlyObjectWrapper<ClashState> state = new ReadOnlyObjectWrapper<>(this, "state", ClashState.NONE);
     private final Subscription subscription;
     private final Set<Object> viewers = new HashSet<>();
     private AtomicBoolean stop = new AtomicBoolean();
@@ -59,10 +59,10 @@ public final class ClashDesk {
      * @param looked  how many pages were looked at
      * @param pages   of how many
      */
-    public record State(List<Clash> clashes, int looked, int pages) {
-        static final State NONE = new State(List.of(), 0, 0);
+    public record ClashState(List<Clash> clashes, int looked, int pages) {
+        static final ClashState NONE = new ClashState(List.of(), 0, 0);
 
-        public State {
+        public ClashState {
             clashes = List.copyOf(clashes);
         }
 
@@ -86,7 +86,7 @@ public final class ClashDesk {
         subscription.unsubscribe();
     }
 
-    public ReadOnlyObjectProperty<State> stateProperty() {
+    public ReadOnlyObjectProperty<ClashState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
@@ -109,17 +109,17 @@ public final class ClashDesk {
         List<Clash> found = new ArrayList<>();
         workspace.jobs().quietly(() -> {
             finder.all(plan, sources, found::addAll, (done, of) -> {
-                if (done % EVERY == 0 && done < of) show(new State(found, done, of), ended);
+                if (done % EVERY == 0 && done < of) show(new ClashState(found, done, of), ended);
             }, ended::get);
-            return ended.get() ? State.NONE : new State(found, plan.pageCount(), plan.pageCount());
+            return ended.get() ? ClashState.NONE : new ClashState(found, plan.pageCount(), plan.pageCount());
         }, done -> {
             if (!ended.get()) state.set(done);
         }, failure -> {
-            if (!ended.get()) state.set(State.NONE);
+            if (!ended.get()) state.set(ClashState.NONE);
         });
     }
 
-    private void show(State now, AtomicBoolean ended) {
+    private void show(ClashState now, AtomicBoolean ended) {
         workspace.jobs().later(() -> {
             if (!ended.get()) state.set(now);
         });

@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.clash;
 
 import app.yellowtab.clash.Clash;
+import app.yellowtab.desktop.clash.ClashDesk.ClashState;
 import app.yellowtab.desktop.clash.ClashDesk.Help;
-import app.yellowtab.desktop.clash.ClashDesk.State;
 import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
@@ -59,7 +59,7 @@ public final class ClashSide extends VBox {
         list.getItems().stream().filter(clash -> clash.leaf() == leaf).findFirst().ifPresent(list.getSelectionModel()::select);
     }
 
-    private void show(State state) {
+    private void show(ClashState state) {
         List<Clash> listed = listed(state.clashes());
         how.setText(!state.isDone() ? Words.of("clash.looking", state.looked(), state.pages(), listed.size())
                 : state.pages() == 0 ? Words.of("clash.begins") : Words.of("clash.found", listed.size()));

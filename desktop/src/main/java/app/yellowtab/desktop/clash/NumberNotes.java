@@ -41,7 +41,7 @@ public final class NumberNotes extends VBox {
 
     private void show() {
         getChildren().clear();
-        ClashDesk.State state = clashes.stateProperty().get();
+        ClashDesk.ClashState state = clashes.stateProperty().get();
         if (!state.clashes().isEmpty())
             note(Words.of("notes.clashes", state.clashes().size()), state.clashes().getFirst().leaf());
         List<OldSeries> undecided =

@@ -13,8 +13,8 @@ import app.yellowtab.leaf.LeafSheet;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.number.OldNumbers.Handling;
+import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.run.PageKey;
@@ -143,7 +143,7 @@ public final class OldDesk {
         workspace.jobs().start((progress, stopped) -> {
             Map<PageKey, Spot> spots = new HashMap<>();
             for (int i = 0; i < series.leaves().size() && !stopped.getAsBoolean(); i++) {
-                progress.accept(new Jobs.State(Words.of("old.avoiding", i + 1, series.leaves().size()),
+                progress.accept(new Jobs.JobProgress(Words.of("old.avoiding", i + 1, series.leaves().size()),
                         (double) i / series.leaves().size()));
                 away(plan, plan.leaf(series.leaves().get(i)), series, sources, spots);
             }

@@ -151,7 +151,7 @@ public final class CutStage extends HBox implements StageView {
             if (event.getCode() == KeyCode.ESCAPE) endNaming(false);
         });
         name.focusedProperty().subscribe(focused -> {
-            if (!focused && name.isVisible()) endNaming(true);
+            if (!focused && name.isVisible() && !Controls.isWhereOneTypes(name)) endNaming(true);
         });
         Controls.show(name, false);
         StackPane pages = new StackPane(table, large);

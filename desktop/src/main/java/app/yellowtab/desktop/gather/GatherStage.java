@@ -283,7 +283,7 @@ public final class GatherStage extends HBox implements StageView {
         int number = gathering.nextBatch();
         Optional<Path> into = watching.folderProperty().get();
         workspace.jobs().start((progress, stop) -> {
-            progress.accept(new Jobs.State(Words.of("gather.scanning"), 0.5));
+            progress.accept(new Jobs.JobProgress(Words.of("gather.scanning"), 0.5));
             Path folder = into.isPresent() ? into.get() : WorkFolder.newFolder("scan");
             return RehearsalScanner.deliver(folder, number, form);
         }, delivered -> {

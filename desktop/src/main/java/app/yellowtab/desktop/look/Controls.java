@@ -113,4 +113,9 @@ public final class Controls {
         node.setVisible(shown);
         node.setManaged(shown);
     }
+
+    /** {@return whether a node has the keyboard in its window, even while another window is in front of that} */
+    public static boolean isWhereOneTypes(Node node) {
+        return node.getScene() != null && node.getScene().getFocusOwner() == node;
+    }
 }

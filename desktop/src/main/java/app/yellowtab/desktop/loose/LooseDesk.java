@@ -54,9 +54,9 @@ public final class LooseDesk {
      * @param each     whether numbers begin anew in each file
      * @param folder   for the copies; empty until one is chosen
      */
-    public record State(List<Loose> files, BundleNumber number, boolean hasNumber, Series series, boolean hasSeries,
+    public record LooseState(List<Loose> files, BundleNumber number, boolean hasNumber, Series series, boolean hasSeries,
             RunningLine line, boolean hasLine, boolean each, String before, String after, Optional<Path> folder) {
-        public State {
+        public LooseState {
             files = List.copyOf(files);
         }
 
@@ -72,7 +72,7 @@ public final class LooseDesk {
     }
 
     private final Jobs jobs;
-    private final ReadOnlyObjectWrapper<State> state;
+    private final ReadOnlyObjectWrapper<LooseState> state;
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
     private Stamper.Outcome done = new Stamper.Outcome(List.of(), List.of(), true);
 
@@ -81,11 +81,12 @@ public final class LooseDesk {
         Series series = new Series(BATES, "A-000001", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES));
         RunningLine line =
                 new RunningLine(LINE, new MarkSetting(Spot.LINE, MarkLook.LINE), List.of(LinePart.Field.of(LineField.FILE_NAME)));
-        state = new ReadOnlyObjectWrapper<>(this, "state", new State(List.of(), BundleNumber.STANDARD, false, series, true, line,
-                false, false, "", Words.of("loose.after"), Optional.empty()));
+        state = new ReadOnlyObjectWrapper<>(this, "state",
+                new LooseState(List.of(), BundleNumber.STANDARD, false, series, true, line,
+                        false, false, "", Words.of("loose.after"), Optional.empty()));
     }
 
-    public ReadOnlyObjectProperty<State> stateProperty() {
+    public ReadOnlyObjectProperty<LooseState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
@@ -98,7 +99,7 @@ public final class LooseDesk {
         return jobs;
     }
 
-    private void set(UnaryOperator<State> change) {
+    private void set(UnaryOperator<LooseState> change) {
         said.set("");
         state.set(change.apply(state.get()));
     }
@@ -111,7 +112,7 @@ public final class LooseDesk {
             List<Path> all = Stamper.pdfs(named);
             for (Path file : all) {
                 if (stop.getAsBoolean()) break;
-                progress.accept(new Jobs.State(Words.of("loose.reading", found.size() + 1, all.size()),
+                progress.accept(new Jobs.JobProgress(Words.of("loose.reading", found.size() + 1, all.size()),
                         (double) found.size() / all.size()));
                 found.add(loose(file));
             }
@@ -121,7 +122,7 @@ public final class LooseDesk {
             for (Loose one : found) if (files.stream().noneMatch(known -> known.file().equals(one.file()))) files.add(one);
             Optional<Path> folder = now.folder()
                     .or(() -> files.stream().findFirst().map(first -> first.file().resolveSibling(Words.of("loose.folder"))));
-            return new State(files, now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(),
+            return new LooseState(files, now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(),
                     now.each(), now.before(), now.after(), folder);
         }), failure -> said.set(String.valueOf(failure.getMessage())));
     }
@@ -149,14 +150,14 @@ public final class LooseDesk {
         });
     }
 
-    private static State withFiles(State now, List<Loose> files) {
-        return new State(files, now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(),
+    private static LooseState withFiles(LooseState now, List<Loose> files) {
+        return new LooseState(files, now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(),
                 now.each(), now.before(), now.after(), now.folder());
     }
 
     /** Puts running page numbers on, or not. */
     public void number(boolean on, BundleNumber number) {
-        set(now -> new State(now.files(), number, on, now.series(), now.hasSeries(), now.line(), now.hasLine(), now.each(),
+        set(now -> new LooseState(now.files(), number, on, now.series(), now.hasSeries(), now.line(), now.hasLine(), now.each(),
                 now.before(), now.after(), now.folder()));
     }
 
@@ -172,7 +173,7 @@ public final class LooseDesk {
 
     /** Puts Bates numbers on, or not. */
     public void series(boolean on, MarkSetting setting) {
-        set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series().withSetting(setting), on, now.line(),
+        set(now -> new LooseState(now.files(), now.number(), now.hasNumber(), now.series().withSetting(setting), on, now.line(),
                 now.hasLine(), now.each(), now.before(), now.after(), now.folder()));
     }
 
@@ -182,37 +183,38 @@ public final class LooseDesk {
         if (number.isEmpty()) said.set(Words.of("number.noNumber", typed.strip()));
         else if (!state.get().series().setting().look().hasLettersOf(typed.strip()))
             said.set(Words.of("number.noLetters", typed.strip()));
-        else set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series().withFirst(typed.strip()),
+        else set(now -> new LooseState(now.files(), now.number(), now.hasNumber(), now.series().withFirst(typed.strip()),
                 now.hasSeries(), now.line(), now.hasLine(), now.each(), now.before(), now.after(), now.folder()));
     }
 
     /** Puts a line on, or not. */
     public void line(boolean on, RunningLine line) {
-        set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series(), now.hasSeries(), line, on, now.each(),
+        set(now -> new LooseState(now.files(), now.number(), now.hasNumber(), now.series(), now.hasSeries(), line, on, now.each(),
                 now.before(), now.after(), now.folder()));
     }
 
     /** Says whether numbers begin anew in each file, what copies are called, and where they go. */
     public void copies(boolean each, String before, String after, Optional<Path> folder) {
-        set(now -> new State(now.files(), now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(), now.hasLine(),
+        set(now -> new LooseState(now.files(), now.number(), now.hasNumber(), now.series(), now.hasSeries(), now.line(),
+                now.hasLine(),
                 each, before, after, folder));
     }
 
     /** Sets numbers and lines as they were kept. */
     public void use(NumberPreset preset) {
-        set(now -> new State(now.files(), preset.number(), true, preset.series().stream().findFirst().orElse(now.series()),
+        set(now -> new LooseState(now.files(), preset.number(), true, preset.series().stream().findFirst().orElse(now.series()),
                 !preset.series().isEmpty(), preset.lines().stream().findFirst().orElse(now.line()), !preset.lines().isEmpty(),
                 now.each(), now.before(), now.after(), now.folder()));
     }
 
     /** {@return what is set now, to be kept} */
     public NumberPreset preset() {
-        State now = state.get();
+        LooseState now = state.get();
         return new NumberPreset(now.number(), now.hasSeries() ? List.of(now.series()) : List.of(),
                 now.hasLine() ? List.of(now.line()) : List.of());
     }
 
-    private StampOrder order(State now, Path folder) {
+    private StampOrder order(LooseState now, Path folder) {
         return new StampOrder(now.good().stream().map(Loose::file).toList(), folder, now.before(), now.after(),
                 now.hasNumber() ? Optional.of(now.number()) : Optional.empty(),
                 now.hasSeries() ? Optional.of(now.series()) : Optional.empty(),
@@ -221,14 +223,14 @@ public final class LooseDesk {
 
     /** {@return the marks of a file's first page} */
     public List<Mark> firstMarks(Loose file) {
-        State now = state.get();
+        LooseState now = state.get();
         return LoosePages.marks(order(now, now.folder().orElse(Path.of(""))), now.good().stream().map(Loose::pages).toList(),
                 now.good().indexOf(file), 1);
     }
 
     /** {@return the numbers of a file, such as "TH-000101 to TH-000104"; empty where it bears none} */
     public String numbers(Loose file) {
-        State now = state.get();
+        LooseState now = state.get();
         int at = now.good().indexOf(file);
         if (at < 0) return "";
         StampOrder order = order(now, now.folder().orElse(Path.of("")));
@@ -240,12 +242,13 @@ public final class LooseDesk {
 
     /** Stamps all that can be, in the background. */
     public void stamp() {
-        State now = state.get();
+        LooseState now = state.get();
         if (!now.isReady()) return;
         StampOrder order = order(now, now.folder().orElseThrow());
         jobs.start(
                 (progress, stop) -> Stamper.stamp(order,
-                        (n, of) -> progress.accept(new Jobs.State(Words.of("loose.stamping", n, of), (double) n / of)), stop),
+                        (n, of) -> progress.accept(new Jobs.JobProgress(Words.of("loose.stamping", n, of), (double) n / of)),
+                        stop),
                 outcome -> {
                     done = outcome;
                     StringBuilder words = new StringBuilder(
@@ -271,7 +274,7 @@ public final class LooseDesk {
 
     /** Takes off what was put on the files earlier, in copies. */
     public void takeOff() {
-        State now = state.get();
+        LooseState now = state.get();
         if (now.folder().isEmpty()) return;
         Path folder = now.folder().get();
         List<Path> files = now.good().stream().map(Loose::file).toList();

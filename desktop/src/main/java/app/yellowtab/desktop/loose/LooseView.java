@@ -5,7 +5,7 @@ import app.yellowtab.desktop.look.FileDialogs;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.loose.LooseDesk.Loose;
-import app.yellowtab.desktop.loose.LooseDesk.State;
+import app.yellowtab.desktop.loose.LooseDesk.LooseState;
 import app.yellowtab.desktop.mark.LineEditor;
 import app.yellowtab.desktop.mark.PlaceChoice;
 import app.yellowtab.desktop.mark.PresetStore;
@@ -230,7 +230,7 @@ public final class LooseView extends BorderPane {
         } catch (InvalidPathException none) {
             into = Optional.empty();
         }
-        State now = desk.stateProperty().get();
+        LooseState now = desk.stateProperty().get();
         if (now.each() != each.isSelected() || !now.before().equals(before.getText()) || !now.after().equals(after.getText())
                 || !now.folder().equals(into))
             desk.copies(each.isSelected(), before.getText(), after.getText(), into);
@@ -242,7 +242,7 @@ public final class LooseView extends BorderPane {
                         .ifPresent(desk::writeRegister));
     }
 
-    private void show(State state) {
+    private void show(LooseState state) {
         showing = true;
         if (!list.getItems().equals(state.files())) list.getItems().setAll(state.files());
         else list.refresh();

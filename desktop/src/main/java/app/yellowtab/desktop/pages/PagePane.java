@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.pages;
 
 import app.yellowtab.desktop.look.Styles;
+import app.yellowtab.facts.Length;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.Placed;
 import app.yellowtab.mark.Placing;
@@ -30,7 +31,6 @@ import org.jspecify.annotations.Nullable;
 public final class PagePane extends Region {
     /** For the line around a page. */
     private static final double EDGE = 1;
-    private static final double MM_PER_PT = 25.4 / 72;
     /** What is smaller was a click. */
     private static final double LEAST_MM = 2;
     private static final double LEAST_DRAG_PX = 3;
@@ -198,8 +198,8 @@ public final class PagePane extends Region {
     private Optional<Area> between(double[] begun, MouseEvent event) {
         PagePictures.Result.Picture page = shown;
         if (page == null) return Optional.empty();
-        double wide = page.widthPt() * MM_PER_PT;
-        double high = page.heightPt() * MM_PER_PT;
+        double wide = page.widthPt() * Length.MM_PER_PT;
+        double high = page.heightPt() * Length.MM_PER_PT;
         double fromX = Math.clamp(mm(Math.min(begun[0], event.getX()) - left), 0, wide);
         double toX = Math.clamp(mm(Math.max(begun[0], event.getX()) - left), 0, wide);
         double fromY = Math.clamp(mm(Math.min(begun[1], event.getY()) - EDGE), 0, high);
@@ -209,7 +209,7 @@ public final class PagePane extends Region {
     }
 
     private double mm(double px) {
-        return px / scale * MM_PER_PT;
+        return px / scale * Length.MM_PER_PT;
     }
 
     private static double tenth(double mm) {
@@ -238,7 +238,7 @@ public final class PagePane extends Region {
         picture.setFitWidth(width);
         picture.setFitHeight(height);
         picture.relocate(left, EDGE);
-        double perMm = scale / MM_PER_PT;
+        double perMm = scale / Length.MM_PER_PT;
         areas.values().forEach(frames -> frames.forEach((frame, area) -> {
             frame.setX(left + area.leftMm() * perMm);
             frame.setY(EDGE + area.topMm() * perMm);

@@ -1,11 +1,11 @@
 package app.yellowtab.desktop.pages;
 
+import app.yellowtab.facts.Length;
 import app.yellowtab.mark.Placed;
 import app.yellowtab.mark.Spot;
 
 /** Which place a mark has that was dragged somewhere: the edges that it is nearest to, and how far it is from them. */
 final class SpotAt {
-    private static final double MM_PER_PT = 25.4 / 72;
     private static final double HALVES = 2;
 
     private SpotAt() {}
@@ -40,6 +40,6 @@ final class SpotAt {
 
     /** Half a millimetre is as near as a hand comes. */
     private static double millimetres(double points) {
-        return Math.max(0, Math.round(points * MM_PER_PT * HALVES) / HALVES);
+        return Math.max(0, Math.round(points * Length.MM_PER_PT * HALVES) / HALVES);
     }
 }

@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.pieces;
 
 import app.yellowtab.deliver.CutReport;
-import app.yellowtab.desktop.batch.CutDesk;
 import app.yellowtab.desktop.batch.CutDesk.Shown;
+import app.yellowtab.desktop.batch.CutDesk;
 import app.yellowtab.desktop.batch.Making;
 import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.FileDialogs;
@@ -134,7 +134,7 @@ public final class PiecesView extends VBox {
         long nameless =
                 batches.stream().flatMap(shown -> shown.names().stream()).filter(named -> !named.missing().isEmpty()).count();
         lacking.setText(!lacks.isEmpty() ? lacks : Words.of("cut.lacking", nameless));
-        make.setDisable(!lacks.isEmpty() || making.stateProperty().get() instanceof Making.State.Running
+        make.setDisable(!lacks.isEmpty() || making.stateProperty().get() instanceof Making.MakingState.Running
                 || batches.stream().allMatch(shown -> shown.names().isEmpty()));
     }
 
@@ -142,23 +142,23 @@ public final class PiecesView extends VBox {
         making.start(desk.openProperty().get(), choices.choice());
     }
 
-    private void show(Making.State state) {
+    private void show(Making.MakingState state) {
         result.getChildren().clear();
         switch (state) {
-            case Making.State.Ready ready -> {}
-            case Making.State.Running running -> result.getChildren().add(new RunningJob(running.job()));
-            case Making.State.Done done -> showDone(done);
-            case Making.State.Failed failed ->
+            case Making.MakingState.Ready ready -> {}
+            case Making.MakingState.Running running -> result.getChildren().add(new RunningJob(running.job()));
+            case Making.MakingState.Done done -> showDone(done);
+            case Making.MakingState.Failed failed ->
                     result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
         }
         Controls.show(results, !result.getChildren().isEmpty());
-        boolean ready = !(state instanceof Making.State.Done);
+        boolean ready = !(state instanceof Making.MakingState.Done);
         Controls.show(choices, ready);
         Controls.show(action, ready);
         showLacking();
     }
 
-    private void showDone(Making.State.Done done) {
+    private void showDone(Making.MakingState.Done done) {
         int documents = done.isWhole() ? done.reports().stream().mapToInt(report -> report.places().size()).sum() : 0;
         int files = done.reports().stream()
                 .mapToInt(report -> (int) report.made().stream().filter(its -> !its.file().isEmpty()).count()).sum();

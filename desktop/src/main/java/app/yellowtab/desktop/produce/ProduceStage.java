@@ -160,12 +160,12 @@ public final class ProduceStage extends StackPane implements StageView {
     }
 
     private boolean isProduced(Path file) {
-        return production.stateProperty().get() instanceof Production.State.Written written
+        return production.stateProperty().get() instanceof Production.ProductionState.Written written
                 && written.outcome().file().equals(file);
     }
 
     private void enable() {
-        produce.setDisable(production.stateProperty().get() instanceof Production.State.Running
+        produce.setDisable(production.stateProperty().get() instanceof Production.ProductionState.Running
                 || workspace.plan().documentCount() == 0 || typed().isEmpty());
     }
 
@@ -183,23 +183,23 @@ public final class ProduceStage extends StackPane implements StageView {
         typed().ifPresent(file -> production.start(file, paper.sets()));
     }
 
-    private void show(Production.State state) {
+    private void show(Production.ProductionState state) {
         proof.ifPresent(ProofView::dispose);
         proof = Optional.empty();
         result.getChildren().clear();
         switch (state) {
-            case Production.State.Ready ready -> {}
-            case Production.State.Running running -> result.getChildren().add(new RunningJob(running.job()));
-            case Production.State.Written written -> showWritten(written);
-            case Production.State.Stopped stopped ->
+            case Production.ProductionState.Ready ready -> {}
+            case Production.ProductionState.Running running -> result.getChildren().add(new RunningJob(running.job()));
+            case Production.ProductionState.Written written -> showWritten(written);
+            case Production.ProductionState.Stopped stopped ->
                     result.getChildren().add(Controls.paragraph(Words.of("produce.stopped"), Styles.NOTICE));
-            case Production.State.Failed failed ->
+            case Production.ProductionState.Failed failed ->
                     result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
         }
         showReplaced();
     }
 
-    private void showWritten(Production.State.Written written) {
+    private void showWritten(Production.ProductionState.Written written) {
         Outcome.Written outcome = written.outcome();
         ProofView offered = new ProofView(workspace, prover, outcome.file());
         proof = Optional.of(offered);

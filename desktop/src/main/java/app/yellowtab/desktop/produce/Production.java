@@ -7,6 +7,7 @@ import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.produce.PaperChoices.Sets;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.files.FileNames;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
@@ -29,31 +30,32 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** Producing the bundle, and how that stands. Knows no node. */
 final class Production {
     /** How producing stands. */
-    sealed interface State {
-        record Ready() implements State {}
+    sealed interface ProductionState {
+        record Ready() implements ProductionState {}
 
-        record Running(Jobs.Job job) implements State {}
+        record Running(Jobs.Job job) implements ProductionState {}
 
         /**
          * @param paper    the files of the set that is printed; empty where none was asked for
          * @param findings beside those of the outcome
          */
         record Written(Outcome.Written outcome, double seconds, Optional<PaperFiles> paper, List<Finding> findings)
-                implements State {
+                implements ProductionState {
             public Written {
                 findings = List.copyOf(findings);
             }
         }
 
-        record Stopped() implements State {}
+        record Stopped() implements ProductionState {}
 
-        record Failed(String message) implements State {}
+        record Failed(String message) implements ProductionState {}
     }
 
     private final Workspace workspace;
     private final Assembler assembler;
     private final PageRenderer renderer;
-    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State.Ready());
+    private final ReadOnlyObjectWrapper<ProductionState> state =
+            new ReadOnlyObjectWrapper<>(this, "state", new ProductionState.Ready());
 
     Production(Workspace workspace, Assembler assembler, PageRenderer renderer) {
         this.workspace = workspace;
@@ -61,7 +63,7 @@ final class Production {
         this.assembler = assembler;
     }
 
-    ReadOnlyObjectProperty<State> stateProperty() {
+    ReadOnlyObjectProperty<ProductionState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
@@ -69,8 +71,7 @@ final class Production {
     Path suggested() {
         CaseHeading heading = workspace.bundle().heading();
         String name = heading.title().isBlank() ? Words.of("produce.defaultName") : heading.title();
-        String safe = name.replaceAll("[\\p{Cntrl}/\\\\:*?\"<>|]", " ").strip();
-        return workspace.folder().path().resolve((safe.isEmpty() ? Words.of("produce.defaultName") : safe) + ".pdf");
+        return workspace.folder().path().resolve(FileNames.safe(name) + ".pdf");
     }
 
     /** What the work came to. */
@@ -78,21 +79,22 @@ final class Production {
 
     /** Begins to produce the bundle as it is now; edits made meanwhile are not in it. */
     void start(Path target, Sets sets) {
-        if (state.get() instanceof State.Running) return;
+        if (state.get() instanceof ProductionState.Running) return;
         Bundle bundle = workspace.bundle();
         long begun = System.nanoTime();
         Jobs.Job job = workspace.jobs().start((progress, stop) -> produce(bundle, target, sets, progress, stop),
                 done -> state.set(switch (done.outcome()) {
                     case Outcome.Written written ->
-                            new State.Written(written, (System.nanoTime() - begun) / 1e9, done.paper(), done.findings());
-                    case Outcome.Stopped stopped -> new State.Stopped();
+                            new ProductionState.Written(written, (System.nanoTime() - begun) / 1e9, done.paper(),
+                                    done.findings());
+                    case Outcome.Stopped stopped -> new ProductionState.Stopped();
                 }),
-                failure -> state.set(new State.Failed(failure instanceof FindingException known ? known.getMessage()
+                failure -> state.set(new ProductionState.Failed(failure instanceof FindingException known ? known.getMessage()
                         : Words.of("produce.unexpected"))));
-        if (workspace.jobs().running().contains(job)) state.set(new State.Running(job));
+        if (workspace.jobs().running().contains(job)) state.set(new ProductionState.Running(job));
     }
 
-    private Done produce(Bundle bundle, Path target, Sets sets, Consumer<Jobs.State> progress, BooleanSupplier stop)
+    private Done produce(Bundle bundle, Path target, Sets sets, Consumer<Jobs.JobProgress> progress, BooleanSupplier stop)
             throws IOException {
         LocalDateTime now = LocalDateTime.now();
         Optional<Outcome> screen = Optional.empty();
@@ -114,8 +116,8 @@ final class Production {
                 screen.isPresent() ? SetsProof.prove(target, files.file()) : List.of());
     }
 
-    private static void report(int done, int total, String key, Consumer<Jobs.State> progress) {
-        progress.accept(done < total ? new Jobs.State(Words.of(key, done, total), (double) done / total)
-                : new Jobs.State(Words.of("produce.saving"), -1));
+    private static void report(int done, int total, String key, Consumer<Jobs.JobProgress> progress) {
+        progress.accept(done < total ? new Jobs.JobProgress(Words.of(key, done, total), (double) done / total)
+                : new Jobs.JobProgress(Words.of("produce.saving"), -1));
     }
 }

@@ -48,16 +48,16 @@ final class ProofView extends VBox {
         getChildren().clear();
     }
 
-    private void show(Proving.State state) {
+    private void show(Proving.ProvingState state) {
         getChildren().clear();
-        Controls.show(button, state instanceof Proving.State.Offered);
+        Controls.show(button, state instanceof Proving.ProvingState.Offered);
         switch (state) {
-            case Proving.State.Offered offered ->
+            case Proving.ProvingState.Offered offered ->
                     getChildren().add(Controls.paragraph(Words.of("produce.prove.why"), Styles.SMALL));
-            case Proving.State.Running running -> getChildren().add(new RunningJob(running.job()));
-            case Proving.State.Failed failed ->
+            case Proving.ProvingState.Running running -> getChildren().add(new RunningJob(running.job()));
+            case Proving.ProvingState.Failed failed ->
                     getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
-            case Proving.State.Done done -> show(done.proof());
+            case Proving.ProvingState.Done done -> show(done.proof());
         }
     }
 

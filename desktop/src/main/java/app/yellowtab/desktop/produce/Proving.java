@@ -13,37 +13,39 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** Proving the produced file, and how that stands. Knows no node. */
 final class Proving {
     /** How proving stands. */
-    sealed interface State {
-        record Offered() implements State {}
+    sealed interface ProvingState {
+        record Offered() implements ProvingState {}
 
-        record Running(Jobs.Job job) implements State {}
+        record Running(Jobs.Job job) implements ProvingState {}
 
-        record Done(Proof proof) implements State {}
+        record Done(Proof proof) implements ProvingState {}
 
-        record Failed(String message) implements State {}
+        record Failed(String message) implements ProvingState {}
     }
 
     private final Jobs jobs;
     private final Prover prover;
-    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State.Offered());
+    private final ReadOnlyObjectWrapper<ProvingState> state =
+            new ReadOnlyObjectWrapper<>(this, "state", new ProvingState.Offered());
 
     Proving(Jobs jobs, Prover prover) {
         this.jobs = jobs;
         this.prover = prover;
     }
 
-    ReadOnlyObjectProperty<State> stateProperty() {
+    ReadOnlyObjectProperty<ProvingState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
     /** Begins to prove a produced file; when it is stopped, it is offered again. */
     void start(Path bundle) {
-        if (state.get() instanceof State.Running) return;
+        if (state.get() instanceof ProvingState.Running) return;
         Jobs.Job job = jobs.start((progress, stop) -> prover.prove(bundle, (done, total) -> progress.accept(
-                new Jobs.State(Words.of("produce.proving", done, total), (double) done / total)), stop),
-                (Optional<Proof> proof) -> state.set(proof.<State>map(State.Done::new).orElseGet(State.Offered::new)),
-                failure -> state.set(new State.Failed(
+                new Jobs.JobProgress(Words.of("produce.proving", done, total), (double) done / total)), stop),
+                (Optional<Proof> proof) -> state
+                        .set(proof.<ProvingState>map(ProvingState.Done::new).orElseGet(ProvingState.Offered::new)),
+                failure -> state.set(new ProvingState.Failed(
                         failure instanceof FindingException known ? known.getMessage() : Words.of("produce.unproved"))));
-        if (jobs.running().contains(job)) state.set(new State.Running(job));
+        if (jobs.running().contains(job)) state.set(new ProvingState.Running(job));
     }
 }

@@ -104,7 +104,7 @@ final class FindBar extends VBox {
         else desk.search(words.getText());
     }
 
-    private void show(FindDesk.State now) {
+    private void show(FindDesk.FindState now) {
         int count = now.count();
         String text = now.sought().isEmpty() ? ""
                 : count == 0 ? Words.of(now.searches() ? "find.looking" : "find.none", now.sought())
@@ -124,7 +124,7 @@ final class FindBar extends VBox {
     }
 
     private void showResults() {
-        FindDesk.State now = desk.stateProperty().get();
+        FindDesk.FindState now = desk.stateProperty().get();
         List<FindDesk.Row> rows = desk.rows();
         showing = true;
         if (!rows.equals(results.getItems())) results.getItems().setAll(rows);

@@ -3,8 +3,8 @@ package app.yellowtab.desktop.reader;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.BundleWords.Found;
+import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.EntryFinder;
 import app.yellowtab.find.WordFinder;
 import app.yellowtab.leaf.Leaf;
@@ -37,8 +37,8 @@ final class FindDesk {
      * @param searches whether there are pages to be searched yet
      * @param unread   how many files could not be searched
      */
-    record State(String sought, List<Found> found, int current, boolean searches, int unread) {
-        static final State NOTHING = new State("", List.of(), -1, false, 0);
+    record FindState(String sought, List<Found> found, int current, boolean searches, int unread) {
+        static final FindState NOTHING = new FindState("", List.of(), -1, false, 0);
 
         /** {@return how many hits there are} */
         int count() {
@@ -87,7 +87,7 @@ final class FindDesk {
 
     private final Workspace workspace;
     private final BundleWords words;
-    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.NOTHING);
+    private final ReadOnlyObjectWrapper<FindState> state = new ReadOnlyObjectWrapper<>(this, "state", FindState.NOTHING);
     private final Subscription subscription;
     private Jobs.@Nullable Job job;
     private int asked;
@@ -112,7 +112,7 @@ final class FindDesk {
         stop();
     }
 
-    ReadOnlyObjectProperty<State> stateProperty() {
+    ReadOnlyObjectProperty<FindState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
@@ -127,7 +127,7 @@ final class FindDesk {
      * documents}
      */
     List<Row> rows() {
-        State now = state.get();
+        FindState now = state.get();
         Plan plan = workspace.plan();
         if (now.sought().isEmpty()) return List.of();
         List<Row> rows = new ArrayList<>();
@@ -154,13 +154,13 @@ final class FindDesk {
 
     /** Goes to what a line stands for. */
     void goTo(Row row) {
-        State now = state.get();
+        FindState now = state.get();
         switch (row) {
             case Row.ToPage page -> workspace.goTo(page.leaf());
             case Row.Entry entry -> workspace.goTo(entry.entry().span().first());
             case Row.Within document -> {}
             case Row.Place place -> {
-                state.set(new State(now.sought(), now.found(), place.hit(), now.searches(), now.unread()));
+                state.set(new FindState(now.sought(), now.found(), place.hit(), now.searches(), now.unread()));
                 now.at(place.hit()).ifPresent(at -> workspace.goTo(at.leaf()));
             }
         }
@@ -213,17 +213,17 @@ final class FindDesk {
         stop();
         WordFinder finder = new WordFinder(sought);
         if (finder.isEmpty()) {
-            state.set(State.NOTHING);
+            state.set(FindState.NOTHING);
             return;
         }
         int mine = asked;
         Plan plan = workspace.plan();
         int from = workspace.leaf();
         Gathered gathered = new Gathered(sought, goes, from, mine);
-        state.set(new State(sought, List.of(), -1, true, 0));
+        state.set(new FindState(sought, List.of(), -1, true, 0));
         job = workspace.jobs().start((progress, stop) -> words.search(plan, finder, gathered::add,
                 (done, total) -> progress
-                        .accept(new Jobs.State(Words.of("find.searching", sought, done, total), (double) done / total)),
+                        .accept(new Jobs.JobProgress(Words.of("find.searching", sought, done, total), (double) done / total)),
                 () -> stop.getAsBoolean() || gathered.isFull()), searched -> gathered.end(searched.unread()),
                 failure -> gathered.end(0));
     }
@@ -282,7 +282,7 @@ final class FindDesk {
                 all.add(one);
                 sum += one.hits().size();
             }
-            state.set(new State(sought, List.copyOf(all), current, true, 0));
+            state.set(new FindState(sought, List.copyOf(all), current, true, 0));
             if (goesTo >= 0) workspace.goTo(goesTo);
         }
 
@@ -292,23 +292,23 @@ final class FindDesk {
             if (mine != asked) return;
             // There was nothing behind the page in view: it goes on from the beginning.
             boolean round = goes && !went && !all.isEmpty();
-            state.set(new State(sought, List.copyOf(all), round ? 0 : state.get().current(), false, unread));
+            state.set(new FindState(sought, List.copyOf(all), round ? 0 : state.get().current(), false, unread));
             if (round) workspace.goTo(all.getFirst().leaf());
         }
     }
 
     /** Goes to the next hit, or the one before, round and round. */
     void step(boolean forward) {
-        State now = state.get();
+        FindState now = state.get();
         int count = now.count();
         if (count == 0) return;
         int next = now.current() < 0 ? nearest(now) : Math.floorMod(now.current() + (forward ? 1 : -1), count);
-        state.set(new State(now.sought(), now.found(), next, now.searches(), now.unread()));
+        state.set(new FindState(now.sought(), now.found(), next, now.searches(), now.unread()));
         now.at(next).ifPresent(at -> workspace.goTo(at.leaf()));
     }
 
     /** {@return the first hit from the page in view on} */
-    private int nearest(State now) {
+    private int nearest(FindState now) {
         int before = 0;
         for (Found one : now.found()) {
             if (one.leaf() >= workspace.leaf()) return before;

@@ -33,7 +33,7 @@ final class HitMarks {
 
     /** Marks what was found on a page, which is in view; where it stands is read in the background. */
     void mark(Leaf leaf) {
-        FindDesk.State state = finding.stateProperty().get();
+        FindDesk.FindState state = finding.stateProperty().get();
         int looked = state.looked().filter(at -> at.leaf() == leaf.index()).map(FindDesk.At::nth).orElse(-1);
         Marked wanted = new Marked(leaf, state.on(leaf.index()).isEmpty() ? "" : state.sought(), looked);
         if (wanted.equals(marked)) return;

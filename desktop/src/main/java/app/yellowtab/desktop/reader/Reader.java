@@ -6,8 +6,8 @@ import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.pages.FrameWish;
 import app.yellowtab.desktop.pages.PagePane;
-import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.pages.PagePictures.Urgency;
+import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.redact.LeakList;
 import app.yellowtab.desktop.redact.Leaks;
 import app.yellowtab.desktop.redact.RedactBar;
@@ -124,7 +124,7 @@ public final class Reader extends HBox {
         number.setAccessibleText(Words.of("reader.number"));
         number.setOnAction(event -> goToTyped());
         number.focusedProperty().subscribe(focused -> {
-            if (!focused) showNumber();
+            if (!focused && !Controls.isWhereOneTypes(number)) showNumber();
         });
         HBox head = new HBox(6, Controls.iconButton(Feather.CHEVRON_LEFT, "reader.previous", () -> step(-1)),
                 Controls.label(Words.of("reader.leaf"), Styles.SMALL), number, of,
@@ -156,7 +156,7 @@ public final class Reader extends HBox {
                 workspace.onLeaf(leaf -> show()), visibleProperty().subscribe(visible -> show()),
                 workspace.unlockingsProperty().subscribe(count -> show()),
                 finding.stateProperty().subscribe(state -> hitMarks.mark(read())),
-                redacting.stateProperty().map(RedactDesk.State::isOn).subscribe(this::showGlass));
+                redacting.stateProperty().map(RedactDesk.RedactState::isOn).subscribe(this::showGlass));
         Controls.attachWhenShown(side, redactBar);
     }
 
@@ -206,7 +206,7 @@ public final class Reader extends HBox {
     }
 
     private void redactHits() {
-        FindDesk.State state = finding.stateProperty().get();
+        FindDesk.FindState state = finding.stateProperty().get();
         redacting.walk(state.sought(), state.found().stream().map(BundleWords.Found::leaf).toList());
     }
 

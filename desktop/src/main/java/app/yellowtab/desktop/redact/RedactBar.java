@@ -4,7 +4,7 @@ import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.FileDialogs;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
-import app.yellowtab.desktop.redact.RedactDesk.State;
+import app.yellowtab.desktop.redact.RedactDesk.RedactState;
 import app.yellowtab.desktop.work.Workspace;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -90,7 +90,7 @@ public final class RedactBar extends VBox {
         desk.reason(reason.getText(), printed.isSelected());
     }
 
-    private void show(State state) {
+    private void show(RedactState state) {
         Controls.show(this, state.isOn());
         if (!reason.isFocused() && !reason.getText().equals(state.reason())) reason.setText(state.reason());
         printed.setSelected(state.printed());

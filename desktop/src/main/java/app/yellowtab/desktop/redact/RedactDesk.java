@@ -44,11 +44,12 @@ public final class RedactDesk {
      * @param printed    whether the reason stands in the area
      * @param walk       the hits of a search that are gone through; empty for none
      */
-    public record State(boolean isOn, Optional<Leaf> page, List<Redaction> redactions, int chosen, String reason, boolean printed,
+    public record RedactState(boolean isOn, Optional<Leaf> page, List<Redaction> redactions, int chosen, String reason,
+            boolean printed,
             Optional<Walk> walk) {
-        static final State OFF = new State(false, Optional.empty(), List.of(), -1, "", false, Optional.empty());
+        static final RedactState OFF = new RedactState(false, Optional.empty(), List.of(), -1, "", false, Optional.empty());
 
-        public State {
+        public RedactState {
             redactions = List.copyOf(redactions);
         }
     }
@@ -71,7 +72,7 @@ public final class RedactDesk {
 
     private final Workspace workspace;
     private final BundleWords words;
-    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", State.OFF);
+    private final ReadOnlyObjectWrapper<RedactState> state = new ReadOnlyObjectWrapper<>(this, "state", RedactState.OFF);
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
     private final Subscription subscription;
 
@@ -85,7 +86,7 @@ public final class RedactDesk {
         subscription.unsubscribe();
     }
 
-    public ReadOnlyObjectProperty<State> stateProperty() {
+    public ReadOnlyObjectProperty<RedactState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
@@ -94,7 +95,7 @@ public final class RedactDesk {
         return said.getReadOnlyProperty();
     }
 
-    private State now() {
+    private RedactState now() {
         return state.get();
     }
 
@@ -109,19 +110,21 @@ public final class RedactDesk {
     }
 
     private void look() {
-        State now = now();
+        RedactState now = now();
         List<Redaction> redactions = page().map(page -> page.look().redactions()).orElse(List.of());
         int chosen = redactions.equals(now.redactions()) && page().map(page -> leaf().key()).equals(now.page().map(Leaf::key))
                 ? now.chosen() : -1;
-        state.set(new State(now.isOn(), page().map(page -> leaf()), redactions, chosen, now.reason(), now.printed(), now.walk()));
+        state.set(new RedactState(now.isOn(), page().map(page -> leaf()), redactions, chosen, now.reason(), now.printed(),
+                now.walk()));
     }
 
     /** Puts the glass over the pages, or takes it away. */
     public void turnOn(boolean on) {
-        State now = now();
+        RedactState now = now();
         said.set("");
         state.set(
-                new State(on, now.page(), now.redactions(), -1, now.reason(), now.printed(), on ? now.walk() : Optional.empty()));
+                new RedactState(on, now.page(), now.redactions(), -1, now.reason(), now.printed(),
+                        on ? now.walk() : Optional.empty()));
     }
 
     /** {@return a page as it is seen through the glass: with what will be taken out of it} */
@@ -159,7 +162,7 @@ public final class RedactDesk {
             said.set(Words.of("redact.ours"));
             return;
         }
-        State now = now();
+        RedactState now = now();
         workspace.edit(bundle -> Redacting.redacted(bundle, key.get(), areas, now.reason().strip(), now.printed()));
         said.set("");
     }
@@ -196,17 +199,17 @@ public final class RedactDesk {
 
     /** Chooses an area of the page in view; -1 for none. */
     public void choose(int at) {
-        State now = now();
+        RedactState now = now();
         Optional<Redaction> one = at < 0 ? Optional.empty() : Optional.of(now.redactions().get(at));
-        state.set(new State(now.isOn(), now.page(), now.redactions(), at, one.map(Redaction::reason).orElse(now.reason()),
+        state.set(new RedactState(now.isOn(), now.page(), now.redactions(), at, one.map(Redaction::reason).orElse(now.reason()),
                 one.map(Redaction::printed).orElse(now.printed()), now.walk()));
     }
 
     /** Takes the reason for what is redacted next, and gives it to the area that is chosen. */
     public void reason(String words, boolean printed) {
-        State now = now();
+        RedactState now = now();
         if (words.equals(now.reason()) && printed == now.printed()) return;
-        state.set(new State(now.isOn(), now.page(), now.redactions(), now.chosen(), words, printed, now.walk()));
+        state.set(new RedactState(now.isOn(), now.page(), now.redactions(), now.chosen(), words, printed, now.walk()));
         Optional<PageKey> key = leaf().key();
         if (now.chosen() < 0 || key.isEmpty()) return;
         int chosen = now.chosen();
@@ -217,7 +220,7 @@ public final class RedactDesk {
 
     /** Takes back the area that is chosen, or the one that was redacted last where none is. */
     public void takeBack() {
-        State now = now();
+        RedactState now = now();
         Optional<PageKey> key = leaf().key();
         if (now.redactions().isEmpty() || key.isEmpty()) return;
         Area area = (now.chosen() < 0 ? now.redactions().getLast() : now.redactions().get(now.chosen())).area();
@@ -275,8 +278,8 @@ public final class RedactDesk {
         workspace.jobs().quietly(() -> Hit.all(words, sought,
                 leaves.stream().filter(at -> at < plan.pageCount()).map(plan::leaf).toList(), sources), hits -> {
                     said.set(hits.isEmpty() ? Words.of("redact.noHits", sought) : "");
-                    State now = now();
-                    state.set(new State(true, now.page(), now.redactions(), -1, now.reason(), now.printed(),
+                    RedactState now = now();
+                    state.set(new RedactState(true, now.page(), now.redactions(), -1, now.reason(), now.printed(),
                             hits.isEmpty() ? Optional.empty() : Optional.of(new Walk(hits, 0, 0))));
                     goToHit();
                 }, failure -> said.set(""));
@@ -315,8 +318,8 @@ public final class RedactDesk {
         }
         int redacted = its.redacted() + (redact ? 1 : 0);
         boolean isLast = its.at() + 1 == its.hits().size();
-        State now = now();
-        state.set(new State(now.isOn(), now.page(), now.redactions(), now.chosen(), now.reason(), now.printed(),
+        RedactState now = now();
+        state.set(new RedactState(now.isOn(), now.page(), now.redactions(), now.chosen(), now.reason(), now.printed(),
                 isLast ? Optional.empty() : Optional.of(new Walk(its.hits(), its.at() + 1, redacted))));
         if (isLast) said.set(Words.of("redact.walked", redacted, its.hits().size()));
         goToHit();
@@ -324,9 +327,10 @@ public final class RedactDesk {
 
     /** Ends going through hits. */
     public void endWalk() {
-        State now = now();
+        RedactState now = now();
         state.set(
-                new State(now.isOn(), now.page(), now.redactions(), now.chosen(), now.reason(), now.printed(), Optional.empty()));
+                new RedactState(now.isOn(), now.page(), now.redactions(), now.chosen(), now.reason(), now.printed(),
+                        Optional.empty()));
     }
 
     /** Writes the schedule of redactions, in the background. */

@@ -86,18 +86,18 @@ public final class ReplaceView extends VBox {
         newer.withdraw();
     }
 
-    private void show(Replacement.State state) {
-        boolean ready = state instanceof Replacement.State.Ready;
-        boolean differs = state instanceof Replacement.State.Ready both && !both.pairs().differences().isEmpty();
+    private void show(Replacement.ReplaceState state) {
+        boolean ready = state instanceof Replacement.ReplaceState.Ready;
+        boolean differs = state instanceof Replacement.ReplaceState.Ready both && !both.pairs().differences().isEmpty();
         Controls.show(accept, ready);
         Controls.show(keep, differs);
         // Its room stays where it is not shown, so that the buttons keep their place.
         sides.setVisible(differs);
         switch (state) {
-            case Replacement.State.None none -> differences.getItems().clear();
-            case Replacement.State.Comparing comparing -> say(Words.of("replace.title.comparing", comparing.newer()), "");
-            case Replacement.State.Failed failed -> say(Words.of("replace.title.failed"), failed.words());
-            case Replacement.State.Ready now -> {
+            case Replacement.ReplaceState.None none -> differences.getItems().clear();
+            case Replacement.ReplaceState.Comparing comparing -> say(Words.of("replace.title.comparing", comparing.newer()), "");
+            case Replacement.ReplaceState.Failed failed -> say(Words.of("replace.title.failed"), failed.words());
+            case Replacement.ReplaceState.Ready now -> {
                 say(Words.of("replace.title", now.newer().fileName(), now.older().fileName()), Replacement.summary(now.pairs()));
                 List<Pair> pairs = now.pairs().differences();
                 differences.getItems().setAll(pairs);
@@ -114,7 +114,7 @@ public final class ReplaceView extends VBox {
     }
 
     private void look(@Nullable Pair pair) {
-        if (pair == null || !(replacement.stateProperty().get() instanceof Replacement.State.Ready ready)) return;
+        if (pair == null || !(replacement.stateProperty().get() instanceof Replacement.ReplaceState.Ready ready)) return;
         older.show(Words.of("replace.before"), ready.older(), pair.before());
         newer.show(Words.of("replace.after"), ready.newer(), pair.after());
     }

@@ -31,25 +31,26 @@ import org.jspecify.annotations.Nullable;
 /** Puts a newer file in place of a document's own, after a look at what differs. Knows no node. For the JavaFX thread. */
 public final class Replacement {
     /** How a replacement stands. */
-    public sealed interface State {
+    public sealed interface ReplaceState {
         /** Nothing is being replaced. */
-        record None() implements State {}
+        record None() implements ReplaceState {}
 
         /** The two files are being compared. */
-        record Comparing(String newer) implements State {}
+        record Comparing(String newer) implements ReplaceState {}
 
         /** They were compared, and it waits for a decision; the numbers are those that pages of the newer one carried before. */
-        record Ready(EntryId document, Source older, Source newer, PagePairs pairs, List<OldNumbers> numbers) implements State {}
+        record Ready(EntryId document, Source older, Source newer, PagePairs pairs, List<OldNumbers> numbers)
+                implements ReplaceState {}
 
         /** It did not come about. */
-        record Failed(String words) implements State {}
+        record Failed(String words) implements ReplaceState {}
     }
 
-    private static final State NONE = new State.None();
+    private static final ReplaceState NONE = new ReplaceState.None();
     private final Workspace workspace;
     private final Intakes intakes;
     private final PageRenderer renderer;
-    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", NONE);
+    private final ReadOnlyObjectWrapper<ReplaceState> state = new ReadOnlyObjectWrapper<>(this, "state", NONE);
     private final ReadOnlyObjectWrapper<String> said = new ReadOnlyObjectWrapper<>(this, "said", "");
     private Jobs.@Nullable Job job;
     private int asked;
@@ -60,7 +61,7 @@ public final class Replacement {
         this.renderer = renderer;
     }
 
-    public ReadOnlyObjectProperty<State> stateProperty() {
+    public ReadOnlyObjectProperty<ReplaceState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
@@ -90,27 +91,29 @@ public final class Replacement {
         Optional<Source> newer = source(file);
         if (older.isEmpty() || newer.isEmpty()) return;
         if (!newer.get().isRead()) {
-            state.set(new State.Failed(Words.of("replace.unread", newer.get().fileName())));
+            state.set(new ReplaceState.Failed(Words.of("replace.unread", newer.get().fileName())));
             return;
         }
         int mine = ++asked;
-        state.set(new State.Comparing(newer.get().fileName()));
+        state.set(new ReplaceState.Comparing(newer.get().fileName()));
         List<OldNumbers> decided =
                 workspace.bundle().numbering().old().stream().filter(its -> its.source().equals(older.get().id())).toList();
         job = workspace.jobs().start((progress, stop) -> {
             FileComparison.Compared compared = FileComparison.compare(renderer, workspace.folder(), older.get(), newer.get(),
                     decided,
                     (done, total) -> progress.accept(
-                            new Jobs.State(Words.of("replace.comparing", newer.get().fileName(), done), (double) done / total)),
+                            new Jobs.JobProgress(Words.of("replace.comparing", newer.get().fileName(), done),
+                                    (double) done / total)),
                     stop);
             // What was stopped takes pages for changed ones that nobody has looked at.
             return stop.getAsBoolean() ? Optional.<FileComparison.Compared>empty() : Optional.of(compared);
         }, compared -> {
             if (mine == asked) compared.ifPresentOrElse(
-                    found -> state.set(new State.Ready(document, older.get(), newer.get(), found.pairs(), found.numbers())),
+                    found -> state
+                            .set(new ReplaceState.Ready(document, older.get(), newer.get(), found.pairs(), found.numbers())),
                     this::cancel);
         }, failure -> {
-            if (mine == asked) state.set(new State.Failed(failure instanceof FindingException known
+            if (mine == asked) state.set(new ReplaceState.Failed(failure instanceof FindingException known
                     ? String.valueOf(known.getMessage()) : Words.of("replace.failed", newer.get().fileName())));
         });
     }
@@ -121,7 +124,7 @@ public final class Replacement {
 
     /** Puts the newer file in place of the older one. */
     void accept() {
-        if (!(state.get() instanceof State.Ready ready)) return;
+        if (!(state.get() instanceof ReplaceState.Ready ready)) return;
         cancel();
         workspace.edit(bundle -> {
             Bundle replaced = Replacing.replaced(bundle, ready.document(), ready.older().id(), ready.newer().id(), ready.pairs());
@@ -143,7 +146,7 @@ public final class Replacement {
 
     /** Keeps the list of what differs in a file. */
     void keepList(Path target) {
-        if (!(state.get() instanceof State.Ready ready)) return;
+        if (!(state.get() instanceof ReplaceState.Ready ready)) return;
         String table = DifferenceList.of(ready.older().fileName(), ready.newer().fileName(), ready.pairs());
         workspace.jobs().start((progress, stop) -> {
             DifferenceList.write(table, target);

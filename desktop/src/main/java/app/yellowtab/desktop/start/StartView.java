@@ -5,6 +5,7 @@ import app.yellowtab.desktop.look.FileDialogs;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.edit.Template;
+import app.yellowtab.files.FileNames;
 import app.yellowtab.keep.Recents;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
@@ -161,7 +162,7 @@ public final class StartView extends StackPane {
 
     /** {@return where the new bundle would be kept; empty while what is typed is no folder's name} */
     private Optional<Path> folder() {
-        String name = title.getText().strip().replaceAll("[\\p{Cntrl}/\\\\:*?\"<>|]", " ").strip();
+        String name = title.getText().isBlank() ? "" : FileNames.safe(title.getText());
         try {
             return place.getText().isBlank() ? Optional.empty()
                     : Optional.of(Path.of(place.getText().strip()).resolve(name.isEmpty() ? "Bundle" : name));

@@ -14,6 +14,7 @@ import app.yellowtab.edit.page.PageSpot;
 import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.edit.page.Spreads;
 import app.yellowtab.edit.page.ToSheet;
+import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.files.FileNames;
 import app.yellowtab.finding.Finding;
@@ -59,7 +60,6 @@ import java.util.stream.IntStream;
  * own. Knows no node. For the JavaFX thread.
  */
 public final class PagesWork {
-    private static final double MM_PER_PT = 25.4 / 72;
 
     private final Workspace workspace;
     private final Intakes intakes;
@@ -214,8 +214,8 @@ public final class PagesWork {
                 .map(seen -> {
                     LookedPage whole = LookedPage.of(known.seenWidthPt(), known.seenHeightPt(), bare);
                     return new Margins(Math.max(0, seen.leftMm()), Math.max(0, seen.topMm()),
-                            Math.max(0, whole.widthPt() * MM_PER_PT - seen.leftMm() - seen.widthMm()),
-                            Math.max(0, whole.heightPt() * MM_PER_PT - seen.topMm() - seen.heightMm()));
+                            Math.max(0, whole.widthPt() * Length.MM_PER_PT - seen.leftMm() - seen.widthMm()),
+                            Math.max(0, whole.heightPt() * Length.MM_PER_PT - seen.topMm() - seen.heightMm()));
                 }));
     }
 
@@ -257,7 +257,8 @@ public final class PagesWork {
             if (leaves.isEmpty())
                 throw new FindingException(Finding.about(Finding.Code.NOTHING_TO_PRODUCE, document.title(), ""), null);
             return writer.one(new Excerpt(plan, false).of(leaves, document.title()), target,
-                    (done, of) -> progress.accept(new Jobs.State(Words.of("save.saving", done, of), (double) done / of)), stop);
+                    (done, of) -> progress.accept(new Jobs.JobProgress(Words.of("save.saving", done, of), (double) done / of)),
+                    stop);
         }, saved -> {
             workspace.findings().addAll(saved.findings());
             said.accept(saved.isWhole() ? Words.of("save.one", document.pageCount(), target.getFileName())
@@ -291,7 +292,8 @@ public final class PagesWork {
         if (leaves.isEmpty()) return;
         PageFiles writer = new PageFiles(workspace.folder());
         workspace.jobs().start((progress, stop) -> {
-            Progress each = (done, of) -> progress.accept(new Jobs.State(Words.of("save.saving", done, of), (double) done / of));
+            Progress each =
+                    (done, of) -> progress.accept(new Jobs.JobProgress(Words.of("save.saving", done, of), (double) done / of));
             if (how.each()) return writer.each(plan, leaves, how.numbered(), how.name(), target, each, stop);
             return writer.one(new Excerpt(plan, how.numbered()).of(leaves,
                     String.valueOf(target.getFileName()).replaceFirst("(?i)\\.pdf$", "")), target, each, stop);

@@ -169,7 +169,7 @@ public final class Intakes {
             List<Intake.Reread> read = new ArrayList<>();
             for (Source source : sources) {
                 if (stop.getAsBoolean()) break;
-                progress.accept(new Jobs.State(Words.of("intake.state", read.size() + 1, sources.size(), source.fileName()),
+                progress.accept(new Jobs.JobProgress(Words.of("intake.state", read.size() + 1, sources.size(), source.fileName()),
                         (double) read.size() / sources.size()));
                 read.add(intake.readAgain(source, workspace.folder()));
             }
@@ -216,11 +216,11 @@ public final class Intakes {
             show.accept(List.copyOf(list));
         }
 
-        private Intake.Listener reporting(Consumer<Jobs.State> progress) {
+        private Intake.Listener reporting(Consumer<Jobs.JobProgress> progress) {
             return new Intake.Listener() {
                 @Override
                 public void report(int done, int total, String name) {
-                    progress.accept(new Jobs.State(Words.of("intake.state", done + 1, total, name), (double) done / total));
+                    progress.accept(new Jobs.JobProgress(Words.of("intake.state", done + 1, total, name), (double) done / total));
                 }
 
                 @Override

@@ -150,7 +150,7 @@ public final class Jobs {
     /** The work of a job. */
     @FunctionalInterface
     public interface Work<T> {
-        T run(Consumer<State> progress, BooleanSupplier stop) throws Exception;
+        T run(Consumer<JobProgress> progress, BooleanSupplier stop) throws Exception;
     }
 
     /**
@@ -159,13 +159,14 @@ public final class Jobs {
      * @param words    what it is doing
      * @param fraction from 0 to 1
      */
-    public record State(String words, double fraction) {}
+    public record JobProgress(String words, double fraction) {}
 
     /** One piece of work under way. */
     public static final class Job {
         private final Executor fxThread;
-        private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State("", 0));
-        private final AtomicReference<@Nullable State> pending = new AtomicReference<>();
+        private final ReadOnlyObjectWrapper<JobProgress> state =
+                new ReadOnlyObjectWrapper<>(this, "state", new JobProgress("", 0));
+        private final AtomicReference<@Nullable JobProgress> pending = new AtomicReference<>();
         private final CompletableFuture<Boolean> ended = new CompletableFuture<>();
         private volatile boolean stopped;
 
@@ -173,7 +174,7 @@ public final class Jobs {
             this.fxThread = fxThread;
         }
 
-        public ReadOnlyObjectProperty<State> stateProperty() {
+        public ReadOnlyObjectProperty<JobProgress> stateProperty() {
             return state.getReadOnlyProperty();
         }
 
@@ -192,10 +193,10 @@ public final class Jobs {
         }
 
         /** Many reports become one change of the window. */
-        private void report(State newest) {
+        private void report(JobProgress newest) {
             if (pending.getAndSet(newest) != null) return;
             fxThread.execute(() -> {
-                State latest = pending.getAndSet(null);
+                JobProgress latest = pending.getAndSet(null);
                 if (latest != null) state.set(latest);
             });
         }

@@ -42,23 +42,24 @@ public final class Recognising {
     }
 
     /** How it stands. */
-    public sealed interface State {
+    public sealed interface RecognitionState {
         /** Nothing is to be read. */
-        record Idle() implements State {}
+        record Idle() implements RecognitionState {}
 
         /** @param left how many pages are still to be read, in all files */
-        record Running(SourceId source, int left) implements State {}
+        record Running(SourceId source, int left) implements RecognitionState {}
 
         /** @param left how many pages are still to be read, in all files */
-        record Paused(int left) implements State {}
+        record Paused(int left) implements RecognitionState {}
 
         /** The engine does not run; everything else works. */
-        record Unavailable(String message) implements State {}
+        record Unavailable(String message) implements RecognitionState {}
     }
 
     private final Workspace workspace;
     private final Engines engines;
-    private final ReadOnlyObjectWrapper<State> state = new ReadOnlyObjectWrapper<>(this, "state", new State.Idle());
+    private final ReadOnlyObjectWrapper<RecognitionState> state =
+            new ReadOnlyObjectWrapper<>(this, "state", new RecognitionState.Idle());
     private final Subscription subscription;
     /** Files of which something failed; they are not tried again until the bundle is opened anew. */
     private final Set<SourceId> givenUp = new HashSet<>();
@@ -80,13 +81,14 @@ public final class Recognising {
     }
 
     /** {@return how it stands} */
-    public ReadOnlyObjectProperty<State> stateProperty() {
+    public ReadOnlyObjectProperty<RecognitionState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
     /** {@return how many pages of a source are still to be read; 0 where none are, or it is switched off} */
     public int left(Source source) {
-        if (!workspace.bundle().recognition().isOn() || state.get() instanceof State.Unavailable || givenUp.contains(source.id()))
+        if (!workspace.bundle().recognition().isOn() || state.get() instanceof RecognitionState.Unavailable
+                || givenUp.contains(source.id()))
             return 0;
         int wanted = wanted(source);
         return reading.filter(source.id()::equals).isPresent() ? Math.max(0, wanted - done.get()) : wanted;
@@ -127,14 +129,14 @@ public final class Recognising {
             stopped = true;
             givenUp.clear();
         }
-        if (state.get() instanceof State.Unavailable && by.equals(bundle.recognition()) && givenUp.isEmpty())
-            state.set(new State.Idle());
+        if (state.get() instanceof RecognitionState.Unavailable && by.equals(bundle.recognition()) && givenUp.isEmpty())
+            state.set(new RecognitionState.Idle());
         next();
     }
 
     private void next() {
         if (reading.isPresent() || closed) return;
-        if (paused || !by.isOn() || state.get() instanceof State.Unavailable) {
+        if (paused || !by.isOn() || state.get() instanceof RecognitionState.Unavailable) {
             show();
             return;
         }
@@ -174,7 +176,7 @@ public final class Recognising {
         workspace.jobs().quietly(() -> work(source, choice, monthFirst), read -> {
             reading = Optional.empty();
             if (closed) return;
-            read.noEngine().ifPresent(message -> state.set(new State.Unavailable(message)));
+            read.noEngine().ifPresent(message -> state.set(new RecognitionState.Unavailable(message)));
             if (read.failed()) givenUp.add(source.id());
             workspace.findings().addAll(read.findings());
             if (read.lesson().isPresent() && choice.equals(by))
@@ -237,9 +239,10 @@ public final class Recognising {
     }
 
     private void show() {
-        if (state.get() instanceof State.Unavailable) return;
+        if (state.get() instanceof RecognitionState.Unavailable) return;
         int left = workspace.bundle().sources().stream().mapToInt(this::left).sum();
-        if (paused && left > 0) state.set(new State.Paused(left));
-        else state.set(reading.<State>map(source -> new State.Running(source, left)).orElseGet(State.Idle::new));
+        if (paused && left > 0) state.set(new RecognitionState.Paused(left));
+        else state.set(reading.<RecognitionState>map(source -> new RecognitionState.Running(source, left))
+                .orElseGet(RecognitionState.Idle::new));
     }
 }

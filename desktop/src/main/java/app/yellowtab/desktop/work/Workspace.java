@@ -1,10 +1,10 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.desktop.look.Words;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.History;
-import app.yellowtab.desktop.look.Words;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.Bundle;
@@ -48,7 +48,7 @@ public final class Workspace {
     private final History history;
     private final Autosave autosave;
     private final Jobs jobs;
-    private final ReadOnlyObjectWrapper<State> state;
+    private final ReadOnlyObjectWrapper<BundleState> state;
     private Placement placement;
     private final ReadOnlyBooleanWrapper undoable = new ReadOnlyBooleanWrapper(this, "undoable");
     private final ReadOnlyBooleanWrapper redoable = new ReadOnlyBooleanWrapper(this, "redoable");
@@ -65,7 +65,7 @@ public final class Workspace {
         this.history = new History(opened);
         this.autosave = autosave;
         this.jobs = jobs;
-        this.state = new ReadOnlyObjectWrapper<>(this, "state", new State(opened, planned, 0));
+        this.state = new ReadOnlyObjectWrapper<>(this, "state", new BundleState(opened, planned, 0));
         if (!opened.sources().isEmpty()) stage.set(Stage.ARRANGE);
         this.placement = Placement.of(opened);
     }
@@ -90,26 +90,26 @@ public final class Workspace {
     }
 
     /** {@return all that is shown} */
-    public ReadOnlyObjectProperty<State> stateProperty() {
+    public ReadOnlyObjectProperty<BundleState> stateProperty() {
         return state.getReadOnlyProperty();
     }
 
     /** Shows the bundle, now and whenever it is another one. */
     public Subscription onBundle(Consumer<Bundle> show) {
-        return on(State::bundle, show);
+        return on(BundleState::bundle, show);
     }
 
     /** Shows the plan, now and whenever it is another one. */
     public Subscription onPlan(Consumer<Plan> show) {
-        return on(State::plan, show);
+        return on(BundleState::plan, show);
     }
 
     /** Shows the leaf that is read, by its index in the plan, now and whenever it is another one. */
     public Subscription onLeaf(Consumer<Integer> show) {
-        return on(State::leaf, show);
+        return on(BundleState::leaf, show);
     }
 
-    private <T> Subscription on(Function<State, T> part, Consumer<T> show) {
+    private <T> Subscription on(Function<BundleState, T> part, Consumer<T> show) {
         show.accept(part.apply(state.get()));
         return state.getReadOnlyProperty().subscribe((before, now) -> {
             T shown = part.apply(now);
@@ -143,7 +143,7 @@ public final class Workspace {
         return redoable.getReadOnlyProperty();
     }
 
-    public ReadOnlyObjectProperty<Autosave.State> saveStateProperty() {
+    public ReadOnlyObjectProperty<Autosave.SaveState> saveStateProperty() {
         return autosave.stateProperty();
     }
 
@@ -301,7 +301,7 @@ public final class Workspace {
         planned.addFirst(new Prepared(present, next));
         while (planned.size() > MOST_PLANNED) planned.removeLast();
         placement = placement.in(present);
-        state.set(new State(present, next, Math.min(followed(read, next), next.pageCount() - 1)));
+        state.set(new BundleState(present, next, Math.min(followed(read, next), next.pageCount() - 1)));
         undoable.set(history.canUndo());
         redoable.set(history.canRedo());
         autosave.save(withArriving());

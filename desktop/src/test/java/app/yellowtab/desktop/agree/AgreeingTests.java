@@ -9,7 +9,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.agree.Change;
 import app.yellowtab.agree.Columns;
-import app.yellowtab.desktop.agree.Agreeing.State;
+import app.yellowtab.desktop.agree.Agreeing.AgreeState;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
@@ -62,7 +62,7 @@ class AgreeingTests {
         return Files.writeString(temp.resolve("index.csv"), content);
     }
 
-    private <T extends State> T now(Class<T> kind) {
+    private <T extends AgreeState> T now(Class<T> kind) {
         assertThat(agreeing.stateProperty().get()).isInstanceOf(kind);
         return kind.cast(agreeing.stateProperty().get());
     }
@@ -73,28 +73,29 @@ class AgreeingTests {
         assertThat(agreeing.isBack()).isFalse();
         agreeing.goOn();
         assertThat(order(workspace.bundle())).isEqualTo("A(Claim Defence) Pleadings(Reply of the claimant Costs budget)");
-        State.Matching matching = now(State.Matching.class);
+        AgreeState.Matching matching = now(AgreeState.Matching.class);
         assertThat(matching.matches().matches()).singleElement().satisfies(match -> {
             assertThat(match.isSure()).isTrue();
             assertThat(AgreeWords.of(match)).isEqualTo("Reply of the claimant.pdf · 3 pages, as reserved");
         });
         agreeing.takeSure();
-        assertThat(now(State.Matching.class).matches().waiting()).extracting(Document::title).containsExactly("Costs budget");
+        assertThat(now(AgreeState.Matching.class).matches().waiting()).extracting(Document::title)
+                .containsExactly("Costs budget");
         assertThat(workspace.bundle().tray()).hasSize(1);
         workspace.undo();
-        assertThat(now(State.Matching.class).matches().matches()).as("taken all at once, undone all at once").hasSize(1);
-        agreeing.refuse(now(State.Matching.class).matches().matches().getFirst());
-        assertThat(now(State.Matching.class).matches().matches()).isEmpty();
+        assertThat(now(AgreeState.Matching.class).matches().matches()).as("taken all at once, undone all at once").hasSize(1);
+        agreeing.refuse(now(AgreeState.Matching.class).matches().matches().getFirst());
+        assertThat(now(AgreeState.Matching.class).matches().matches()).isEmpty();
         agreeing.close();
-        now(State.None.class);
+        now(AgreeState.None.class);
     }
 
     @Test
     void columnsAreCorrectedBeforeAnythingIsDone() throws IOException {
         agreeing.begin(file("Bezeichnung,Umfang\nA long description of the lease,12\n"));
-        assertThat(now(State.Reading.class).lines().getLast().pages()).isZero();
+        assertThat(now(AgreeState.Reading.class).lines().getLast().pages()).isZero();
         agreeing.correct(Columns.Role.PAGES, Optional.of(1));
-        assertThat(now(State.Reading.class).lines().getLast().pages()).isEqualTo(12);
+        assertThat(now(AgreeState.Reading.class).lines().getLast().pages()).isEqualTo(12);
         assertThat(workspace.bundle()).isEqualTo(start);
     }
 
@@ -107,18 +108,18 @@ class AgreeingTests {
                 .replaceFirst("(?m)^Claim,.*\\R", "")));
         assertThat(agreeing.isBack()).isTrue();
         agreeing.goOn();
-        State.Back back = now(State.Back.class);
+        AgreeState.Back back = now(AgreeState.Back.class);
         assertThat(back.changes()).extracting(change -> change.getClass().getSimpleName() + ": " + AgreeWords.of(change))
                 .containsExactly("Retitled: now: Defence and counterclaim",
                         "Redated: no date → 2 Apr 2031",
                         "TakenOut: They have it no more. Accepting puts ours in the tray, as it is.");
         agreeing.accept(back.changes().get(0));
         agreeing.leave(back.changes().get(2));
-        assertThat(now(State.Back.class).changes()).singleElement().isInstanceOf(Change.Redated.class);
+        assertThat(now(AgreeState.Back.class).changes()).singleElement().isInstanceOf(Change.Redated.class);
         workspace.undo();
-        assertThat(now(State.Back.class).changes()).as("what is undone differs again").hasSize(2);
+        assertThat(now(AgreeState.Back.class).changes()).as("what is undone differs again").hasSize(2);
         agreeing.acceptAll();
-        assertThat(now(State.Back.class).changes()).isEmpty();
+        assertThat(now(AgreeState.Back.class).changes()).isEmpty();
         assertThat(order(workspace.bundle())).as("what was left is as it was").isEqualTo("A(Claim Defence and counterclaim)");
         assertThat(workspace.plan().entry(new EntryId("Defence"))).isPresent();
     }
@@ -126,7 +127,7 @@ class AgreeingTests {
     @Test
     void whatCannotBeReadOrWrittenIsToldInWords() throws IOException {
         agreeing.begin(Files.writeString(temp.resolve("index.xlsx"), "no workbook"));
-        assertThat(now(State.Failed.class).words()).contains("index.xlsx").contains("cannot be read as an index");
+        assertThat(now(AgreeState.Failed.class).words()).contains("index.xlsx").contains("cannot be read as an index");
         agreeing.goOn();
         assertThat(workspace.bundle()).isEqualTo(start);
         agreeing.writeIndex(temp.resolve("no such folder/index.xlsx"));

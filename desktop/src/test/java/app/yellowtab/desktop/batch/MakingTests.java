@@ -91,7 +91,7 @@ class MakingTests {
         desk.choose(desk.rowsProperty().get().stream().map(row -> row.source().id()).toList());
         desk.set(new CutRule.EveryPages(2, 1), true);
         make(Optional.of(new PiecePlace.Tray()), true, Optional.of(temp.resolve("out")));
-        Making.State.Done done = (Making.State.Done) making.stateProperty().get();
+        Making.MakingState.Done done = (Making.MakingState.Done) making.stateProperty().get();
         assertThat(done.isWhole()).isTrue();
         assertThat(done.folders()).extracting(path -> String.valueOf(path.getFileName())).containsExactlyInAnyOrder("two",
                 "post");
@@ -110,7 +110,7 @@ class MakingTests {
         Path begun = temp.resolve("Holm v Farrow");
         making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.BySheets(List.of("Letters", ""))),
                 shown -> List.of("new", "new"), true, Optional.of(begun), Optional.empty(), Wanted.FILES));
-        assertThat(making.stateProperty().get()).isInstanceOf(Making.State.Done.class);
+        assertThat(making.stateProperty().get()).isInstanceOf(Making.MakingState.Done.class);
         assertThat(workspace.bundle().setAside()).as("nothing happens to this one").isEmpty();
         BundleFolder.Opened opened = BundleFolder.open(begun);
         try (BundleFolder place = opened.folder()) {
@@ -125,12 +125,13 @@ class MakingTests {
         making.reset();
         making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.Tray()), shown -> List.of("new", "new"), true,
                 Optional.of(temp.resolve("Another")), Optional.empty(), Wanted.FILES));
-        assertThat(making.stateProperty().get()).isInstanceOf(Making.State.Failed.class);
+        assertThat(making.stateProperty().get()).isInstanceOf(Making.MakingState.Failed.class);
         assertThat(temp.resolve("Another")).as("nothing half is left").doesNotExist();
         making.reset();
         making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.Tray()), shown -> List.of("new", "new"), true,
                 Optional.of(begun), Optional.empty(), Wanted.FILES));
-        assertThat(((Making.State.Failed) making.stateProperty().get()).message()).contains("there is a bundle in it already");
+        assertThat(((Making.MakingState.Failed) making.stateProperty().get()).message())
+                .contains("there is a bundle in it already");
     }
 
     @Test
@@ -138,10 +139,11 @@ class MakingTests {
         Files.createDirectories(temp.resolve("out/post"));
         Files.writeString(temp.resolve("out/post/mine.txt"), "mine");
         make(Optional.of(new PiecePlace.Tray()), true, Optional.of(temp.resolve("out")));
-        assertThat(((Making.State.Failed) making.stateProperty().get()).message()).contains("there are files in it already");
+        assertThat(((Making.MakingState.Failed) making.stateProperty().get()).message())
+                .contains("there are files in it already");
         assertThat(workspace.bundle().setAside()).isEmpty();
         assertThat(Files.readString(temp.resolve("out/post/mine.txt"))).isEqualTo("mine");
         making.reset();
-        assertThat(making.stateProperty().get()).isInstanceOf(Making.State.Ready.class);
+        assertThat(making.stateProperty().get()).isInstanceOf(Making.MakingState.Ready.class);
     }
 }

@@ -2,7 +2,7 @@ package app.yellowtab.desktop.loose;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.desktop.loose.LooseDesk.State;
+import app.yellowtab.desktop.loose.LooseDesk.LooseState;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.edit.number.NumberPreset;
 import app.yellowtab.mark.Mark;
@@ -20,7 +20,7 @@ class LooseDeskTests {
     private Path temp;
     private final LooseDesk desk = new LooseDesk(new Jobs(Runnable::run, Runnable::run));
 
-    private State state() {
+    private LooseState state() {
         return desk.stateProperty().get();
     }
 

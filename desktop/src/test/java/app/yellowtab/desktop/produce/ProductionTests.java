@@ -81,12 +81,12 @@ class ProductionTests {
         when(assembler.assemble(any(), any(), any(), any(), any())).thenReturn(written);
         Plan planned = workspace.plan();
         production.start(target, Sets.SCREEN);
-        assertThat(production.stateProperty().get()).isInstanceOf(Production.State.Running.class);
+        assertThat(production.stateProperty().get()).isInstanceOf(Production.ProductionState.Running.class);
         workspace.edit(bundle -> bundle.withLayout(new Layout(false, Separators.TITLED)));
         production.start(temp.resolve("second.pdf"), Sets.SCREEN);
         finish();
         verify(assembler).assemble(eq(planned), any(), eq(target), any(), any());
-        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Written.class,
+        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Written.class,
                 state -> assertThat(state.outcome()).isEqualTo(written));
     }
 
@@ -97,11 +97,11 @@ class ProductionTests {
             return call.<BooleanSupplier>getArgument(4).getAsBoolean() ? new Outcome.Stopped(3) : null;
         });
         production.start(temp.resolve("out.pdf"), Sets.SCREEN);
-        Jobs.Job job = ((Production.State.Running) production.stateProperty().get()).job();
+        Jobs.Job job = ((Production.ProductionState.Running) production.stateProperty().get()).job();
         job.stop();
         finish();
-        assertThat(job.stateProperty().get()).isEqualTo(new Jobs.State("Page 3 of 5", 0.6));
-        assertThat(production.stateProperty().get()).isEqualTo(new Production.State.Stopped());
+        assertThat(job.stateProperty().get()).isEqualTo(new Jobs.JobProgress("Page 3 of 5", 0.6));
+        assertThat(production.stateProperty().get()).isEqualTo(new Production.ProductionState.Stopped());
     }
 
     @Test
@@ -110,7 +110,7 @@ class ProductionTests {
                 new FindingException(Finding.of(Finding.Code.NO_SPACE, temp.resolve("out.pdf")), null));
         production.start(temp.resolve("out.pdf"), Sets.SCREEN);
         finish();
-        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Failed.class,
+        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Failed.class,
                 failed -> assertThat(failed.message()).contains("out.pdf could not be written: the disk is full"));
     }
 
@@ -119,7 +119,7 @@ class ProductionTests {
         when(assembler.assemble(any(), any(), any(), any(), any())).thenThrow(new IllegalStateException("at com.example"));
         production.start(temp.resolve("out.pdf"), Sets.SCREEN);
         finish();
-        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Failed.class,
+        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Failed.class,
                 failed -> assertThat(failed.message()).contains("nothing was written").doesNotContain("com.example"));
     }
 
@@ -133,7 +133,7 @@ class ProductionTests {
                 .withLayout(bundle.layout().withPaper(bundle.layout().paper().withTabs(PaperSet.Beginning.DOCUMENTS))));
         production.start(temp.resolve("out.pdf"), Sets.PAPER);
         finish();
-        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.State.Written.class, written -> {
+        assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Written.class, written -> {
             assertThat(written.outcome().file()).isEqualTo(temp.resolve("out (paper).pdf"));
             assertThat(written.paper().orElseThrow().order()).exists();
             assertThat(written.paper().orElseThrow().labels()).exists();

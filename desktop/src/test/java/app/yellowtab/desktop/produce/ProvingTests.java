@@ -8,11 +8,11 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import app.yellowtab.finding.Progress;
 import app.yellowtab.desktop.work.Jobs;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.prove.Proof;
 import app.yellowtab.prove.Prover;
 import java.nio.file.Path;
@@ -37,11 +37,11 @@ class ProvingTests {
             return Optional.of(proof);
         });
         proving.start(FILE);
-        Jobs.Job job = ((Proving.State.Running) proving.stateProperty().get()).job();
+        Jobs.Job job = ((Proving.ProvingState.Running) proving.stateProperty().get()).job();
         proving.start(FILE);
         background.poll().run();
         assertThat(job.stateProperty().get().words()).isEqualTo("Proving page 250 of 412");
-        assertThat(proving.stateProperty().get()).isEqualTo(new Proving.State.Done(proof));
+        assertThat(proving.stateProperty().get()).isEqualTo(new Proving.ProvingState.Done(proof));
         verify(prover, times(1)).prove(eq(FILE), any(), any());
     }
 
@@ -50,9 +50,9 @@ class ProvingTests {
         when(prover.prove(any(), any(), any()))
                 .thenAnswer(call -> call.<BooleanSupplier>getArgument(2).getAsBoolean() ? Optional.empty() : null);
         proving.start(FILE);
-        ((Proving.State.Running) proving.stateProperty().get()).job().stop();
+        ((Proving.ProvingState.Running) proving.stateProperty().get()).job().stop();
         background.poll().run();
-        assertThat(proving.stateProperty().get()).isInstanceOf(Proving.State.Offered.class);
+        assertThat(proving.stateProperty().get()).isInstanceOf(Proving.ProvingState.Offered.class);
     }
 
     @Test
@@ -63,7 +63,7 @@ class ProvingTests {
         for (String expected : List.of("bundle.ledger.json is damaged", "The file could not be proved. The log")) {
             proving.start(FILE);
             background.poll().run();
-            assertThat(proving.stateProperty().get()).isInstanceOfSatisfying(Proving.State.Failed.class,
+            assertThat(proving.stateProperty().get()).isInstanceOfSatisfying(Proving.ProvingState.Failed.class,
                     state -> assertThat(state.message()).startsWith(expected));
         }
     }

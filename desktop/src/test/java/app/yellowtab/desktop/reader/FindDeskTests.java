@@ -2,7 +2,7 @@ package app.yellowtab.desktop.reader;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.desktop.reader.FindDesk.State;
+import app.yellowtab.desktop.reader.FindDesk.FindState;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
@@ -53,7 +53,7 @@ class FindDeskTests {
         folder.close();
     }
 
-    private State state() {
+    private FindState state() {
         return finding.stateProperty().get();
     }
 
@@ -139,7 +139,7 @@ class FindDeskTests {
     @Test
     void whatIsOnNoPageAndWhatCannotBeSearchedIsSaid() throws IOException {
         finding.search("elephant");
-        assertThat(state()).isEqualTo(new State("elephant", List.of(), -1, false, 0));
+        assertThat(state()).isEqualTo(new FindState("elephant", List.of(), -1, false, 0));
         finding.step(true);
         Files.delete(folder.original(workspace.bundle().sources().getFirst().id()));
         finding.dispose();
@@ -147,6 +147,6 @@ class FindDeskTests {
         finding.search("letter");
         assertThat(state().count()).isEqualTo(2);
         finding.search(" ");
-        assertThat(state()).isEqualTo(State.NOTHING);
+        assertThat(state()).isEqualTo(FindState.NOTHING);
     }
 }

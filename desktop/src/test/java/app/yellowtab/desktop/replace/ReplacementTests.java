@@ -2,7 +2,7 @@ package app.yellowtab.desktop.replace;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.desktop.replace.Replacement.State;
+import app.yellowtab.desktop.replace.Replacement.ReplaceState;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
@@ -82,7 +82,7 @@ class ReplacementTests {
     @Test
     void whatDiffersIsShownAndTheFileIsReplacedInOneStep() throws IOException {
         replacement.begin(document().id(), newer());
-        State.Ready ready = (State.Ready) replacement.stateProperty().get();
+        ReplaceState.Ready ready = (ReplaceState.Ready) replacement.stateProperty().get();
         assertThat(Replacement.summary(ready.pairs()))
                 .isEqualTo("2 pages are the same, 1 has changed, 1 is new, 1 is gone. Title, date and place stay as they are.");
         Bundle before = workspace.bundle();
@@ -92,7 +92,7 @@ class ReplacementTests {
         assertThat(document().pageCount()).isEqualTo(4);
         assertThat(workspace.bundle().tray()).extracting(InTray::id).as("the older file lies in the tray")
                 .containsExactly(ready.older().id().value());
-        assertThat(replacement.stateProperty().get()).isEqualTo(new State.None());
+        assertThat(replacement.stateProperty().get()).isEqualTo(new ReplaceState.None());
         workspace.undo();
         assertThat(workspace.bundle()).isEqualTo(before);
     }
@@ -103,7 +103,7 @@ class ReplacementTests {
         workspace.edit(bundle -> PageEdits.looked(bundle, Set.copyOf(second),
                 look -> look.withRedactions(List.of(new Redaction(new Area(10, 10, 20, 5), "private", false)))));
         replacement.begin(document().id(), newer());
-        State.Ready ready = (State.Ready) replacement.stateProperty().get();
+        ReplaceState.Ready ready = (ReplaceState.Ready) replacement.stateProperty().get();
         replacement.accept();
         assertThat(document().runs()).first().isInstanceOfSatisfying(SourcePages.class, pages -> {
             assertThat(pages.source()).isEqualTo(ready.newer().id());
@@ -128,7 +128,7 @@ class ReplacementTests {
     void aDamagedFileReplacesNothing() throws IOException {
         Path bad = Files.writeString(temp.resolve("bad.pdf"), "%PDF-1.7 bad");
         replacement.begin(document().id(), bad);
-        assertThat(replacement.stateProperty().get()).isInstanceOf(State.Failed.class);
+        assertThat(replacement.stateProperty().get()).isInstanceOf(ReplaceState.Failed.class);
         replacement.accept();
         assertThat(document().pageCount()).isEqualTo(4);
         assertThat(workspace.bundle().tray()).hasSize(1);
@@ -137,11 +137,11 @@ class ReplacementTests {
     @Test
     void aComparisonThatIsStoppedShowsNothing() throws IOException {
         replacement.begin(document().id(), newer());
-        State.Ready ready = (State.Ready) replacement.stateProperty().get();
+        ReplaceState.Ready ready = (ReplaceState.Ready) replacement.stateProperty().get();
         workspace.jobs().running()
                 .addListener((ListChangeListener<Jobs.Job>) change -> List.copyOf(change.getList()).forEach(Jobs.Job::stop));
         replacement.begin(document().id(), ready.newer().id());
-        assertThat(replacement.stateProperty().get()).isEqualTo(new State.None());
+        assertThat(replacement.stateProperty().get()).isEqualTo(new ReplaceState.None());
     }
 
     @Test

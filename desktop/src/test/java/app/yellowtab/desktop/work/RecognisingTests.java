@@ -7,8 +7,8 @@ import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
@@ -18,9 +18,9 @@ import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.recognise.ReadWord;
 import app.yellowtab.recognise.TextRecogniser;
-import app.yellowtab.sample.paper.RehearsalScan;
 import app.yellowtab.sample.paper.RehearsalScan.Ink;
 import app.yellowtab.sample.paper.RehearsalScan.Manner;
+import app.yellowtab.sample.paper.RehearsalScan;
 import app.yellowtab.source.BatchPages;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
@@ -83,10 +83,11 @@ class RecognisingTests {
         scan("scan-0001.pdf", 2);
         assertThat(source("scan-0001.pdf").proposedTitle()).isEqualTo("scan-0001");
         Recognising recognising = new Recognising(workspace, languages -> engine);
-        assertThat(recognising.stateProperty().get()).isEqualTo(new Recognising.State.Running(source("scan-0001.pdf").id(), 2));
+        assertThat(recognising.stateProperty().get())
+                .isEqualTo(new Recognising.RecognitionState.Running(source("scan-0001.pdf").id(), 2));
         assertThat(recognising.left(source("scan-0001.pdf"))).isEqualTo(2);
         work();
-        assertThat(recognising.stateProperty().get()).isEqualTo(new Recognising.State.Idle());
+        assertThat(recognising.stateProperty().get()).isEqualTo(new Recognising.RecognitionState.Idle());
         Source read = source("scan-0001.pdf");
         assertThat(recognising.left(read)).isZero();
         assertThat(read.proposedTitle()).as("a name that says nothing gives way, and not to what was hardly read")
@@ -107,9 +108,10 @@ class RecognisingTests {
         scan("first.pdf", 1);
         scan("second.pdf", 3);
         Recognising recognising = new Recognising(workspace, languages -> engine);
-        assertThat(recognising.stateProperty().get()).isEqualTo(new Recognising.State.Running(source("second.pdf").id(), 4));
+        assertThat(recognising.stateProperty().get())
+                .isEqualTo(new Recognising.RecognitionState.Running(source("second.pdf").id(), 4));
         recognising.pause();
-        assertThat(recognising.stateProperty().get()).isEqualTo(new Recognising.State.Paused(4));
+        assertThat(recognising.stateProperty().get()).isEqualTo(new Recognising.RecognitionState.Paused(4));
         work();
         verify(engine, times(0)).read(any());
         recognising.goOn();
@@ -153,9 +155,9 @@ class RecognisingTests {
             throw new UnsatisfiedLinkError("no jnitesseract");
         });
         work();
-        assertThat(recognising.stateProperty().get()).isEqualTo(new Recognising.State.Unavailable("no jnitesseract"));
+        assertThat(recognising.stateProperty().get()).isEqualTo(new Recognising.RecognitionState.Unavailable("no jnitesseract"));
         scan("another.pdf", 1);
-        assertThat(recognising.stateProperty().get()).isInstanceOf(Recognising.State.Unavailable.class);
+        assertThat(recognising.stateProperty().get()).isInstanceOf(Recognising.RecognitionState.Unavailable.class);
         assertThat(workspace.findings()).isEmpty();
         recognising.dispose();
     }

@@ -123,10 +123,10 @@ class WorkspaceTests {
         Autosave slow = new Autosave(saved::add, disk::add, Runnable::run);
         slow.save(start);
         slow.save(Bundle.EMPTY);
-        assertThat(slow.stateProperty().get()).isEqualTo(new Autosave.State.Saving());
+        assertThat(slow.stateProperty().get()).isEqualTo(new Autosave.SaveState.Saving());
         while (!disk.isEmpty()) disk.poll().run();
         assertThat(saved).containsExactly(Bundle.EMPTY);
-        assertThat(slow.stateProperty().get()).isEqualTo(new Autosave.State.Saved());
+        assertThat(slow.stateProperty().get()).isEqualTo(new Autosave.SaveState.Saved());
     }
 
     @Test
@@ -137,11 +137,11 @@ class WorkspaceTests {
                 throw new FindingException(Finding.of(Finding.Code.BUNDLE_NOT_SAVED, Path.of("bundle.json"), "disk full"), null);
         }, Runnable::run, Runnable::run);
         autosave.save(start);
-        assertThat(autosave.stateProperty().get()).isInstanceOfSatisfying(Autosave.State.Failed.class,
+        assertThat(autosave.stateProperty().get()).isInstanceOfSatisfying(Autosave.SaveState.Failed.class,
                 failed -> assertThat(failed.message()).contains("bundle.json could not be saved: disk full"));
         full[0] = false;
         autosave.save(start);
-        assertThat(autosave.stateProperty().get()).isEqualTo(new Autosave.State.Saved());
+        assertThat(autosave.stateProperty().get()).isEqualTo(new Autosave.SaveState.Saved());
     }
 
     @Test
@@ -150,8 +150,8 @@ class WorkspaceTests {
         Jobs jobs = new Jobs(Runnable::run, window::add);
         List<Object> ends = new ArrayList<>();
         Jobs.Job job = jobs.start((progress, stop) -> {
-            progress.accept(new Jobs.State("one", 0.1));
-            progress.accept(new Jobs.State("two", 0.2));
+            progress.accept(new Jobs.JobProgress("one", 0.1));
+            progress.accept(new Jobs.JobProgress("two", 0.2));
             return "done";
         }, ends::add, ends::add);
         assertThat(jobs.running()).containsExactly(job);
@@ -193,10 +193,10 @@ class WorkspaceTests {
             throw new StackOverflowError();
         }, Runnable::run, Runnable::run);
         autosave.save(start);
-        assertThat(autosave.stateProperty().get()).isInstanceOf(Autosave.State.Failed.class);
-        List<Autosave.State> last = new ArrayList<>();
+        assertThat(autosave.stateProperty().get()).isInstanceOf(Autosave.SaveState.Failed.class);
+        List<Autosave.SaveState> last = new ArrayList<>();
         autosave.finish(last::add);
-        assertThat(last).as("tried once more when all ends").singleElement().isInstanceOf(Autosave.State.Failed.class);
+        assertThat(last).as("tried once more when all ends").singleElement().isInstanceOf(Autosave.SaveState.Failed.class);
     }
 
     @Test

@@ -24,7 +24,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** What differs between an index that came back and ours, and how it is taken over, one change at a time. */
-public final class Changes {
+public final class IndexChanges {
     private final Bundle ours;
     private final List<IndexLine> theirs;
     private final Map<EntryId, Document> documents = new LinkedHashMap<>();
@@ -32,7 +32,7 @@ public final class Changes {
     /** In which section each entry of ours stands. */
     private final Map<EntryId, Optional<EntryId>> holder = new HashMap<>();
 
-    private Changes(Bundle ours, List<IndexLine> lines) {
+    private IndexChanges(Bundle ours, List<IndexLine> lines) {
         this.ours = ours;
         collect(ours.contents(), Optional.empty());
         this.theirs = identified(lines);
@@ -53,14 +53,14 @@ public final class Changes {
 
     /** {@return whether any line is of an entry of the bundle, by its reference} */
     public static boolean isOurs(Bundle bundle, List<IndexLine> lines) {
-        Changes changes = new Changes(bundle, List.of());
+        IndexChanges changes = new IndexChanges(bundle, List.of());
         return lines.stream().anyMatch(
                 line -> line.isKnown() && (changes.documents.containsKey(line.id()) || changes.sections.containsKey(line.id())));
     }
 
     /** {@return what differs, in the order of their index, what is taken out last} */
     public static List<Change> of(Bundle bundle, List<IndexLine> lines) {
-        return new Changes(bundle, lines).all();
+        return new IndexChanges(bundle, lines).all();
     }
 
     /**
@@ -193,14 +193,14 @@ public final class Changes {
      */
     public static Bundle accept(Bundle bundle, Change change, List<IndexLine> lines) {
         return switch (change) {
-            case Change.Added added -> new Changes(bundle, lines).added(added);
+            case Change.Added added -> new IndexChanges(bundle, lines).added(added);
             case Change.TakenOut gone -> Edits.takeOut(bundle, Set.of(gone.id()));
             case Change.Retitled now -> Edits.renameSection(
                     Edits.changeDocument(bundle, now.id(), document -> document.withTitle(now.now())), now.id(), now.now());
             case Change.Redated now -> Edits.changeDocument(bundle, now.id(), document -> document.withDate(now.now()));
             case Change.Resized now -> Placeholders.reserve(bundle, now.id(), now.now());
             case Change.Stands now -> Edits.changeDocument(bundle, now.id(), document -> document.withAgreement(now.now()));
-            case Change.Moved moved -> new Changes(bundle, lines).moved(moved);
+            case Change.Moved moved -> new IndexChanges(bundle, lines).moved(moved);
         };
     }
 

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Set;
 
 /** What happened to the things of one page, counted by kind. */
-public final class Changes {
+public final class CarryNotes {
     private final Map<Code, Set<String>> names = new EnumMap<>(Code.class);
     private final Map<Code, Integer> counts = new EnumMap<>(Code.class);
 

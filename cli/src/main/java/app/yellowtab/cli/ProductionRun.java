@@ -6,8 +6,8 @@ import app.yellowtab.clash.Clash;
 import app.yellowtab.clash.ClashFinder;
 import app.yellowtab.deliver.PaperFiles;
 import app.yellowtab.find.BundleWords;
-import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
 import app.yellowtab.finding.Subject;
@@ -30,14 +30,10 @@ import java.util.Locale;
 import picocli.CommandLine;
 
 /** One production from the command line: findings to standard error, the summary to standard output. */
-final class Production implements AutoCloseable {
-    static final int DONE = 0;
-    static final int NOTHING_PRODUCED = 1;
-    static final int SOME_LEFT_OUT = 3;
-
+final class ProductionRun implements AutoCloseable {
     private final Console console;
 
-    Production(PrintWriter out, PrintWriter err) {
+    ProductionRun(PrintWriter out, PrintWriter err) {
         console = new Console(out, err);
     }
 
@@ -50,8 +46,8 @@ final class Production implements AutoCloseable {
         return console.isStopped();
     }
 
-    void reading(int done, int total, String name) {
-        console.show("Reading " + (done + 1) + " of " + total);
+    Console console() {
+        return console;
     }
 
     /** Produces the bundle and says what came of it; {@return the exit code} */
@@ -95,7 +91,7 @@ final class Production implements AutoCloseable {
         PaperFiles files = PaperFiles.beside(screen);
         Plan plan = Planner.paper(bundle, LocalDateTime.now());
         int code = produce(plan, Output.paper(plan), sources, files.file(), csv, List.of());
-        if (code == NOTHING_PRODUCED) return code;
+        if (code == Exit.NOTHING) return code;
         try (PageRenderer renderer = new PageRenderer(sources, PictureFiles.NONE)) {
             files.writeOthers(bundle, plan, renderer,
                     (done, total) -> console.show("Looking for colour: page " + done + " of " + total), this::isStopped);
@@ -107,7 +103,7 @@ final class Production implements AutoCloseable {
     int compareSets(Path screen) throws IOException {
         List<Finding> differing = SetsProof.prove(screen, PaperFiles.beside(screen).file());
         differing.forEach(this::say);
-        return differing.isEmpty() ? DONE : NOTHING_PRODUCED;
+        return differing.isEmpty() ? Exit.DONE : Exit.NOTHING;
     }
 
     private int produce(Plan plan, Output set, SourceFiles sources, Path output, boolean csv, List<Finding> findings)
@@ -117,13 +113,13 @@ final class Production implements AutoCloseable {
         return switch (outcome) {
             case Outcome.Stopped s -> {
                 console.say("Stopped. Nothing was written.");
-                yield NOTHING_PRODUCED;
+                yield Exit.NOTHING;
             }
             case Outcome.Written written -> {
                 written.findings().forEach(this::say);
                 boolean complete = !csv || table(written);
                 int code = summary(written, findings);
-                yield complete ? code : SOME_LEFT_OUT;
+                yield complete ? code : Exit.SOME_LEFT_OUT;
             }
         };
     }
@@ -148,7 +144,7 @@ final class Production implements AutoCloseable {
                         ? " " + written.enclosed() + (written.enclosed() == 1 ? " file beside it," : " files beside it,") : "",
                 leftOut > 0 ? " " + leftOut + " left out or damaged (named above)," : ""));
         boolean lossy = leftOut > 0 || written.findings().stream().anyMatch(finding -> finding.severity() != Severity.REMARK);
-        return lossy ? SOME_LEFT_OUT : DONE;
+        return lossy ? Exit.SOME_LEFT_OUT : Exit.DONE;
     }
 
     void say(Finding finding) {
@@ -160,6 +156,6 @@ final class Production implements AutoCloseable {
         line.getErr().println(failure instanceof FindingException ? failure.getMessage()
                 : "Something went wrong that should not have, and nothing was written: " + failure
                         + ". Please tell us, with the command you gave.");
-        return NOTHING_PRODUCED;
+        return Exit.NOTHING;
     }
 }

@@ -16,7 +16,7 @@ import org.w3c.dom.Element;
  * Counts numbered paragraphs as a word processor does: several levels, restarts, letters and roman numerals (ECMA-376 part 1,
  * 17.9).
  */
-public final class Numbering {
+public final class ListNumbering {
     private static final int LEVELS = 9;
     private static final Pattern PLACE = Pattern.compile("%([1-9])");
 
@@ -27,7 +27,7 @@ public final class Numbering {
     private final Map<String, boolean[]> restarted = new HashMap<>();
 
     /** @param part the numbering part; null where there is none */
-    Numbering(@Nullable Element part) {
+    ListNumbering(@Nullable Element part) {
         if (part == null) return;
         for (Element definition : Xml.children(part, "abstractNum"))
             definitions.put(Xml.attribute(definition, "abstractNumId"), definition);
@@ -69,16 +69,18 @@ public final class Numbering {
         Optional<Element> override = override(list, level);
         boolean startsAnew = !begun[level] && override.flatMap(o -> Xml.child(o, "startOverride")).isPresent();
         int start =
-                override.flatMap(o -> Xml.child(o, "startOverride")).map(Numbering::number).orElseGet(() -> start(found.get()));
+                override.flatMap(o -> Xml.child(o, "startOverride")).map(ListNumbering::number)
+                        .orElseGet(() -> start(found.get()));
         counts[level] = counts[level] == 0 || startsAnew ? start + 1 : counts[level] + 1;
         begun[level] = true;
         // A level above that has not been counted yet shows its first number.
         for (int above = 0; above < level; above++) {
-            if (counts[above] == 0) counts[above] = definitionLevel(list, above).map(Numbering::start).orElse(1) + 1;
+            if (counts[above] == 0) counts[above] = definitionLevel(list, above).map(ListNumbering::start).orElse(1) + 1;
         }
         for (int below = level + 1; below < LEVELS; below++) {
             int restartAfter =
-                    definitionLevel(list, below).flatMap(l -> Xml.child(l, "lvlRestart")).map(Numbering::number).orElse(below);
+                    definitionLevel(list, below).flatMap(l -> Xml.child(l, "lvlRestart")).map(ListNumbering::number)
+                            .orElse(below);
             if (restartAfter != 0 && level < restartAfter) counts[below] = 0;
         }
         Element at = found.get();
@@ -94,7 +96,7 @@ public final class Numbering {
         boolean legal = Xml.child(level, "isLgl").isPresent();
         return PLACE.matcher(text).replaceAll(place -> {
             int which = place.group(1).charAt(0) - '1';
-            String own = definitionLevel(list, which).map(Numbering::format).orElse("decimal");
+            String own = definitionLevel(list, which).map(ListNumbering::format).orElse("decimal");
             return Matcher.quoteReplacement(write(counts[which] - 1, legal && !own.equals("decimalZero") ? "decimal" : own));
         });
     }
@@ -160,7 +162,7 @@ public final class Numbering {
     }
 
     private static int start(Element level) {
-        return Xml.child(level, "start").map(Numbering::number).orElse(0);
+        return Xml.child(level, "start").map(ListNumbering::number).orElse(0);
     }
 
     private static int number(Element element) {

@@ -10,9 +10,9 @@ import app.yellowtab.plan.Plan;
  * @param plan of this bundle
  * @param leaf the index in the plan of the leaf that is read, counted from 0
  */
-public record State(Bundle bundle, Plan plan, int leaf) {
-    State withLeaf(int newLeaf) {
-        return newLeaf == leaf ? this : new State(bundle, plan, newLeaf);
+public record BundleState(Bundle bundle, Plan plan, int leaf) {
+    BundleState withLeaf(int newLeaf) {
+        return newLeaf == leaf ? this : new BundleState(bundle, plan, newLeaf);
     }
 
     @Override
