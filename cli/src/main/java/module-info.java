@@ -4,4 +4,5 @@ module app.yellowtab.cli {
     requires info.picocli;
 
     opens app.yellowtab.cli to info.picocli;
+    opens app.yellowtab.cli.option to info.picocli;
 }

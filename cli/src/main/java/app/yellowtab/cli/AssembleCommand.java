@@ -1,5 +1,7 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.cli.option.ProductionOptions;
+import app.yellowtab.cli.option.ReadingOptions;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.intake.FoundFolder;
 import app.yellowtab.intake.Intake;

@@ -1,5 +1,7 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.cli.option.Exit;
+import app.yellowtab.cli.option.ProductionOptions;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.RedactedWords;
 import app.yellowtab.model.Bundle;

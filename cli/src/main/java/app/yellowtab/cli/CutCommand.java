@@ -1,5 +1,9 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.cli.option.Console;
+import app.yellowtab.cli.option.CutOptions;
+import app.yellowtab.cli.option.Exit;
+import app.yellowtab.cli.option.ReadingOptions;
 import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.PieceNames;

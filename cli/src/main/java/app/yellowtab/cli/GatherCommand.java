@@ -1,5 +1,8 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.cli.option.Console;
+import app.yellowtab.cli.option.Exit;
+import app.yellowtab.cli.option.ReadingOptions;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;

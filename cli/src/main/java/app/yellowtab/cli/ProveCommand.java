@@ -1,5 +1,7 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.cli.option.Console;
+import app.yellowtab.cli.option.Exit;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.prove.Proof;
 import app.yellowtab.prove.Prover;

@@ -1,5 +1,8 @@
 package app.yellowtab.cli;
 
+import app.yellowtab.cli.option.Console;
+import app.yellowtab.cli.option.Exit;
+import app.yellowtab.cli.option.ReadingOptions;
 import app.yellowtab.cut.SheetCodes;
 import app.yellowtab.deliver.SeparatorSheets;
 import app.yellowtab.finding.FindingException;

@@ -36,6 +36,9 @@ import org.testfx.util.WaitForAsyncUtils;
 @DisabledIf(value = "noDisplay", disabledReason = "there is no display; ./yellowtab test starts one")
 @ExtendWith(ApplicationExtension.class)
 abstract class AtTheWindow {
+    /** A machine that does much else besides is slow, and not wrong. */
+    private static final long PATIENCE_SECONDS = 240;
+
     @TempDir
     Path temp;
     final FileDialogs dialogs = mock(FileDialogs.class);
@@ -74,7 +77,7 @@ abstract class AtTheWindow {
 
     void until(Callable<Boolean> condition) {
         try {
-            WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, condition);
+            WaitForAsyncUtils.waitFor(PATIENCE_SECONDS, TimeUnit.SECONDS, condition);
             WaitForAsyncUtils.waitForFxEvents();
         } catch (TimeoutException e) {
             throw new AssertionError("never came true; the index is " + desk.workspace().map(w -> Bundles.order(w.bundle())), e);

@@ -15,18 +15,11 @@ import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
-import app.yellowtab.model.cut.NamePart;
-import app.yellowtab.model.cut.ValuePlace;
-import app.yellowtab.model.entry.DateReader;
-import app.yellowtab.model.entry.DocumentDate;
-import app.yellowtab.model.page.Area;
-import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.words.BatchPage;
 import app.yellowtab.words.SeenPages;
-import app.yellowtab.words.TextFinder;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -34,8 +27,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Consumer;
-import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -100,6 +91,8 @@ public final class CutDesk {
 
     private final Workspace workspace;
     private final BatchReading reading;
+    private final RuleDesk rules;
+    private final PieceDesk hand;
     private final ReadOnlyObjectWrapper<List<Row>> rows = new ReadOnlyObjectWrapper<>(this, "rows", List.of());
     private final ReadOnlyObjectWrapper<List<Shown>> open = new ReadOnlyObjectWrapper<>(this, "open", List.of());
     private final ReadOnlyObjectWrapper<Optional<Shown>> shown = new ReadOnlyObjectWrapper<>(this, "shown", Optional.empty());
@@ -112,6 +105,8 @@ public final class CutDesk {
     public CutDesk(Workspace workspace) {
         this.workspace = workspace;
         this.reading = new BatchReading(workspace);
+        this.rules = new RuleDesk(workspace, this);
+        this.hand = new PieceDesk(workspace, this);
         // What nobody sees is worked out when it comes into view: a bundle of two thousand documents is edited elsewhere.
         subscription =
                 Subscription.combine(workspace.onBundle(bundle -> show()), workspace.stageProperty().subscribe(stage -> show()));
@@ -120,6 +115,16 @@ public final class CutDesk {
     public void dispose() {
         subscription.unsubscribe();
         reading.stop();
+    }
+
+    /** {@return the rules by which is cut and named} */
+    public RuleDesk rules() {
+        return rules;
+    }
+
+    /** {@return what the hand does} */
+    public PieceDesk hand() {
+        return hand;
     }
 
     /** {@return the sources that may be cut, those that look like batches and wait to be cut first} */
@@ -276,149 +281,6 @@ public final class CutDesk {
                 .anyMatch(rule -> !(rule instanceof CutRule.EveryPages || rule instanceof CutRule.Bookmarks || rule.isAlone()));
     }
 
-    /** Changes the rules of all batches that are chosen, in one step. */
-    private void changeRules(UnaryOperator<Batch> change) {
-        List<Shown> all = open.get();
-        if (all.isEmpty()) return;
-        workspace.edit(bundle -> {
-            Bundle now = CutEdits.change(bundle, all.getFirst().source(), change);
-            Batch first = CutEdits.batchOf(now, all.getFirst().source());
-            for (Shown other : all.subList(1, all.size()))
-                now = CutEdits.change(now, other.source(), batch -> batch.withRules(first.rules(), first.resting()));
-            return now;
-        });
-    }
-
-    /** Cuts all chosen batches by rules that were kept. */
-    public void useRules(CutRules rules) {
-        changeRules(batch -> batch.withRules(rules,
-                batch.resting().stream()
-                        .filter(resting -> rules.rules().stream().noneMatch(rule -> RuleKind.of(rule) == RuleKind.of(resting)))
-                        .toList()));
-    }
-
-    private void change(UnaryOperator<Batch> change) {
-        shown.get().ifPresent(now -> workspace.edit(bundle -> CutEdits.change(bundle, now.source(), change)));
-    }
-
-    /** {@return a rule as it was filled in last, whether it is on or not} */
-    public CutRule rule(RuleKind kind) {
-        return shown.get()
-                .flatMap(now -> Stream.concat(now.batch().rules().rules().stream(), now.batch().resting().stream())
-                        .filter(rule -> RuleKind.of(rule) == kind).findFirst())
-                .orElse(kind.usual());
-    }
-
-    public boolean isOn(RuleKind kind) {
-        return shown.get().map(now -> now.batch().rules().rules().stream().anyMatch(rule -> RuleKind.of(rule) == kind))
-                .orElse(false);
-    }
-
-    /** Fills a rule in, and switches it on or off; one that stands alone switches off the others, and is switched off by them. */
-    public void set(CutRule rule, boolean on) {
-        changeRules(batch -> {
-            RuleKind kind = RuleKind.of(rule);
-            List<CutRule> rules = new ArrayList<>();
-            List<CutRule> resting = new ArrayList<>();
-            batch.resting().stream().filter(other -> RuleKind.of(other) != kind).forEach(resting::add);
-            for (CutRule other : batch.rules().rules()) {
-                if (RuleKind.of(other) == kind) continue;
-                (on && (rule.isAlone() || other.isAlone()) ? resting : rules).add(other);
-            }
-            (on ? rules : resting).add(rule);
-            return batch.withRules(new CutRules(rules, batch.rules().leastPages(), batch.rules().name()), resting);
-        });
-    }
-
-    /** {@return the areas that the rules and the names look at} */
-    public List<Area> areas() {
-        List<Area> areas = new ArrayList<>();
-        shown.get().ifPresent(now -> {
-            for (CutRule rule : now.batch().rules().rules()) {
-                if (rule instanceof CutRule.WordsFound words) words.area().ifPresent(areas::add);
-                if (rule instanceof CutRule.ValueChanges value && value.place() instanceof ValuePlace.InArea in)
-                    areas.add(in.area());
-            }
-            for (NamePart part : now.batch().rules().name())
-                if (part instanceof NamePart.Value value && value.place() instanceof ValuePlace.InArea in) areas.add(in.area());
-        });
-        return areas.stream().distinct().toList();
-    }
-
-    /** Finds what stands in an area on each of some pages, in the background: there may be thousands. */
-    public void wordsIn(Area area, List<BatchPage> pages, Consumer<List<String>> found) {
-        workspace.jobs().quietly(() -> pages.stream().map(page -> TextFinder.in(page.text(), area).replace('\n', ' ')).toList(),
-                found);
-    }
-
-    /** Cuts where the words in an area change. */
-    public void cutByValueIn(Area area) {
-        set(new CutRule.ValueChanges(new ValuePlace.InArea(area)), true);
-    }
-
-    /** Looks for the words of the rule of words in an area only; anywhere for none. */
-    public void lookForWordsIn(Optional<Area> area) {
-        CutRule.WordsFound old = (CutRule.WordsFound) rule(RuleKind.WORDS);
-        set(new CutRule.WordsFound(old.words(), old.isPattern(), old.caseMatters(), old.spacesMatter(), area, old.after()), true);
-    }
-
-    /** Names the pieces by the words in an area, behind the parts that there are. */
-    public void nameByWordsIn(Area area) {
-        shown.get().ifPresent(now -> {
-            List<NamePart> parts = new ArrayList<>(now.batch().rules().name());
-            parts.add(new NamePart.Value(new ValuePlace.InArea(area)));
-            setNameParts(parts);
-        });
-    }
-
-    public void setLeast(int pages) {
-        changeRules(batch -> batch.withRules(new CutRules(batch.rules().rules(), pages, batch.rules().name()), batch.resting()));
-    }
-
-    public void setNameParts(List<NamePart> parts) {
-        changeRules(batch -> batch.withRules(new CutRules(batch.rules().rules(), batch.rules().leastPages(), parts),
-                batch.resting()));
-    }
-
-    /** Sets a cut before a page, or takes it away; it stays as the hand left it. */
-    public void toggleCut(int page) {
-        shown.get().ifPresent(now -> {
-            if (page <= 1 || now.batch().rules().rules().stream().anyMatch(CutRule::isAlone)) return;
-            boolean there = now.cutting().pieces().stream().anyMatch(piece -> piece.first() == page);
-            change(batch -> batch.withCut(key(batch, page), !there));
-        });
-    }
-
-    /** Drops a page, or takes it back. */
-    public void toggleDrop(int page) {
-        shown.get().ifPresent(now -> change(batch -> batch.withDrop(key(batch, page), now.dropped(page).isEmpty())));
-    }
-
-    /** Names a piece, counted from 0, of the batch on the table; blank words let the rules name it. */
-    public void name(int piece, String words) {
-        shown.get().ifPresent(now -> name(now, piece, words));
-    }
-
-    /** Names a piece of a batch, counted from 0; blank words let the rules name it. */
-    public void name(Shown batch, int piece, String words) {
-        workspace.edit(bundle -> CutEdits.change(bundle, batch.source(),
-                its -> its.withName(key(its, batch.cutting().pieces().get(piece).first()), words)));
-    }
-
-    /** Gives a piece of a batch, counted from 0, a date; nothing typed lets its first page say it. {@return whether it is one} */
-    public boolean date(Shown batch, int piece, String typed) {
-        Optional<DocumentDate> date =
-                typed.isBlank() ? Optional.empty() : DateReader.read(typed.strip(), workspace.bundle().reading().monthFirst());
-        if (!typed.isBlank() && date.isEmpty()) return false;
-        workspace.edit(bundle -> CutEdits.change(bundle, batch.source(),
-                its -> its.withDate(key(its, batch.cutting().pieces().get(piece).first()), date)));
-        return true;
-    }
-
-    private static PageKey key(Batch batch, int page) {
-        return batch.keys().get(page - 1);
-    }
-
     /** {@return which page of which source stands at a place} */
     public static SourcePages page(Batch batch, int place) {
         int before = 0;
@@ -430,27 +292,4 @@ public final class CutDesk {
         throw new IllegalArgumentException("no such page: " + place);
     }
 
-    /** {@return the page of the next cut after a page, or before it; the page itself where there is none} */
-    public int cutFrom(int page, boolean forward) {
-        List<Integer> firsts = shown.get().map(now -> now.cutting().pieces().stream().map(Cutting.Piece::first).sorted().toList())
-                .orElse(List.of());
-        if (forward) return firsts.stream().filter(first -> first > page).findFirst().orElse(page);
-        return firsts.reversed().stream().filter(first -> first < page).findFirst().orElse(page);
-    }
-
-    /**
-     * {@return the page of the next cut that a rule makes, after a page or before it, going round; the page itself where it makes
-     * none}
-     */
-    public int cutBy(RuleKind kind, int page, boolean forward) {
-        List<Integer> firsts = shown.get()
-                .map(now -> now.cutting().pieces().stream()
-                        .filter(piece -> piece.reasons().stream()
-                                .anyMatch(reason -> reason.rule().filter(rule -> RuleKind.of(rule) == kind).isPresent()))
-                        .map(Cutting.Piece::first).sorted().toList())
-                .orElse(List.of());
-        if (firsts.isEmpty()) return page;
-        if (forward) return firsts.stream().filter(first -> first > page).findFirst().orElse(firsts.getFirst());
-        return firsts.reversed().stream().filter(first -> first < page).findFirst().orElse(firsts.getLast());
-    }
 }

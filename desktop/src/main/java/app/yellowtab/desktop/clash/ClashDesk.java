@@ -4,6 +4,8 @@ import app.yellowtab.clash.Clash;
 import app.yellowtab.clash.ClashFinder;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.mark.NumberWords;
+import app.yellowtab.desktop.work.BundleState;
+import app.yellowtab.desktop.work.Lookout;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.page.PageEdits;
@@ -19,17 +21,14 @@ import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Plan;
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.util.Subscription;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -41,15 +40,12 @@ public final class ClashDesk {
 
     private final Workspace workspace;
     private final ClashFinder finder;
-    private final ReadOnlyObjectWrapper<ClashState> state = new ReadOnlyObjectWrapper<>(this, "state", ClashState.NONE);
-    private final Subscription subscription;
-    private final Set<Object> viewers = new HashSet<>();
-    private AtomicBoolean stop = new AtomicBoolean();
+    private final Lookout<ClashState> lookout;
 
     public ClashDesk(Workspace workspace, ClashFinder finder) {
         this.workspace = workspace;
         this.finder = finder;
-        subscription = workspace.onPlan(plan -> search());
+        lookout = new Lookout<>(workspace, ClashState.NONE, this::search);
     }
 
     /**
@@ -81,53 +77,29 @@ public final class ClashDesk {
     public record Help(String words, UnaryOperator<Bundle> change) {}
 
     public void dispose() {
-        viewers.clear();
-        stop.set(true);
-        subscription.unsubscribe();
+        lookout.dispose();
     }
 
     public ReadOnlyObjectProperty<ClashState> stateProperty() {
-        return state.getReadOnlyProperty();
+        return lookout.foundProperty();
     }
 
     /** Looks for them as long as somebody looks on. */
     public void look(Object viewer, boolean on) {
-        boolean before = !viewers.isEmpty();
-        if (on) viewers.add(viewer);
-        else viewers.remove(viewer);
-        if (!before && on) search();
-        if (viewers.isEmpty()) stop.set(true);
+        lookout.look(viewer, on);
     }
 
-    private void search() {
-        if (viewers.isEmpty()) return;
-        stop.set(true);
-        AtomicBoolean ended = new AtomicBoolean();
-        stop = ended;
-        Plan plan = workspace.plan();
-        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
+    private ClashState search(BundleState now, Consumer<ClashState> far, BooleanSupplier stop) {
         List<Clash> found = new ArrayList<>();
-        workspace.jobs().quietly(() -> {
-            finder.all(plan, sources, found::addAll, (done, of) -> {
-                if (done % EVERY == 0 && done < of) show(new ClashState(found, done, of), ended);
-            }, ended::get);
-            return ended.get() ? ClashState.NONE : new ClashState(found, plan.pageCount(), plan.pageCount());
-        }, done -> {
-            if (!ended.get()) state.set(done);
-        }, failure -> {
-            if (!ended.get()) state.set(ClashState.NONE);
-        });
-    }
-
-    private void show(ClashState now, AtomicBoolean ended) {
-        workspace.jobs().later(() -> {
-            if (!ended.get()) state.set(now);
-        });
+        finder.all(now.plan(), now.bundle().sourcesById(), found::addAll, (done, of) -> {
+            if (done % EVERY == 0 && done < of) far.accept(new ClashState(found, done, of));
+        }, stop);
+        return new ClashState(found, now.plan().pageCount(), now.plan().pageCount());
     }
 
     /** Goes to the page of the next clash, round and round; {@return whether there is one} */
     public boolean next() {
-        List<Clash> all = state.get().clashes();
+        List<Clash> all = stateProperty().get().clashes();
         if (all.isEmpty()) return false;
         workspace.goTo(all.stream().filter(clash -> clash.leaf() > workspace.leaf()).findFirst().orElse(all.getFirst()).leaf());
         return true;

@@ -3,6 +3,7 @@ package app.yellowtab.desktop.clash;
 import app.yellowtab.clash.ClashFinder;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Jobs;
+import app.yellowtab.desktop.work.Lookout;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.page.Redacting;
@@ -27,18 +28,13 @@ import app.yellowtab.register.TheirNumbers;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.beans.property.ReadOnlyObjectProperty;
-import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
-import javafx.util.Subscription;
 import org.slf4j.LoggerFactory;
 
 /** The numbers that pages carried before, and what is decided about them. Knows no node. For the JavaFX thread. */
@@ -46,29 +42,25 @@ public final class OldDesk {
     private final Workspace workspace;
     private final BundleWords words;
     private final ClashFinder finder;
-    private final ReadOnlyObjectWrapper<List<OldSeries>> found = new ReadOnlyObjectWrapper<>(this, "found", List.of());
-    private final Subscription subscription;
+    private final Lookout<List<OldSeries>> lookout;
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
     /** What files carry, found once. */
     private final Map<String, List<OldNumbers>> known = new ConcurrentHashMap<>();
-    private final Set<Object> viewers = new HashSet<>();
-    private AtomicBoolean stop = new AtomicBoolean();
 
     public OldDesk(Workspace workspace, BundleWords words, ClashFinder finder) {
         this.workspace = workspace;
         this.words = words;
         this.finder = finder;
-        subscription = workspace.onPlan(plan -> search());
+        lookout = new Lookout<>(workspace, List.of(),
+                (now, far, stop) -> OldSeries.in(now.bundle(), now.plan(), words, known, stop));
     }
 
     public void dispose() {
-        viewers.clear();
-        stop.set(true);
-        subscription.unsubscribe();
+        lookout.dispose();
     }
 
     public ReadOnlyObjectProperty<List<OldSeries>> foundProperty() {
-        return found.getReadOnlyProperty();
+        return lookout.foundProperty();
     }
 
     /** {@return what came of what was asked for} */
@@ -78,23 +70,7 @@ public final class OldDesk {
 
     /** Looks for them as long as somebody looks on. */
     public void look(Object viewer, boolean on) {
-        boolean before = !viewers.isEmpty();
-        if (on) viewers.add(viewer);
-        else viewers.remove(viewer);
-        if (!before && on) search();
-        if (viewers.isEmpty()) stop.set(true);
-    }
-
-    private void search() {
-        if (viewers.isEmpty()) return;
-        stop.set(true);
-        AtomicBoolean ended = new AtomicBoolean();
-        stop = ended;
-        Bundle bundle = workspace.bundle();
-        Plan plan = workspace.plan();
-        workspace.jobs().quietly(() -> OldSeries.in(bundle, plan, words, known, ended::get), all -> {
-            if (!ended.get()) found.set(all);
-        });
+        lookout.look(viewer, on);
     }
 
     /** {@return where the numbers are seen that the page in view carried before; in millimetres from the upper left} */
@@ -103,7 +79,7 @@ public final class OldDesk {
         if (!(plan.leaf(Math.min(workspace.leaf(), plan.pageCount() - 1)).content() instanceof Content.SourcePage page))
             return List.of();
         Map<SourceId, Source> sources = workspace.bundle().sourcesById();
-        return found.get().stream()
+        return foundProperty().get().stream()
                 .filter(series -> series.numbers().source().equals(page.source())
                         && series.numbers().handling() != Handling.COVERED)
                 .flatMap(series -> series.numbers().places().stream())

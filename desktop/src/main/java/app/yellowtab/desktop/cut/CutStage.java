@@ -89,7 +89,7 @@ public final class CutStage extends HBox implements StageView {
         this.batches = new BatchList(desk);
         this.table = new LightTable(pictures);
         this.rules = new RuleSentences(desk, Controls.button("cut.sheets", this::openSheets),
-                (kind, forward) -> goTo(desk.cutBy(kind, currentPage(), forward)));
+                (kind, forward) -> goTo(desk.rules().cutBy(kind, currentPage(), forward)));
         this.names = new NameParts(desk);
         SheetDesk sheetDesk = new SheetDesk(workspace, desk);
         this.proposals = new SheetProposals(sheetDesk,
@@ -109,7 +109,7 @@ public final class CutStage extends HBox implements StageView {
         // All of it moves together: many proposals do not leave the rules without room.
         VBox column = new VBox(10, proposals, Controls.label(Words.of("cut.rules"), Styles.TITLE),
                 new KeptMenu<>(workspace.jobs(), dialogs, workspace.folder().path(), "cut.kept", new RulesStore(kept),
-                        () -> desk.shownProperty().get().map(shown -> shown.batch().rules()), desk::useRules),
+                        () -> desk.shownProperty().get().map(shown -> shown.batch().rules()), desk.rules()::useRules),
                 several, new VBox(14, rules, Controls.label(Words.of("cut.names"), Styles.FORM_LABEL), names));
         column.setPadding(new Insets(0, BAR_PX, 0, 0));
         side = new VBox(scrolled(column));
@@ -280,10 +280,10 @@ public final class CutStage extends HBox implements StageView {
         if (typing || !table.hasKeyboard() && !large.isVisible()) return false;
         int page = currentPage();
         switch (shortcut) {
-            case SET_CUT -> desk.toggleCut(page);
-            case TAKE_OUT -> desk.toggleDrop(page);
-            case NEXT_CUT -> goTo(desk.cutFrom(page, true));
-            case PREVIOUS_CUT -> goTo(desk.cutFrom(page, false));
+            case SET_CUT -> desk.hand().toggleCut(page);
+            case TAKE_OUT -> desk.hand().toggleDrop(page);
+            case NEXT_CUT -> goTo(desk.hand().cutFrom(page, true));
+            case PREVIOUS_CUT -> goTo(desk.hand().cutFrom(page, false));
             case RENAME -> beginNaming(page);
             case SHOW_LARGE -> openLarge();
             default -> {
@@ -311,7 +311,7 @@ public final class CutStage extends HBox implements StageView {
     private void endNaming(boolean take) {
         if (!name.isVisible()) return;
         Controls.show(name, false);
-        if (take && name.getUserData() instanceof Integer piece) desk.name(piece, name.getText());
+        if (take && name.getUserData() instanceof Integer piece) desk.hand().name(piece, name.getText());
         table.requestFocus();
     }
 
@@ -341,7 +341,7 @@ public final class CutStage extends HBox implements StageView {
     private final class Pages implements LightTable.Model {
         private final Shown shown;
         private final int[] pieces;
-        private final List<Area> areas = desk.areas();
+        private final List<Area> areas = desk.rules().areas();
 
         Pages(Shown shown) {
             this.shown = shown;

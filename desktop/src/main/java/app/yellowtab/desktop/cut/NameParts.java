@@ -52,7 +52,7 @@ final class NameParts extends VBox {
             item.setOnAction(event -> {
                 List<NamePart> more = new ArrayList<>(parts);
                 more.add(part);
-                desk.setNameParts(more);
+                desk.rules().setNameParts(more);
             });
             add.getItems().add(item);
         }
@@ -120,7 +120,7 @@ final class NameParts extends VBox {
         Button away = Controls.iconButton(Feather.X, "cut.name.away", () -> {
             List<NamePart> less = new ArrayList<>(parts);
             less.remove(index);
-            desk.setNameParts(less);
+            desk.rules().setNameParts(less);
         });
         chip.getChildren().add(away);
         return chip;
@@ -131,7 +131,7 @@ final class NameParts extends VBox {
         if (from == to || from < 0 || to < 0 || from >= parts.size() || to >= parts.size()) return;
         List<NamePart> moved = new ArrayList<>(parts);
         moved.add(to, moved.remove(from));
-        desk.setNameParts(moved);
+        desk.rules().setNameParts(moved);
     }
 
     private TextField field(String text, int columns, Function<String, Optional<NamePart>> part, int index) {
@@ -143,7 +143,7 @@ final class NameParts extends VBox {
             if (changed.isEmpty() || index >= parts.size()) return;
             List<NamePart> now = new ArrayList<>(parts);
             now.set(index, changed.get());
-            desk.setNameParts(now);
+            desk.rules().setNameParts(now);
         };
         field.setOnAction(event -> take.run());
         field.focusedProperty().subscribe(focused -> {

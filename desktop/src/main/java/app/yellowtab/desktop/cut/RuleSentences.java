@@ -86,20 +86,20 @@ final class RuleSentences extends VBox {
         }), choice("cut.wordsSpaces", rule -> ((CutRule.WordsFound) rule).spacesMatter(), (rule, matter) -> {
             CutRule.WordsFound old = (CutRule.WordsFound) rule;
             return new CutRule.WordsFound(old.words(), old.isPattern(), old.caseMatters(), matter, old.area(), old.after());
-        }), area(rule -> ((CutRule.WordsFound) rule).area(), () -> desk.lookForWordsIn(Optional.empty())));
+        }), area(rule -> ((CutRule.WordsFound) rule).area(), () -> desk.rules().lookForWordsIn(Optional.empty())));
         add(RuleKind.VALUE,
                 text("cut.value",
                         rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords after ? after.words() : "",
                         (rule, words) -> new CutRule.ValueChanges(new ValuePlace.AfterWords(words,
                                 ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.AfterWords old ? old.until() : ""))),
                 until(), area(rule -> ((CutRule.ValueChanges) rule).place() instanceof ValuePlace.InArea in
-                        ? Optional.of(in.area()) : Optional.empty(), () -> desk.set(RuleKind.VALUE.usual(), true)));
+                        ? Optional.of(in.area()) : Optional.empty(), () -> desk.rules().set(RuleKind.VALUE.usual(), true)));
         add(RuleKind.NUMBERING);
         add(RuleKind.SIZES);
         least.setId("cut-least");
         least.setPrefColumnCount(3);
         least.setAccessibleText(Words.of("cut.least"));
-        commit(least, () -> whole(least).ifPresentOrElse(desk::setLeast, () -> least.getStyleClass().add(Styles.WRONG)));
+        commit(least, () -> whole(least).ifPresentOrElse(desk.rules()::setLeast, () -> least.getStyleClass().add(Styles.WRONG)));
         FlowPane few = flow();
         few.getChildren().addAll(Controls.label(Words.of("cut.least"), Styles.SENTENCE), least,
                 Controls.label(Words.of("cut.least.end"), Styles.SENTENCE));
@@ -136,7 +136,7 @@ final class RuleSentences extends VBox {
         CheckBox on = new CheckBox();
         on.setId("rule-" + kind.name().toLowerCase(Locale.ROOT));
         on.setAccessibleText(Words.of("cut.rule." + kind.name()));
-        on.setOnAction(event -> desk.set(desk.rule(kind), on.isSelected()));
+        on.setOnAction(event -> desk.rules().set(desk.rules().rule(kind), on.isSelected()));
         List<Gap> gaps = new ArrayList<>();
         FlowPane flow = flow();
         Label begin = Controls.label(Words.of("cut.rule." + kind.name()), Styles.SENTENCE);
@@ -157,9 +157,11 @@ final class RuleSentences extends VBox {
     private GapMaker number(String key, Function<CutRule, Integer> value, Filler<Integer> fill) {
         return (kind, gaps) -> {
             TextField field = field(key, 3);
-            commit(field, () -> whole(field).ifPresentOrElse(number -> desk.set(fill.fill(desk.rule(kind), number), true),
-                    () -> field.getStyleClass().add(Styles.WRONG)));
-            gaps.add(new Gap(field, () -> put(field, String.valueOf(value.apply(desk.rule(kind))))));
+            commit(field,
+                    () -> whole(field).ifPresentOrElse(
+                            number -> desk.rules().set(fill.fill(desk.rules().rule(kind), number), true),
+                            () -> field.getStyleClass().add(Styles.WRONG)));
+            gaps.add(new Gap(field, () -> put(field, String.valueOf(value.apply(desk.rules().rule(kind))))));
             return inSentence(key, field);
         };
     }
@@ -169,11 +171,11 @@ final class RuleSentences extends VBox {
         return (kind, gaps) -> {
             TextField field = field("cut.until", 3);
             commit(field, () -> {
-                if (desk.rule(kind) instanceof CutRule.ValueChanges(ValuePlace.AfterWords after))
-                    desk.set(new CutRule.ValueChanges(new ValuePlace.AfterWords(after.words(), field.getText())), true);
+                if (desk.rules().rule(kind) instanceof CutRule.ValueChanges(ValuePlace.AfterWords after))
+                    desk.rules().set(new CutRule.ValueChanges(new ValuePlace.AfterWords(after.words(), field.getText())), true);
             });
             gaps.add(new Gap(field, () -> put(field,
-                    desk.rule(kind) instanceof CutRule.ValueChanges(ValuePlace.AfterWords after) ? after.until() : "")));
+                    desk.rules().rule(kind) instanceof CutRule.ValueChanges(ValuePlace.AfterWords after) ? after.until() : "")));
             return inSentence("cut.until", field);
         };
     }
@@ -185,11 +187,11 @@ final class RuleSentences extends VBox {
             commit(field, () -> {
                 String typed = field.getText().strip().replace(',', '.');
                 if (typed.matches("\\d{1,6}(\\.\\d{1,3})?") && Double.parseDouble(typed) > 0)
-                    desk.set(new CutRule.UpTo(Math.round(Double.parseDouble(typed) * MEGA)), true);
+                    desk.rules().set(new CutRule.UpTo(Math.round(Double.parseDouble(typed) * MEGA)), true);
                 else field.getStyleClass().add(Styles.WRONG);
             });
             gaps.add(new Gap(field, () -> put(field, new DecimalFormat("0.###", DecimalFormatSymbols.getInstance(Locale.UK))
-                    .format(((CutRule.UpTo) desk.rule(kind)).bytes() / MEGA))));
+                    .format(((CutRule.UpTo) desk.rules().rule(kind)).bytes() / MEGA))));
             return inSentence("cut.size", field);
         };
     }
@@ -198,9 +200,10 @@ final class RuleSentences extends VBox {
         return (kind, gaps) -> {
             TextField field = field(key, 14);
             commit(field, () -> {
-                if (!field.getText().isBlank()) desk.set(fill.fill(desk.rule(kind), field.getText().strip()), true);
+                if (!field.getText().isBlank())
+                    desk.rules().set(fill.fill(desk.rules().rule(kind), field.getText().strip()), true);
             });
-            gaps.add(new Gap(field, () -> put(field, value.apply(desk.rule(kind)))));
+            gaps.add(new Gap(field, () -> put(field, value.apply(desk.rules().rule(kind)))));
             return inSentence(key, field);
         };
     }
@@ -213,9 +216,10 @@ final class RuleSentences extends VBox {
             box.getItems().addAll(Words.of(key + ".yes"), Words.of(key + ".no"));
             box.setAccessibleText(Words.of("cut.rule." + kind.name()));
             box.getSelectionModel().selectedIndexProperty().subscribe((before, now) -> {
-                if (!showing && now.intValue() >= 0) desk.set(fill.fill(desk.rule(kind), now.intValue() == 0), true);
+                if (!showing && now.intValue() >= 0)
+                    desk.rules().set(fill.fill(desk.rules().rule(kind), now.intValue() == 0), true);
             });
-            gaps.add(new Gap(box, () -> box.getSelectionModel().select(value.apply(desk.rule(kind)) ? 0 : 1)));
+            gaps.add(new Gap(box, () -> box.getSelectionModel().select(value.apply(desk.rules().rule(kind)) ? 0 : 1)));
             return inSentence(key, box);
         };
     }
@@ -228,7 +232,7 @@ final class RuleSentences extends VBox {
             chip.setAlignment(Pos.CENTER_LEFT);
             chip.getStyleClass().add(Styles.CHIP);
             gaps.add(new Gap(chip, () -> {
-                Optional<Area> area = value.apply(desk.rule(kind));
+                Optional<Area> area = value.apply(desk.rules().rule(kind));
                 area.ifPresent(
                         its -> words.setText(Words.of("cut.area", its.leftMm(), its.topMm(), its.widthMm(), its.heightMm())));
                 Controls.show(chip, area.isPresent());
@@ -282,10 +286,10 @@ final class RuleSentences extends VBox {
     void show(Shown now) {
         showing = true;
         sentences.forEach((kind, sentence) -> {
-            boolean on = desk.isOn(kind);
+            boolean on = desk.rules().isOn(kind);
             sentence.on.setSelected(on);
             sentence.gaps.forEach(gap -> gap.show.run());
-            Cutting.Count count = now.cutting().counts().get(desk.rule(kind));
+            Cutting.Count count = now.cutting().counts().get(desk.rules().rule(kind));
             sentence.count.setText(on && count != null ? Words.of("cut.count", count.cuts(), count.alone()) : "");
             Controls.show(sentence.steps, !sentence.count.getText().isEmpty());
             boolean any = count != null && count.cuts() > 0;

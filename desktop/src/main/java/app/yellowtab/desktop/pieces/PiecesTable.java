@@ -75,12 +75,13 @@ final class PiecesTable extends TableView<PiecesTable.Line> {
         // What tells names apart is often at their end.
         name.setCellFactory(its -> new NameCell());
         name.setEditable(true);
-        name.setOnEditCommit(edit -> desk.name(edit.getRowValue().batch(), edit.getRowValue().piece(), edit.getNewValue()));
+        name.setOnEditCommit(
+                edit -> desk.hand().name(edit.getRowValue().batch(), edit.getRowValue().piece(), edit.getNewValue()));
         TableColumn<Line, String> date = column("cut.column.date", 88, line -> line.named().date().shown());
         date.setCellFactory(TextFieldTableCell.forTableColumn());
         date.setEditable(true);
         date.setOnEditCommit(edit -> {
-            if (desk.date(edit.getRowValue().batch(), edit.getRowValue().piece(), edit.getNewValue())) return;
+            if (desk.hand().date(edit.getRowValue().batch(), edit.getRowValue().piece(), edit.getNewValue())) return;
             refused.accept(edit.getNewValue());
             refresh();
         });

@@ -76,7 +76,7 @@ public final class PiecesView extends VBox {
                 .map(line -> !line.batch().source().id().equals(desk.chosen().getFirst())).orElse(true));
         Button join = Controls.button("cut.join", () -> {
             PiecesTable.Line line = table.getSelectionModel().getSelectedItem();
-            if (line != null) desk.toggleCut(line.first());
+            if (line != null) desk.hand().toggleCut(line.first());
         });
         Controls.describe(join, Words.of("cut.joinTip"));
         join.disableProperty().bind(table.getSelectionModel().selectedItemProperty()

@@ -72,9 +72,9 @@ final class AreaPanel extends VBox {
         whole = Controls.button("cut.area.whole", () -> sheets.undivide(current));
         this.sheets = sheets;
         found.getChildren().addAll(here, Controls.label(Words.of("cut.area.everywhere"), Styles.SMALL), everywhere,
-                Controls.button("cut.area.value", () -> area.ifPresent(desk::cutByValueIn)),
-                Controls.button("cut.area.words", () -> desk.lookForWordsIn(area)),
-                Controls.button("cut.area.name", () -> area.ifPresent(desk::nameByWordsIn)),
+                Controls.button("cut.area.value", () -> area.ifPresent(desk.rules()::cutByValueIn)),
+                Controls.button("cut.area.words", () -> desk.rules().lookForWordsIn(area)),
+                Controls.button("cut.area.name", () -> area.ifPresent(desk.rules()::nameByWordsIn)),
                 Controls.button("cut.area.divide",
                         () -> area.ifPresent(its -> sheets.divideAt(current, its.leftMm() + its.widthMm(), false))),
                 Controls.button("cut.area.divideAll",
@@ -160,7 +160,7 @@ final class AreaPanel extends VBox {
         }
         List<BatchPage> asked = shown.pages();
         listed = asked;
-        desk.wordsIn(its, asked, all -> {
+        desk.rules().wordsIn(its, asked, all -> {
             if (listed == asked && area.equals(Optional.of(its))) list(all);
         });
     }

@@ -103,7 +103,7 @@ public final class LargePage extends HBox {
     }
 
     private void showWords(Shown shown) {
-        List<Area> marked = new ArrayList<>(desk.areas());
+        List<Area> marked = new ArrayList<>(desk.rules().areas());
         area.area().ifPresent(marked::add);
         picture.mark(marked);
         area.show(shown, page);

@@ -28,12 +28,14 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 public final class Intakes {
     private final Workspace workspace;
     private final RememberedPasswords remembered;
+    private boolean remembers;
     private final ReadOnlyObjectWrapper<List<Coming>> coming = new ReadOnlyObjectWrapper<>(this, "coming", List.of());
     private final Map<Object, List<Coming>> perIntake = new HashMap<>();
 
     public Intakes(Workspace workspace, RememberedPasswords remembered) {
         this.workspace = workspace;
         this.remembered = remembered;
+        workspace.jobs().quietly(() -> !remembered.list().isEmpty(), any -> remembers = any);
     }
 
     /**
@@ -139,27 +141,45 @@ public final class Intakes {
     }
 
     private void remember(String password) {
-        try {
-            remembered.remember(password);
-        } catch (IOException unwritten) {
-            workspace.findings().add(
-                    Finding.of(Finding.Code.PASSWORDS_NOT_CHANGED, remembered.file(), String.valueOf(unwritten.getMessage())));
-        }
+        change(() -> remembered.remember(password));
     }
 
-    /** {@return whether passwords are remembered on this computer} */
+    /** {@return whether passwords are remembered on this computer, as far as that is known by now} */
     public boolean remembersPasswords() {
-        return !remembered.list().isEmpty();
+        return remembers;
     }
 
     /** Forgets the passwords that are remembered on this computer; in the open bundle they stay until it is closed. */
     public void forgetPasswords() {
-        try {
-            remembered.forget();
-        } catch (IOException inUse) {
-            workspace.findings()
-                    .add(Finding.of(Finding.Code.PASSWORDS_NOT_CHANGED, remembered.file(), String.valueOf(inUse.getMessage())));
-        }
+        change(remembered::forget);
+    }
+
+    /** Something that is done to what is remembered. */
+    @FunctionalInterface
+    private interface Change {
+        void run() throws IOException;
+    }
+
+    /** What is remembered after a change, and why that could not be made. */
+    private record Remembered(boolean any, Optional<String> refused) {}
+
+    private void change(Change change) {
+        workspace.jobs().quietly(() -> {
+            // One change after the other.
+            synchronized (remembered) {
+                Optional<String> refused = Optional.empty();
+                try {
+                    change.run();
+                } catch (IOException unwritten) {
+                    refused = Optional.of(String.valueOf(unwritten.getMessage()));
+                }
+                return new Remembered(!remembered.list().isEmpty(), refused);
+            }
+        }, now -> {
+            remembers = now.any();
+            now.refused().ifPresent(why -> workspace.findings()
+                    .add(Finding.of(Finding.Code.PASSWORDS_NOT_CHANGED, remembered.file(), why)));
+        });
     }
 
     private void readAgain(List<Source> sources, List<String> passwords, Consumer<List<Intake.Reread>> done) {

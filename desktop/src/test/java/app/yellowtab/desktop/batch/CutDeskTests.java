@@ -82,41 +82,41 @@ class CutDeskTests {
     void aRuleShowsAtOnceIsUndoneInOneStepAndKeepsWhatWasFilledIn() {
         desk.choose(source("post.pdf"));
         assertThat(pieces()).isEqualTo("post 001 [1, 2, 3, 4, 5, 6]");
-        desk.set(new CutRule.EveryPages(4, 1), true);
+        desk.rules().set(new CutRule.EveryPages(4, 1), true);
         assertThat(pieces()).isEqualTo("post 001 [1, 2, 3, 4], post 002 [5, 6]");
         workspace.undo();
         assertThat(pieces()).isEqualTo("post 001 [1, 2, 3, 4, 5, 6]");
         workspace.redo();
-        desk.set(desk.rule(RuleKind.EVERY), false);
-        assertThat(desk.isOn(RuleKind.EVERY)).isFalse();
-        assertThat(desk.rule(RuleKind.EVERY)).isEqualTo(new CutRule.EveryPages(4, 1));
+        desk.rules().set(desk.rules().rule(RuleKind.EVERY), false);
+        assertThat(desk.rules().isOn(RuleKind.EVERY)).isFalse();
+        assertThat(desk.rules().rule(RuleKind.EVERY)).isEqualTo(new CutRule.EveryPages(4, 1));
     }
 
     @Test
     void wordsAreReadWhenABatchComesOnTheTable() {
         desk.choose(source("post.pdf"));
         assertThat(shown().isRead()).isTrue();
-        desk.set(new CutRule.ValueChanges(new ValuePlace.AfterWords("post", "")), true);
-        desk.setNameParts(List.of(new NamePart.Typed("No."), new NamePart.Value(new ValuePlace.AfterWords("post", ""))));
+        desk.rules().set(new CutRule.ValueChanges(new ValuePlace.AfterWords("post", "")), true);
+        desk.rules().setNameParts(List.of(new NamePart.Typed("No."), new NamePart.Value(new ValuePlace.AfterWords("post", ""))));
         assertThat(pieces()).startsWith("No. 1 [1], No. 2 [2], ");
     }
 
     @Test
     void whatStandsAloneSwitchesTheOthersOff() {
         desk.choose(source("post.pdf"));
-        desk.set(new CutRule.EveryPages(2, 1), true);
-        desk.set(new CutRule.Ranges("5-6, 1", false), true);
+        desk.rules().set(new CutRule.EveryPages(2, 1), true);
+        desk.rules().set(new CutRule.Ranges("5-6, 1", false), true);
         assertThat(pieces()).isEqualTo("post 001 [5, 6], post 002 [1]");
-        assertThat(desk.isOn(RuleKind.EVERY)).isFalse();
-        desk.set(desk.rule(RuleKind.EVERY), true);
-        assertThat(desk.isOn(RuleKind.RANGES)).isFalse();
-        assertThat(desk.rule(RuleKind.RANGES)).isEqualTo(new CutRule.Ranges("5-6, 1", false));
+        assertThat(desk.rules().isOn(RuleKind.EVERY)).isFalse();
+        desk.rules().set(desk.rules().rule(RuleKind.EVERY), true);
+        assertThat(desk.rules().isOn(RuleKind.RANGES)).isFalse();
+        assertThat(desk.rules().rule(RuleKind.RANGES)).isEqualTo(new CutRule.Ranges("5-6, 1", false));
     }
 
     @Test
     void aRuleThatCannotBeFollowedSaysWhyAndCutsNothing() {
         desk.choose(source("post.pdf"));
-        desk.set(new CutRule.Ranges("1-9", true), true);
+        desk.rules().set(new CutRule.Ranges("1-9", true), true);
         assertThat(shown().trouble()).contains("should stand a page up to 6");
         assertThat(desk.openProperty().get().getFirst().trouble()).as("nothing is made of it").isNotEmpty();
     }
@@ -124,73 +124,73 @@ class CutDeskTests {
     @Test
     void rulesCutAllFilesThatAreChosen() {
         desk.choose(List.of(source("post.pdf"), source("two.pdf")));
-        desk.set(new CutRule.EveryPages(1, 1), true);
+        desk.rules().set(new CutRule.EveryPages(1, 1), true);
         assertThat(desk.openProperty().get()).extracting(one -> one.source().fileName() + " " + one.names().size())
                 .containsExactly("post.pdf 6", "two.pdf 2");
-        desk.toggleCut(3);
+        desk.hand().toggleCut(3);
         assertThat(desk.openProperty().get()).extracting(one -> one.names().size()).as("the hand is at one").containsExactly(5,
                 2);
-        desk.useRules(new CutRules(List.of(new CutRule.EveryPages(5, 1)), 1, List.of(new NamePart.Typed("P"))));
+        desk.rules().useRules(new CutRules(List.of(new CutRule.EveryPages(5, 1)), 1, List.of(new NamePart.Typed("P"))));
         assertThat(desk.openProperty().get().get(1).names()).extracting(named -> named.words()).containsExactly("P");
-        assertThat(desk.rule(RuleKind.EVERY)).isEqualTo(new CutRule.EveryPages(5, 1));
+        assertThat(desk.rules().rule(RuleKind.EVERY)).isEqualTo(new CutRule.EveryPages(5, 1));
     }
 
     @Test
     void sizesAreMeasuredWhenARuleOrTheListAsksForThem() {
         desk.choose(source("post.pdf"));
         assertThat(shown().pages().getFirst().weight()).isSameAs(PageWeight.UNKNOWN);
-        desk.set(new CutRule.UpTo(2_600), true);
+        desk.rules().set(new CutRule.UpTo(2_600), true);
         assertThat(shown().pages().getFirst().weight()).isNotSameAs(PageWeight.UNKNOWN);
         assertThat(shown().cutting().pieces()).hasSizeGreaterThan(1);
-        desk.set(new CutRule.UpTo(1_000_000), true);
+        desk.rules().set(new CutRule.UpTo(1_000_000), true);
         assertThat(shown().cutting().pieces()).hasSize(1);
     }
 
     @Test
     void oneStepsThroughTheCutsOfOneRuleAndRound() {
         desk.choose(source("post.pdf"));
-        desk.set(new CutRule.EveryPages(2, 1), true);
-        desk.set(new CutRule.EveryPages(2, 2), true);
-        desk.toggleCut(3);
-        assertThat(desk.cutBy(RuleKind.EVERY, 1, true)).isEqualTo(2);
-        assertThat(desk.cutBy(RuleKind.EVERY, 2, true)).isEqualTo(4);
-        assertThat(desk.cutBy(RuleKind.EVERY, 6, true)).isEqualTo(2);
-        assertThat(desk.cutBy(RuleKind.EVERY, 2, false)).isEqualTo(6);
-        assertThat(desk.cutBy(RuleKind.WORDS, 3, true)).isEqualTo(3);
+        desk.rules().set(new CutRule.EveryPages(2, 1), true);
+        desk.rules().set(new CutRule.EveryPages(2, 2), true);
+        desk.hand().toggleCut(3);
+        assertThat(desk.rules().cutBy(RuleKind.EVERY, 1, true)).isEqualTo(2);
+        assertThat(desk.rules().cutBy(RuleKind.EVERY, 2, true)).isEqualTo(4);
+        assertThat(desk.rules().cutBy(RuleKind.EVERY, 6, true)).isEqualTo(2);
+        assertThat(desk.rules().cutBy(RuleKind.EVERY, 2, false)).isEqualTo(6);
+        assertThat(desk.rules().cutBy(RuleKind.WORDS, 3, true)).isEqualTo(3);
     }
 
     @Test
     void theHandCutsDropsNamesAndSteps() {
         desk.choose(source("post.pdf"));
-        desk.toggleCut(3);
-        desk.toggleCut(5);
-        desk.toggleDrop(4);
-        desk.name(1, "Letter of claim");
+        desk.hand().toggleCut(3);
+        desk.hand().toggleCut(5);
+        desk.hand().toggleDrop(4);
+        desk.hand().name(1, "Letter of claim");
         assertThat(pieces()).isEqualTo("post 001 [1, 2], Letter of claim [3], post 003 [5, 6]");
         assertThat(shown().dropped(4)).contains("by hand");
-        assertThat(desk.cutFrom(1, true)).isEqualTo(3);
-        assertThat(desk.cutFrom(5, true)).isEqualTo(5);
-        assertThat(desk.cutFrom(5, false)).isEqualTo(3);
-        desk.toggleCut(3);
-        desk.toggleDrop(4);
-        desk.set(new CutRule.EveryPages(2, 1), true);
+        assertThat(desk.hand().cutFrom(1, true)).isEqualTo(3);
+        assertThat(desk.hand().cutFrom(5, true)).isEqualTo(5);
+        assertThat(desk.hand().cutFrom(5, false)).isEqualTo(3);
+        desk.hand().toggleCut(3);
+        desk.hand().toggleDrop(4);
+        desk.rules().set(new CutRule.EveryPages(2, 1), true);
         assertThat(pieces()).as("no cut before 3, whatever the rule says").isEqualTo("post 001 [1, 2, 3, 4], post 002 [5, 6]");
-        desk.toggleCut(1);
+        desk.hand().toggleCut(1);
         assertThat(shown().cutting().pieces()).hasSize(2);
     }
 
     @Test
     void aDateTypedOverThatOfThePageGoesWithThePiece() {
         desk.choose(source("post.pdf"));
-        desk.set(new CutRule.EveryPages(3, 1), true);
-        assertThat(desk.date(shown(), 1, "4 March 2031")).isTrue();
+        desk.rules().set(new CutRule.EveryPages(3, 1), true);
+        assertThat(desk.hand().date(shown(), 1, "4 March 2031")).isTrue();
         assertThat(shown().names()).extracting(named -> named.date().shown()).containsExactly("", "4 Mar 2031");
-        assertThat(desk.date(shown(), 1, "next week")).as("no date").isFalse();
-        desk.name(1, "Letter of claim");
-        desk.name(1, " ");
+        assertThat(desk.hand().date(shown(), 1, "next week")).as("no date").isFalse();
+        desk.hand().name(1, "Letter of claim");
+        desk.hand().name(1, " ");
         assertThat(shown().names()).extracting(PieceNames.Named::words, named -> named.date().shown())
                 .containsExactly(tuple("post 001", ""), tuple("post 002", "4 Mar 2031"));
-        desk.date(shown(), 1, "");
+        desk.hand().date(shown(), 1, "");
         assertThat(shown().batch().names()).as("nothing is typed any more").isEmpty();
     }
 

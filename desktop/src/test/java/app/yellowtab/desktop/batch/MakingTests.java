@@ -53,7 +53,7 @@ class MakingTests {
         desk = new CutDesk(workspace);
         desk.choose(
                 workspace.bundle().sources().stream().filter(source -> source.pageCount() == 6).findFirst().orElseThrow().id());
-        desk.set(new CutRule.EveryPages(3, 1), true);
+        desk.rules().set(new CutRule.EveryPages(3, 1), true);
         making = new Making(workspace);
     }
 
@@ -76,7 +76,7 @@ class MakingTests {
         make(Optional.of(new PiecePlace.InSection(section.id())), true, Optional.empty());
         assertThat(Bundles.order(workspace.bundle())).isEqualTo("Letters(post 001 post 002)");
         assertThat(desk.rowsProperty().get()).extracting(CutDesk.Row::made).contains(2);
-        desk.set(new CutRule.EveryPages(2, 1), true);
+        desk.rules().set(new CutRule.EveryPages(2, 1), true);
         make(Optional.of(new PiecePlace.Tray()), true, Optional.empty());
         assertThat(Bundles.order(workspace.bundle())).isEqualTo("Letters()");
         assertThat(workspace.bundle().setAside()).extracting(Document::title).containsExactly("post 001", "post 002", "post 003");
@@ -89,7 +89,7 @@ class MakingTests {
     @Test
     void filesOfSeveralBatchesAreWrittenAndTheDocumentsAreOneStep() throws IOException {
         desk.choose(desk.rowsProperty().get().stream().map(row -> row.source().id()).toList());
-        desk.set(new CutRule.EveryPages(2, 1), true);
+        desk.rules().set(new CutRule.EveryPages(2, 1), true);
         make(Optional.of(new PiecePlace.Tray()), true, Optional.of(temp.resolve("out")));
         Making.MakingState.Done done = (Making.MakingState.Done) making.stateProperty().get();
         assertThat(done.isWhole()).isTrue();
@@ -104,8 +104,8 @@ class MakingTests {
 
     @Test
     void piecesAreTheBeginningOfABundleOfTheirOwn() throws IOException {
-        desk.name(0, "Letter of claim");
-        desk.toggleDrop(6);
+        desk.hand().name(0, "Letter of claim");
+        desk.hand().toggleDrop(6);
         List<Shown> batches = desk.openProperty().get();
         Path begun = temp.resolve("Holm v Farrow");
         making.start(batches, new Making.Choice(Optional.of(shown -> new PiecePlace.BySheets(List.of("Letters", ""))),

@@ -75,7 +75,7 @@ class SheetDeskTests {
     void theLastPageComesFirstAndRulesGoByTheNewOrder() {
         sheets.reverse();
         assertThat(words()).containsExactly("fronts-4", "fronts-3", "fronts-2", "fronts-1");
-        desk.set(new CutRule.EveryPages(3, 1), true);
+        desk.rules().set(new CutRule.EveryPages(3, 1), true);
         assertThat(shown().cutting().pieces()).extracting(piece -> piece.pages()).containsExactly(List.of(1, 2, 3), List.of(4));
         assertThat(sheets.isAsCame()).isFalse();
         sheets.putBack();
@@ -91,7 +91,7 @@ class SheetDeskTests {
         assertThat(words()).containsExactly("fronts-1", "backs-3", "fronts-2", "backs-2", "fronts-3", "backs-1", "fronts-4");
         assertThat(desk.rowsProperty().get()).extracting(CutDesk.Row::name, CutDesk.Row::pages)
                 .contains(tuple("fronts.pdf + backs.pdf", 7)).hasSize(2);
-        desk.set(new CutRule.EveryPages(4, 1), true);
+        desk.rules().set(new CutRule.EveryPages(4, 1), true);
         Path pieces = temp.resolve("pieces");
         new Making(workspace).start(List.of(shown()), new Making.Choice(Optional.of(batch -> new PiecePlace.Tray()),
                 batch -> List.of("the tray", "the tray"), true, Optional.empty(), Optional.of(pieces), Wanted.FILES));

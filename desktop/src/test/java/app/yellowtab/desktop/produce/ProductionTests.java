@@ -69,7 +69,7 @@ class ProductionTests {
 
     @Test
     void theFileIsNamedAfterTheBundleInLettersThatEveryDiskTakes() {
-        assertThat(production.suggested()).isEqualTo(folder.path().resolve("Hearing  1 2.pdf"));
+        assertThat(production.suggested()).isEqualTo(folder.path().resolve("Hearing 1 2.pdf"));
         workspace.edit(bundle -> bundle.withHeading(CaseHeading.EMPTY));
         assertThat(production.suggested()).isEqualTo(folder.path().resolve("Bundle.pdf"));
     }

@@ -1,4 +1,4 @@
-package app.yellowtab.cli;
+package app.yellowtab.cli.option;
 
 import app.yellowtab.edit.number.LineEdits;
 import app.yellowtab.edit.number.NumberPreset;
@@ -26,7 +26,7 @@ import picocli.CommandLine.Spec;
 import picocli.CommandLine.Spec.Target;
 
 /** What is printed on pages: numbers and lines. */
-final class NumberOptions {
+public final class NumberOptions {
     @Option(names = "--preset", paramLabel = "FILE.json",
             description = "Numbers and lines as this file has them, which was kept in the window.")
     private @Nullable Path preset;
@@ -48,17 +48,17 @@ final class NumberOptions {
     private CommandSpec spec = CommandSpec.create();
 
     /** {@return whether anything is asked for} */
-    boolean isGiven() {
+    public boolean isGiven() {
         return preset != null || number != null || bates != null || !lines.isEmpty();
     }
 
     /** {@return whether running page numbers are asked for} */
-    boolean numbers() {
+    public boolean numbers() {
         return preset != null || number != null;
     }
 
     /** {@return a bundle with its numbers and lines as they were asked for} */
-    Bundle on(Bundle bundle) throws FindingException {
+    public Bundle on(Bundle bundle) throws FindingException {
         Bundle now = preset == null ? bundle : NumberPresets.read(preset).preset().on(bundle);
         NumberPreset more = with(new NumberPreset(now.numbering().bundle(), List.of(), List.of()), place != null);
         List<Series> series = new ArrayList<>(now.numbering().series());
@@ -69,7 +69,7 @@ final class NumberOptions {
     }
 
     /** {@return what was asked for, for loose files} */
-    NumberPreset preset() throws FindingException {
+    public NumberPreset preset() throws FindingException {
         NumberPreset base = preset == null ? NumberPreset.STANDARD : NumberPresets.read(preset).preset();
         return with(base, place != null && numbers());
     }

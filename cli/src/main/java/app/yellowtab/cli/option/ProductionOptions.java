@@ -1,4 +1,4 @@
-package app.yellowtab.cli;
+package app.yellowtab.cli.option;
 
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
@@ -13,7 +13,7 @@ import picocli.CommandLine.Spec;
 import picocli.CommandLine.Spec.Target;
 
 /** What can be chosen for every production. */
-final class ProductionOptions {
+public final class ProductionOptions {
     @Option(names = "--comments", paramLabel = "kept|flattened|dropped",
             description = "What becomes of comments in the files: they stay, they become part of the page, or they are left "
                     + "out. Otherwise as the bundle says: kept.")
@@ -32,20 +32,20 @@ final class ProductionOptions {
     @Spec(Target.MIXEE)
     private CommandSpec spec = CommandSpec.create();
 
-    boolean checksNumbers() {
+    public boolean checksNumbers() {
         return check;
     }
 
-    boolean csv() {
+    public boolean csv() {
         return csv;
     }
 
     /** {@return the bundle with its numbers as they were asked for} */
-    Bundle numbered(Bundle bundle) throws FindingException {
+    public Bundle numbered(Bundle bundle) throws FindingException {
         return numbers.on(bundle);
     }
 
-    FromSources over(FromSources standard) {
+    public FromSources over(FromSources standard) {
         int levels = bookmarkLevels == null ? standard.bookmarkLevels() : bookmarkLevels;
         if (levels < 0) throw new ParameterException(spec.commandLine(), "--bookmark-levels: " + levels + " is less than none.");
         return new FromSources(comments == null ? standard.comments() : comments, Math.min(levels, FromSources.ALL_LEVELS));

@@ -1,4 +1,4 @@
-package app.yellowtab.cli;
+package app.yellowtab.cli.option;
 
 import java.io.PrintWriter;
 import java.util.Locale;
@@ -8,7 +8,7 @@ import java.util.concurrent.TimeUnit;
 /**
  * Where one command speaks: progress on one line of a terminal, what is found to standard error, the summary to standard output.
  */
-final class Console implements AutoCloseable {
+public final class Console implements AutoCloseable {
     private final PrintWriter out;
     private final PrintWriter err;
     private final long begun = System.nanoTime();
@@ -17,7 +17,7 @@ final class Console implements AutoCloseable {
     private final Thread onSignal = new Thread(this::stop);
     private volatile boolean stopped;
 
-    Console(PrintWriter out, PrintWriter err) {
+    public Console(PrintWriter out, PrintWriter err) {
         this.out = out;
         this.err = err;
         Runtime.getRuntime().addShutdownHook(onSignal);
@@ -29,31 +29,31 @@ final class Console implements AutoCloseable {
         if (!stopped) Runtime.getRuntime().removeShutdownHook(onSignal);
     }
 
-    boolean isStopped() {
+    public boolean isStopped() {
         return stopped;
     }
 
     /** Rewrites one line on a terminal; says nothing to a file. */
-    void show(String words) {
+    public void show(String words) {
         if (!watched) return;
         System.err.print("\r\u001B[K" + words);
         System.err.flush();
     }
 
     /** Shows which file is being read, counted from 0. */
-    void reading(int done, int total, String name) {
+    public void reading(int done, int total, String name) {
         show("Reading " + (done + 1) + " of " + total);
     }
 
     /** Says what was found, or why something cannot be had. */
-    void say(String words) {
+    public void say(String words) {
         show("");
         err.println(words);
         err.flush();
     }
 
     /** Says the last word, with the time that all took. */
-    void end(String words) {
+    public void end(String words) {
         show("");
         out.printf(Locale.UK, "%s %.1f seconds%n", words, (System.nanoTime() - begun) / 1e9);
         out.flush();

@@ -1,4 +1,4 @@
-package app.yellowtab.cli;
+package app.yellowtab.cli.option;
 
 import app.yellowtab.cut.ByHand;
 import app.yellowtab.cut.NamePartReader;
@@ -26,7 +26,7 @@ import picocli.CommandLine.Spec;
 import picocli.CommandLine.Spec.Target;
 
 /** By which rules batches are cut, and what the pieces are called. */
-final class CutOptions {
+public final class CutOptions {
     private static final Pattern SIZE = Pattern.compile("(?i)(\\d{1,9}(?:\\.\\d{1,3})?) ?([kmg]b)");
 
     @Option(names = "--rules", paramLabel = "FILE",
@@ -95,11 +95,11 @@ final class CutOptions {
     /** How pieces are attached to e-mails. */
     private enum Emails { EACH, ONE }
 
-    Wanted wanted() {
+    public Wanted wanted() {
         return emails == null ? Wanted.FILES : new Wanted(false, Optional.of(Wanted.Mails.usual(emails == Emails.EACH)));
     }
 
-    CutRules rules() throws FindingException {
+    public CutRules rules() throws FindingException {
         List<CutRule> rules = new ArrayList<>();
         try {
             if (every != null) rules.add(new CutRule.EveryPages(every, 1));
@@ -134,7 +134,7 @@ final class CutOptions {
     }
 
     /** {@return what is dropped of a batch of so many pages} */
-    ByHand hand(int pages) {
+    public ByHand hand(int pages) {
         if (drop == null) return ByHand.NONE;
         PageRanges read = PageRanges.read(drop, pages);
         read.mistake().ifPresent(mistake -> {

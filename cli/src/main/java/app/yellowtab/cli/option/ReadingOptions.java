@@ -1,4 +1,4 @@
-package app.yellowtab.cli;
+package app.yellowtab.cli.option;
 
 import app.yellowtab.finding.Finding;
 import app.yellowtab.intake.FoundFolder;
@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Option;
 
 /** What can be chosen for every intake. */
-final class ReadingOptions {
+public final class ReadingOptions {
     @Option(names = "--month-first", description = "Reads 4/3/2031 as the third of April.")
     private boolean monthFirst;
     @Option(names = "--show-changes", description = "Marks tracked changes in word-processor files; otherwise they are accepted.")
@@ -31,19 +31,19 @@ final class ReadingOptions {
             description = "A password to try on locked files; may be given several times. It is not kept.")
     private List<String> passwords = List.of();
 
-    List<String> passwords() {
+    public List<String> passwords() {
         return passwords;
     }
 
     /** {@return the choices laid over those that a bundle has} */
-    Reading over(Reading standard) {
+    public Reading over(Reading standard) {
         return new Reading(monthFirst || standard.monthFirst(), showChanges || standard.showChanges(),
                 showComments || standard.showComments(),
                 Optional.ofNullable(zone).or(standard::zone));
     }
 
     /** Brings files and folders in, and has the depot know them; what is found on the way is added to {@code findings}. */
-    List<Source> bringIn(Depot depot, List<Path> files, List<Finding> findings, Console console) throws IOException {
+    public List<Source> bringIn(Depot depot, List<Path> files, List<Finding> findings, Console console) throws IOException {
         List<Source> sources = bringIn(depot, FoundFolder.of(files, findings), over(Reading.STANDARD), findings,
                 console::reading, console).sources();
         depot.know(sources);
@@ -51,7 +51,7 @@ final class ReadingOptions {
     }
 
     /** Brings in what was found in folders. */
-    Intake.Taken bringIn(Depot depot, FoundFolder found, Reading reading, List<Finding> findings, Intake.Listener listener,
+    public Intake.Taken bringIn(Depot depot, FoundFolder found, Reading reading, List<Finding> findings, Intake.Listener listener,
             Console console) throws IOException {
         Intake.Taken taken = new Intake(depot, passwords, reading).bringIn(found, listener, console::isStopped);
         findings.addAll(taken.findings());
