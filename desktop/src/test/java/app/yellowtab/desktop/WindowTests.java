@@ -8,6 +8,7 @@ import static org.mockito.Mockito.when;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Shortcut;
+import app.yellowtab.desktop.work.Stage.Beside;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
@@ -20,6 +21,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CountDownLatch;
@@ -31,6 +33,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
@@ -339,5 +342,21 @@ class WindowTests extends AtTheWindow {
         robot.interact(() -> desk.open(temp.resolve("bundle")));
         until(() -> desk.workspace().isPresent());
         assertThat(workspace().bundle().heading().title()).isEqualTo("Sorted bundle");
+    }
+
+    @Test
+    void everyStageIsReachedByItsKeyAndSignAndShowsOfThePageWhatItSays(FxRobot robot) throws IOException {
+        openBundle(robot);
+        for (var stage : app.yellowtab.desktop.work.Stage.values()) {
+            robot.press(KeyCode.CONTROL).push(KeyCode.getKeyCode(String.valueOf(stage.ordinal() + 1))).release(KeyCode.CONTROL);
+            until(() -> workspace().stageProperty().get() == stage);
+            ToggleButton sign = robot.lookup("#stage-" + stage.name().toLowerCase(Locale.ROOT)).queryAs(ToggleButton.class);
+            assertThat(sign.isSelected()).as("%s", stage).isTrue();
+            assertThat(sign.getText()).startsWith(stage.shown() + "\n");
+            assertThat(robot.lookup("#fore-edge").query().isVisible()).as("fore-edge beside %s", stage)
+                    .isEqualTo(stage.beside() != Beside.NOTHING);
+            assertThat(robot.lookup("#reader").query().isVisible()).as("reader beside %s", stage)
+                    .isEqualTo(stage.beside() == Beside.READER);
+        }
     }
 }

@@ -90,6 +90,7 @@ public final class Reader extends HBox {
     /** @param kept how the user writes references to pages */
     public Reader(Workspace workspace, PagePictures pictures, KeptReference kept, FileDialogs dialogs, FrameWish frame) {
         super(16);
+        setId("reader");
         this.workspace = workspace;
         this.pictures = pictures;
         this.words = new BundleWords(workspace.folder());
