@@ -3,8 +3,8 @@ package app.yellowtab.cli;
 import app.yellowtab.convert.OfficeSuites;
 import app.yellowtab.files.WorkFolder;
 import java.io.IOException;
-import picocli.CommandLine.Command;
 import picocli.CommandLine;
+import picocli.CommandLine.Command;
 
 /** The program as a command. */
 @Command(name = "yellowtab", mixinStandardHelpOptions = true, versionProvider = Version.class,

@@ -1,8 +1,8 @@
 package app.yellowtab.assemble;
 
 import app.yellowtab.carry.part.CarryNotes;
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.mark.Placed;
 import java.util.ArrayList;

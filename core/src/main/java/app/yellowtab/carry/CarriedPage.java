@@ -1,7 +1,7 @@
 package app.yellowtab.carry;
 
-import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.mark.Placed;
+import app.yellowtab.output.ObjectGraph;
 import java.util.List;
 
 /**

@@ -2,8 +2,8 @@ package app.yellowtab.deliver;
 
 import app.yellowtab.files.Drafts;
 import app.yellowtab.finding.DiskFull;
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.model.cut.SheetCode;

@@ -1,7 +1,7 @@
 package app.yellowtab.find;
 
-import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.PageText.Word;
 import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.List;

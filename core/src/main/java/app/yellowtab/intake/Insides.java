@@ -2,8 +2,8 @@ package app.yellowtab.intake;
 
 import app.yellowtab.convert.mail.Mail;
 import app.yellowtab.files.FileNames;
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.EmbeddedFiles;
 import app.yellowtab.model.source.SourceKind;

@@ -1,9 +1,9 @@
 package app.yellowtab.prove;
 
-import app.yellowtab.finding.Progress;
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.ledger.Ledger;

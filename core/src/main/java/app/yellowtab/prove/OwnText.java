@@ -2,8 +2,8 @@ package app.yellowtab.prove;
 
 import app.yellowtab.input.Allowance;
 import app.yellowtab.input.TooMuchException;
-import app.yellowtab.pdf.PageFrame;
 import app.yellowtab.pdf.Face;
+import app.yellowtab.pdf.PageFrame;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.NoninvertibleTransformException;
 import java.io.IOException;

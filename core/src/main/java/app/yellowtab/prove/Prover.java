@@ -1,7 +1,7 @@
 package app.yellowtab.prove;
 
-import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Progress;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;

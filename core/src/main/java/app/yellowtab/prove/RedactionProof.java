@@ -1,8 +1,8 @@
 package app.yellowtab.prove;
 
 import app.yellowtab.facts.Length;
-import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.TextReader;
 import app.yellowtab.model.page.LookedPage;

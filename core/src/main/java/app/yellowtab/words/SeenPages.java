@@ -1,8 +1,8 @@
 package app.yellowtab.words;
 
 import app.yellowtab.facts.Length;
-import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.page.Area;

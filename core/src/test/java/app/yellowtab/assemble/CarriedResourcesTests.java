@@ -2,8 +2,8 @@ package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.finding.Progress;
 import app.yellowtab.files.Folders;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.prove.Prover;
 import app.yellowtab.testing.Pdfs;
 import java.awt.image.BufferedImage;

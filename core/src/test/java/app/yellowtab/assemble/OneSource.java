@@ -2,9 +2,9 @@ package app.yellowtab.assemble;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.InPlace;

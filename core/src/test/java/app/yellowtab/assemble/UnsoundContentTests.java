@@ -3,8 +3,8 @@ package app.yellowtab.assemble;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
-import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.prove.Prover;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;

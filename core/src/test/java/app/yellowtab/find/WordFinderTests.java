@@ -2,8 +2,8 @@ package app.yellowtab.find;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.facts.PageText;
+import app.yellowtab.facts.PageText.Word;
 import java.util.ArrayList;
 import java.util.List;
 import net.jqwik.api.Arbitraries;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.facts.Way;
 import app.yellowtab.files.FileNames;
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.contents.Section;
 import app.yellowtab.model.source.Source;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.assemble.Assembler;
-import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;

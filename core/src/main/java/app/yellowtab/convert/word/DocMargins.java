@@ -12,8 +12,8 @@ import org.apache.poi.hwpf.HWPFDocument;
 import org.apache.poi.hwpf.usermodel.HeaderStories;
 import org.apache.poi.hwpf.usermodel.Paragraph;
 import org.apache.poi.hwpf.usermodel.Range;
-import org.jspecify.annotations.Nullable;
 import org.jsoup.nodes.Element;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What stands above and below the text of a document of the older kind, as its first section has it: the library makes out no

@@ -293,7 +293,7 @@ public final class NumberDesk {
         String register = bundle.numbering().register();
         if (register.isEmpty()) {
             workspace.editSoon("edit.issue", now -> NumberEdits.issued(now, id, plan.numbersOf(now, id)),
-                    () -> said.set(Words.of("number.issued", count)));
+                    worked -> said.set(Words.of(worked ? "number.issued" : "cut.unexpected", count)));
             return;
         }
         workspace.jobs().start((progress, stop) -> {
@@ -302,7 +302,7 @@ public final class NumberDesk {
             if (span.isPresent()) MatterRegister.enter(Path.of(register), span.get());
             return numbers;
         }, numbers -> workspace.editSoon("edit.issue", now -> NumberEdits.issued(now, id, numbers),
-                () -> said.set(Words.of("number.issued", count))), this::failed);
+                worked -> said.set(Words.of(worked ? "number.issued" : "cut.unexpected", count))), this::failed);
     }
 
     /** {@return the numbers of a series from the first to the last} */

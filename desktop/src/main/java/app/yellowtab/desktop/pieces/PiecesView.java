@@ -1,8 +1,8 @@
 package app.yellowtab.desktop.pieces;
 
 import app.yellowtab.deliver.CutReport;
-import app.yellowtab.desktop.batch.CutDesk.Shown;
 import app.yellowtab.desktop.batch.CutDesk;
+import app.yellowtab.desktop.batch.CutDesk.Shown;
 import app.yellowtab.desktop.batch.Making;
 import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.FileDialogs;

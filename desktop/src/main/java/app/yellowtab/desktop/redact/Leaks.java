@@ -3,8 +3,8 @@ package app.yellowtab.desktop.redact;
 import app.yellowtab.desktop.work.Lookout;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.find.BundleWords;
-import app.yellowtab.find.RedactedWords.Leak;
 import app.yellowtab.find.RedactedWords;
+import app.yellowtab.find.RedactedWords.Leak;
 import java.util.List;
 import javafx.beans.property.ReadOnlyObjectProperty;
 

@@ -327,7 +327,9 @@ public final class PagesDesk {
                     new Margins(margins.rightMm(), margins.topMm(), margins.leftMm(), margins.bottomMm()));
             count.set(cropped.left() + (even.isEmpty() ? 0 : both.left()));
             return both.bundle();
-        }, () -> left.accept(count.get()));
+        }, worked -> {
+            if (worked) left.accept(count.get());
+        });
     }
 
     /** Has all of what is chosen seen again. */

@@ -182,7 +182,9 @@ public final class PagesWork {
             ToSheet.Fitted its = ToSheet.fitted(bundle, pages, sheet, enlarges, drawings);
             fitted.set(its);
             return its.bundle();
-        }, () -> done.accept(fitted.get()));
+        }, worked -> {
+            if (worked) done.accept(fitted.get());
+        });
     }
 
     /** Puts what is chosen on sheets of its own size again. */
@@ -199,7 +201,9 @@ public final class PagesWork {
             Spreads.Divided divided = Spreads.divided(bundle, pages);
             left.set(divided.left());
             return divided.bundle();
-        }, () -> done.accept(left.get()));
+        }, worked -> {
+            if (worked) done.accept(left.get());
+        });
     }
 
     /** {@return what must be cut off at the edges of the page in view so that a frame on it is left; empty for pages of ours} */

@@ -3,8 +3,8 @@ package app.yellowtab.desktop.work;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.History;
-import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.Bundle;
@@ -185,21 +185,22 @@ public final class Workspace {
      * @param name the key of what it is called where one is asked whether to wait for it
      */
     public void editSoon(String name, UnaryOperator<Bundle> change) {
-        editSoon(name, change, () -> {});
+        editSoon(name, change, worked -> {});
     }
 
     /**
      * Makes an edit in the same way.
      *
-     * @param done is run when that is over, on the JavaFX thread, whether anything has changed or not, and if it failed, too
+     * @param done is told when that is over, on the JavaFX thread: true where it was worked out, whether anything has changed or
+     *             not; false where it failed, of which the user was told
      */
-    public void editSoon(String name, UnaryOperator<Bundle> change, Runnable done) {
+    public void editSoon(String name, UnaryOperator<Bundle> change, Consumer<Boolean> done) {
         UnderWay edit = new UnderWay(Words.of(name), new CompletableFuture<>());
         underWay.add(edit);
         workOut(edit, change, done);
     }
 
-    private void workOut(UnderWay edit, UnaryOperator<Bundle> change, Runnable done) {
+    private void workOut(UnderWay edit, UnaryOperator<Bundle> change, Consumer<Boolean> done) {
         Bundle base = history.present();
         Plan before = plan();
         jobs.attempt(() -> {
@@ -216,9 +217,9 @@ public final class Workspace {
                 history.step(ready.bundle());
                 planned.addFirst(ready);
                 show();
-            }, done);
+            }, () -> done.accept(true));
         }, failure -> end(edit, () -> findings.add(new Finding(Code.NOT_WORKED_OUT, new Subject.OfThing(edit.name()),
-                failure.getClass().getSimpleName())), done));
+                failure.getClass().getSimpleName())), () -> done.accept(false)));
     }
 
     private void end(UnderWay edit, Runnable result, Runnable done) {

@@ -73,7 +73,7 @@ class BackgroundEditTests {
 
     @Test
     void whatComesOfItIsWaitedForToo() {
-        workspace.editSoon("edit.sort", up("c"), () -> workspace.editSoon("edit.pages", up("c")));
+        workspace.editSoon("edit.sort", up("c"), worked -> workspace.editSoon("edit.pages", up("c")));
         CompletableFuture<?> settled = workspace.settled();
         work();
         assertThat(settled).isNotDone();
@@ -88,7 +88,7 @@ class BackgroundEditTests {
         workspace.editSoon("edit.sort", bundle -> {
             inBackground.add(worksOut);
             return up("c").apply(bundle);
-        }, () -> done.add("done"));
+        }, worked -> done.add(worked ? "done" : "failed"));
         workspace.learn(up("b"));
         work();
         assertThat(order(workspace.bundle())).as("not yet").isEqualTo("b a c");
@@ -103,9 +103,9 @@ class BackgroundEditTests {
     void aFailureIsSaidByNameAndEndsIt() {
         workspace.editSoon("edit.sort", bundle -> {
             throw new NoClassDefFoundError("gone");
-        }, () -> done.add("done"));
+        }, worked -> done.add(worked ? "done" : "failed"));
         work();
-        assertThat(done).containsExactly("done");
+        assertThat(done).containsExactly("failed");
         assertThat(workspace.bundle()).isEqualTo(start);
         assertThat(workspace.settled()).isDone();
         assertThat(workspace.findings()).extracting(Finding::message).containsExactly("This failed and changed nothing: sorting"
