@@ -21,6 +21,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.skin.VirtualFlow;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -44,6 +45,8 @@ final class Shell extends StackPane {
     private final Rail rail;
     private final StatusBar status;
     private final Subscription subscription;
+    /** The key that did something last, until it is let go. */
+    private @Nullable KeyCode held;
 
     /**
      * @param leave goes back to the start screen
@@ -75,6 +78,7 @@ final class Shell extends StackPane {
                     Controls.show(middle, !large);
                     HBox.setHgrow(reader, large ? Priority.ALWAYS : Priority.NEVER);
                 }));
+        addEventFilter(KeyEvent.ANY, this::onHeld);
         addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
     }
 
@@ -120,6 +124,19 @@ final class Shell extends StackPane {
         begin();
     }
 
+    /** A key that opened a field and is still held repeats itself; that is no text, and would take the place of what is there. */
+    private void onHeld(KeyEvent event) {
+        if (held == null) return;
+        boolean typing = event.getTarget() instanceof TextInputControl;
+        if (event.getEventType() == KeyEvent.KEY_RELEASED) {
+            if (event.getCode() == held) held = null;
+        } else if (event.getEventType() == KeyEvent.KEY_PRESSED && event.getCode() != held) {
+            held = null;
+        } else if (typing) {
+            event.consume();
+        }
+    }
+
     private void onKey(KeyEvent event) {
         boolean typing = event.getTarget() instanceof TextInputControl;
         for (Stage stage : Stage.values()) {
@@ -131,6 +148,7 @@ final class Shell extends StackPane {
         }
         for (Shortcut shortcut : Shortcut.values()) {
             if (shortcut.matches(event) && run(shortcut, typing)) {
+                held = event.getCode();
                 event.consume();
                 return;
             }

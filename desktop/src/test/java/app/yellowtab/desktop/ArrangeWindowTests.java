@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.css.PseudoClass;
+import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -24,6 +25,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
@@ -204,5 +206,22 @@ class ArrangeWindowTests extends AtTheWindow {
         });
         until(() -> !window.isFocused());
         return other[0];
+    }
+
+    @Test
+    void theKeyThatOpensAFieldAndIsHeldDoesNotTypeIntoIt(FxRobot robot) throws IOException {
+        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
+        until(() -> desk.workspace().isPresent());
+        robot.clickOn("#stage-arrange").press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+        typed(robot, "Document to follow");
+        robot.interact(() -> {
+            TextField field = robot.lookup("#in-place").queryAs(TextField.class);
+            Event.fireEvent(field, new KeyEvent(KeyEvent.KEY_PRESSED, "", "p", KeyCode.P, false, false, false, false));
+            Event.fireEvent(field, new KeyEvent(KeyEvent.KEY_TYPED, "p", "", KeyCode.UNDEFINED, false, false, false, false));
+        });
+        typed(robot, "Document to follow");
+        robot.release(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+        robot.write("papers").push(KeyCode.ENTER);
+        until(() -> order().equals("papers"));
     }
 }
