@@ -59,41 +59,84 @@ public final class Ink {
     }
 
     /**
-     * {@return the connected spots of some dots, each as left, top, right and bottom, both included, and how many dots it has}
-     *
-     * @param dark is emptied
+     * {@return the connected spots of some dots, each as left, top, right and bottom, both included, and how many dots it has; in
+     * the order of their first dots, row by row}
      */
     public List<int[]> spots(boolean[] dark) {
-        List<int[]> spots = new ArrayList<>();
-        int[] open = new int[256];
-        for (int start = 0; start < dark.length; start++) {
-            if (!dark[start]) continue;
-            int[] spot = {width, height, 0, 0, 0};
-            int count = 0;
-            open[count++] = start;
-            dark[start] = false;
-            while (count > 0) {
-                int at = open[--count];
-                int x = at % width;
-                int y = at / width;
-                spot[0] = Math.min(spot[0], x);
-                spot[1] = Math.min(spot[1], y);
-                spot[2] = Math.max(spot[2], x);
-                spot[3] = Math.max(spot[3], y);
-                spot[4]++;
-                for (int dy = -1; dy <= 1; dy++) {
-                    for (int dx = -1; dx <= 1; dx++) {
-                        int nx = x + dx;
-                        int ny = y + dy;
-                        if (nx < 0 || ny < 0 || nx >= width || ny >= height || !dark[ny * width + nx]) continue;
-                        dark[ny * width + nx] = false;
-                        if (count == open.length) open = Arrays.copyOf(open, 2 * count);
-                        open[count++] = ny * width + nx;
-                    }
+        Runs runs = new Runs();
+        int above = 0;
+        for (int y = 0; y < height; y++) {
+            int here = runs.count;
+            for (int x = 0; x < width; x++) {
+                if (!dark[y * width + x]) continue;
+                int left = x;
+                while (x + 1 < width && dark[y * width + x + 1]) x++;
+                runs.add(left, x, y);
+            }
+            runs.joinTouching(above, here);
+            above = here;
+        }
+        return runs.spots();
+    }
+
+    /** Dots beside one another in a row, and which of them belong to the same spot. */
+    private static final class Runs {
+        private int[] lefts = new int[256];
+        private int[] rights = new int[256];
+        private int[] rows = new int[256];
+        /** An earlier run of the same spot, or itself. */
+        private int[] earlier = new int[256];
+        private int count;
+
+        void add(int left, int right, int row) {
+            if (count == lefts.length) {
+                lefts = Arrays.copyOf(lefts, 2 * count);
+                rights = Arrays.copyOf(rights, 2 * count);
+                rows = Arrays.copyOf(rows, 2 * count);
+                earlier = Arrays.copyOf(earlier, 2 * count);
+            }
+            lefts[count] = left;
+            rights[count] = right;
+            rows[count] = row;
+            earlier[count] = count;
+            count++;
+        }
+
+        /** Joins the runs of the last row to those of the row above that they touch, at corners too. */
+        void joinTouching(int above, int here) {
+            int from = above;
+            for (int run = here; run < count; run++) {
+                while (from < here && rights[from] < lefts[run] - 1) from++;
+                for (int upper = from; upper < here && lefts[upper] <= rights[run] + 1; upper++) {
+                    int one = first(upper);
+                    int other = first(run);
+                    earlier[Math.max(one, other)] = Math.min(one, other);
                 }
             }
-            spots.add(spot);
         }
-        return spots;
+
+        private int first(int run) {
+            int first = run;
+            while (earlier[first] != first) {
+                earlier[first] = earlier[earlier[first]];
+                first = earlier[first];
+            }
+            return first;
+        }
+
+        List<int[]> spots() {
+            List<int[]> spots = new ArrayList<>();
+            int[][] spotOf = new int[count][];
+            for (int run = 0; run < count; run++) {
+                int first = first(run);
+                if (first == run) spots.add(spotOf[run] = new int[] {lefts[run], rows[run], rights[run], rows[run], 0});
+                int[] spot = spotOf[first];
+                spot[0] = Math.min(spot[0], lefts[run]);
+                spot[2] = Math.max(spot[2], rights[run]);
+                spot[3] = Math.max(spot[3], rows[run]);
+                spot[4] += rights[run] - lefts[run] + 1;
+            }
+            return spots;
+        }
     }
 }
