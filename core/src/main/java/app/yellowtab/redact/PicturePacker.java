@@ -1,6 +1,7 @@
 package app.yellowtab.redact;
 
 import app.yellowtab.output.MadeStream;
+import app.yellowtab.pdf.BilevelPicture;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.awt.image.DataBufferInt;
@@ -14,7 +15,6 @@ import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.graphics.image.CCITTFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
@@ -92,15 +92,9 @@ final class PicturePacker {
     }
 
     private static COSStream twoTone(int[] dots, int width, int height) throws IOException {
-        BufferedImage bits = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_BINARY);
-        byte[] rows = ((DataBufferByte) bits.getRaster().getDataBuffer()).getData();
-        int rowBytes = (width + 7) / 8;
-        for (int y = 0; y < height; y++) {
-            for (int x = 0; x < width; x++)
-                if ((dots[y * width + x] >> 8 & 255) >= THRESHOLD) rows[y * rowBytes + (x >> 3)] |= (byte) (128 >> (x & 7));
-        }
+        BufferedImage bits = BilevelPicture.cut(width, height, at -> dots[at] >> 8 & 255, THRESHOLD);
         try (PDDocument stage = new PDDocument()) {
-            return alone(CCITTFactory.createFromImage(stage, bits));
+            return alone(BilevelPicture.of(stage, bits));
         }
     }
 

@@ -2,6 +2,7 @@ package app.yellowtab.convert.picture;
 
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.pdf.BilevelPicture;
 import app.yellowtab.pdf.Units;
 import java.awt.image.BufferedImage;
 import java.io.IOException;

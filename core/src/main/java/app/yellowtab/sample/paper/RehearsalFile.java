@@ -1,5 +1,6 @@
 package app.yellowtab.sample.paper;
 
+import app.yellowtab.pdf.BilevelPicture;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -23,7 +24,6 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceGray;
 import org.apache.pdfbox.pdmodel.graphics.color.PDDeviceRGB;
-import org.apache.pdfbox.pdmodel.graphics.image.CCITTFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
@@ -66,7 +66,7 @@ public final class RehearsalFile {
 
     private static PDImageXObject pack(PDDocument document, BufferedImage side, Packing packing, int dpi) throws IOException {
         return switch (packing) {
-            case CCITT -> CCITTFactory.createFromImage(document, side);
+            case CCITT -> BilevelPicture.of(document, side);
             case JBIG2 -> jbig2(document, side);
             case JPEG -> JPEGFactory.createFromImage(document, side, QUALITY, dpi);
             case JPEG_2000 -> jpeg2000(document, side);
@@ -89,7 +89,7 @@ public final class RehearsalFile {
      */
     private static PDImageXObject jbig2(PDDocument document, BufferedImage side) throws IOException {
         byte[] fax;
-        try (InputStream coded = CCITTFactory.createFromImage(document, side).getStream()
+        try (InputStream coded = BilevelPicture.of(document, side).getStream()
                 .createInputStream(List.of(COSName.CCITTFAX_DECODE.getName()))) {
             fax = coded.readAllBytes();
         }

@@ -1,6 +1,7 @@
 package app.yellowtab.sample.paper;
 
 import app.yellowtab.facts.Length;
+import app.yellowtab.pdf.BilevelPicture;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -51,6 +52,7 @@ public final class RehearsalSheets {
         double shade = 0.25 + random.nextDouble() * 0.25;
         double margin = 0.02;
         int[] row = new int[width];
+        Noise noise = new Noise(random);
         for (int y = 0; y < height; y++) {
             double down = (double) y / height;
             for (int x = 0; x < width; x++) {
@@ -62,7 +64,7 @@ public final class RehearsalSheets {
                 v = v * (1 + narrow * (1 - v));
                 int grey = u < 0 || u >= 1 || v < 0 || v >= 1 ? 60 : sheet.getRaster()
                         .getSample(Math.min(width - 1, (int) (u * width)), Math.min(height - 1, (int) (v * height)), 0);
-                row[x] = Math.clamp((int) (grey * (1 - shade * across * down) + random.nextGaussian() * 4), 0, WHITE);
+                row[x] = Math.clamp((int) (grey * (1 - shade * across * down) + noise.next() * 4), 0, WHITE);
             }
             photo.getRaster().setSamples(0, y, width, 1, 0, row);
         }
@@ -124,14 +126,8 @@ public final class RehearsalSheets {
 
     /** {@return a picture in black and white} */
     public static BufferedImage blackAndWhite(BufferedImage grey) {
-        BufferedImage bits = new BufferedImage(grey.getWidth(), grey.getHeight(), BufferedImage.TYPE_BYTE_BINARY);
-        int[] row = new int[grey.getWidth()];
-        for (int y = 0; y < grey.getHeight(); y++) {
-            grey.getRaster().getSamples(0, y, row.length, 1, 0, row);
-            for (int x = 0; x < row.length; x++) row[x] = row[x] < RehearsalScan.THRESHOLD ? 0 : 1;
-            bits.getRaster().setSamples(0, y, row.length, 1, 0, row);
-        }
-        return bits;
+        int[] tones = grey.getRaster().getSamples(0, 0, grey.getWidth(), grey.getHeight(), 0, (int[]) null);
+        return BilevelPicture.cut(grey.getWidth(), grey.getHeight(), at -> tones[at], RehearsalScan.THRESHOLD);
     }
 
     private static BufferedImage scaled(BufferedImage image, int width, int height) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.model.source.SourceKind;
+import app.yellowtab.pdf.BilevelPicture;
 import app.yellowtab.testing.Conversions;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.Tiff;

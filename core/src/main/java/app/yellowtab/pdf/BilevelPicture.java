@@ -1,4 +1,4 @@
-package app.yellowtab.convert.picture;
+package app.yellowtab.pdf;
 
 import java.awt.Graphics2D;
 import java.awt.image.BufferedImage;
@@ -6,6 +6,7 @@ import java.awt.image.DataBufferByte;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.function.IntUnaryOperator;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.filter.FilterFactory;
@@ -17,14 +18,16 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
  * Black-and-white pictures in Group 4 coding (ITU-T T.6; ISO 32000-1:2008, 7.4.6). PDFBox codes them too, but reads pixel
  * by pixel: measured here at 160 ms for an A4 page, against 8 ms for whole rows.
  */
-final class BilevelPicture {
+public final class BilevelPicture {
     private BilevelPicture() {}
 
-    static boolean is(BufferedImage image) {
+    /** {@return whether a picture has a bit a pixel} */
+    public static boolean is(BufferedImage image) {
         return image.getType() == BufferedImage.TYPE_BYTE_BINARY && image.getColorModel().getPixelSize() == 1;
     }
 
-    static PDImageXObject of(PDDocument document, BufferedImage image) throws IOException {
+    /** @param image a bit a pixel, black and white */
+    public static PDImageXObject of(PDDocument document, BufferedImage image) throws IOException {
         BufferedImage whole = normalised(image);
         byte[] rows = ((DataBufferByte) whole.getRaster().getDataBuffer()).getData();
         byte[] blackIsOne = new byte[rows.length];
@@ -39,6 +42,23 @@ final class BilevelPicture {
                 COSName.CCITTFAX_DECODE, image.getWidth(), image.getHeight(), 1, PDDeviceGray.INSTANCE);
         picture.getCOSObject().setItem(COSName.DECODE_PARMS, how);
         return picture;
+    }
+
+    /**
+     * {@return a picture that is white where it is light enough}
+     *
+     * @param tone      how light a dot is, from 0 to 255; dots are counted row by row
+     * @param threshold from this on it is white
+     */
+    public static BufferedImage cut(int width, int height, IntUnaryOperator tone, int threshold) {
+        BufferedImage bits = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_BINARY);
+        byte[] rows = ((DataBufferByte) bits.getRaster().getDataBuffer()).getData();
+        int rowBytes = (width + 7) / 8;
+        for (int y = 0; y < height; y++) {
+            for (int x = 0; x < width; x++)
+                if (tone.applyAsInt(y * width + x) >= threshold) rows[y * rowBytes + (x >> 3)] |= (byte) (128 >> (x & 7));
+        }
+        return bits;
     }
 
     /** {@return the same picture with black as 0 and rows that begin on bytes, without gaps; most scans are so already} */
