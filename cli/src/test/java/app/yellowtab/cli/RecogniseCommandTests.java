@@ -19,7 +19,7 @@ class RecogniseCommandTests extends AtTheCommandLine {
 
     @BeforeEach
     void deliver() throws IOException {
-        scan = RehearsalScanner.deliver(temp, 1, RehearsalScanner.Form.TIFF);
+        scan = RehearsalScanner.deliver(temp, 1, 2, RehearsalScanner.Form.TIFF);
     }
 
     @Test
@@ -27,13 +27,13 @@ class RecogniseCommandTests extends AtTheCommandLine {
         Path digital = Pdfs.write(temp, "letter", 1);
         Path folder = temp.resolve("out");
         assertThat(run("recognise", scan.toString(), digital.toString(), "-o", folder.toString())).as(err.toString()).isZero();
-        assertThat(out.toString()).contains("16 of 16 pages recognised");
+        assertThat(out.toString()).contains("4 of 4 pages recognised");
         assertThat(err.toString()).contains("letter.pdf: there is nothing to be recognised");
-        assertThat(Pdfs.pages(folder.resolve("scan-0001.pdf"))).hasSize(16).first().asString().contains("Weighbridge slip 425",
+        assertThat(Pdfs.pages(folder.resolve("scan-0001.pdf"))).hasSize(4).first().asString().contains("Weighbridge slip 425",
                 "Load 1");
         assertThat(folder.resolve("letter.pdf")).doesNotExist();
         assertThat(run("recognise", scan.toString(), "-o", folder.toString(), "--text")).isZero();
-        assertThat(Files.readString(folder.resolve("scan-0001.txt")).split("\f", -1)).hasSize(16);
+        assertThat(Files.readString(folder.resolve("scan-0001.txt")).split("\f", -1)).hasSize(4);
         assertThat(run("recognise", scan.toString(), "-o", folder.toString(), "--text")).as("nothing is written over")
                 .isEqualTo(1);
         assertThat(err.toString()).contains("there is such a file already");

@@ -61,7 +61,7 @@ class WatchedFolderTests {
     @ParameterizedTest
     @EnumSource
     void theRehearsalScannerDeliversBothSidesOfEverySheetAndOneTwice(RehearsalScanner.Form form) throws IOException {
-        Path batch = RehearsalScanner.deliver(folder, 1, form);
+        Path batch = RehearsalScanner.deliver(folder, 1, RehearsalScanner.SHEETS, form);
         try (InPlace place = new InPlace()) {
             List<Source> sources = new Intake(place)
                     .bringIn(FoundFolder.of(List.of(batch), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();

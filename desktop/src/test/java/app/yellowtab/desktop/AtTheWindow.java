@@ -7,23 +7,32 @@ import app.yellowtab.desktop.look.Opener;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Session;
+import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.finding.FindingException;
+import app.yellowtab.intake.FoundFolder;
+import app.yellowtab.intake.Intake;
 import app.yellowtab.keep.Recents;
+import app.yellowtab.model.Bundle;
+import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.picture.PictureFiles;
+import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Bundles;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.condition.DisabledIf;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -45,11 +54,11 @@ abstract class AtTheWindow {
     final Opener opener = mock(Opener.class);
     final Recognising.Engines engines = mock(Recognising.Engines.class);
     final Jobs jobs = new Jobs(Executors.newCachedThreadPool(Thread.ofPlatform().daemon().factory()), Platform::runLater);
-    Stage window;
+    javafx.stage.Stage window;
     Desk desk;
 
     /** To be called by what each test begins with: the extension looks for that in the class itself. */
-    void start(Stage stage) throws IOException {
+    void start(javafx.stage.Stage stage) throws IOException {
         YellowTab.dress();
         window = stage;
         desk = newDesk();
@@ -60,6 +69,27 @@ abstract class AtTheWindow {
         return new Desk(window, new Recents(temp.resolve("user")), temp.resolve("user"),
                 new PictureFiles(temp.resolve("pictures"), PictureFiles.MOST_BYTES), jobs,
                 new Session.Around(dialogs, opener, engines));
+    }
+
+    /**
+     * Opens a bundle of files at a stage.
+     *
+     * @param arranged puts them in the index; in what it is given they lie in the tray
+     */
+    void open(FxRobot robot, Stage at, UnaryOperator<Bundle> arranged, Path... files) throws IOException {
+        Path folder = temp.resolve("bundle");
+        Bundle empty = Bundle.EMPTY.withHeading(CaseHeading.EMPTY.withTitle("Trial bundle"));
+        try (BundleFolder made = BundleFolder.create(folder, empty)) {
+            List<Source> sources = new Intake(made)
+                    .bringIn(FoundFolder.of(List.of(files), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources();
+            made.know(sources);
+            made.save(arranged.apply(empty.withSources(sources)));
+        } catch (FindingException e) {
+            throw new IOException(e);
+        }
+        robot.interact(() -> desk.open(folder));
+        until(() -> desk.workspace().isPresent());
+        robot.interact(() -> workspace().stageProperty().set(at));
     }
 
     @AfterEach

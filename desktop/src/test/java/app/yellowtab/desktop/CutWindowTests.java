@@ -50,13 +50,7 @@ class CutWindowTests extends AtTheWindow {
     }
 
     private void openBatch(FxRobot robot) throws IOException {
-        Path post = Pdfs.write(temp, "post", 6);
-        robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
-        until(() -> desk.workspace().isPresent());
-        when(dialogs.files(any())).thenReturn(List.of(post));
-        robot.clickOn("#stage-arrange").clickOn("#tray-addFiles");
-        until(() -> workspace().bundle().tray().size() == 1);
-        robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT2).release(KeyCode.CONTROL);
+        open(robot, app.yellowtab.desktop.work.Stage.CUT, bundle -> bundle, Pdfs.write(temp, "post", 6));
         until(() -> tabs(robot).equals(List.of("post 001   1–6")));
     }
 
@@ -134,14 +128,14 @@ class CutWindowTests extends AtTheWindow {
         when(engines.start(any())).thenAnswer(call -> new ProcessRecogniser(Languages.ofUser(), call.getArgument(0)));
         robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
         until(() -> desk.workspace().isPresent());
-        when(dialogs.files(any())).thenReturn(List.of(RehearsalScanner.deliver(temp, 1, RehearsalScanner.Form.PDF)));
+        when(dialogs.files(any())).thenReturn(List.of(RehearsalScanner.deliver(temp, 1, 3, RehearsalScanner.Form.PDF)));
         robot.clickOn("#stage-arrange").clickOn("#tray-addFiles");
         until(() -> workspace().bundle().sources().stream().anyMatch(source -> !source.about().recognised().isEmpty()));
         assertThat(workspace().bundle().sources().getFirst().proposedTitle()).as("from its first page")
                 .isEqualTo("Brightwick Cold Stores Ltd");
         robot.press(KeyCode.CONTROL).push(KeyCode.DIGIT2).release(KeyCode.CONTROL);
         until(() -> robot.lookup("1 page stands the wrong way").tryQuery().isPresent()
-                && robot.lookup("Scanned on both sides: 8 blank backs").tryQuery().isPresent());
+                && robot.lookup("Scanned on both sides: 3 blank backs").tryQuery().isPresent());
         robot.clickOn("#sheet-turn");
         until(() -> robot.lookup("#sheet-turn").tryQuery().isEmpty());
         robot.clickOn("#sheet-straighten");
@@ -150,10 +144,10 @@ class CutWindowTests extends AtTheWindow {
         until(() -> !robot.lookup("#sheet-proposals").query().isVisible());
         robot.doubleClickOn("#cut-words").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("Cold Stores Ltd")
                 .push(KeyCode.ENTER);
-        until(() -> tabs(robot).size() > 5);
+        until(() -> tabs(robot).size() == 3);
         robot.clickOn("#cut-go");
         Path folder = temp.resolve("pieces");
-        until(() -> robot.lookup("#pieces").queryAs(TableView.class).getItems().size() == 8);
+        until(() -> robot.lookup("#pieces").queryAs(TableView.class).getItems().size() == 3);
         robot.clickOn("#cut-files").doubleClickOn("#cut-folder").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL)
                 .write(folder.toString()).clickOn("#cut-make");
         until(() -> robot.lookup("#cut-report").tryQuery().isPresent());

@@ -39,7 +39,7 @@ class FindWindowTests extends AtTheWindow {
         when(engines.start(any())).thenAnswer(call -> new ProcessRecogniser(Languages.ofUser(), call.getArgument(0)));
         robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
         until(() -> desk.workspace().isPresent());
-        when(dialogs.files(any())).thenReturn(List.of(RehearsalScanner.deliver(temp, 2, RehearsalScanner.Form.PDF)));
+        when(dialogs.files(any())).thenReturn(List.of(RehearsalScanner.deliver(temp, 2, 2, RehearsalScanner.Form.PDF)));
         robot.clickOn("#stage-arrange").clickOn("#tray-addFiles");
         until(() -> workspace().bundle().sources().stream().anyMatch(source -> !source.about().recognised().isEmpty()));
         robot.interact(() -> workspace().edit(bundle -> Edits.putInIndex(bundle,

@@ -14,7 +14,10 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.model.Comments;
+import app.yellowtab.model.contents.Contents;
 import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.Section;
+import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -58,12 +61,9 @@ class WindowTests extends AtTheWindow {
         start(stage);
     }
 
-    /** Opens a bundle with section A (P, Q of 2 pages, R), section B (empty), and T in the tray. */
-    private void openBundle(FxRobot robot) throws IOException {
-        Path files = Files.createDirectories(temp.resolve("A - Letters"));
-        Pdfs.write(files, "P", 1);
-        Pdfs.write(files, "Q", 2);
-        Pdfs.write(files, "R 2031-03-04", 1);
+    /** Makes section A (P, Q of 2 pages, R), section B (empty), and T in the tray, as a user does. */
+    private void makeBundle(FxRobot robot) throws IOException {
+        Path files = letters();
         Path loose = Pdfs.write(temp, "T", 3);
         robot.interact(() -> desk.create(temp.resolve("bundle"), "Trial bundle"));
         until(() -> desk.workspace().isPresent());
@@ -78,6 +78,26 @@ class WindowTests extends AtTheWindow {
         until(() -> order().equals("Letters(P Q R)"));
         robot.clickOn("#sheet-addSection").write("Plans").push(KeyCode.ENTER);
         until(() -> order().equals("Letters(P Q R) Plans()"));
+    }
+
+    private Path letters() throws IOException {
+        Path files = Files.createDirectories(temp.resolve("A - Letters"));
+        Pdfs.write(files, "P", 1);
+        Pdfs.write(files, "Q", 2);
+        Pdfs.write(files, "R 2031-03-04", 1);
+        return files;
+    }
+
+    /** Opens a bundle like the one that a user makes. */
+    private void openBundle(FxRobot robot) throws IOException {
+        open(robot, app.yellowtab.desktop.work.Stage.ARRANGE, bundle -> {
+            List<Document> letters = bundle.sources().stream().skip(1).map(Document::of).toList();
+            return bundle.withContents(new Contents(List.of(),
+                    List.of(new Section(EntryId.fresh(), "Letters", new Contents(letters, List.of())),
+                            new Section(EntryId.fresh(), "Plans", Contents.EMPTY))));
+        }, letters(), Pdfs.write(temp, "T", 3));
+        assertThat(order()).isEqualTo("Letters(P Q R) Plans()");
+        assertThat(workspace().bundle().tray()).hasSize(1);
     }
 
     private ListCell<?> row(FxRobot robot, String title) {
@@ -98,7 +118,7 @@ class WindowTests extends AtTheWindow {
 
     @Test
     void fromFilesToAProducedBundle(FxRobot robot) throws IOException {
-        openBundle(robot);
+        makeBundle(robot);
         select(robot, "R");
         robot.press(KeyCode.ALT).push(KeyCode.UP).push(KeyCode.UP).release(KeyCode.ALT);
         until(() -> order().equals("Letters(R P Q) Plans()"));

@@ -47,9 +47,10 @@ public final class RehearsalBacks {
         Random random = new Random(seed * 31 + kind.ordinal());
         double mm = dpi / Length.MM_PER_INCH;
         BufferedImage sheet = new BufferedImage((int) (WIDTH_MM * mm), (int) (HEIGHT_MM * mm), BufferedImage.TYPE_BYTE_GRAY);
+        Noise noise = new Noise(random);
         int[] row = new int[sheet.getWidth()];
         for (int y = 0; y < sheet.getHeight(); y++) {
-            for (int x = 0; x < row.length; x++) row[x] = Math.clamp(PAPER + (int) (random.nextGaussian() * 3), 0, 255);
+            for (int x = 0; x < row.length; x++) row[x] = Math.clamp(PAPER + (int) (noise.next() * 3), 0, 255);
             sheet.getRaster().setSamples(0, y, row.length, 1, 0, row);
         }
         Graphics2D g = sheet.createGraphics();

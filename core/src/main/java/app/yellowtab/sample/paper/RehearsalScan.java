@@ -87,11 +87,12 @@ public final class RehearsalScan {
         int width = scan.getWidth();
         int height = scan.getHeight();
         int pale = 20 + random.nextInt(50);
+        Noise noise = new Noise(random);
         int[] row = new int[width];
         for (int y = 0; y < height; y++) {
             scan.getRaster().getSamples(0, y, width, 1, 0, row);
             for (int x = 0; x < width; x++)
-                row[x] = Math.clamp(pale + row[x] * (245 - pale) / 255 + (int) (random.nextGaussian() * 9), 0, 255);
+                row[x] = Math.clamp(pale + row[x] * (245 - pale) / 255 + (int) (noise.next() * 9), 0, 255);
             for (int band = 0; band < scan.getRaster().getNumBands(); band++)
                 scan.getRaster().setSamples(0, y, width, 1, band, row);
         }

@@ -22,7 +22,8 @@ public final class RehearsalScanner {
     public enum Form { TIFF, PDF }
 
     private static final int DPI = 150;
-    private static final int SHEETS = 7;
+    /** How many sheets a batch has. */
+    public static final int SHEETS = 7;
     private static final int UPSIDE_DOWN = 2;
     private static final int TWICE = 4;
 
@@ -32,14 +33,15 @@ public final class RehearsalScanner {
      * Delivers a batch.
      *
      * @param number of the batch; the same number gives the same pages
+     * @param sheets how many of its sheets, from its first
      * @return the new file, which appears in the folder whole
      */
-    public static Path deliver(Path folder, int number, Form form) throws IOException {
+    public static Path deliver(Path folder, int number, int sheets, Form form) throws IOException {
         String name = String.format(Locale.ROOT, "scan-%04d.%s", number, form == Form.TIFF ? "tif" : "pdf");
         Path draft = folder.resolve("." + name + ".part");
         Path target = folder.resolve(name);
         try {
-            List<BufferedImage> sides = sides(number);
+            List<BufferedImage> sides = sides(number, sheets);
             if (form == Form.TIFF) SamplePictures.writeTiff(sides, draft);
             else RehearsalFile.write(sides, Packing.CCITT, DPI, draft);
             return Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
@@ -48,9 +50,9 @@ public final class RehearsalScanner {
         }
     }
 
-    private static List<BufferedImage> sides(int batch) throws IOException {
+    private static List<BufferedImage> sides(int batch, int sheets) throws IOException {
         List<BufferedImage> sides = new ArrayList<>();
-        for (int sheet = 0; sheet < SHEETS; sheet++) {
+        for (int sheet = 0; sheet < sheets; sheet++) {
             BufferedImage front = SampleSlips.scan(sheet + batch * SHEETS, sheet % 3 == 2, batch * 31 + 7);
             if (sheet == UPSIDE_DOWN) front = upsideDown(front);
             sides.add(front);

@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Random;
 import javax.imageio.IIOImage;
@@ -97,7 +98,7 @@ public final class SamplePictures {
 
     /** Writes black-and-white pictures as one TIFF. */
     static void writeTiff(List<BufferedImage> pictures, Path target) throws IOException {
-        ImageWriter writer = ImageIO.getImageWritersByFormatName("tiff").next();
+        ImageWriter writer = tiffWriter();
         ImageWriteParam how = writer.getDefaultWriteParam();
         how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
         how.setCompressionType("CCITT T.6");
@@ -109,6 +110,15 @@ public final class SamplePictures {
             writer.endWriteSequence();
         }
         writer.dispose();
+    }
+
+    /** {@return Java's own: which of several is named first is not the same every time, and so the files would not be} */
+    private static ImageWriter tiffWriter() {
+        for (Iterator<ImageWriter> writers = ImageIO.getImageWritersByFormatName("tiff"); writers.hasNext();) {
+            ImageWriter writer = writers.next();
+            if (writer.getClass().getModule() == ImageIO.class.getModule()) return writer;
+        }
+        throw new IllegalStateException("Java writes TIFF");
     }
 
     private static BufferedImage bins(int seed) {

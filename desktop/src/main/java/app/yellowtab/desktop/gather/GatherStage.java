@@ -285,7 +285,7 @@ public final class GatherStage extends HBox implements StageView {
         workspace.jobs().start((progress, stop) -> {
             progress.accept(new Jobs.JobProgress(Words.of("gather.scanning"), 0.5));
             Path folder = into.isPresent() ? into.get() : WorkFolder.newFolder("scan");
-            return RehearsalScanner.deliver(folder, number, form);
+            return RehearsalScanner.deliver(folder, number, RehearsalScanner.SHEETS, form);
         }, delivered -> {
             if (into.isEmpty()) gathering.bringInAndDelete(delivered);
         }, failure -> workspace.findings().add(Finding.about(Finding.Code.NO_ROOM, Words.of("gather.scanner"), "")));
