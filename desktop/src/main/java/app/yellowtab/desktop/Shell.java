@@ -17,6 +17,7 @@ import app.yellowtab.picture.PictureFiles;
 import java.util.List;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextInputControl;
@@ -29,6 +30,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.stage.Window;
 import javafx.util.Subscription;
 import org.jspecify.annotations.Nullable;
 
@@ -77,7 +79,10 @@ final class Shell extends StackPane {
                 reader.largeProperty().subscribe(large -> {
                     Controls.show(middle, !large);
                     HBox.setHgrow(reader, large ? Priority.ALWAYS : Priority.NEVER);
-                }));
+                }),
+                // A key that is let go over another window is never heard of here.
+                sceneProperty().flatMap(Scene::windowProperty).flatMap(Window::focusedProperty).orElse(false)
+                        .subscribe(focused -> held = null));
         addEventFilter(KeyEvent.ANY, this::onHeld);
         addEventFilter(KeyEvent.KEY_PRESSED, this::onKey);
     }

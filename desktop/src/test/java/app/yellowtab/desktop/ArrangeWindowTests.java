@@ -220,7 +220,13 @@ class ArrangeWindowTests extends AtTheWindow {
             Event.fireEvent(field, new KeyEvent(KeyEvent.KEY_TYPED, "p", "", KeyCode.UNDEFINED, false, false, false, false));
         });
         typed(robot, "Document to follow");
+        Stage other = another(robot);
         robot.release(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.P);
+        robot.interact(() -> {
+            other.close();
+            window.requestFocus();
+        });
+        until(window::isFocused);
         robot.write("papers").push(KeyCode.ENTER);
         until(() -> order().equals("papers"));
     }
