@@ -10,9 +10,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.yellowtab.agree.Change;
 import app.yellowtab.agree.Columns;
 import app.yellowtab.desktop.agree.Agreeing.AgreeState;
-import app.yellowtab.desktop.work.Autosave;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
 import app.yellowtab.edit.Placeholders;
@@ -23,7 +22,6 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.entry.DateReader;
 import app.yellowtab.model.entry.EntryId;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -47,8 +45,7 @@ class AgreeingTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
-                new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, start);
         agreeing = new Agreeing(workspace, () -> ReferenceForm.STANDARD, () -> {});
     }
 

@@ -5,11 +5,10 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import app.yellowtab.cut.PieceNames;
 import app.yellowtab.desktop.batch.CutDesk.Shown;
-import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
@@ -18,7 +17,6 @@ import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.words.PageWeight;
@@ -42,8 +40,7 @@ class CutDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
-                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, Bundle.EMPTY);
         new Intakes(workspace, new RememberedPasswords(temp.resolve("user")))
                 .bringIn(List.of(Pdfs.write(temp, "letter", 1), Pdfs.write(temp, "two", 2), Pdfs.write(temp, "post", 6)));
         workspace.stageProperty().set(Stage.CUT);

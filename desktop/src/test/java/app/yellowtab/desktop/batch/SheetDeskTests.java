@@ -6,11 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.yellowtab.deliver.Wanted;
 import app.yellowtab.desktop.batch.CutDesk.Shown;
-import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Stage;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.cut.PiecePlace;
 import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
@@ -18,7 +17,6 @@ import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -43,8 +41,7 @@ class SheetDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
-                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, Bundle.EMPTY);
         new Intakes(workspace, new RememberedPasswords(temp.resolve("user")))
                 .bringIn(List.of(Pdfs.write(temp, "fronts", 4), Pdfs.write(temp, "backs", 3), Pdfs.write(temp, "other", 9)));
         workspace.stageProperty().set(Stage.CUT);

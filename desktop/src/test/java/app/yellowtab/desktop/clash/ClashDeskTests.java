@@ -5,9 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.yellowtab.clash.Clash;
 import app.yellowtab.clash.ClashFinder;
 import app.yellowtab.desktop.clash.ClashDesk.Help;
-import app.yellowtab.desktop.work.Autosave;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.intake.FoundFolder;
@@ -16,7 +15,6 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.number.OldNumbers.Handling;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -56,8 +54,7 @@ class ClashDeskTests {
         Bundle bundle = Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents());
         folder.save(bundle);
         renderer = new PageRenderer(folder, PictureFiles.NONE);
-        workspace = new Workspace(folder, bundle, Planner.plan(bundle), new Autosave(now -> {}, Runnable::run, Runnable::run),
-                new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, bundle);
         BundleWords words = new BundleWords(folder);
         ClashFinder finder = new ClashFinder(words, renderer);
         clashes = new ClashDesk(workspace, finder);

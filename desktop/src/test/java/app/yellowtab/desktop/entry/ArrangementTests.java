@@ -9,10 +9,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.desktop.entry.Arrangement.Editing;
 import app.yellowtab.desktop.entry.Arrangement.Field;
-import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.keep.RememberedPasswords;
@@ -22,7 +21,6 @@ import app.yellowtab.model.Reading;
 import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -52,8 +50,7 @@ class ArrangementTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
-                new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, start);
         arrangement = new Arrangement(workspace, new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))));
     }
 

@@ -10,10 +10,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.desktop.entry.Arrangement.Editing;
 import app.yellowtab.desktop.entry.Arrangement.Field;
-import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.SortOrder;
 import app.yellowtab.keep.RememberedPasswords;
@@ -22,7 +21,6 @@ import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.entry.EntryId;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -49,8 +47,7 @@ class EntryDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
-                new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, start);
         arrangement = new Arrangement(workspace, new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))));
         desk = arrangement.entries();
     }

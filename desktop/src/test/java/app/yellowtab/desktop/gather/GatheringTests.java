@@ -11,11 +11,10 @@ import static org.mockito.Mockito.verify;
 import app.yellowtab.desktop.gather.Gathering.Filter;
 import app.yellowtab.desktop.gather.Gathering.Order;
 import app.yellowtab.desktop.gather.Gathering.Row;
-import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Recognising;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
 import app.yellowtab.edit.page.PageEdits;
@@ -31,7 +30,6 @@ import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Bundles;
 import app.yellowtab.testing.Pdfs;
@@ -69,8 +67,7 @@ class GatheringTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
-                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, Bundle.EMPTY);
         intakes = new Intakes(workspace, new RememberedPasswords(temp.resolve("user")));
         gathering = new Gathering(workspace, intakes, new Recognising(workspace, languages -> mock()));
     }
@@ -281,8 +278,7 @@ class GatheringTests {
         folder = opened.folder();
         RememberedPasswords remembered = new RememberedPasswords(temp.resolve("user"));
         folder.tryPasswords(remembered.list());
-        workspace = new Workspace(folder, opened.bundle(), Planner.plan(opened.bundle()),
-                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, opened.bundle());
         intakes = new Intakes(workspace, remembered);
         gathering = new Gathering(workspace, intakes, new Recognising(workspace, languages -> mock()));
     }

@@ -6,9 +6,8 @@ import static app.yellowtab.testing.Bundles.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.desktop.mark.NumberState;
-import app.yellowtab.desktop.work.Autosave;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
@@ -21,7 +20,6 @@ import app.yellowtab.model.number.PageKind;
 import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.pdf.SystemFace;
 import app.yellowtab.plan.Marking;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.register.MatterRegister;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
@@ -47,8 +45,7 @@ class NumberDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
-                new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, start);
         desk = new NumberDesk(workspace);
     }
 

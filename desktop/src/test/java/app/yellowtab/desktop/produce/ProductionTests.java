@@ -12,9 +12,9 @@ import static org.mockito.Mockito.when;
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
 import app.yellowtab.desktop.produce.PaperChoices.Sets;
-import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
@@ -26,7 +26,6 @@ import app.yellowtab.model.Separators;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.sets.Output;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
@@ -53,8 +52,7 @@ class ProductionTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
-                new Jobs(background::add, Runnable::run));
+        workspace = Workspaces.of(folder, start, saved -> {}, background::add);
         production = new Production(workspace, assembler, new PageRenderer(folder, PictureFiles.NONE));
     }
 

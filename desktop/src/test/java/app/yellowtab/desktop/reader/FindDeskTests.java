@@ -3,17 +3,15 @@ package app.yellowtab.desktop.reader;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.desktop.reader.FindDesk.FindState;
-import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -38,8 +36,7 @@ class FindDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
-                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, Bundle.EMPTY);
         new Intakes(workspace, new RememberedPasswords(temp.resolve("user")))
                 .bringIn(List.of(Pdfs.write(temp, "lease", 3), Pdfs.write(temp, "letter", 2)));
         workspace.edit(bundle -> Edits.putInIndex(bundle, bundle.sources().stream().map(source -> source.id().value()).toList(),

@@ -3,10 +3,10 @@ package app.yellowtab.desktop.replace;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.desktop.replace.Replacement.ReplaceState;
-import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
 import app.yellowtab.edit.page.PageEdits;
@@ -21,7 +21,6 @@ import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -48,8 +47,7 @@ class ReplacementTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
-                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, Bundle.EMPTY);
         Intakes intakes = new Intakes(workspace, new RememberedPasswords(temp.resolve("user")));
         intakes.bringIn(List.of(Pdfs.write(temp, "report", 4)));
         workspace.edit(bundle -> Edits.putInIndex(bundle, List.of(bundle.sources().getFirst().id().value()),

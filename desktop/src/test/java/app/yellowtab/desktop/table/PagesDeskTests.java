@@ -8,14 +8,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.desktop.table.PagesDesk.Kind;
 import app.yellowtab.desktop.table.PagesDesk.Shown;
-import app.yellowtab.desktop.work.Autosave;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.page.Margins;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.entry.EntryId;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Bundles;
 import java.io.IOException;
@@ -42,8 +40,7 @@ class PagesDeskTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(bundle -> {}, Runnable::run, Runnable::run),
-                new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, start);
         desk = new PagesDesk(workspace);
         desk.open(Set.of());
     }

@@ -7,10 +7,9 @@ import app.yellowtab.deliver.PageName;
 import app.yellowtab.desktop.table.PagesDesk.Kind;
 import app.yellowtab.desktop.table.PagesWork.Saving;
 import app.yellowtab.desktop.table.PagesWork.Where;
-import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Intakes;
-import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.page.Margins;
 import app.yellowtab.edit.page.ToSheet;
@@ -23,7 +22,6 @@ import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.run.BlankPages;
 import app.yellowtab.model.run.Run;
 import app.yellowtab.model.run.SourcePages;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -51,8 +49,7 @@ class PagesWorkTests {
     @BeforeEach
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
-                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, Bundle.EMPTY);
         Intakes intakes = new Intakes(workspace, new RememberedPasswords(temp.resolve("user")));
         Path one = Pdfs.write(temp, "one", 3, document -> {
             document.getPage(1).setContents(List.of());

@@ -10,7 +10,6 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.entry.EntryId;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
@@ -40,8 +39,7 @@ class BackgroundEditTests {
     @BeforeEach
     void open() throws FindingException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(saved::add, Runnable::run, Runnable::run),
-                new Jobs(background::add, Runnable::run));
+        workspace = Workspaces.of(folder, start, saved::add, background::add);
     }
 
     @AfterEach

@@ -8,7 +8,6 @@ import app.yellowtab.edit.Moves;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.entry.EntryId;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
@@ -36,8 +35,7 @@ class LookoutTests {
     @BeforeEach
     void open() throws FindingException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start),
-                new Autosave(saved -> {}, Runnable::run, Runnable::run), new Jobs(background::add, Runnable::run));
+        workspace = Workspaces.of(folder, start, saved -> {}, background::add);
         lookout = new Lookout<>(workspace, "", (now, far, stop) -> {
             String first = now.bundle().contents().allDocuments().getFirst().title();
             looked.add(first + (stop.getAsBoolean() ? ", stopped" : ""));

@@ -15,7 +15,6 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.RecognitionChoice;
 import app.yellowtab.model.entry.DocumentDate;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.recognise.ReadWord;
 import app.yellowtab.recognise.TextRecogniser;
 import app.yellowtab.sample.paper.RehearsalScan;
@@ -53,8 +52,7 @@ class RecognisingTests {
                         new ReadWord(1, "2030", 210, 300, 40, 20, 90), new ReadWord(2, "and", 100, 340, 40, 20, 90),
                         new ReadWord(3, "so", 100, 380, 40, 20, 90)));
         folder = BundleFolder.create(temp.resolve("bundle"), Bundle.EMPTY);
-        workspace = new Workspace(folder, Bundle.EMPTY, Planner.plan(Bundle.EMPTY),
-                new Autosave(bundle -> {}, Runnable::run, Runnable::run), new Jobs(background::add, Runnable::run));
+        workspace = Workspaces.of(folder, Bundle.EMPTY, saved -> {}, background::add);
     }
 
     @AfterEach

@@ -13,7 +13,6 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.source.Source;
-import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Bundles;
 import java.nio.file.Path;
@@ -39,8 +38,7 @@ class WorkspaceTests {
     @BeforeEach
     void open() throws FindingException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
-        workspace = new Workspace(folder, start, Planner.plan(start), new Autosave(saved::add, Runnable::run, Runnable::run),
-                new Jobs(Runnable::run, Runnable::run));
+        workspace = Workspaces.of(folder, start, saved::add, Runnable::run);
     }
 
     @AfterEach
