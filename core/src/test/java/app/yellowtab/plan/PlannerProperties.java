@@ -71,7 +71,7 @@ class PlannerProperties {
         return Combinators.combine(bundles(), number).as((bundle, how) -> bundle.withNumbering(Numbering.NONE.withBundle(how)));
     }
 
-    @Property(tries = 100)
+    @Property
     void noNumberStandsTwiceAndEachIsTheLabelThatItsPageShows(@ForAll("numbered") Bundle bundle) {
         Plan plan = Planner.plan(bundle);
         Set<String> labels = new HashSet<>();
@@ -84,7 +84,7 @@ class PlannerProperties {
         assertThat(Planner.plan(bundle, plan)).isEqualTo(plan);
     }
 
-    @Property(tries = 60)
+    @Property
     void numbersCountOnWithinWhatStandsBeforeTheirFigures(@ForAll("numbered") Bundle bundle) {
         BundleNumber how = bundle.numbering().bundle();
         Map<String, Integer> last = new HashMap<>();
@@ -120,13 +120,13 @@ class PlannerProperties {
         return Arbitraries.strings().alpha().withChars(' ', 'é', '漢').ofMinLength(1).ofMaxLength(140).map(text -> "T" + text);
     }
 
-    @Property(tries = 120)
+    @Property
     void numbersRunFromOneWithoutAGap(@ForAll("bundles") Bundle bundle) {
         List<Leaf> leaves = Planner.plan(bundle).leaves();
         for (int i = 0; i < leaves.size(); i++) assertThat(leaves.get(i).label()).isEqualTo(String.valueOf(i + 1));
     }
 
-    @Property(tries = 120)
+    @Property
     void everyPageOfEveryDocumentStandsOnceInTheOrderOfTheIndex(@ForAll("bundles") Bundle bundle) {
         List<String> wanted = new ArrayList<>();
         for (Document document : bundle.contents().allDocuments()) {
@@ -143,7 +143,7 @@ class PlannerProperties {
         assertThat(planned).isEqualTo(wanted);
     }
 
-    @Property(tries = 120)
+    @Property
     void everyRowLeadsToTheFirstPageOfItsDocument(@ForAll("bundles") Bundle bundle) {
         Plan plan = Planner.plan(bundle);
         for (PlannedEntry entry : plan.entries()) {
@@ -159,7 +159,7 @@ class PlannerProperties {
         }
     }
 
-    @Property(tries = 120)
+    @Property
     void tabsAreOneToNInTheOrderOfTheRows(@ForAll("bundles") Bundle bundle) {
         List<Integer> tabs = Planner.plan(bundle).indexSheets().stream().flatMap(List::stream).map(IndexRow::entry)
                 .filter(PlannedEntry.PlannedDocument.class::isInstance).map(e -> ((PlannedEntry.PlannedDocument) e).tab())
@@ -168,7 +168,7 @@ class PlannerProperties {
         assertThat(tabs).hasSize((int) bundle.contents().allDocuments().stream().filter(Document::inIndex).count());
     }
 
-    @Property(tries = 120)
+    @Property
     void theIndexHasAsManyLeavesAsSheetsAndEachIsFilledWithinThePage(@ForAll("bundles") Bundle bundle) {
         Plan plan = Planner.plan(bundle);
         assertThat(plan.leaves().stream().filter(leaf -> leaf.content() instanceof Content.IndexSheet).count())
@@ -182,7 +182,7 @@ class PlannerProperties {
         }
     }
 
-    @Property(tries = 60)
+    @Property
     void moreRowsMoveEveryDocumentByTheSameNumberOfPages(@ForAll("bundles") Bundle bundle,
             @ForAll @IntRange(min = 1, max = 80) int more) {
         Plan before = Planner.plan(bundle);
@@ -197,7 +197,7 @@ class PlannerProperties {
         }
     }
 
-    @Property(tries = 100)
+    @Property
     void aPlanMadeWithTheHelpOfAnEarlierOneIsTheSame(@ForAll("bundles") Bundle bundle, @ForAll("bundles") Bundle other) {
         List<Document> documents = bundle.contents().allDocuments();
         Bundle edited = bundle;
@@ -212,7 +212,7 @@ class PlannerProperties {
         assertThat(Planner.plan(edited, Planner.plan(other))).isEqualTo(Planner.plan(edited));
     }
 
-    @Property(tries = 100)
+    @Property
     void bookmarksNeverSkipALevel(@ForAll("bundles") Bundle bundle) {
         int previous = 0;
         for (PlannedBookmark bookmark : Planner.plan(bundle).bookmarks()) {
@@ -221,7 +221,7 @@ class PlannerProperties {
         }
     }
 
-    @Property(tries = 120)
+    @Property
     void movesNeverLoseOrDoubleADocument(@ForAll("bundles") Bundle bundle, @ForAll @IntRange(max = 40) int choice) {
         List<EntryId> ids = new ArrayList<>(bundle.contents().allDocuments().stream().map(Document::id).toList());
         bundle.contents().forEachSection(section -> ids.add(section.id()));

@@ -78,7 +78,7 @@ class SampleMatterTests {
         assertThat(fingerprints(again)).hasSizeGreaterThan(57).isEqualTo(fingerprints(files));
     }
 
-    /** Its first sheets alone: reading all of them takes half a minute. */
+    /** Its first sheets alone: reading all of them takes half a minute. One of them is upside down. */
     @Test
     void theScannedBatchIsCutByWhatIsReadOnItsPages() throws IOException {
         Path batch = Files.createDirectories(temp.resolve("batch"));
@@ -86,7 +86,7 @@ class SampleMatterTests {
                 Loader.loadPDF(files.resolve("To be sorted/Invoices and weighbridge slips, October 2030.pdf").toFile());
                 PDDocument part = new PDDocument()) {
             assertThat(whole.getNumberOfPages()).isEqualTo(60);
-            for (int page = 0; page < 16; page++) part.importPage(whole.getPage(page));
+            for (int page = 0; page < 12; page++) part.importPage(whole.getPage(page));
             part.save(batch.resolve("post.pdf").toFile());
         }
         try (InPlace place = new InPlace(List.of());
@@ -102,12 +102,12 @@ class SampleMatterTests {
             Cutting byNumbers =
                     Cutter.cut(pages, new CutRules(List.of(new CutRule.NumberingRestarts()), 1, List.of()), ByHand.NONE);
             assertThat(byNumbers.pieces()).extracting(Cutting.Piece::pages).containsExactly(List.of(1, 2, 3, 4, 5, 6),
-                    List.of(7, 8), List.of(9, 10, 11, 12), List.of(13, 14), List.of(15, 16));
+                    List.of(7, 8), List.of(9, 10, 11, 12));
             assertThat(PieceNames.of(pages, byNumbers, rules, "post.pdf", false)).first()
                     .satisfies(named -> assertThat(named.words()).isEqualTo("BC-412"));
             assertThat(pages).extracting(page -> page.state().turns()).as("one sheet is upside down").containsExactly(0, 0, 0, 0,
-                    0, 0, 0, 0, 2, 0, 0, 0, 0, 0, 0, 0);
-            assertThat(SheetsToMend.of(Batch.of(source), pages, byNumbers).areBacks(16)).isTrue();
+                    0, 0, 0, 0, 2, 0, 0, 0);
+            assertThat(SheetsToMend.of(Batch.of(source), pages, byNumbers).areBacks(12)).isTrue();
             Cutting byLooks = Cutter.cut(pages, new CutRules(List.of(new CutRule.FirstPages(50)), 1, List.of()), ByHand.NONE);
             assertThat(byLooks.pieces()).extracting(Cutting.Piece::pages)
                     .isEqualTo(byNumbers.pieces().stream().map(Cutting.Piece::pages).toList());

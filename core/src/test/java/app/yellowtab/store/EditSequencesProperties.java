@@ -165,7 +165,7 @@ class EditSequencesProperties {
         for (int i = 0; i < plan.pageCount(); i++) assertThat(plan.leaf(i).label()).isEqualTo(String.valueOf(i + 1));
     }
 
-    @Property(tries = 100)
+    @Property
     void theBundleStaysSoundAndUndoingAllGivesTheBeginning(@ForAll @LongRange(min = 0) long seed) {
         random.setSeed(seed);
         History history = new History(START);
@@ -203,7 +203,7 @@ class EditSequencesProperties {
         }
     }
 
-    @Property(tries = 100)
+    @Property
     void takingAllChangesOverGivesTheIndexThatCameBack(@ForAll @LongRange(min = 0) long seed) {
         random.setSeed(seed);
         Bundle theirs = START;

@@ -3,6 +3,7 @@ package app.yellowtab.testing;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -165,7 +166,7 @@ public final class Pdfs {
     }
 
     private static int[] dots(BufferedImage picture) {
-        return picture.getRGB(0, 0, picture.getWidth(), picture.getHeight(), null, 0, picture.getWidth());
+        return ((DataBufferInt) picture.getRaster().getDataBuffer()).getData();
     }
 
     /** One level of 255, which nobody sees, may come of the rounding of a width. */

@@ -38,7 +38,7 @@ class PageLabelsTests {
         }
     }
 
-    @Property(tries = 100)
+    @Property
     void areReadAsTheyWereGiven(@ForAll("labels") List<String> labels) throws IOException {
         assertThat(read(labels)).containsExactlyElementsOf(labels);
     }
