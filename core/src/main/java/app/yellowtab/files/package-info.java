@@ -1,4 +1,4 @@
-/** Files and folders of the program's own: drafts, work folders, what it remembers of its user. */
+/** Files and folders: drafts, work folders, names, sums of bytes, and where the program keeps what it remembers of its user. */
 @NullMarked
 package app.yellowtab.files;
 

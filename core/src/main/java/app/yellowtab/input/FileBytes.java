@@ -1,5 +1,6 @@
 package app.yellowtab.input;
 
+import app.yellowtab.files.Checksum;
 import java.io.EOFException;
 import java.io.IOException;
 import java.nio.ByteBuffer;

@@ -1,6 +1,6 @@
 package app.yellowtab.source;
 
-import app.yellowtab.input.Checksum;
+import app.yellowtab.files.Checksum;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;

@@ -1,4 +1,4 @@
-package app.yellowtab.input;
+package app.yellowtab.files;
 
 import java.io.IOException;
 import java.io.InputStream;
