@@ -23,6 +23,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -46,7 +47,16 @@ public final class PagePick {
      * @throws IllegalArgumentException if the bundle does not hold the document's file
      */
     public static int pagesToChooseFrom(Bundle bundle, Document document) {
-        return onlySource(document).map(id -> source(bundle, id).pageCount()).orElseGet(document::pageCount);
+        return pagesToChooseFrom(document, id -> source(bundle, id));
+    }
+
+    /**
+     * {@return the same}
+     *
+     * @param sources gives the bundle's file of an id, where that is known without looking through all
+     */
+    public static int pagesToChooseFrom(Document document, Function<SourceId, Source> sources) {
+        return onlySource(document).map(id -> sources.apply(id).pageCount()).orElseGet(document::pageCount);
     }
 
     /** {@return the pages of a document as they are typed, such as "1, 3-5"; a sheet that was divided counts once} */

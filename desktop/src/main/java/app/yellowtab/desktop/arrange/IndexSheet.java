@@ -187,16 +187,20 @@ final class IndexSheet extends VBox {
             cell.showInView(entry);
             if (InPlaceEditor.isSeen(cell) && !cell.isEmpty()) seen.add(cell.getIndex());
         }
-        boolean inSight = IntStream.range(0, rows.getItems().size())
-                .filter(i -> entry.filter(rows.getItems().get(i).id()::equals).isPresent()).anyMatch(seen::contains);
-        if (moved && entry.isPresent() && !inSight) bringing.playFromStart();
+        if (moved && entry.isPresent() && !seen.contains(rowOf(entry.get()))) bringing.playFromStart();
+    }
+
+    /** {@return the row of an entry, counted from 0; -1 where it has none} */
+    private int rowOf(EntryId id) {
+        List<PlannedEntry> shown = rows.getItems();
+        for (int i = 0; i < shown.size(); i++) if (shown.get(i).id().equals(id)) return i;
+        return -1;
     }
 
     /** Brings the row of the page in view into sight; not while one leafs through quickly, which would be felt. */
     private void bringIntoSight() {
-        for (int i = 0; i < rows.getItems().size(); i++) {
-            if (inView.filter(rows.getItems().get(i).id()::equals).isPresent()) rows.scrollTo(Math.max(0, i - ROWS_ABOVE));
-        }
+        int row = inView.map(this::rowOf).orElse(-1);
+        if (row >= 0) rows.scrollTo(Math.max(0, row - ROWS_ABOVE));
     }
 
     private void show(Plan plan) {

@@ -162,7 +162,7 @@ public final class Arrangement {
             workspace.edit(bundle -> Placeholders.reserve(bundle, document.id(), Integer.parseInt(text)));
             return Optional.empty();
         }
-        int all = PagePick.pagesToChooseFrom(workspace.bundle(), document);
+        int all = PagePick.pagesToChooseFrom(document, workspace.folder()::source);
         PageRanges ranges = PageRanges.read(text, all);
         if (ranges.mistake().isPresent()) {
             String from = text.substring(Math.min(text.length(), ranges.mistake().get().at()));
@@ -181,7 +181,7 @@ public final class Arrangement {
         if (!document.description().isEmpty()) notes.add(document.description());
         int free = Placeholders.reserved(document);
         if (free > 0) notes.add(Words.of(isFree(document) ? "sheet.toFollow" : "sheet.restToFollow", free));
-        int all = PagePick.pagesToChooseFrom(workspace.bundle(), document);
+        int all = PagePick.pagesToChooseFrom(document, workspace.folder()::source);
         int own = document.pageCount() - (document.frontSheet().isPresent() ? 1 : 0);
         if (PagePick.onlySource(document).isPresent() && own != all) {
             int rest = PagePick.rest(workspace.bundle(), document).count();
