@@ -23,10 +23,19 @@ import java.util.concurrent.TimeoutException;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** A child process that reads pictures, at the lowest priority. For one thread. */
+/** A child process that reads pictures, at a low priority. For one thread. */
 final class ReaderProcess implements Closeable {
     private static final Duration STARTING = Duration.ofSeconds(60);
     private static final int LONGEST_ANSWER = 64 << 20;
+    /**
+     * The window has ten parts of a processor while a page has one. At the lowest priority a page would stand still for minutes
+     * where two other programs are busy.
+     */
+    private static final String PRIORITY = "10";
+    /** It is looked at again after the time that is left, and not before this share of all of it. */
+    private static final int PARTS = 10;
+    /** What uses no more than this share of a processor meanwhile stands still. */
+    private static final int STANDSTILL = 1000;
 
     private final Process process;
     private final DataOutputStream questions;
@@ -43,7 +52,7 @@ final class ReaderProcess implements Closeable {
      */
     ReaderProcess(Path data, String languages, Path cache) throws IOException {
         List<String> command = new ArrayList<>();
-        if (Files.isExecutable(Path.of("/usr/bin/nice"))) command.addAll(List.of("/usr/bin/nice", "-n", "19"));
+        if (Files.isExecutable(Path.of("/usr/bin/nice"))) command.addAll(List.of("/usr/bin/nice", "-n", PRIORITY));
         command.addAll(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-Xmx320m", "-XX:+UseSerialGC",
                 "-XX:TieredStopAtLevel=1", "-Xshare:auto", "--enable-native-access=ALL-UNNAMED",
                 "-Dorg.bytedeco.javacpp.cachedir=" + cache, "-Djava.awt.headless=true", "-cp", classPath(), Main.class.getName(),
@@ -86,6 +95,7 @@ final class ReaderProcess implements Closeable {
      * Reads a picture; {@return the table of what is in it}
      *
      * @param columns whether it has columns of running text
+     * @param limit   how much of a processor's time it may take; where others are busy, that takes longer
      * @throws IOException if it does not answer in time, or has ended; it is of no use then
      */
     String read(GreyPicture picture, boolean columns, Duration limit) throws IOException {
@@ -133,7 +143,7 @@ final class ReaderProcess implements Closeable {
             }
         });
         try {
-            return answer.get(limit.toMillis(), TimeUnit.MILLISECONDS);
+            return await(answer, limit);
         } catch (ExecutionException e) {
             process.destroyForcibly();
             throw new IOException(String.valueOf(e.getCause().getMessage()), e.getCause());
@@ -145,6 +155,26 @@ final class ReaderProcess implements Closeable {
             Thread.currentThread().interrupt();
             throw new IOException("interrupted", e);
         }
+    }
+
+    private String await(CompletableFuture<String> answer, Duration limit)
+            throws ExecutionException, TimeoutException, InterruptedException {
+        Duration end = spent().plus(limit);
+        for (Duration before = spent();;) {
+            Duration turn = end.minus(before).compareTo(limit.dividedBy(PARTS)) > 0 ? end.minus(before) : limit.dividedBy(PARTS);
+            try {
+                return answer.get(turn.toMillis(), TimeUnit.MILLISECONDS);
+            } catch (TimeoutException e) {
+                Duration now = spent();
+                if (now.compareTo(end) >= 0 || now.minus(before).compareTo(turn.dividedBy(STANDSTILL)) <= 0) throw e;
+                before = now;
+            }
+        }
+    }
+
+    /** {@return how long a processor has worked for the process; what can be had of that} */
+    private Duration spent() {
+        return process.info().totalCpuDuration().orElse(Duration.ZERO);
     }
 
     @Override
