@@ -23,9 +23,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.zip.CRC32;
+import java.util.zip.CheckedInputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
+import org.slf4j.LoggerFactory;
 
 /**
  * Takes files out of others: out of archives, e-mails and PDFs. Nothing is ever written outside of the folder given. The
@@ -61,18 +64,26 @@ final class Insides {
             Enumeration<? extends ZipEntry> entries = zip.entries();
             while (entries.hasMoreElements()) {
                 ZipEntry entry = entries.nextElement();
-                if (entry.isDirectory()) continue;
-                try (InputStream in = zip.getInputStream(entry)) {
-                    write(in, place(into, entry.getName()));
-                } catch (ZipException locked) {
-                    findings.add(
-                            Finding.about(Code.NOT_TAKEN_OUT, FileNames.safeFile(entry.getName()),
-                                    String.valueOf(named.getFileName())));
-                }
+                if (!entry.isDirectory()) unpack(zip, entry, named, into, findings);
             }
         } catch (Burst tooMuch) {
             findings.add(Finding.of(Code.TOO_LARGE, named, tooMuch.getMessage()));
         }
+    }
+
+    /** What is wrong with one takes no other down: locked, broken off, not what its checksum says, under a name that is none. */
+    private void unpack(ZipFile zip, ZipEntry entry, Path named, Path into, Collection<Finding> findings) throws Burst {
+        try (CheckedInputStream in = new CheckedInputStream(zip.getInputStream(entry), new CRC32())) {
+            Path place = place(into, entry.getName());
+            write(in, place);
+            if (entry.getCrc() < 0 || entry.getCrc() == in.getChecksum().getValue()) return;
+            Files.delete(place);
+        } catch (Burst tooMuch) {
+            throw tooMuch;
+        } catch (IOException | RuntimeException wrong) {
+            LoggerFactory.getLogger(Insides.class).info("not unpacked: {} in {}", entry, named, wrong);
+        }
+        findings.add(Finding.about(Code.NOT_TAKEN_OUT, FileNames.safeFile(entry.getName()), String.valueOf(named.getFileName())));
     }
 
     private static ZipFile open(Path archive) throws IOException {
@@ -109,6 +120,7 @@ final class Insides {
 
     private void write(InputStream in, Path place) throws IOException {
         if (files.incrementAndGet() > MOST_FILES) throw new Burst("more than " + MOST_FILES + " files");
+        boolean whole = false;
         try (OutputStream out = Files.newOutputStream(place)) {
             byte[] buffer = new byte[1 << 16];
             for (int count; (count = in.read(buffer)) > 0;) {
@@ -116,6 +128,9 @@ final class Insides {
                         "more than " + (MOST_BYTES >> 30) + " GB when unpacked, with all else that was taken out of files");
                 out.write(buffer, 0, count);
             }
+            whole = true;
+        } finally {
+            if (!whole) Files.deleteIfExists(place);
         }
     }
 

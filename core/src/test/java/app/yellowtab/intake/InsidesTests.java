@@ -34,6 +34,7 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Files inside files, and files that mean harm. */
 class InsidesTests extends TakingIn {
@@ -55,6 +56,26 @@ class InsidesTests extends TakingIn {
                     .containsExactly("first", "second");
         });
         assertThat(taken.findings()).isEmpty();
+    }
+
+    /** Three ways in which one file in an archive is broken: its bytes, their end, its name. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2})
+    void oneBadFileInAnArchiveIsNamedAndTheOthersComeIn(int way) throws IOException {
+        Path archive = zip("post.zip", "a.txt", "bad.txt", "c.txt");
+        byte[] bytes = Files.readAllBytes(archive);
+        String text = new String(bytes, StandardCharsets.ISO_8859_1);
+        int data = text.indexOf("bad.txt") + "bad.txt".length();
+        int entry = text.lastIndexOf("bad.txt");
+        switch (way) {
+            case 0 -> bytes[data + 3] ^= 0x10;
+            case 1 -> bytes[data] = (byte) 0xFF;
+            default -> bytes[entry + 1] = 0;
+        }
+        Files.write(archive, bytes);
+        Intake.Taken taken = take(archive);
+        assertThat(taken.sources()).extracting(Source::fileName).contains("a.txt", "c.txt").doesNotContain("bad.txt");
+        if (way < 2) assertThat(taken.findings()).extracting(Finding::code).containsExactly(Code.NOT_TAKEN_OUT);
     }
 
     @Test
