@@ -22,11 +22,10 @@ import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import org.slf4j.LoggerFactory;
 
 /**
  * Which Bates numbers all bundles of a matter have given, in a file of separated values that each of them names. No number is
- * given twice. Several programs may write to it at once. Stateless.
+ * given twice. Several programs may write to it at once, each in its turn.
  */
 public final class MatterRegister {
     private static final CSVFormat FORMAT =
@@ -37,6 +36,9 @@ public final class MatterRegister {
     private static final String ISSUED = "Issued";
     private static final String SERIES = "Series";
     private static final char BYTE_ORDER_MARK = '\uFEFF';
+
+    /** A lock on a file is for the whole program: within it one waits here. */
+    private static final Object TURN = new Object();
 
     private MatterRegister() {}
 
@@ -117,7 +119,14 @@ public final class MatterRegister {
      *         entered then
      */
     public static void enter(Path file, Span mine) throws FindingException {
+        // It stays: where it were deleted, one program would hold the old one and another a new one of the same name.
         Path lock = file.toAbsolutePath().resolveSibling(".yellowtab-" + file.getFileName() + ".lock");
+        synchronized (TURN) {
+            enter(file, lock, mine);
+        }
+    }
+
+    private static void enter(Path file, Path lock, Span mine) throws FindingException {
         try (FileChannel channel = FileChannel.open(lock, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
             // Held until the channel is closed.
             channel.lock();
@@ -136,16 +145,6 @@ public final class MatterRegister {
         } catch (IOException | RuntimeException e) {
             throw new FindingException(
                     new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(file, 0), String.valueOf(e.getMessage())), e);
-        } finally {
-            forget(lock);
-        }
-    }
-
-    private static void forget(Path lock) {
-        try {
-            Files.deleteIfExists(lock);
-        } catch (IOException stays) {
-            LoggerFactory.getLogger(MatterRegister.class).info("a lock stays: {}", lock, stays);
         }
     }
 }

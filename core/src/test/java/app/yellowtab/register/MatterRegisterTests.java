@@ -3,12 +3,18 @@ package app.yellowtab.register;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.register.MatterRegister.Span;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -48,6 +54,37 @@ class MatterRegisterTests {
         assertThat(Files.readString(register)).isEqualTo(before);
         MatterRegister.enter(register, span("TH-000101", "TH-000240", "Trial"));
         assertThat(MatterRegister.read(register)).as("a bundle that gives more takes the place of what it gave").hasSize(1);
+    }
+
+    /** Enters so many numbers, each for a bundle of its own: another program that writes at the same time. */
+    public static void main(String[] args) throws IOException {
+        enterMany(Path.of(args[0]), args[1], Integer.parseInt(args[2]));
+    }
+
+    private static void enterMany(Path register, String prefix, int count) throws FindingException {
+        for (int i = 1; i <= count; i++)
+            MatterRegister.enter(register, span(prefix + "-" + i, prefix + "-" + i, prefix + i));
+    }
+
+    @Test
+    void severalProgramsEnterNumbersAtOnceAndNoneIsLost() throws Exception {
+        Path register = temp.resolve("r.csv");
+        List<Process> others = new ArrayList<>();
+        for (String prefix : List.of("A", "B")) {
+            others.add(new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
+                    System.getProperty("java.class.path"), MatterRegisterTests.class.getName(), register.toString(), prefix, "60")
+                    .redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start());
+        }
+        try (ExecutorService here = Executors.newFixedThreadPool(2)) {
+            List<Future<?>> entered = new ArrayList<>();
+            for (String prefix : List.of("C", "D")) entered.add(here.submit(() -> {
+                enterMany(register, prefix, 60);
+                return prefix;
+            }));
+            for (Future<?> one : entered) one.get();
+        }
+        for (Process other : others) assertThat(other.waitFor()).isZero();
+        assertThat(MatterRegister.read(register)).hasSize(240);
     }
 
     @Test
