@@ -3,7 +3,6 @@ package app.yellowtab.store;
 import app.yellowtab.convert.Converter;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.files.Drafts;
-import app.yellowtab.files.FileNames;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.Finding;
@@ -20,7 +19,6 @@ import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.source.Conversions;
 import app.yellowtab.source.Depot;
-import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;
@@ -28,7 +26,6 @@ import java.io.OutputStream;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -61,6 +58,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     private final DraftOpener opener;
     private final FileChannel lock;
     private final FactsFiles facts;
+    private final Originals originals;
     private final Map<SourceId, Source> sources = new ConcurrentHashMap<>();
     private final Object saving = new Object();
     private @Nullable UnknownFields unknown;
@@ -71,6 +69,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         this.folder = folder.toAbsolutePath().normalize();
         this.opener = opener;
         this.facts = new FactsFiles(this.folder.resolve("facts"));
+        this.originals = new Originals(this.folder.resolve("originals"));
         this.lock = locked(this.folder);
     }
 
@@ -87,8 +86,14 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
             Files.createDirectories(folder.resolve("originals"));
             Files.createDirectories(folder.resolve("converted"));
             BundleFolder created = new BundleFolder(folder, Files::newOutputStream);
-            created.save(bundle);
-            return created;
+            boolean saved = false;
+            try {
+                created.save(bundle);
+                saved = true;
+                return created;
+            } finally {
+                if (!saved) created.close();
+            }
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {
@@ -110,11 +115,14 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         if (!Files.isRegularFile(file)) throw new FindingException(Finding.of(Code.BUNDLE_MISSING, folder), null);
         try {
             BundleFolder opened = new BundleFolder(folder, opener);
+            boolean loaded = false;
             try {
-                return new Opened(opened, opened.load(file));
-            } catch (FindingException e) {
-                opened.close();
-                throw e;
+                Bundle bundle = opened.load(file);
+                loaded = true;
+                return new Opened(opened, bundle);
+            } finally {
+                // Whatever failed, the next try is not to find the folder in use.
+                if (!loaded) opened.close();
             }
         } catch (FindingException known) {
             throw known;
@@ -169,7 +177,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
                 }
                 Files.move(draft, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
             } catch (IOException e) {
-                deleteQuietly(draft);
+                Originals.delete(draft);
                 throw new FindingException(Finding.of(Code.BUNDLE_NOT_SAVED, file, String.valueOf(e.getMessage())), e);
             }
         }
@@ -190,24 +198,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
 
     @Override
     public Kept keep(Path file) throws IOException {
-        Path kept = uniquePlace(String.valueOf(file.getFileName()));
-        Path draft = Drafts.beside(kept);
-        Fingerprint.Both fingerprint;
-        boolean whole = false;
-        try {
-            try (OutputStream out = Files.newOutputStream(draft)) {
-                fingerprint = Fingerprint.copying(file, out);
-            }
-            Files.move(draft, kept, StandardCopyOption.REPLACE_EXISTING);
-            whole = true;
-        } finally {
-            if (!whole) {
-                deleteQuietly(draft);
-                deleteQuietly(kept);
-            }
-        }
-        kept.toFile().setReadOnly();
-        return new Kept(String.valueOf(kept.getFileName()), kept, Files.size(kept), fingerprint);
+        return originals.keep(file);
     }
 
     @Override
@@ -238,12 +229,12 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
 
     @Override
     public void drop(Kept kept) {
-        deleteQuietly(kept.path());
+        Originals.delete(kept.path());
     }
 
     @Override
     public Path original(SourceId id) {
-        return folder.resolve("originals").resolve(source(id).storedName());
+        return originals.of(source(id).storedName());
     }
 
     @Override
@@ -352,8 +343,8 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         unknown = new UnknownFields(root, () -> BundleJson.write(bundle, known));
         know(bundle.sources());
         reading = bundle.reading();
-        Leftovers.sweep(folder, bundle, known.values(), folder.resolve(PREVIOUS));
-        Files.copy(file, folder.resolve(PREVIOUS), StandardCopyOption.REPLACE_EXISTING);
+        Leftovers.sweep(folder, originals, bundle, known.values(), folder.resolve(PREVIOUS));
+        Drafts.write(folder.resolve(PREVIOUS), Files.readAllBytes(file));
         return bundle;
     }
 
@@ -369,22 +360,6 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         throw new FindingException(Finding.of(Code.BUNDLE_IN_USE, folder), null);
     }
 
-    /** {@return a new empty file: "lease.pdf", or "lease (2).pdf" where that is taken} */
-    private Path uniquePlace(String fileName) throws IOException {
-        String safe = FileNames.safeFile(fileName);
-        int dot = safe.lastIndexOf('.') > 0 ? safe.lastIndexOf('.') : safe.length();
-        String stem = safe.substring(0, dot);
-        String extension = safe.substring(dot);
-        for (int n = 1;; n++) {
-            Path place = folder.resolve("originals").resolve(stem + (n == 1 ? "" : " (" + n + ")") + extension);
-            try {
-                return Files.createFile(place);
-            } catch (FileAlreadyExistsException taken) {
-                LoggerFactory.getLogger(BundleFolder.class).debug("name taken: {}", place);
-            }
-        }
-    }
-
     private Path converted() {
         return folder.resolve("converted");
     }
@@ -394,13 +369,5 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         Source source = sources.get(id);
         if (source == null) throw new IllegalArgumentException("no such source: " + id.value());
         return source;
-    }
-
-    private static void deleteQuietly(Path file) {
-        try {
-            Files.deleteIfExists(file);
-        } catch (IOException e) {
-            LoggerFactory.getLogger(BundleFolder.class).warn("not deleted: {}", file, e);
-        }
     }
 }

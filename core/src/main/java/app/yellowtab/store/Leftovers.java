@@ -29,12 +29,12 @@ final class Leftovers {
     private Leftovers() {}
 
     /**
-     * Sweeps a folder that is just being opened. Files that somebody else put there are left alone: our copies are read-only.
+     * Sweeps a folder that is just being opened. Files that somebody else put beside the originals are left alone.
      *
      * @param facts    the keys of what is known of its pages
      * @param previous the state before this one, whose copies stay as well; it need not exist
      */
-    static void sweep(Path folder, Bundle bundle, Collection<String> facts, Path previous) {
+    static void sweep(Path folder, Originals originals, Bundle bundle, Collection<String> facts, Path previous) {
         Set<String> named = namedIn(previous);
         named.addAll(facts);
         for (Source source : bundle.sources()) {
@@ -44,16 +44,13 @@ final class Leftovers {
             named.add(BundleFolder.linesName(source));
             named.add(source.about().recognised());
         }
-        for (Path file : files(folder)) if (Drafts.is(file)) delete(file);
-        for (Path file : files(folder.resolve("originals"))) {
-            boolean ours = !Files.isWritable(file) || isReadOnly(file) || isEmpty(file);
-            if (Drafts.is(file) || ours && !named.contains(String.valueOf(file.getFileName()))) delete(file);
-        }
+        for (Path file : files(folder)) if (Drafts.is(file)) Originals.delete(file);
+        originals.sweep(named);
         for (String inner : List.of("converted", "facts", "words")) {
             for (Path file : files(folder.resolve(inner))) {
                 if (Drafts.is(file)
                         || !named.contains(String.valueOf(file.getFileName()).replaceFirst("\\.(pdf|json|json\\.gz)$", "")))
-                    delete(file);
+                    Originals.delete(file);
             }
         }
         recognised(folder, bundle, named);
@@ -79,7 +76,8 @@ final class Leftovers {
                 }
             }
         }
-        for (Path file : all) if (!wanted.contains(String.valueOf(file.getFileName()).replaceFirst("\\.zip$", ""))) delete(file);
+        for (Path file : all)
+            if (!wanted.contains(String.valueOf(file.getFileName()).replaceFirst("\\.zip$", ""))) Originals.delete(file);
     }
 
     /** Words of pages stay as long as there is such a page, whether a source names them yet or not. */
@@ -92,7 +90,7 @@ final class Leftovers {
             String name = String.valueOf(file.getFileName());
             boolean isWanted = RecognisedPages.printIn(name).map(prints::contains)
                     .orElseGet(() -> named.contains(name.replaceFirst("\\.list$", "")));
-            if (Drafts.is(file) || !isWanted) delete(file);
+            if (Drafts.is(file) || !isWanted) Originals.delete(file);
         }
     }
 
@@ -113,37 +111,11 @@ final class Leftovers {
         return named;
     }
 
-    private static List<Path> files(Path folder) {
+    static List<Path> files(Path folder) {
         try (Stream<Path> found = Files.list(folder)) {
             return found.filter(Files::isRegularFile).toList();
         } catch (IOException none) {
             return List.of();
-        }
-    }
-
-    /** The super-user may write everything, so that the permission itself is asked for where there is one. */
-    private static boolean isReadOnly(Path file) {
-        try {
-            return Files.getPosixFilePermissions(file).stream().noneMatch(permission -> permission.name().endsWith("_WRITE"));
-        } catch (IOException | UnsupportedOperationException none) {
-            return !Files.isWritable(file);
-        }
-    }
-
-    private static boolean isEmpty(Path file) {
-        try {
-            return Files.size(file) == 0;
-        } catch (IOException gone) {
-            return false;
-        }
-    }
-
-    private static void delete(Path file) {
-        try {
-            file.toFile().setWritable(true);
-            Files.deleteIfExists(file);
-        } catch (IOException inUse) {
-            LoggerFactory.getLogger(Leftovers.class).warn("not swept: {}", file, inUse);
         }
     }
 }

@@ -31,6 +31,7 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermission;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -389,19 +390,41 @@ class BundleFolderTests {
             Intake.Taken taken =
                     intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
             place.save(Bundle.EMPTY.withSources(taken.sources()));
-            intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            for (int again = 0; again < 2; again++)
+                intake.bringIn(FoundFolder.of(List.of(lease), new ArrayList<>()), Intake.Listener.NONE, () -> false);
+            Files.delete(folder.resolve("originals/lease (3).pdf"));
         }
         Path originals = folder.resolve("originals");
         Files.createFile(originals.resolve("begun.pdf"));
+        Files.writeString(originals.resolve(Originals.LIST), "begun begun.pdf\n", StandardOpenOption.APPEND);
         Files.writeString(originals.resolve(".yellowtab-1.part"), "half a file");
         Files.writeString(folder.resolve("converted/lost.docx.pdf"), "pages");
         Path notes = Files.writeString(originals.resolve("my notes.txt"), "put there by hand");
+        Path locked = Files.writeString(originals.resolve("my list.txt"), "read-only, and put there by hand");
+        locked.toFile().setReadOnly();
+        Path other = Files.writeString(originals.resolve("lease (3).pdf"), "put where one of ours was");
         assertThat(originals.resolve("lease (2).pdf")).exists();
         assertThat(reopened().sources()).hasSize(1);
         try (Stream<Path> left = Files.list(originals)) {
-            assertThat(left).containsExactlyInAnyOrder(originals.resolve("lease.pdf"), notes);
+            assertThat(left.filter(one -> !one.endsWith(Originals.LIST)))
+                    .containsExactlyInAnyOrder(originals.resolve("lease.pdf"), notes, locked, other);
         }
         assertThat(folder.resolve("converted")).isEmptyDirectory();
+    }
+
+    @Test
+    void whereOpeningOrMakingFailedTheNextTryDoesNotFindTheFolderInUse() throws IOException {
+        create(bundle);
+        Path inTheWay = Files.createDirectories(folder.resolve("bundle.previous.json/full"));
+        assertThatThrownBy(() -> BundleFolder.open(folder)).isInstanceOf(FindingException.class);
+        Files.delete(inTheWay);
+        assertThat(reopened()).isEqualTo(bundle);
+        Path begun = Files.createDirectories(temp.resolve("new"));
+        Path draft = Files.createDirectories(begun.resolve(".bundle.json.part/full"));
+        assertThatThrownBy(() -> BundleFolder.create(begun, bundle)).isInstanceOf(FindingException.class);
+        Files.delete(draft);
+        Files.delete(draft.getParent());
+        BundleFolder.create(begun, bundle).close();
     }
 
     @Test

@@ -1,0 +1,117 @@
+package app.yellowtab.store;
+
+import app.yellowtab.files.Drafts;
+import app.yellowtab.files.FileNames;
+import app.yellowtab.source.Depot.Kept;
+import app.yellowtab.source.Fingerprint;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.slf4j.LoggerFactory;
+
+/**
+ * The copies of the files that were brought in, read-only, beside a list of what was put there: what lies among them besides is
+ * somebody else's, and stays. Safe to share between threads.
+ */
+final class Originals {
+    /** A line for each copy: its checksum, or {@link #BEGUN}, a blank, its name. */
+    static final String LIST = ".kept";
+    private static final String BEGUN = "begun";
+
+    private final Path folder;
+
+    Originals(Path folder) {
+        this.folder = folder;
+    }
+
+    Path of(String storedName) {
+        return folder.resolve(storedName);
+    }
+
+    /** Copies a file; it appears under its name whole, or not at all. */
+    Kept keep(Path file) throws IOException {
+        Path kept = newPlace(String.valueOf(file.getFileName()));
+        Path draft = Drafts.beside(kept);
+        Fingerprint.Both fingerprint;
+        boolean whole = false;
+        try {
+            try (OutputStream out = Files.newOutputStream(draft)) {
+                fingerprint = Fingerprint.copying(file, out);
+            }
+            remember(fingerprint.checksum(), kept);
+            Files.move(draft, kept, StandardCopyOption.REPLACE_EXISTING);
+            whole = true;
+        } finally {
+            if (!whole) {
+                delete(draft);
+                delete(kept);
+            }
+        }
+        kept.toFile().setReadOnly();
+        return new Kept(String.valueOf(kept.getFileName()), kept, Files.size(kept), fingerprint);
+    }
+
+    /** {@return a new empty file: "lease.pdf", or "lease (2).pdf" where that is taken} */
+    private Path newPlace(String fileName) throws IOException {
+        String safe = FileNames.safeFile(fileName);
+        int dot = safe.lastIndexOf('.') > 0 ? safe.lastIndexOf('.') : safe.length();
+        for (int n = 1;; n++) {
+            Path place = folder.resolve(safe.substring(0, dot) + (n == 1 ? "" : " (" + n + ")") + safe.substring(dot));
+            try {
+                Files.createFile(place);
+            } catch (FileAlreadyExistsException taken) {
+                LoggerFactory.getLogger(Originals.class).debug("name taken: {}", place);
+                continue;
+            }
+            remember(BEGUN, place);
+            return place;
+        }
+    }
+
+    private synchronized void remember(String state, Path kept) throws IOException {
+        Files.writeString(folder.resolve(LIST), state + " " + kept.getFileName() + "\n", StandardOpenOption.CREATE,
+                StandardOpenOption.APPEND);
+    }
+
+    /** Deletes drafts, and copies that nobody names: only what was put there by {@link #keep} and is still the same. */
+    void sweep(Set<String> named) {
+        List<String> left = new ArrayList<>();
+        try {
+            for (Path draft : Leftovers.files(folder)) if (Drafts.is(draft)) delete(draft);
+            if (!Files.exists(folder.resolve(LIST))) return;
+            List<String> lines = Files.readAllLines(folder.resolve(LIST));
+            for (String line : lines) {
+                int blank = line.indexOf(' ');
+                if (blank < 0 || blank == line.length() - 1) continue;
+                Path kept = folder.resolve(line.substring(blank + 1)).normalize();
+                if (!folder.equals(kept.getParent()) || !Files.isRegularFile(kept)) continue;
+                if (named.contains(line.substring(blank + 1))) left.add(line);
+                else if (isStill(line.substring(0, blank), kept)) delete(kept);
+            }
+            if (!left.equals(lines))
+                Drafts.write(folder.resolve(LIST), String.join("", left.stream().map(line -> line + "\n").toList()).getBytes());
+        } catch (IOException e) {
+            LoggerFactory.getLogger(Originals.class).warn("not swept: {}", folder, e);
+        }
+    }
+
+    private static boolean isStill(String state, Path kept) throws IOException {
+        return state.equals(BEGUN) ? Files.size(kept) == 0 : Fingerprint.checksum(kept, () -> {}).equals(state);
+    }
+
+    static void delete(Path file) {
+        try {
+            file.toFile().setWritable(true);
+            Files.deleteIfExists(file);
+        } catch (IOException e) {
+            LoggerFactory.getLogger(Originals.class).warn("not deleted: {}", file, e);
+        }
+    }
+}
