@@ -133,13 +133,18 @@ public final class ClashDesk {
             if (clash.kind() == Clash.Kind.DRAWN) helps.add(new Help(Words.of("clash.ground"), bundle -> NumberEdits.set(bundle,
                     series, setting -> setting.withLook(setting.look().withGround(Ground.WHITE)))));
             Optional<PageLook> shrunk = finder.shrunk(plan, leaf, clash.mark(), sources);
-            if (shrunk.isPresent() && key.isPresent())
-                helps.add(new Help(Words.of("clash.shrink", Math.round(shrunk.get().scale() * 100)),
-                        bundle -> PageEdits.looked(bundle, Set.of(key.get()), look -> shrunk.get())));
+            if (shrunk.isPresent() && key.isPresent()) helps.add(shrink(key.get(), shrunk.get()));
         } catch (IOException | RuntimeException | Error unreadable) {
             LoggerFactory.getLogger(ClashDesk.class).info("no help for {}", leaf.index(), unreadable);
         }
         return helps;
+    }
+
+    /** Only the size changes: what else was done to the page since this was worked out stays. */
+    private static Help shrink(PageKey key, PageLook shrunk) {
+        return new Help(Words.of("clash.shrink", Math.round(shrunk.scale() * 100)),
+                bundle -> PageEdits.looked(bundle, Set.of(key),
+                        look -> look.onSheet(look.sheet().or(shrunk::sheet), Math.min(look.scale(), shrunk.scale()))));
     }
 
     private static String where(Spot spot) {

@@ -11,8 +11,13 @@ import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.intake.FoundFolder;
 import app.yellowtab.intake.Intake;
+import app.yellowtab.leaf.Content;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.number.OldNumbers.Handling;
+import app.yellowtab.model.page.Area;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.Redaction;
+import app.yellowtab.model.run.PageKey;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.store.BundleFolder;
@@ -22,6 +27,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
@@ -101,6 +107,23 @@ class ClashDeskTests {
         assertThat(found()).isEmpty();
         workspace.undo();
         assertThat(found()).hasSize(4);
+    }
+
+    @Test
+    void aRemedyThatIsPressedLaterChangesNothingElseOfThePage() {
+        clashes.next();
+        List<Help> helps = new ArrayList<>();
+        clashes.helps(found().getFirst(), helps::addAll);
+        PageKey key = workspace.plan().leaf(workspace.leaf()).key().orElseThrow();
+        List<Redaction> redactions = List.of(new Redaction(new Area(20, 30, 60, 10), "private", false));
+        Area crop = new Area(0, 0, 200, 290);
+        workspace.edit(bundle -> PageEdits.looked(bundle, Set.of(key),
+                look -> look.withCrop(Optional.of(crop)).withRedactions(redactions)));
+        clashes.mend(helps.stream().filter(help -> help.words().startsWith("Show this page at")).findFirst().orElseThrow());
+        PageLook look = ((Content.SourcePage) workspace.plan().leaf(workspace.leaf()).content()).look();
+        assertThat(look.redactions()).isEqualTo(redactions);
+        assertThat(look.crop()).contains(crop);
+        assertThat(look.scale()).isLessThan(1);
     }
 
     @Test
