@@ -45,7 +45,7 @@ final class Leftovers {
             named.add(source.about().recognised());
         }
         for (Path file : files(folder)) if (Drafts.is(file)) Originals.delete(file);
-        originals.sweep(named);
+        originals.sweep(named, bundle.sources());
         for (String inner : List.of("converted", "facts", "words")) {
             for (Path file : files(folder.resolve(inner))) {
                 if (Drafts.is(file)

@@ -2,18 +2,23 @@ package app.yellowtab.store;
 
 import app.yellowtab.files.Drafts;
 import app.yellowtab.files.FileNames;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.source.Depot.Kept;
 import app.yellowtab.source.Fingerprint;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
-import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -76,30 +81,47 @@ final class Originals {
     }
 
     private synchronized void remember(String state, Path kept) throws IOException {
-        Files.writeString(folder.resolve(LIST), state + " " + kept.getFileName() + "\n", StandardOpenOption.CREATE,
+        Files.writeString(folder.resolve(LIST), line(state, String.valueOf(kept.getFileName())) + "\n", StandardOpenOption.CREATE,
                 StandardOpenOption.APPEND);
     }
 
-    /** Deletes drafts, and copies that nobody names: only what was put there by {@link #keep} and is still the same. */
-    void sweep(Set<String> named) {
-        List<String> left = new ArrayList<>();
+    /**
+     * Deletes drafts, and copies that nobody names: only what was put there by {@link #keep} and is still the same.
+     *
+     * @param named   names that stay
+     * @param sources those of the bundle, whose copies are ours, in bundles of older versions too, which have no list
+     */
+    void sweep(Set<String> named, List<Source> sources) {
+        Map<String, Path> there = new HashMap<>();
+        for (Path file : Leftovers.files(folder)) {
+            if (Drafts.is(file)) delete(file);
+            else there.put(String.valueOf(file.getFileName()), file);
+        }
         try {
-            for (Path draft : Leftovers.files(folder)) if (Drafts.is(draft)) delete(draft);
-            if (!Files.exists(folder.resolve(LIST))) return;
-            List<String> lines = Files.readAllLines(folder.resolve(LIST));
+            List<String> lines = there.containsKey(LIST) ? Files.readAllLines(there.get(LIST)) : List.of();
+            Set<String> left = new LinkedHashSet<>();
             for (String line : lines) {
                 int blank = line.indexOf(' ');
-                if (blank < 0 || blank == line.length() - 1) continue;
-                Path kept = folder.resolve(line.substring(blank + 1)).normalize();
-                if (!folder.equals(kept.getParent()) || !Files.isRegularFile(kept)) continue;
-                if (named.contains(line.substring(blank + 1))) left.add(line);
-                else if (isStill(line.substring(0, blank), kept)) delete(kept);
+                Path kept = there.get(line.substring(blank + 1));
+                if (blank < 0 || kept == null) continue;
+                if (!named.contains(line.substring(blank + 1))) {
+                    if (isStill(line.substring(0, blank), kept)) delete(kept);
+                } else if (!line.startsWith(BEGUN)) {
+                    left.add(line);
+                }
             }
-            if (!left.equals(lines))
-                Drafts.write(folder.resolve(LIST), String.join("", left.stream().map(line -> line + "\n").toList()).getBytes());
+            for (Source source : sources)
+                if (!source.checksum().isEmpty() && there.containsKey(source.storedName()))
+                    left.add(line(source.checksum(), source.storedName()));
+            String text = left.stream().map(line -> line + "\n").collect(Collectors.joining());
+            if (!List.copyOf(left).equals(lines)) Drafts.write(folder.resolve(LIST), text.getBytes(StandardCharsets.UTF_8));
         } catch (IOException e) {
             LoggerFactory.getLogger(Originals.class).warn("not swept: {}", folder, e);
         }
+    }
+
+    private static String line(String state, String name) {
+        return state + " " + name;
     }
 
     private static boolean isStill(String state, Path kept) throws IOException {

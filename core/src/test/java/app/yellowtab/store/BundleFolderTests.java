@@ -435,6 +435,7 @@ class BundleFolderTests {
                     Intake.Listener.NONE, () -> false);
             place.save(Bundle.EMPTY.withSources(taken.sources()));
         }
+        Files.delete(folder.resolve("originals").resolve(Originals.LIST));
         reopened();
         BundleFolder.Opened opened = BundleFolder.open(folder);
         opened.folder().save(Bundle.EMPTY);
