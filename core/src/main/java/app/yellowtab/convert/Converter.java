@@ -27,12 +27,15 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Semaphore;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
@@ -124,6 +127,21 @@ public final class Converter {
                 kind.isOffice() ? reading.showChanges() + " " + reading.showComments() : "",
                 isTable ? String.valueOf(reading.monthFirst()) : "",
                 kind == SourceKind.MSG ? reading.zoneInUse().getId() : ""));
+    }
+
+    /**
+     * {@return the choices that a conversion was made with, found by trying all there are; empty where its key is of another
+     * version of what converts}
+     *
+     * @param sha256 of the file's bytes
+     * @param way    how it was done
+     */
+    public static Optional<Reading> choices(ConversionKey key, String sha256, SourceKind kind, Way way) {
+        Stream<ZoneId> zones = Stream.of(ZoneId.systemDefault());
+        if (kind == SourceKind.MSG) zones = Stream.concat(zones, ZoneId.getAvailableZoneIds().stream().map(ZoneId::of));
+        return zones.flatMap(zone -> IntStream.range(0, 8)
+                .mapToObj(bits -> new Reading((bits & 1) > 0, (bits & 2) > 0, (bits & 4) > 0, Optional.of(zone))))
+                .filter(reading -> key(sha256, kind, way, reading).equals(key)).findFirst();
     }
 
     /**

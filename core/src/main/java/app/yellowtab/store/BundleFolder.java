@@ -2,6 +2,7 @@ package app.yellowtab.store;
 
 import app.yellowtab.convert.Converter;
 import app.yellowtab.facts.PageFacts;
+import app.yellowtab.facts.Way;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
@@ -10,6 +11,7 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.index.SlipWords;
 import app.yellowtab.input.PdfInput;
+import app.yellowtab.inspect.Inspection;
 import app.yellowtab.json.BundleJson;
 import app.yellowtab.json.UnknownFields;
 import app.yellowtab.model.Bundle;
@@ -277,20 +279,32 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     }
 
     /**
-     * Makes a conversion anew that is missing.
+     * Makes a conversion anew that is missing, with the choices that its key names.
      *
      * @throws FindingException if it comes out with other pages than the bundle was planned with; nothing is kept then
      */
     private void convertAgain(Source source, Path original, ConversionKey key) throws IOException {
         Path draft = conversionDraft();
         try {
-            if (source.isRead())
-                Converter.convert(original, original, source.kind(), draft, passwords, reading, new ArrayList<>());
-            else Converter.writeSlip(draft, SlipWords.unread(source));
+            boolean asNamed = true;
+            if (source.isRead()) {
+                Way way = source.about().way();
+                Optional<Reading> choices = Converter.choices(key, source.sha256(), source.kind(), way);
+                Way done = Converter.convert(original, original, source.kind(), draft, passwords, choices.orElse(reading),
+                        new ArrayList<>());
+                asNamed = choices.isPresent() && done == way;
+            } else {
+                Converter.writeSlip(draft, SlipWords.unread(source));
+            }
             try (PdfInput input = PdfInput.open(draft, List.of())) {
-                int pages = input.pages().verified().size();
-                if (pages != source.pageCount()) throw new FindingException(
-                        Finding.of(Code.PAGES_MISSING, original, pages + " instead of " + source.pageCount()), null);
+                Inspection made = Inspection.of(input);
+                String other = made.pageCount() == source.pageCount() ? "they show something else"
+                        : made.pageCount() + " instead of " + source.pageCount();
+                // Where another version, or another program, has converted it, it is known by what it shows.
+                boolean same = made.pageCount() == source.pageCount()
+                        && (asNamed || !made.facts().prints().isEmpty()
+                                && made.facts().prints().equals(source.about().pages().prints()));
+                if (!same) throw new FindingException(Finding.of(Code.PAGES_MISSING, original, other), null);
             }
             keepConversion(draft, key);
         } finally {

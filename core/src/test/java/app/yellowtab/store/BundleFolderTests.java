@@ -18,14 +18,17 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Layout;
 import app.yellowtab.model.Party;
+import app.yellowtab.model.Reading;
 import app.yellowtab.model.Separators;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.entry.DateReader;
 import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.source.Depot;
 import app.yellowtab.testing.Bundles;
 import app.yellowtab.testing.Pdfs;
+import app.yellowtab.testing.WordFile;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -185,6 +188,31 @@ class BundleFolderTests {
         assertThat(file).hasContent(before);
         try (Stream<Path> left = Files.list(folder)) {
             assertThat(left.map(p -> p.getFileName().toString())).doesNotContain(".bundle.json.part");
+        }
+    }
+
+    @Test
+    void aConversionThatIsMissingIsMadeAgainAsItWasReadAndNotAsOneReadsToday() throws IOException {
+        Path letter = new WordFile(WordFile.p("The store was cold.")
+                + "<w:p><w:del w:id=\"1\" w:author=\"A\"><w:r><w:delText>Our client knew.</w:delText></w:r></w:del></w:p>")
+                .write(temp, "letter.docx");
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            Source source = new Intake(place)
+                    .bringIn(FoundFolder.of(List.of(letter), new ArrayList<>()), Intake.Listener.NONE, () -> false).sources()
+                    .getFirst();
+            place.save(Bundle.EMPTY.withSources(List.of(source)).withReading(new Reading(false, true, true)));
+            Path pages = place.readable(source.id());
+            assertThat(Pdfs.pages(pages)).containsExactly("The store was cold.");
+            Files.delete(pages);
+            assertThat(Pdfs.pages(place.readable(source.id()))).as("no deleted words").containsExactly("The store was cold.");
+            Source older = new Source(source.id(), source.fileName(), source.storedName(), source.kind(), source.bytes(),
+                    source.sha256(), source.checksum(), source.pageCount(), source.bookmarks(), source.proposedTitle(),
+                    source.proposedDate(), source.about(), Optional.of(new ConversionKey("of another version")));
+            place.know(List.of(older));
+            assertThatThrownBy(() -> place.readable(older.id())).isInstanceOfSatisfying(FindingException.class,
+                    e -> assertThat(e.finding().code()).isEqualTo(Code.PAGES_MISSING));
+            place.save(Bundle.EMPTY.withSources(List.of(older)));
+            assertThat(Pdfs.pages(place.readable(older.id()))).as("the same pages").containsExactly("The store was cold.");
         }
     }
 
