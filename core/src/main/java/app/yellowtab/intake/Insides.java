@@ -80,7 +80,7 @@ final class Insides {
             Files.delete(place);
         } catch (Burst tooMuch) {
             throw tooMuch;
-        } catch (IOException | RuntimeException wrong) {
+        } catch (IOException | RuntimeException | Error wrong) {
             LoggerFactory.getLogger(Insides.class).info("not unpacked: {} in {}", entry, named, wrong);
         }
         findings.add(Finding.about(Code.NOT_TAKEN_OUT, FileNames.safeFile(entry.getName()), String.valueOf(named.getFileName())));

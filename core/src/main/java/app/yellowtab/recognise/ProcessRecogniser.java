@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Reads pictures in child processes, as many as are asked at the same time; they are started when they are needed. */
 public final class ProcessRecogniser implements TextRecogniser {
-    /** A page that takes longer is given up. */
+    /** A page that takes more of a processor's time is given up. */
     private static final Duration MOST_TIME = Duration.ofMinutes(2);
     /** After so many pages a process is started anew, so that what its native code forgets to give back does not grow. */
     private static final int MOST_PAGES = 250;

@@ -297,19 +297,21 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
                 Converter.writeSlip(draft, SlipWords.unread(source));
             }
             try (PdfInput input = PdfInput.open(draft, List.of())) {
-                Inspection made = Inspection.of(input);
-                String other = made.pageCount() == source.pageCount() ? "they show something else"
-                        : made.pageCount() + " instead of " + source.pageCount();
+                int pages = input.pages().verified().size();
+                if (pages != source.pageCount()) throw new FindingException(
+                        Finding.of(Code.PAGES_MISSING, original, pages + " instead of " + source.pageCount()), null);
                 // Where another version, or another program, has converted it, it is known by what it shows.
-                boolean same = made.pageCount() == source.pageCount()
-                        && (asNamed || !made.facts().prints().isEmpty()
-                                && made.facts().prints().equals(source.about().pages().prints()));
-                if (!same) throw new FindingException(Finding.of(Code.PAGES_MISSING, original, other), null);
+                if (!asNamed && !isSame(Inspection.of(input).facts().prints(), source.about().pages().prints()))
+                    throw new FindingException(Finding.of(Code.PAGES_MISSING, original, "they show something else"), null);
             }
             keepConversion(draft, key);
         } finally {
             Files.deleteIfExists(draft);
         }
+    }
+
+    private static boolean isSame(String prints, String known) {
+        return !prints.isEmpty() && prints.equals(known);
     }
 
     @Override

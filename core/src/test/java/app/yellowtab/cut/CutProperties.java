@@ -63,7 +63,7 @@ class CutProperties {
         return Combinators.combine(some, some).as(ByHand::new);
     }
 
-    @Property
+    @Property(tries = 300)
     void everyPageIsInOnePieceOrDroppedAndTheOrderIsKept(@ForAll("batches") List<BatchPage> pages,
             @ForAll("rules") CutRules rules, @ForAll("hands") ByHand hand) {
         Cutting cutting = Cutter.cut(pages, rules, hand);
@@ -84,7 +84,7 @@ class CutProperties {
                 .allSatisfy(name -> assertThat(name.words()).isNotBlank());
     }
 
-    @Property
+    @Property(tries = 200)
     void whereTheHandIsAwayNoPieceButTheOnlyOneIsTooShort(@ForAll("batches") List<BatchPage> pages,
             @ForAll("rules") CutRules rules) {
         Cutting cutting = Cutter.cut(pages, rules, ByHand.NONE);
@@ -105,7 +105,7 @@ class CutProperties {
         return sum.bytes();
     }
 
-    @Property
+    @Property(tries = 400)
     void typedRangesNeverThrow(@ForAll("typed") String typed, @ForAll @IntRange(min = 1, max = 60) int pages) {
         PageRanges read = PageRanges.read(typed, pages);
         assertThat(read.ranges()).allSatisfy(range -> assertThat(range.first()).isBetween(1, range.last()));
@@ -120,7 +120,7 @@ class CutProperties {
                 Arbitraries.strings().ofMaxLength(6));
     }
 
-    @Property
+    @Property(tries = 300)
     void namesOfFilesAreSafeAndOnceOnly(@ForAll("names") List<String> words) {
         FileNames names = new FileNames();
         Set<String> taken = new HashSet<>();

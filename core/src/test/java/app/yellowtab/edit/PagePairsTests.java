@@ -53,7 +53,7 @@ class PagePairsTests {
         assertThat(found).isEqualTo(expected);
     }
 
-    @Property
+    @Property(tries = 200)
     void noPageIsLostAndNoOrderChanged(@ForAll @Size(max = 12) List<@IntRange(max = 4) Integer> before,
             @ForAll @Size(max = 12) List<@IntRange(max = 4) Integer> after) {
         PagePairs pairs =

@@ -49,7 +49,7 @@ class WordFinderTests {
     }
 
     /** Lines that were made ready give what the page itself gives. */
-    @Property
+    @Property(tries = 300)
     void whatIsMadeReadyIsFoundAsOnThePage(@ForAll @Size(min = 1, max = 12) List<@From("pieces") String> words,
             @ForAll @Size(min = 1, max = 3) List<@From("pieces") String> typed) {
         PageText page = page(String.join(" ", words));

@@ -14,7 +14,7 @@ import net.jqwik.api.constraints.Size;
 class InkProperties {
     private static final int WIDTH = 23;
 
-    @Property
+    @Property(tries = 200)
     void spotsAreDotsThatTouch(@ForAll @Size(17 * WIDTH) boolean[] dark, @ForAll @IntRange(max = 3) int paler) {
         for (int at = 0; at < dark.length; at++) if (paler > 0 && at % (paler + 1) == 0) dark[at] = false;
         Ink ink = new Ink(new GreyPicture(WIDTH, 17, 100, new byte[dark.length]));

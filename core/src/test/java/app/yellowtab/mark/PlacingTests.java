@@ -41,7 +41,7 @@ class PlacingTests {
                 .as((words, spot, look, line) -> line ? Mark.line("l", words, spot, look) : new Mark("n", words, spot, look));
     }
 
-    @Property
+    @Property(tries = 400)
     void everyMarkLiesWithinWhatIsSeen(@ForAll("marks") Mark mark, @ForAll @FloatRange(min = 30, max = 3000) float wide,
             @ForAll @FloatRange(min = 30, max = 3000) float high) {
         Placed placed = Placing.of(mark, wide, high);

@@ -54,7 +54,7 @@ class LookedPageProperties {
                         y1, x2, y2));
     }
 
-    @Property
+    @Property(tries = 200)
     void whatWasInsideAnAreaIsInsideItAfterwards(@ForAll("cases") Case one) {
         Point2D now = one.looked().of(one.point(true).getX(), one.point(true).getY());
         Rectangle2D shown = one.looked().shown();
@@ -64,7 +64,7 @@ class LookedPageProperties {
         assertThat(shown.getMaxX()).isLessThanOrEqualTo(one.looked().widthPt() + HAIR);
     }
 
-    @Property
+    @Property(tries = 200)
     void nothingIsBentAndOnlyTheScaleChangesSizes(@ForAll("cases") Case one) {
         Point2D first = one.point(true);
         Point2D second = one.point(false);
@@ -73,7 +73,7 @@ class LookedPageProperties {
         assertThat(one.looked().matrix().getDeterminant()).as("not mirrored").isPositive();
     }
 
-    @Property
+    @Property(tries = 100)
     void turnedAndTurnedBackItIsAsItCame(@ForAll("cases") Case one) {
         int turns = one.look().turns();
         LookedPage turned = LookedPage.of(one.width(), one.height(), PageLook.PLAIN.withTurns(turns));

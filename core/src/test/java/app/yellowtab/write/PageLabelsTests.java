@@ -38,7 +38,7 @@ class PageLabelsTests {
         }
     }
 
-    @Property
+    @Property(tries = 100)
     void areReadAsTheyWereGiven(@ForAll("labels") List<String> labels) throws IOException {
         assertThat(read(labels)).containsExactlyElementsOf(labels);
     }

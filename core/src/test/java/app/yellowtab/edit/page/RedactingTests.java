@@ -18,7 +18,7 @@ import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 
 class RedactingTests {
-    @Property
+    @Property(tries = 200)
     void whatIsDrawnOverOnThePageAsItIsSeenIsCoveredOnThePageAsItCame(@ForAll @IntRange(max = 3) int turns,
             @ForAll @IntRange(max = 3) int own, @ForAll @IntRange(max = 3) int slant,
             @ForAll boolean cropped, @ForAll boolean onSheet, @ForAll @DoubleRange(min = 20, max = 120) double left,
