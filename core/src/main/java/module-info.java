@@ -54,6 +54,7 @@ module app.yellowtab.core {
     exports app.yellowtab.register;
     exports app.yellowtab.edit;
     exports app.yellowtab.edit.page;
+    exports app.yellowtab.edit.repage;
     exports app.yellowtab.edit.number;
     exports app.yellowtab.edit.cut;
     exports app.yellowtab.agree;

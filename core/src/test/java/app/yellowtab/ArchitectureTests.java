@@ -19,7 +19,7 @@ class ArchitectureTests {
             "finding", "files", "facts", "pdf", "mark", "input", "content", "output", "draw", "table", "ink", "recognise.worker",
             "recognise",
             "model.entry", "model.source", "model.page", "model.run", "model.number", "model.contents", "model.cut", "model",
-            "edit.number", "edit", "edit.page", "edit.cut",
+            "edit.number", "edit.repage", "edit", "edit.page", "edit.cut",
             "leaf", "cover", "index", "plan", "sets", "sheet", "agree", "register",
             "convert.page", "convert.flow", "convert.word", "convert.odf", "convert.rtf", "convert.mail", "convert.picture",
             "convert.slide", "convert.table", "convert",

@@ -85,7 +85,7 @@ final class AssembleCommand implements Callable<Integer> {
             place.know(taken.sources());
             Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD),
                     intake.over(Reading.STANDARD), taken.sources(), taken.contents(), List.of(), Numbering.NONE, List.of(),
-                    RecognitionChoice.STANDARD);
+                    RecognitionChoice.STANDARD, List.of());
             Bundle numbered = options.numbered(bundle);
             if (options.checksNumbers()) production.checkNumbers(numbered, place);
             return production.produce(numbered, place, output, options.csv(), findings);

@@ -6,6 +6,7 @@ import app.yellowtab.fetch.ReadySource;
 import app.yellowtab.fetch.SourceSessions;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.leaf.Content;
@@ -15,6 +16,7 @@ import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerWriter;
 import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.pdf.Face;
@@ -96,6 +98,19 @@ final class AssemblyRun implements Closeable {
                 LedgerParts.index(plan, output),
                 LedgerParts.bookmarks(output));
         this.fileName = fileName;
+    }
+
+    /**
+     * Lets nothing out of which somebody must see first what has become of it.
+     *
+     * @throws FindingException if there is such a page among what would be written; it names the first
+     */
+    static void refuseUnseen(Plan plan, Output output, SourceFiles sources) throws FindingException {
+        List<LookAgain> toLookAt = plan.toLookAt(output.leaves());
+        if (toLookAt.isEmpty()) return;
+        LookAgain first = toLookAt.getFirst();
+        throw new FindingException(new Finding(Finding.Code.TO_LOOK_AT, sources.subject(first.before().source(), first.was()),
+                String.valueOf(toLookAt.size())), null);
     }
 
     /** Writes the bundle and its ledger; {@return where it was stopped, or empty when it was not} */

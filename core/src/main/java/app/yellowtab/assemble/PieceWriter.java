@@ -29,11 +29,13 @@ import org.jspecify.annotations.Nullable;
 public final class PieceWriter implements Closeable {
     private static final Duration LIMIT = Duration.ofSeconds(90);
 
+    private final SourceFiles sources;
     private final SourceSessions sessions;
     private final Report report = new Report();
 
     /** @param pieces all that will be written, in order */
     public PieceWriter(SourceFiles sources, List<Plan> pieces) {
+        this.sources = sources;
         this.sessions = new SourceSessions(sources, pieces.stream().map(Plan::leaves).toList());
     }
 
@@ -46,10 +48,12 @@ public final class PieceWriter implements Closeable {
      */
     public Outcome write(Plan piece, Path target, Progress progress, BooleanSupplier stop) throws FindingException {
         if (Files.exists(target)) throw failure(Code.TARGET_NOT_WRITABLE, target, "there is such a file already", null);
+        Output screen = Output.screen(piece);
+        AssemblyRun.refuseUnseen(piece, screen, sources);
         try (Draft draft = Draft.beside(target)) {
             Optional<Outcome.Stopped> stopped;
             try (DraftFile pdf = DraftFile.open(draft.path());
-                    AssemblyRun run = new AssemblyRun(piece, Output.screen(piece), String.valueOf(target.getFileName()), sessions,
+                    AssemblyRun run = new AssemblyRun(piece, screen, String.valueOf(target.getFileName()), sessions,
                             report, progress, stop, pdf, OutputStream.nullOutputStream(), LIMIT)) {
                 stopped = run.write();
             }

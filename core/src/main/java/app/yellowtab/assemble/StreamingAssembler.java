@@ -60,6 +60,7 @@ final class StreamingAssembler implements Assembler {
             throws FindingException {
         if (plan.documentCount() == 0) throw failure(Code.NOTHING_TO_PRODUCE, target, "", null);
         if (sources.isOriginal(target)) throw failure(Code.TARGET_IS_SOURCE, target, "", null);
+        AssemblyRun.refuseUnseen(plan, output, sources);
         checkFolder(target);
         try {
             return TargetLock.holding(target, () -> draftAndMove(plan, output, sources, target, progress, stop));

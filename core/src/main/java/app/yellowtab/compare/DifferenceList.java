@@ -1,7 +1,7 @@
 package app.yellowtab.compare;
 
-import app.yellowtab.edit.PagePairs;
-import app.yellowtab.edit.PagePairs.Pair;
+import app.yellowtab.edit.repage.PagePairs;
+import app.yellowtab.edit.repage.PagePairs.Pair;
 import app.yellowtab.files.CsvLine;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.finding.Finding;

@@ -1,6 +1,6 @@
 package app.yellowtab.compare;
 
-import app.yellowtab.edit.PagePairs;
+import app.yellowtab.edit.repage.PagePairs;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.number.OldNumbers;

@@ -1,12 +1,13 @@
 package app.yellowtab.edit;
 
+import app.yellowtab.edit.repage.Carrying;
+import app.yellowtab.edit.repage.Repaging;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Contents;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.contents.Section;
 import app.yellowtab.model.entry.EntryId;
-import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
@@ -87,33 +88,36 @@ public final class Edits {
     }
 
     /**
-     * {@return the bundle with sources changed as they are now} A document that took all pages of one takes all it has then.
+     * {@return the bundle with sources changed as they are now} Where one has other pages then, what was said of those that it
+     * had is carried to those that stand for them, as far as their numbers tell.
      *
      * @param changes by source; those that the bundle does not have are passed over
      */
     public static Bundle changeSources(Bundle bundle, Map<SourceId, UnaryOperator<Source>> changes) {
-        Map<SourceId, Source> before = bundle.sourcesById();
-        Map<SourceId, Source> after = new HashMap<>();
-        changes.forEach((id, change) -> {
-            Source source = before.get(id);
-            if (source != null) after.put(id, change.apply(source));
-        });
-        Bundle replaced =
-                bundle.withSources(bundle.sources().stream().map(source -> after.getOrDefault(source.id(), source)).toList());
-        Bundle cut = replaced.withBatches(replaced.batches().stream()
-                .map(batch -> batch.withRuns(batch.runs().stream().map(run -> adjusted(run, before, after)).toList())).toList());
-        return cut.withContents(cut.contents()
-                .mapAll(here -> here.withDocuments(here.documents().stream()
-                        .map(document -> document.withRuns(document.runs().stream()
-                                .map(run -> run instanceof SourcePages pages ? adjusted(pages, before, after) : run).toList()))
-                        .toList())));
+        return changeSources(bundle, changes, List.of());
     }
 
-    private static SourcePages adjusted(SourcePages run, Map<SourceId, Source> before, Map<SourceId, Source> after) {
-        Source old = before.get(run.source());
-        Source now = after.get(run.source());
-        boolean whole = old != null && now != null && run.first() == 1 && run.last() == old.pageCount();
-        return whole ? run.part(1, now.pageCount()) : run;
+    /**
+     * {@return the same}
+     *
+     * @param compared what became of the pages of readings that were compared; one of another reading than the bundle has is
+     *         passed over
+     */
+    public static Bundle changeSources(Bundle bundle, Map<SourceId, UnaryOperator<Source>> changes, List<Repaging> compared) {
+        List<Repaging> repagings = new ArrayList<>();
+        List<Source> sources = new ArrayList<>();
+        for (Source before : bundle.sources()) {
+            UnaryOperator<Source> change = changes.get(before.id());
+            Source after = change == null ? before : change.apply(before);
+            sources.add(after);
+            if (before.asRead().equals(after.asRead()) && before.pageCount() == after.pageCount()) continue;
+            repagings.add(compared.stream()
+                    .filter(known -> known.before().equals(before.asRead()) && known.after().equals(after.asRead())).findFirst()
+                    .orElseGet(() -> Repaging.unseen(before, after)));
+        }
+        Bundle changed = bundle.withSources(sources);
+        for (Repaging repaging : repagings) changed = Carrying.everywhere(changed, repaging);
+        return changed;
     }
 
     /** {@return the bundle without these sources, and without the documents that are made of them alone} */

@@ -9,8 +9,9 @@ import java.util.function.UnaryOperator;
 
 /**
  * Undo and redo without limit: the bundles before and after the one that is shown. What is found out meanwhile, such as what an
- * unlocked file holds, is learned and no step: it is true of every state, and of those that are not shown when they are come back
- * to. Not for several threads.
+ * unlocked file holds, is learned and no step: it is true of every state, and of those that are not shown when they are come
+ * back to. What was promised, such as numbers that were issued, is one value outside of all states: going back does not take it
+ * back. Not for several threads.
  */
 public final class History {
     private final Deque<Moment> past = new ArrayDeque<>();
@@ -48,6 +49,15 @@ public final class History {
         present = lesson.apply(present);
     }
 
+    /**
+     * Takes in what has been promised, which is no step: numbers that are issued, or taken back, stay so whatever is undone.
+     *
+     * @param promise makes the present bundle of what it is without it
+     */
+    public void promise(UnaryOperator<Bundle> promise) {
+        present = promise.apply(present);
+    }
+
     public boolean canUndo() {
         return !past.isEmpty();
     }
@@ -70,7 +80,8 @@ public final class History {
         if (from.isEmpty()) return;
         to.push(new Moment(present, lessons.size()));
         Moment state = from.pop();
-        present = state.bundle();
+        Bundle promised = present;
+        present = state.bundle().withPromisesOf(promised);
         for (UnaryOperator<Bundle> lesson : lessons.subList(state.lessons(), lessons.size())) present = lesson.apply(present);
     }
 }

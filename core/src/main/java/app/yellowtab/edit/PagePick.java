@@ -94,8 +94,8 @@ public final class PagePick {
                     only.isPresent() ? pages(document, only.get(), range) : slice(document.runs(), range.first(), range.last());
             for (Run run : taken) {
                 if (run.pageCount() == 0) continue;
-                pages.add(Collections.disjoint(used, keys(run)) ? run : run.copy());
-                used.addAll(keys(run));
+                pages.add(Collections.disjoint(used, run.keys()) ? run : run.copy());
+                used.addAll(run.keys());
             }
         }
         // A file that goes along without a page is not chosen by its page, and stays.
@@ -138,18 +138,12 @@ public final class PagePick {
         return some;
     }
 
-    private static List<PageKey> keys(Run run) {
-        List<PageKey> keys = new ArrayList<>();
-        for (int n = 1; n <= run.pageCount(); n++) keys.add(run.key(n));
-        return keys;
-    }
-
     private static Set<PageKey> keysElsewhere(Bundle bundle, Document document) {
         Set<RunId> own = new HashSet<>(document.runs().stream().map(Run::id).toList());
         Set<PageKey> used = new HashSet<>();
         Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream()).filter(other -> other != document)
                 .flatMap(other -> other.runs().stream())
-                .filter(run -> own.contains(run.id())).forEach(run -> used.addAll(keys(run)));
+                .filter(run -> own.contains(run.id())).forEach(run -> used.addAll(run.keys()));
         return used;
     }
 

@@ -38,7 +38,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
-import java.util.function.UnaryOperator;
 import java.util.zip.ZipException;
 import org.apache.pdfbox.pdmodel.encryption.InvalidPasswordException;
 import org.slf4j.Logger;
@@ -159,11 +158,26 @@ public final class Intake {
     /**
      * What came of reading a file anew.
      *
-     * @param isRead whether its pages can be had now
-     * @param change to the source as it is when this is known: its pages are those of now, and what the user typed of it
-     *               meanwhile stays
+     * @param before the source as it was when reading began
+     * @param after  as it is read now; the same where it could not be read
      */
-    public record Reread(SourceId source, boolean isRead, UnaryOperator<Source> change) {}
+    public record Reread(Source before, Source after) {
+        public SourceId source() {
+            return before.id();
+        }
+
+        /** {@return whether its pages can be had now} */
+        public boolean isRead() {
+            return after.isRead();
+        }
+
+        /**
+         * {@return a source as it is when this becomes known, with the pages of now; what the user typed of it meanwhile stays}
+         */
+        public Source in(Source now) {
+            return after == before ? now : anew(now, after);
+        }
+    }
 
     /** Reads a file anew that was kept before, with other passwords or choices. */
     public Reread readAgain(Source source, SourceFiles files) throws IOException {
@@ -173,9 +187,9 @@ public final class Intake {
         KindReader.Recognised recognised = kinds.read(original);
         boolean known = recognised.kind().isPresent();
         if (!known || !(read(original, source.fileName(), recognised.kind().get(), kept) instanceof Result.Kept again)) {
-            return new Reread(source.id(), source.isRead(), UnaryOperator.identity());
+            return new Reread(source, source);
         }
-        return new Reread(source.id(), again.source().isRead(), now -> anew(now, again.source()));
+        return new Reread(source, anew(source, again.source()));
     }
 
     /** {@return a source with what is known of its file now} */

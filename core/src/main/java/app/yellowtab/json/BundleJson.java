@@ -65,7 +65,7 @@ import tools.jackson.databind.ser.std.StdSerializer;
  */
 public final class BundleJson {
     /** Raised when a program that knows only the older form would lose or misread something. */
-    public static final int FORMAT = 3;
+    public static final int FORMAT = 4;
     private static final String FRONT_SHEETS = "front_sheets";
     private static final String ENCLOSED_FILES = "enclosed_files";
     /** Of bundles whose series had places of their own, and which had no lines. */

@@ -9,7 +9,9 @@ import app.yellowtab.model.entry.Agreement;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.run.RunId;
 import app.yellowtab.model.source.BookmarkLook;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import tools.jackson.databind.JsonNode;
@@ -18,7 +20,8 @@ import tools.jackson.databind.node.ObjectNode;
 /**
  * Brings bundles of older formats to the form of today. Format 1 knew fewer kinds of file, and said neither how files are read
  * nor what is known of them; up to format 2 a document held stretches of sources, without a name and a look, and what was taken
- * out of the index was forgotten.
+ * out of the index was forgotten; up to format 3 a number that was given for ever did not say of which reading of its file, and
+ * no page waited to be looked at.
  */
 public final class OlderFormats {
     private OlderFormats() {}
@@ -29,7 +32,11 @@ public final class OlderFormats {
      * @throws IllegalArgumentException if a field is missing that every format has
      */
     static void bringUp(ObjectNode root) {
-        if (root.path("format").asInt(0) >= BundleJson.FORMAT) return;
+        int format = root.path("format").asInt(0);
+        if (format >= BundleJson.FORMAT) return;
+        readings(root);
+        root.put("format", BundleJson.FORMAT);
+        if (format >= 3) return;
         for (JsonNode source : root.path("sources")) if (source instanceof ObjectNode object) source(object);
         bundle(root);
     }
@@ -51,6 +58,7 @@ public final class OlderFormats {
         fill(root, "numbering", () -> BundleJson.MAPPER.valueToTree(Numbering.NONE));
         if (root.get("numbering") instanceof ObjectNode numbering) OlderNumbers.fillIn(numbering);
         fill(root, "recognition", () -> BundleJson.MAPPER.valueToTree(RecognitionChoice.STANDARD));
+        fill(root, "toLookAt", () -> BundleJson.MAPPER.createArrayNode());
         fill(root, "batches", () -> BundleJson.MAPPER.createArrayNode());
         for (JsonNode batch : root.path("batches")) {
             documents(batch.path("made"));
@@ -70,6 +78,16 @@ public final class OlderFormats {
         fill(layout, "paper", () -> BundleJson.MAPPER.valueToTree(PaperSet.STANDARD));
     }
 
+    /** Numbers were given to pages as their files were read when the bundle was saved. */
+    private static void readings(ObjectNode root) {
+        Map<String, String> keys = new HashMap<>();
+        for (JsonNode source : root.path("sources"))
+            keys.put(source.path("id").asString(""), source.path("conversion").asString(source.path("sha256").asString("")));
+        for (JsonNode given : root.path("numbering").path("given"))
+            if (given instanceof ObjectNode number)
+                number.put("pagesKey", keys.getOrDefault(number.path("source").asString(""), ""));
+    }
+
     private static void bundle(ObjectNode root) {
         if (root.path("heading") instanceof ObjectNode heading && heading.path("hearing").asString("x").isEmpty())
             heading.putNull("hearing");
@@ -81,7 +99,6 @@ public final class OlderFormats {
         ObjectNode contents = BundleJson.MAPPER.createObjectNode();
         move(root, contents);
         root.set("contents", contents);
-        root.put("format", BundleJson.FORMAT);
     }
 
     private static void source(ObjectNode source) {

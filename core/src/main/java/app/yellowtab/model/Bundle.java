@@ -6,6 +6,7 @@ import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.number.Numbering;
+import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.run.Run;
 import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
@@ -33,12 +34,14 @@ import java.util.Set;
  * @param numbering the numbers that pages bear beside the bundle's own
  * @param batches  sources that hold several documents, and how they are cut
  * @param recognition whether the words of scans are read, and in which languages
+ * @param toLookAt pages that somebody must look at before anything goes out with them, wherever their documents are
  */
 public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources, Reading reading, List<Source> sources,
-        Contents contents, List<Document> setAside, Numbering numbering, List<Batch> batches, RecognitionChoice recognition) {
+        Contents contents, List<Document> setAside, Numbering numbering, List<Batch> batches, RecognitionChoice recognition,
+        List<LookAgain> toLookAt) {
     /** A bundle with nothing in it. */
     public static final Bundle EMPTY = new Bundle(CaseHeading.EMPTY, Layout.STANDARD, FromSources.STANDARD, Reading.STANDARD,
-            List.of(), Contents.EMPTY, List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD);
+            List.of(), Contents.EMPTY, List.of(), Numbering.NONE, List.of(), RecognitionChoice.STANDARD, List.of());
 
     public Bundle {
         Objects.requireNonNull(heading, "heading");
@@ -51,36 +54,37 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
         sources = List.copyOf(sources);
         setAside = List.copyOf(setAside);
         batches = List.copyOf(batches);
+        toLookAt = List.copyOf(toLookAt);
     }
 
     public Bundle withHeading(CaseHeading newHeading) {
         return newHeading.equals(heading) ? this : new Bundle(newHeading, layout, fromSources, reading, sources, contents,
-                setAside, numbering, batches, recognition);
+                setAside, numbering, batches, recognition, toLookAt);
     }
 
     public Bundle withLayout(Layout newLayout) {
         return newLayout.equals(layout) ? this : new Bundle(heading, newLayout, fromSources, reading, sources, contents, setAside,
-                numbering, batches, recognition);
+                numbering, batches, recognition, toLookAt);
     }
 
     public Bundle withFromSources(FromSources newFromSources) {
         return newFromSources.equals(fromSources) ? this : new Bundle(heading, layout, newFromSources, reading, sources, contents,
-                setAside, numbering, batches, recognition);
+                setAside, numbering, batches, recognition, toLookAt);
     }
 
     public Bundle withReading(Reading newReading) {
         return newReading.equals(reading) ? this : new Bundle(heading, layout, fromSources, newReading, sources, contents,
-                setAside, numbering, batches, recognition);
+                setAside, numbering, batches, recognition, toLookAt);
     }
 
     public Bundle withNumbering(Numbering newNumbering) {
         return newNumbering.equals(numbering) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents,
-                setAside, newNumbering, batches, recognition);
+                setAside, newNumbering, batches, recognition, toLookAt);
     }
 
     public Bundle withRecognition(RecognitionChoice newRecognition) {
         return newRecognition.equals(recognition) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents,
-                setAside, numbering, batches, newRecognition);
+                setAside, numbering, batches, newRecognition, toLookAt);
     }
 
     /** {@return the same with other sources; how one was cut that is not among them is forgotten} */
@@ -93,22 +97,34 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
                 .filter(its -> !its.getValue().isEmpty())
                 .map(its -> its.getValue().equals(its.getKey().runs()) ? its.getKey() : its.getKey().withRuns(its.getValue()))
                 .toList();
-        return new Bundle(heading, layout, fromSources, reading, newSources, contents, setAside, numbering, left, recognition);
+        return new Bundle(heading, layout, fromSources, reading, newSources, contents, setAside, numbering, left, recognition,
+                toLookAt);
     }
 
     public Bundle withBatches(List<Batch> newBatches) {
         return newBatches.equals(batches) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside,
-                numbering, newBatches, recognition);
+                numbering, newBatches, recognition, toLookAt);
+    }
+
+    /** {@return the same with what another state of it has promised: the numbers that were issued, and those that were served} */
+    public Bundle withPromisesOf(Bundle other) {
+        return withNumbering(numbering.withGiven(other.numbering.given()).withServed(other.numbering.served()));
+    }
+
+    public Bundle withToLookAt(List<LookAgain> newToLookAt) {
+        return newToLookAt.equals(toLookAt) ? this
+                : new Bundle(heading, layout, fromSources, reading, sources, contents, setAside,
+                        numbering, batches, recognition, newToLookAt);
     }
 
     public Bundle withContents(Contents newContents) {
         return newContents.equals(contents) ? this : new Bundle(heading, layout, fromSources, reading, sources, newContents,
-                setAside, numbering, batches, recognition);
+                setAside, numbering, batches, recognition, toLookAt);
     }
 
     public Bundle withSetAside(List<Document> newSetAside) {
         return newSetAside.equals(setAside) ? this : new Bundle(heading, layout, fromSources, reading, sources, contents,
-                newSetAside, numbering, batches, recognition);
+                newSetAside, numbering, batches, recognition, toLookAt);
     }
 
     /** {@return the sources by their id} */

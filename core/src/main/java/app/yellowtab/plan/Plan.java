@@ -15,7 +15,10 @@ import app.yellowtab.model.Comments;
 import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.SeriesId;
+import app.yellowtab.model.run.LookAgain;
+import app.yellowtab.model.run.PageKey;
 import app.yellowtab.pdf.Face;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -36,11 +39,12 @@ import java.util.Set;
  * @param agreement  whether the index says how entries stand between the parties
  * @param enclosures the files that are put beside the produced bundle
  * @param marking    which marks leaves bear
+ * @param toLookAt   pages that somebody must look at before they go out
  */
 public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, List<PlannedEntry> entries,
         List<String> headingLines,
         List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets, boolean agreement,
-        List<Enclosure> enclosures, Marking marking) {
+        List<Enclosure> enclosures, Marking marking, List<LookAgain> toLookAt) {
     public int pageCount() {
         return leaves.size();
     }
@@ -106,6 +110,22 @@ public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, Li
             case Subject.OfFile file -> Optional.empty();
             case Subject.OfThing thing -> Optional.empty();
         };
+    }
+
+    /**
+     * {@return those pages among leaves that nobody has looked at since their file has changed; of one that is gone, where there
+     * are leaves of the document that had it}
+     */
+    public List<LookAgain> toLookAt(List<Leaf> some) {
+        if (toLookAt.isEmpty()) return List.of();
+        Set<PageKey> keys = new HashSet<>();
+        Set<EntryId> documents = new HashSet<>();
+        for (Leaf leaf : some) {
+            leaf.key().ifPresent(keys::add);
+            Reach.entry(leaf.content()).ifPresent(documents::add);
+        }
+        return toLookAt.stream().filter(again -> again.page().map(keys::contains).orElse(documents.contains(again.document())))
+                .toList();
     }
 
     /** {@return the section or document that a leaf is a page of, or stands before; empty for cover and index} */

@@ -165,7 +165,7 @@ public final class Planner {
             return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
                     indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover, bundle.layout().agreement(),
                     enclosures.list(),
-                    marking(placed));
+                    marking(placed), bundle.toLookAt());
         }
 
         private Marking marking(List<PlannedEntry> placed) {

@@ -11,12 +11,13 @@ import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Marking.PlannedSeries;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,7 +43,7 @@ final class SeriesPlanner {
         List<PlannedSeries> planned = new ArrayList<>();
         boolean sameLeaves = before.filter(plan -> showTheSame(plan.leaves(), leaves)).isPresent();
         for (Series series : bundle.numbering().series()) {
-            Basis basis = new Basis(series.first(), series.setting().pages(), bundle.numbering().given());
+            Basis basis = new Basis(series.first(), series.setting().pages(), bundle.numbering().given(), bundle.sources());
             Optional<PlannedSeries> known = sameLeaves ? before.flatMap(plan -> plan.marking().series().stream()
                     .filter(one -> one.id().equals(series.id()) && one.basis().filter(basis::holdsLike).isPresent()).findFirst())
                     : Optional.empty();
@@ -59,12 +60,13 @@ final class SeriesPlanner {
     }
 
     /** What the numbers of a series follow from, beside the leaves. */
-    record Basis(String first, MarkedPages pages, List<GivenNumber> given) {
+    record Basis(String first, MarkedPages pages, List<GivenNumber> given, List<Source> sources) {
         /**
          * {@return whether the same numbers follow from another} Typed ranges and sections look at more than what leaves show.
          */
         boolean holdsLike(Basis other) {
-            return given == other.given && first.equals(other.first) && pages.equals(other.pages) && pages.entries().isEmpty()
+            return given == other.given && sources == other.sources && first.equals(other.first) && pages.equals(other.pages)
+                    && pages.entries().isEmpty()
                     && pages.numbers().isBlank();
         }
     }
@@ -76,9 +78,16 @@ final class SeriesPlanner {
         Map<Place, String> known = new HashMap<>();
         SerialNumber next = first.get();
         long last = -1;
+        Map<SourceId, String> readings = readings(basis.sources());
+        // A series that was taken off has given them, and they stay so.
+        Set<String> taken = new HashSet<>();
         for (GivenNumber given : basis.given()) {
-            if (!given.series().equals(series.id())) continue;
-            known.put(new Place(given.source(), given.page(), given.half()), given.number());
+            if (!given.series().equals(series.id())) {
+                taken.add(given.number());
+                continue;
+            }
+            if (given.pagesKey().equals(readings.get(given.source())))
+                known.put(new Place(given.source(), given.page(), given.half()), given.number());
             last = Math.max(last, next.figuresOf(given.number()));
         }
         if (last >= next.value()) next = next.plus(last - next.value() + 1);
@@ -96,6 +105,7 @@ final class SeriesPlanner {
             Place place = found.get();
             String number = known.get(place);
             if (number == null) {
+                while (taken.contains(next.shown())) next = next.plus(1);
                 number = next.shown();
                 next = next.plus(1);
                 known.put(place, number);
@@ -116,20 +126,34 @@ final class SeriesPlanner {
      * the bundle}
      */
     static List<GivenNumber> numbers(Plan plan, Bundle bundle, SeriesId id) {
-        Map<Place, GivenNumber> numbers = new LinkedHashMap<>();
-        for (GivenNumber given : bundle.numbering().given())
-            if (given.series().equals(id)) numbers.put(new Place(given.source(), given.page(), given.half()), given);
+        Map<SourceId, String> readings = readings(bundle.sources());
+        Set<GivenNumber> numbers = new LinkedHashSet<>();
+        Set<Place> known = new HashSet<>();
+        for (GivenNumber given : bundle.numbering().given()) {
+            if (!given.series().equals(id)) continue;
+            numbers.add(given);
+            if (given.pagesKey().equals(readings.get(given.source())))
+                known.add(new Place(given.source(), given.page(), given.half()));
+        }
         for (PlannedSeries series : plan.marking().series()) {
             if (!series.id().equals(id)) continue;
             for (Leaf leaf : plan.leaves()) {
                 String words = series.words(leaf.index());
                 Optional<Place> found = words.isEmpty() ? Optional.empty() : place(plan.leaves(), leaf);
-                if (found.isEmpty()) continue;
+                if (found.isEmpty() || !known.add(found.get())) continue;
                 Place place = found.get();
-                numbers.putIfAbsent(place, new GivenNumber(id, place.source(), place.page(), place.half(), words));
+                numbers.add(new GivenNumber(id, place.source(), readings.getOrDefault(place.source(), ""), place.page(),
+                        place.half(), words));
             }
         }
-        return List.copyOf(numbers.values());
+        return List.copyOf(numbers);
+    }
+
+    /** {@return by source, how it is read now} */
+    private static Map<SourceId, String> readings(List<Source> sources) {
+        Map<SourceId, String> readings = new HashMap<>();
+        for (Source source : sources) readings.put(source.id(), source.pagesKey());
+        return readings;
     }
 
     /** {@return the page of a source that a leaf shows, or that it stands for because it is withheld} */

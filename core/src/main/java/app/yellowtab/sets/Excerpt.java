@@ -63,7 +63,8 @@ public final class Excerpt {
             first = last + 1;
         }
         return new Plan(CaseHeading.EMPTY.withTitle(title), plan.comments(), own, entries, List.of(), List.of(),
-                bookmarks(places), List.of(), false, List.of(), numbered ? plan.marking().of(leaves) : Marking.STANDARD);
+                bookmarks(places), List.of(), false, List.of(), numbered ? plan.marking().of(leaves) : Marking.STANDARD,
+                plan.toLookAt());
     }
 
     private static Run part(PlannedDocument document, PageKey key) {

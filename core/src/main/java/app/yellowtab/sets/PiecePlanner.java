@@ -61,6 +61,6 @@ public final class PiecePlanner {
         PlannedEntry.Span span = new PlannedEntry.Span(0, leaves.size() - 1, "", "");
         return new Plan(CaseHeading.EMPTY.withTitle(document.title()), comments, leaves,
                 List.of(new PlannedEntry.PlannedDocument(document, 0, 0, span)), List.of(), List.of(), bookmarks, List.of(),
-                false, List.of(), Marking.STANDARD);
+                false, List.of(), Marking.STANDARD, List.of());
     }
 }

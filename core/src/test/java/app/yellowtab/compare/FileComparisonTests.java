@@ -2,7 +2,7 @@ package app.yellowtab.compare;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.yellowtab.edit.PagePairs;
+import app.yellowtab.edit.repage.PagePairs;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.page.Area;

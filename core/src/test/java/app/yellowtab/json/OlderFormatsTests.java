@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.tuple;
 
 import app.yellowtab.facts.About;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.FromSources;
@@ -14,6 +15,7 @@ import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.run.Run;
 import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
@@ -23,6 +25,7 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -52,7 +55,7 @@ class OlderFormatsTests {
     }
 
     @ParameterizedTest
-    @ValueSource(ints = {1, 2})
+    @ValueSource(ints = {1, 2, 3})
     void haveTheSamePagesUnderTheSameNumbers(int format) throws IOException {
         Bundle bundle = opened(format);
         assertThat(Bundles.order(bundle))
@@ -68,10 +71,10 @@ class OlderFormatsTests {
     }
 
     @ParameterizedTest
-    @ValueSource(ints = {1, 2})
+    @ValueSource(ints = {1, 2, 3})
     void areTheSameWhenTheyAreOpenedOnceMoreInTodaysForm(int format) throws IOException {
         Bundle first = opened(format);
-        assertThat(Files.readString(folder.resolve("bundle.json"))).contains("\"format\" : 3");
+        assertThat(Files.readString(folder.resolve("bundle.json"))).contains("\"format\" : 4");
         assertThat(again()).isEqualTo(first);
     }
 
@@ -79,6 +82,16 @@ class OlderFormatsTests {
     void keepWhatOtherProgramsHavePutThere() throws IOException {
         opened(2);
         assertThat(Files.readString(folder.resolve("bundle.json"))).contains("fromAnotherProgram");
+    }
+
+    @Test
+    void numbersThatWereIssuedAreOfThePagesAsTheyWereReadThen() throws IOException {
+        Bundle bundle = opened(3);
+        Map<SourceId, Source> sources = bundle.sourcesById();
+        assertThat(bundle.numbering().given()).isNotEmpty()
+                .allMatch(given -> given.pagesKey().equals(sources.get(given.source()).pagesKey()));
+        assertThat(Planner.plan(bundle).leafNumbered("TH-000101").map(Leaf::label)).contains("4");
+        assertThat(Planner.plan(bundle).marking().series().getFirst().fixed()).isEqualTo(bundle.numbering().given().size());
     }
 
     @Test

@@ -53,7 +53,7 @@ class PlannerProperties {
         return Combinators.combine(contents(3), Arbitraries.of(true, false), Arbitraries.of(Separators.class))
                 .as((contents, cover, separators) -> new Bundle(Bundle.EMPTY.heading(), new Layout(cover, separators),
                         FromSources.STANDARD, Reading.STANDARD, SOURCES, contents, List.of(), Numbering.NONE, List.of(),
-                        RecognitionChoice.STANDARD));
+                        RecognitionChoice.STANDARD, List.of()));
     }
 
     /** Bundles with numbers of every kind. */

@@ -65,7 +65,7 @@ class SeriesPlannerTests {
     }
 
     private static Bundle issued(Bundle bundle) {
-        return NumberEdits.issued(bundle, ID, Planner.plan(bundle).numbersOf(bundle, ID));
+        return NumberEdits.issued(bundle, Planner.plan(bundle).numbersOf(bundle, ID));
     }
 
     @ParameterizedTest

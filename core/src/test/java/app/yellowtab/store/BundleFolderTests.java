@@ -150,9 +150,9 @@ class BundleFolderTests {
     @Test
     void aNewerFormatIsRefused() throws IOException {
         create(bundle);
-        String newer = Files.readString(file).replaceFirst("\"format\" : 3", "\"format\" : 4");
+        String newer = Files.readString(file).replaceFirst("\"format\" : 4", "\"format\" : 5");
         Files.writeString(file, newer);
-        assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("saved by a newer Yellow Tab (format 4)");
+        assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("saved by a newer Yellow Tab (format 5)");
         assertThat(file).hasContent(newer);
     }
 
@@ -287,7 +287,7 @@ class BundleFolderTests {
         String more = Files.readString(file).replaceFirst("\"needs\" : \\[ *]", "\"needs\" : [ \"bates series\" ]");
         Files.writeString(file, more);
         assertThatThrownBy(() -> BundleFolder.open(folder))
-                .hasMessageContaining("saved by a newer Yellow Tab (format 3, bates series)");
+                .hasMessageContaining("saved by a newer Yellow Tab (format 4, bates series)");
         assertThat(file).hasContent(more);
     }
 
@@ -377,7 +377,7 @@ class BundleFolderTests {
             "id" : "a"               | "id" : "x"                         | twice
             "id" : "b"               | "id" : ""                          | id must not be blank
             "attachedTo" : ""        | "attachedTo" : "x"                 | leads back to itself
-            "format" : 3             | "format" : "two"                   | format
+            "format" : 4             | "format" : "two"                   | format
             "hearing" : "2031-10-06" | "hearing" : "+999999999-13-45"     | 45
             "sections" : [           | "sections" : {"a":[                | damaged or cut
             """)

@@ -39,10 +39,12 @@ import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.number.ServedNumber;
 import app.yellowtab.model.page.Area;
+import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.RunId;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.model.source.SourceReading;
 import app.yellowtab.pdf.SystemFace;
 import app.yellowtab.sample.SampleMatter;
 import app.yellowtab.testing.Bundles;
@@ -128,13 +130,15 @@ class BundleSchemaTests {
                 List.of(new LinePart.Typed("Page "), LinePart.Field.of(LineField.PAGE), LinePart.Field.of(LineField.PRODUCED)));
         Numbering numbering = new Numbering(number, List.of(new Series(series, "TH-000101", setting)), List.of(line),
                 List.of(new MarkMove(page, series, new Spot(Spot.Row.HEAD, Spot.Column.LEFT, 4.5, 3))),
-                List.of(new GivenNumber(series, new SourceId("x"), 2, GivenNumber.Half.LEFT, "TH-000102")),
+                List.of(new GivenNumber(series, new SourceId("x"), "k", 2, GivenNumber.Half.LEFT, "TH-000102")),
                 List.of(new ServedNumber(page, "45A")),
                 List.of(new OldNumbers(new SourceId("x"), "12", OldNumbers.Handling.COVERED,
                         List.of(new OldNumbers.Place(1, "12", new Area(1, 2, 3, 4))))),
                 "/matter/register.csv");
         Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(),
-                bundle.contents(), bundle.setAside(), numbering, List.of(), bundle.recognition());
+                bundle.contents(), bundle.setAside(), numbering, List.of(), bundle.recognition(),
+                List.of(new LookAgain(new EntryId("x"), Optional.of(page), new SourceReading(new SourceId("x"), "k"), 2, true,
+                        true)));
         JsonNode written = write(numbered);
         assertThat(schema.validate(written)).isEmpty();
         assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).numbering())
@@ -171,7 +175,7 @@ class BundleSchemaTests {
 
     @ParameterizedTest
     @CsvSource(delimiter = '|', quoteCharacter = '~', textBlock = """
-            "format":3         | "format":2
+            "format":4         | "format":2
             "separators":"none" | "separators":"sometimes"
             "hearing":"2031-10-06" | "hearing":"soon"
             "inIndex":true     | "shown":true

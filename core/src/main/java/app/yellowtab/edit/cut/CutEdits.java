@@ -145,19 +145,13 @@ public final class CutEdits {
     private static List<Document> withNamesOfTheirOwn(Bundle bundle, List<Document> pieces) {
         Set<PageKey> used = new HashSet<>();
         Stream.concat(bundle.contents().allDocuments().stream(), bundle.setAside().stream())
-                .flatMap(document -> document.runs().stream()).forEach(run -> used.addAll(keys(run)));
+                .flatMap(document -> document.runs().stream()).forEach(run -> used.addAll(run.keys()));
         return pieces.stream()
                 .map(piece -> piece.withRuns(piece.runs().stream()
-                        .map(run -> run instanceof SourcePages pages && keys(run).stream().anyMatch(used::contains)
+                        .map(run -> run instanceof SourcePages pages && run.keys().stream().anyMatch(used::contains)
                                 ? new SourcePages(RunId.fresh(), pages.source(), pages.first(), pages.last(), pages.look()) : run)
                         .toList()))
                 .toList();
-    }
-
-    private static List<PageKey> keys(Run run) {
-        List<PageKey> keys = new ArrayList<>();
-        for (int n = 1; n <= run.pageCount(); n++) keys.add(run.key(n));
-        return keys;
     }
 
     private static Bundle without(Bundle bundle, List<Document> old) {

@@ -14,9 +14,11 @@ import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.run.PageKey;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
@@ -62,25 +64,23 @@ public final class NumberEdits {
                         .map(one -> one.id().equals(id) ? one.withSetting(change.apply(one.setting())) : one).toList()));
     }
 
-    /** {@return the bundle without a series or line, and without what it has given} */
+    /** {@return the bundle without a series or line; the numbers that it has given stay given, and no other page gets them} */
     public static Bundle without(Bundle bundle, SeriesId id) {
         Numbering numbering = bundle.numbering();
         return bundle.withNumbering(numbering.withSeries(numbering.series().stream().filter(one -> !one.id().equals(id)).toList())
                 .withLines(numbering.lines().stream().filter(one -> !one.id().equals(id)).toList())
-                .withGiven(numbering.given().stream().filter(one -> !one.series().equals(id)).toList())
                 .withMoves(numbering.moves().stream().filter(one -> !one.series().equals(id)).toList()));
     }
 
     /**
-     * {@return the bundle with the numbers of a series given for ever}
+     * {@return the bundle with numbers given for ever, beside those that are}
      *
      * @param numbers that its pages bear at present
      */
-    public static Bundle issued(Bundle bundle, SeriesId id, List<GivenNumber> numbers) {
-        List<GivenNumber> given =
-                new ArrayList<>(bundle.numbering().given().stream().filter(one -> !one.series().equals(id)).toList());
+    public static Bundle issued(Bundle bundle, List<GivenNumber> numbers) {
+        Set<GivenNumber> given = new LinkedHashSet<>(bundle.numbering().given());
         given.addAll(numbers);
-        return bundle.withNumbering(bundle.numbering().withGiven(given));
+        return bundle.withNumbering(bundle.numbering().withGiven(List.copyOf(given)));
     }
 
     /** {@return the bundle with something decided about numbers that pages carried before} */

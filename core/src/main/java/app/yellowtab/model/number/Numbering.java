@@ -52,6 +52,10 @@ public record Numbering(BundleNumber bundle, List<Series> series, List<RunningLi
         return new Numbering(bundle, series, lines, moves, newGiven, served, old, register);
     }
 
+    public Numbering withServed(List<ServedNumber> newServed) {
+        return new Numbering(bundle, series, lines, moves, given, newServed, old, register);
+    }
+
     public Numbering withOld(List<OldNumbers> newOld) {
         return new Numbering(bundle, series, lines, moves, given, served, newOld, register);
     }

@@ -1,5 +1,8 @@
 package app.yellowtab.model.run;
 
+import java.util.ArrayList;
+import java.util.List;
+
 /** Neighbouring pages of a document. */
 public sealed interface Run permits SourcePages, BlankPages, ReservedPages, FrontSheet, EnclosedFile {
     RunId id();
@@ -13,6 +16,13 @@ public sealed interface Run permits SourcePages, BlankPages, ReservedPages, Fron
      * @param n counted from 1
      */
     PageKey key(int n);
+
+    /** {@return the names for ever of all its pages, in order} */
+    default List<PageKey> keys() {
+        List<PageKey> keys = new ArrayList<>();
+        for (int n = 1; n <= pageCount(); n++) keys.add(key(n));
+        return keys;
+    }
 
     /** {@return the same pages once more, under a name of their own} */
     Run copy();

@@ -58,6 +58,17 @@ public record Source(SourceId id, String fileName, String storedName, SourceKind
         return conversion.map(ConversionKey::value).orElse(sha256);
     }
 
+    /** {@return which reading of it its pages are of} */
+    public SourceReading asRead() {
+        return new SourceReading(id, pagesKey());
+    }
+
+    /** {@return the same as another file of the bundle would be} */
+    public Source under(SourceId otherId) {
+        return new Source(otherId, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle,
+                proposedDate, about, conversion);
+    }
+
     /** {@return the same under another title, and where that comes from} */
     public Source withTitle(String title, Origin from) {
         return new Source(id, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, title, proposedDate,

@@ -292,7 +292,7 @@ public final class NumberDesk {
         Bundle bundle = workspace.bundle();
         String register = bundle.numbering().register();
         if (register.isEmpty()) {
-            workspace.editSoon("edit.issue", now -> NumberEdits.issued(now, id, plan.numbersOf(now, id)),
+            workspace.promiseSoon("edit.issue", now -> NumberEdits.issued(now, plan.numbersOf(bundle, id)),
                     worked -> said.set(Words.of(worked ? "number.issued" : "cut.unexpected", count)));
             return;
         }
@@ -301,7 +301,7 @@ public final class NumberDesk {
             Optional<MatterRegister.Span> span = span(bundle, id, numbers);
             if (span.isPresent()) MatterRegister.enter(Path.of(register), span.get());
             return numbers;
-        }, numbers -> workspace.editSoon("edit.issue", now -> NumberEdits.issued(now, id, numbers),
+        }, numbers -> workspace.promiseSoon("edit.issue", now -> NumberEdits.issued(now, numbers),
                 worked -> said.set(Words.of(worked ? "number.issued" : "cut.unexpected", count))), this::failed);
     }
 

@@ -8,6 +8,7 @@ import app.yellowtab.desktop.look.Opener;
 import app.yellowtab.desktop.look.Sign;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
+import app.yellowtab.desktop.redact.AgainList;
 import app.yellowtab.desktop.redact.LeakList;
 import app.yellowtab.desktop.redact.Leaks;
 import app.yellowtab.desktop.work.RunningJob;
@@ -57,6 +58,7 @@ public final class ProduceStage extends StackPane implements StageView {
     private final ContentsTable contents = new ContentsTable();
     private final Leaks leaking;
     private final LeakList leaks;
+    private final AgainList again;
     private final Region notes;
     private final Button produce;
     private final VBox result = new VBox(8);
@@ -64,6 +66,8 @@ public final class ProduceStage extends StackPane implements StageView {
     private Optional<ProofView> proof = Optional.empty();
     private final Subscription subscription;
     private String suggestedBefore = "";
+    /** Whether somebody must look at something first. */
+    private boolean waits;
 
     /** @param notes what else must be known before it is produced */
     public ProduceStage(Workspace workspace, PageRenderer renderer, Region notes, FileDialogs dialogs, Opener opener) {
@@ -80,8 +84,9 @@ public final class ProduceStage extends StackPane implements StageView {
         result.setId("produce-result");
         this.leaking = new Leaks(workspace, new BundleWords(workspace.folder()));
         this.leaks = new LeakList(leaking);
+        this.again = new AgainList(workspace);
         VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, paper,
-                file(), leaks, notes, produce, result);
+                file(), again, leaks, notes, produce, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
         StackPane room = new StackPane(card);
@@ -132,6 +137,7 @@ public final class ProduceStage extends StackPane implements StageView {
         if (getScene() == null) return;
         choices.show(workspace.bundle());
         paper.show(workspace.bundle());
+        waits = again.show();
         summary.setText(Words.of("produce.summary", plan.pageCount(), plan.documentCount(), plan.indexSheets().size()));
         contents.show(plan);
         String suggested = production.suggested().toString();
@@ -166,7 +172,7 @@ public final class ProduceStage extends StackPane implements StageView {
 
     private void enable() {
         produce.setDisable(production.stateProperty().get() instanceof Production.ProductionState.Running
-                || workspace.plan().documentCount() == 0 || typed().isEmpty());
+                || waits || workspace.plan().documentCount() == 0 || typed().isEmpty());
     }
 
     private Optional<Path> typed() {

@@ -7,7 +7,7 @@ import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.pages.PagePictures;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.edit.PagePairs.Pair;
+import app.yellowtab.edit.repage.PagePairs.Pair;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.Source;

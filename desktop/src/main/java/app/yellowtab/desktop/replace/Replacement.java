@@ -7,11 +7,10 @@ import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
-import app.yellowtab.edit.PagePairs;
 import app.yellowtab.edit.PagePick;
-import app.yellowtab.edit.Replacing;
 import app.yellowtab.edit.number.NumberEdits;
-import app.yellowtab.edit.page.Redacting;
+import app.yellowtab.edit.repage.PagePairs;
+import app.yellowtab.edit.repage.Replacing;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
@@ -131,7 +130,7 @@ public final class Replacement {
             for (OldNumbers numbers : ready.numbers()) replaced = NumberEdits.decided(replaced, numbers);
             return replaced;
         });
-        if (Redacting.isRedacted(workspace.bundle(), ready.newer().id()))
+        if (workspace.bundle().toLookAt().stream().anyMatch(again -> again.before().equals(ready.older().asRead())))
             workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, ready.newer().fileName(), ""));
     }
 

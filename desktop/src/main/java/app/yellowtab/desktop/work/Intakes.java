@@ -1,9 +1,12 @@
 package app.yellowtab.desktop.work;
 
+import app.yellowtab.compare.FileComparison;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.edit.Edits;
-import app.yellowtab.edit.page.Redacting;
+import app.yellowtab.edit.repage.GonePages;
+import app.yellowtab.edit.repage.Repaging;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.intake.FoundFolder;
 import app.yellowtab.intake.Intake;
 import app.yellowtab.keep.RememberedPasswords;
@@ -11,6 +14,8 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.picture.PageRenderer;
+import app.yellowtab.picture.PictureFiles;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -18,11 +23,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.slf4j.LoggerFactory;
 
 /** Brings files into the open bundle, in the background. One intake is one edit, so that undo takes all of it back. */
 public final class Intakes {
@@ -97,7 +104,7 @@ public final class Intakes {
         if (!passwords.contains(password)) passwords.add(password);
         Reading reading = workspace.bundle().reading();
         readAgain(locked, passwords, read -> {
-            List<Intake.Reread> opened = read.stream().filter(Intake.Reread::isRead).toList();
+            List<Anew> opened = read.stream().filter(one -> one.read().isRead()).toList();
             if (!opened.isEmpty()) {
                 workspace.tryPasswords(passwords);
                 if (keep) remember(password);
@@ -113,31 +120,43 @@ public final class Intakes {
         Reading reading = workspace.bundle().reading();
         // What cannot be read any more, such as a file that is locked again, stays as it was.
         readAgain(sources, workspace.folder().passwords(), read -> {
-            List<Intake.Reread> known = read.stream().filter(Intake.Reread::isRead).toList();
-            learn(known, reading);
-            Map<SourceId, Source> now = workspace.bundle().sourcesById();
-            for (Intake.Reread one : known) {
-                if (Redacting.isRedacted(workspace.bundle(), one.source())) workspace.findings()
-                        .add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, now.get(one.source()).fileName(), ""));
-            }
+            learn(read.stream().filter(one -> one.read().isRead()).toList(), reading);
         });
     }
 
     /**
-     * Takes in what reading files anew has brought, in every state of the bundle in which they are read in that way; and in the
-     * others where a file could not be read at all.
+     * A file that was read anew.
+     *
+     * @param repaging what has become of its pages; empty where they are those that they were
      */
-    private void learn(List<Intake.Reread> read, Reading reading) {
+    private record Anew(Intake.Reread read, Optional<Repaging> repaging) {}
+
+    /**
+     * Takes in what reading files anew has brought, in every state of the bundle in which they are read in that way; and in the
+     * others where a file could not be read at all. What was on pages that are gone, or that somebody must look at, is said.
+     */
+    private void learn(List<Anew> read, Reading reading) {
+        Bundle before = workspace.bundle();
+        List<Repaging> compared = read.stream().flatMap(one -> one.repaging().stream()).toList();
         workspace.learn(bundle -> {
             Map<SourceId, Source> sources = bundle.sourcesById();
             Map<SourceId, UnaryOperator<Source>> changes = new HashMap<>();
-            for (Intake.Reread one : read) {
-                Source known = sources.get(one.source());
+            for (Anew one : read) {
+                Source known = sources.get(one.read().source());
                 if (known != null && (bundle.reading().equals(reading) || !known.isRead()))
-                    changes.put(one.source(), one.change());
+                    changes.put(one.read().source(), one.read()::in);
             }
-            return changes.isEmpty() ? bundle : Edits.changeSources(bundle, changes);
+            return changes.isEmpty() ? bundle : Edits.changeSources(bundle, changes, compared);
         });
+        Bundle now = workspace.bundle();
+        Map<SourceId, Source> sources = now.sourcesById();
+        for (Repaging repaging : compared) {
+            Source source = sources.get(repaging.after().source());
+            if (source == null || !source.asRead().equals(repaging.after())) continue;
+            GonePages.finding(before, repaging).ifPresent(workspace.findings()::add);
+            if (now.toLookAt().stream().anyMatch(again -> again.before().equals(repaging.before())))
+                workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, source.fileName(), ""));
+        }
     }
 
     private void remember(String password) {
@@ -182,16 +201,20 @@ public final class Intakes {
         });
     }
 
-    private void readAgain(List<Source> sources, List<String> passwords, Consumer<List<Intake.Reread>> done) {
+    private void readAgain(List<Source> sources, List<String> passwords, Consumer<List<Anew>> done) {
         Reading reading = workspace.bundle().reading();
         workspace.jobs().start((progress, stop) -> {
             Intake intake = Intake.besideWindow(workspace.folder(), passwords, reading);
-            List<Intake.Reread> read = new ArrayList<>();
+            List<Anew> read = new ArrayList<>();
             for (Source source : sources) {
                 if (stop.getAsBoolean()) break;
                 progress.accept(new Jobs.JobProgress(Words.of("intake.state", read.size() + 1, sources.size(), source.fileName()),
                         (double) read.size() / sources.size()));
-                read.add(intake.readAgain(source, workspace.folder()));
+                Intake.Reread one = intake.readAgain(source, workspace.folder());
+                Optional<Repaging> repaging = one.before().asRead().equals(one.after().asRead()) ? Optional.empty()
+                        : Optional.of(compared(one, stop));
+                // What was stopped takes pages for changed ones that nobody has looked at.
+                if (!stop.getAsBoolean()) read.add(new Anew(one, repaging));
             }
             return read;
         }, done, failure -> workspace.findings()
@@ -265,5 +288,21 @@ public final class Intakes {
             shown = now;
             show.accept(List.copyOf(list));
         }
+    }
+
+    /** {@return what has become of the pages of a file that was read anew, found by what they show} */
+    private Repaging compared(Intake.Reread read, BooleanSupplier stop) {
+        if (read.before().isRead() && read.after().isRead()) {
+            Source after = read.after().under(SourceId.fresh());
+            workspace.folder().know(List.of(after));
+            try (PageRenderer renderer = new PageRenderer(workspace.folder(), PictureFiles.NONE)) {
+                return Repaging.of(read.before(), read.after(),
+                        FileComparison.compare(renderer, workspace.folder(), read.before(),
+                                after, List.of(), Progress.NONE, stop).pairs());
+            } catch (IOException | RuntimeException lost) {
+                LoggerFactory.getLogger(Intakes.class).warn("not compared: {}", read.before().fileName(), lost);
+            }
+        }
+        return Repaging.unseen(read.before(), read.after());
     }
 }

@@ -195,12 +195,26 @@ public final class Workspace {
      *             not; false where it failed, of which the user was told
      */
     public void editSoon(String name, UnaryOperator<Bundle> change, Consumer<Boolean> done) {
-        UnderWay edit = new UnderWay(Words.of(name), new CompletableFuture<>());
-        underWay.add(edit);
-        workOut(edit, change, done);
+        workOut(begun(name), change, history::step, done);
     }
 
-    private void workOut(UnderWay edit, UnaryOperator<Bundle> change, Consumer<Boolean> done) {
+    /**
+     * Makes a promise in the same way, such as numbers that are issued: it is no step, and nothing that is undone takes it back.
+     *
+     * @param done is told when that is over, as above
+     */
+    public void promiseSoon(String name, UnaryOperator<Bundle> promise, Consumer<Boolean> done) {
+        workOut(begun(name), promise, promised -> history.promise(present -> promised), done);
+    }
+
+    private UnderWay begun(String name) {
+        UnderWay edit = new UnderWay(Words.of(name), new CompletableFuture<>());
+        underWay.add(edit);
+        return edit;
+    }
+
+    /** @param take takes what was worked out of the present bundle in its place */
+    private void workOut(UnderWay edit, UnaryOperator<Bundle> change, Consumer<Bundle> take, Consumer<Boolean> done) {
         Bundle base = history.present();
         Plan before = plan();
         jobs.attempt(() -> {
@@ -209,12 +223,12 @@ public final class Workspace {
         }, ready -> {
             // What was done or found out meanwhile stays, and what is worked out of it is, again, not for the JavaFX thread.
             if (history.present() != base) {
-                workOut(edit, change, done);
+                workOut(edit, change, take, done);
                 return;
             }
             end(edit, () -> {
                 if (ready.bundle() == base) return;
-                history.step(ready.bundle());
+                take.accept(ready.bundle());
                 planned.addFirst(ready);
                 show();
             }, () -> done.accept(true));

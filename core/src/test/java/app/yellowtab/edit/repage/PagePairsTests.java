@@ -1,4 +1,4 @@
-package app.yellowtab.edit;
+package app.yellowtab.edit.repage;
 
 import static app.yellowtab.testing.Bundles.bundle;
 import static app.yellowtab.testing.Bundles.document;
@@ -7,6 +7,8 @@ import static app.yellowtab.testing.Bundles.section;
 import static app.yellowtab.testing.Bundles.source;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.PagePick;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.entry.EntryId;
@@ -27,7 +29,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Two versions of a file, each page a letter: the same letter is the same page, a capital one a changed page. */
 class PagePairsTests {
-    private static double alike(char before, char after) {
+    static double alike(char before, char after) {
         return before == after ? 1 : Character.toLowerCase(before) == Character.toLowerCase(after) ? 0.8 : 0;
     }
 

@@ -1,4 +1,4 @@
-package app.yellowtab.edit;
+package app.yellowtab.edit.repage;
 
 import java.util.ArrayList;
 import java.util.Arrays;
