@@ -7,7 +7,9 @@ import static org.mockito.Mockito.when;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.leaf.Content;
+import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.page.Redaction;
+import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -121,7 +123,14 @@ class RedactWindowTests extends AtTheWindow {
         robot.clickOn("#redact-more").clickOn("#redact-schedule");
         until(() -> Files.exists(schedule));
         assertThat(Files.readAllLines(schedule)).hasSize(4).last().asString().contains("5").contains("Privileged");
-        robot.clickOn("#status-produce").clickOn("#produce-target").push(KeyCode.END).clickOn("#produce-start");
+        Document letter = workspace().bundle().contents().allDocuments().getFirst();
+        LookAgain again = new LookAgain(letter.id(), Optional.of(letter.runs().getFirst().key(1)),
+                workspace().bundle().sources().getFirst().asRead(), 1, true, false);
+        robot.interact(() -> workspace().edit(bundle -> bundle.withToLookAt(List.of(again))));
+        robot.clickOn("#status-produce");
+        until(() -> robot.lookup("#again").query().isVisible());
+        assertThat(robot.lookup("#produce-start").query().isDisabled()).isTrue();
+        robot.clickOn("#again-seen").clickOn("#produce-target").push(KeyCode.END).clickOn("#produce-start");
         Path target = temp.resolve("bundle/Trial bundle.pdf");
         until(() -> Files.exists(target) && jobs.running().isEmpty());
         List<String> pages = Pdfs.pages(target);
@@ -129,7 +138,12 @@ class RedactWindowTests extends AtTheWindow {
         assertThat(pages.get(3)).contains("Quagmire");
         assertThat(pages.get(4)).contains("once more").doesNotContain("Quagmire");
         assertThat(Files.readString(target, StandardCharsets.ISO_8859_1)).doesNotContain("Zanzibar");
-        robot.interact(() -> workspace().undo());
+        robot.interact(() -> {
+            workspace().undo();
+            assertThat(workspace().bundle().toLookAt()).containsExactly(again);
+            workspace().undo();
+            workspace().undo();
+        });
         until(() -> onPageInView().isEmpty());
     }
 }

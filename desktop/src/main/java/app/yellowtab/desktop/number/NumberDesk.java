@@ -277,8 +277,10 @@ public final class NumberDesk {
     /** Takes the chosen series or line off again. */
     public void takeOff() {
         SeriesId id = chosen;
+        int issued = state.get().fixed();
         chosen = Marking.BUNDLE;
         workspace.edit(bundle -> NumberEdits.without(bundle, id));
+        if (issued > 0) said.set(Words.of("number.stayIssued", issued));
     }
 
     /**

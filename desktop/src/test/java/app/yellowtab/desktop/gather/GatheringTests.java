@@ -25,9 +25,11 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.store.BundleFolder;
@@ -174,6 +176,10 @@ class GatheringTests {
         assertThat(source("draft.docx").about().way()).isEqualTo(Way.BUILT_IN);
     }
 
+    private Document document() {
+        return workspace.bundle().contents().allDocuments().getFirst();
+    }
+
     @Test
     void whatIsRedactedIsToBeLookedAtAgainWhereTheFileIsReadInAnotherWay() throws IOException {
         String changed =
@@ -187,6 +193,12 @@ class GatheringTests {
         gathering.read(new Reading(false, true, false));
         assertThat(workspace.findings()).filteredOn(finding -> finding.code() == Finding.Code.REDACTED_LOOK_AGAIN)
                 .singleElement().satisfies(finding -> assertThat(finding.message()).startsWith("draft.docx: "));
+        assertThat(workspace.bundle().toLookAt()).singleElement()
+                .satisfies(again -> assertThat(again.page()).contains(document().runs().getFirst().key(1)));
+        assertThat(document().runs().getFirst()).isInstanceOfSatisfying(SourcePages.class,
+                pages -> assertThat(pages.look().redactions()).containsExactly(redaction));
+        workspace.undo();
+        assertThat(workspace.bundle().toLookAt()).as("read as it was").isEmpty();
     }
 
     @Test

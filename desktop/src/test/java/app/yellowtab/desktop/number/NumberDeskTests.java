@@ -105,7 +105,9 @@ class NumberDeskTests {
         assertThat(Files.readAllLines(register)).hasSize(8);
         desk.takeOff();
         assertThat(state().isBundle()).isTrue();
-        assertThat(workspace.bundle().numbering().given()).isEmpty();
+        assertThat(desk.saidProperty().get()).isEqualTo("4 numbers stay issued: no other page gets them.");
+        workspace.undo();
+        assertThat(marks(3)).containsExactly("TH-000105", "4");
     }
 
     @Test

@@ -1,7 +1,10 @@
 package app.yellowtab.desktop.replace;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.yellowtab.assemble.Assembler;
+import app.yellowtab.assemble.Outcome;
 import app.yellowtab.desktop.replace.Replacement.ReplaceState;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
@@ -10,7 +13,9 @@ import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Place;
 import app.yellowtab.edit.page.PageEdits;
+import app.yellowtab.edit.repage.Looking;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Progress;
 import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
@@ -109,6 +114,11 @@ class ReplacementTests {
         });
         assertThat(workspace.findings()).extracting(Finding::message).singleElement().asString()
                 .startsWith("report.pdf: areas of its pages are redacted").contains("look at each");
+        assertThatThrownBy(() -> Assembler.standard().assemble(workspace.plan(), folder, temp.resolve("out.pdf"), Progress.NONE,
+                () -> false)).hasMessageContaining("nobody has looked at them yet (1 in all, first page 2 as it was)");
+        workspace.edit(bundle -> Looking.seen(bundle, bundle.toLookAt().getFirst()));
+        assertThat(Assembler.standard().assemble(workspace.plan(), folder, temp.resolve("out.pdf"), Progress.NONE, () -> false))
+                .isInstanceOf(Outcome.Written.class);
     }
 
     @Test
