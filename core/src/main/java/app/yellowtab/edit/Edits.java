@@ -31,6 +31,24 @@ public final class Edits {
     }
 
     /**
+     * {@return the bundle with what lay inside a file that could not be opened before} It follows the document of that file, and
+     * belongs to it; where this is not in the index, it lies in the tray. What came before does not come again.
+     *
+     * @param documents that the files inside are made
+     */
+    public static Bundle follow(Bundle bundle, SourceId file, List<Source> inside, List<Document> documents) {
+        boolean known = bundle.sources().stream().anyMatch(source -> source.about().attachedTo().equals(file.value()));
+        if (known || inside.isEmpty()) return bundle;
+        Bundle with = addSources(bundle, inside);
+        Optional<Document> owner = bundle.contents().allDocuments().stream()
+                .filter(document -> document.sources().contains(file)).findFirst();
+        return owner.flatMap(its -> Outline.placeOfDocument(bundle, its.id()).map(place -> insertDocuments(with,
+                documents.stream().map(document -> document.belongsTo().isPresent() ? document
+                        : document.withBelongsTo(Optional.of(its.id()))).toList(),
+                new Place(place.section(), place.index() + 1)))).orElse(with);
+    }
+
+    /**
      * {@return the bundle without some of what lies in the tray} With a document that was set aside go the sources that nothing
      * else is made of.
      *

@@ -94,6 +94,16 @@ public final class Intake {
     }
 
     /**
+     * Brings in what lies inside a file that was brought in before, and could not be opened then.
+     *
+     * @param source   the file as it is read now
+     * @param original where it lies
+     */
+    public Taken bringInside(Source source, Path original, BooleanSupplier stop) {
+        return new IntakeRun(this, 1, depot, passwords, Listener.NONE, stop).inside(source, original);
+    }
+
+    /**
      * What came of it.
      *
      * @param sources  everything that was kept, unread files among it

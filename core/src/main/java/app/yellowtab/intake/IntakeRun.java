@@ -83,6 +83,22 @@ final class IntakeRun {
         }
     }
 
+    /** Reads what lies inside a file that was brought in before. */
+    Taken inside(Source source, Path original) {
+        try {
+            Gathered all = Gathered.empty();
+            if (holdsFiles(source)) readAttachments(original, source, Optional.empty(), 0, all);
+            return new Taken(all.sources(), new Contents(all.documents(), all.sections()), all.findings());
+        } finally {
+            readers.shutdown();
+            tidy();
+        }
+    }
+
+    private static boolean holdsFiles(Source source) {
+        return source.isRead() && (source.kind().isMail() || !source.about().pages().attachments().isEmpty());
+    }
+
     private Pending start(FoundFolder folder) {
         List<Future<Gathered>> files = new ArrayList<>();
         for (Path file : folder.files()) files.add(readers.submit(() -> readWhole(file, 0)));
@@ -139,8 +155,7 @@ final class IntakeRun {
                 Optional<Document> made = source.isRead() ? Optional.of(Document.of(source)) : Optional.empty();
                 made.ifPresent(outcome.documents()::add);
                 arrived(source);
-                boolean holds = source.isRead() && (source.kind().isMail() || !source.about().pages().attachments().isEmpty());
-                if (holds) readAttachments(file, source, made.map(Document::id), depth, outcome);
+                if (holdsFiles(source)) readAttachments(file, source, made.map(Document::id), depth, outcome);
             }
         }
     }

@@ -12,7 +12,6 @@ import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceKind;
 import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.URLEncoder;
@@ -26,10 +25,6 @@ import java.util.Map;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import org.apache.pdfbox.pdmodel.PDDocumentNameDictionary;
-import org.apache.pdfbox.pdmodel.PDEmbeddedFilesNameTreeNode;
-import org.apache.pdfbox.pdmodel.common.filespecification.PDComplexFileSpecification;
-import org.apache.pdfbox.pdmodel.common.filespecification.PDEmbeddedFile;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -163,20 +158,7 @@ class InsidesTests extends TakingIn {
 
     @Test
     void filesInAPdfAreTakenOut() throws IOException {
-        Path pdf = Pdfs.write(folder, "file", 2, document -> {
-            try {
-                PDComplexFileSpecification inside = new PDComplexFileSpecification();
-                inside.setFile("../parts list.txt");
-                inside.setEmbeddedFile(new PDEmbeddedFile(document, new ByteArrayInputStream(bytes("fan motor"))));
-                PDEmbeddedFilesNameTreeNode tree = new PDEmbeddedFilesNameTreeNode();
-                tree.setNames(Map.of("parts", inside));
-                PDDocumentNameDictionary names = new PDDocumentNameDictionary(document.getDocumentCatalog());
-                names.setEmbeddedFiles(tree);
-                document.getDocumentCatalog().setNames(names);
-            } catch (IOException e) {
-                throw new IllegalStateException(e);
-            }
-        });
+        Path pdf = Pdfs.write(folder, "file", 2, document -> Pdfs.attach(document, "../parts list.txt", bytes("fan motor")));
         List<Source> sources = take(pdf).sources();
         assertThat(sources).extracting(Source::fileName).containsExactly("file.pdf", "parts list.txt");
         assertThat(sources.getFirst().about().pages().attachments()).containsExactly("../parts list.txt");

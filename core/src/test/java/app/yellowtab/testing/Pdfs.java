@@ -4,17 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentNameDictionary;
+import org.apache.pdfbox.pdmodel.PDEmbeddedFilesNameTreeNode;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.common.filespecification.PDComplexFileSpecification;
+import org.apache.pdfbox.pdmodel.common.filespecification.PDEmbeddedFile;
 import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
 import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
@@ -201,5 +208,21 @@ public final class Pdfs {
             }
         }
         return box;
+    }
+
+    /** Puts a file into a document. */
+    public static void attach(PDDocument document, String name, byte[] content) {
+        try {
+            PDComplexFileSpecification inside = new PDComplexFileSpecification();
+            inside.setFile(name);
+            inside.setEmbeddedFile(new PDEmbeddedFile(document, new ByteArrayInputStream(content)));
+            PDEmbeddedFilesNameTreeNode tree = new PDEmbeddedFilesNameTreeNode();
+            tree.setNames(Map.of("inside", inside));
+            PDDocumentNameDictionary names = new PDDocumentNameDictionary(document.getDocumentCatalog());
+            names.setEmbeddedFiles(tree);
+            document.getDocumentCatalog().setNames(names);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

@@ -128,8 +128,9 @@ public final class Intakes {
      * A file that was read anew.
      *
      * @param repaging what has become of its pages; empty where they are those that they were
+     * @param inside   what lay inside it, where it could not be opened before
      */
-    private record Anew(Intake.Reread read, Optional<Repaging> repaging) {}
+    private record Anew(Intake.Reread read, Optional<Repaging> repaging, Optional<Intake.Taken> inside) {}
 
     /**
      * Takes in what reading files anew has brought, in every state of the bundle in which they are read in that way; and in the
@@ -148,6 +149,7 @@ public final class Intakes {
             }
             return changes.isEmpty() ? bundle : Edits.changeSources(bundle, changes, compared);
         });
+        for (Anew one : read) one.inside().ifPresent(inside -> follow(one.read().source(), inside));
         Bundle now = workspace.bundle();
         Map<SourceId, Source> sources = now.sourcesById();
         for (Repaging repaging : compared) {
@@ -157,6 +159,12 @@ public final class Intakes {
             if (now.toLookAt().stream().anyMatch(again -> again.before().equals(repaging.before())))
                 workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, source.fileName(), ""));
         }
+    }
+
+    private void follow(SourceId file, Intake.Taken inside) {
+        workspace.folder().know(inside.sources());
+        workspace.edit(bundle -> Edits.follow(bundle, file, inside.sources(), inside.contents().allDocuments()));
+        workspace.findings().addAll(inside.findings());
     }
 
     private void remember(String password) {
@@ -214,7 +222,10 @@ public final class Intakes {
                 Optional<Repaging> repaging = one.before().asRead().equals(one.after().asRead()) ? Optional.empty()
                         : Optional.of(compared(one, stop));
                 // What was stopped takes pages for changed ones that nobody has looked at.
-                if (!stop.getAsBoolean()) read.add(new Anew(one, repaging));
+                if (stop.getAsBoolean()) break;
+                boolean opened = !one.before().isRead() && one.isRead();
+                read.add(new Anew(one, repaging, opened ? Optional.of(intake.bringInside(one.after(),
+                        workspace.folder().original(source.id()), stop)) : Optional.empty()));
             }
             return read;
         }, done, failure -> workspace.findings()

@@ -26,6 +26,7 @@ import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.run.PageKey;
@@ -38,6 +39,7 @@ import app.yellowtab.testing.Pdfs;
 import app.yellowtab.testing.WordFile;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -49,6 +51,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TimeZone;
 import java.util.concurrent.ScheduledExecutorService;
+import java.util.function.Consumer;
+import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.pdfbox.pdmodel.encryption.AccessPermission;
 import org.apache.pdfbox.pdmodel.encryption.StandardProtectionPolicy;
@@ -267,7 +271,12 @@ class GatheringTests {
     }
 
     private Path locked(String name, String password) throws IOException {
+        return locked(name, password, document -> {});
+    }
+
+    private Path locked(String name, String password, Consumer<PDDocument> content) throws IOException {
         return Pdfs.write(temp, name, 2, document -> {
+            content.accept(document);
             try {
                 document.protect(new StandardProtectionPolicy("owner", password, new AccessPermission()));
             } catch (IOException e) {
@@ -316,6 +325,24 @@ class GatheringTests {
         gathering.unlock(List.of(source("terms.pdf")), "tarn", false, () -> wrong.add("tarn"));
         assertThat(asks("terms.pdf")).isFalse();
         folder.open(source("terms.pdf").id()).close();
+    }
+
+    @Test
+    void whatLiesInALockedFileFollowsItWhenItIsUnlocked() throws IOException {
+        gathering.bringIn(List.of(
+                locked("terms", "tarn",
+                        document -> Pdfs.attach(document, "parts.txt", "fan motor".getBytes(StandardCharsets.UTF_8))),
+                Pdfs.write(temp, "other", 1)));
+        assertThat(names()).containsExactly("terms.pdf", "other.pdf");
+        workspace.edit(bundle -> Edits.putInIndex(bundle, bundle.tray().stream().map(InTray::id).toList(),
+                new Place(Optional.empty(), 0)));
+        gathering.unlock(List.of(source("terms.pdf")), "tarn", false, () -> {});
+        assertThat(Bundles.order(workspace.bundle())).isEqualTo("terms parts other");
+        assertThat(workspace.bundle().contents().documents().get(1).belongsTo()).contains(document().id());
+        assertThat(document().pageCount()).isEqualTo(2);
+        reopen();
+        gathering.unlock(List.of(source("terms.pdf")), "tarn", false, () -> {});
+        assertThat(names()).as("it comes once").containsExactly("terms.pdf", "> parts.txt", "other.pdf");
     }
 
     @Test
