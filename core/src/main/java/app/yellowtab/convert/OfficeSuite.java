@@ -149,17 +149,22 @@ final class OfficeSuite {
 
     private static OfficeManager start(File home) throws OfficeException, IOException {
         Path profile = profile();
+        Path place = WorkFolder.newFolder("suite");
+        // The suite's command line names where it works.
+        Optional<OfficeGuard> guard = OfficeGuard.isPossible() ? Optional.of(OfficeGuard.over(place)) : Optional.empty();
         OfficeManager manager = LocalOfficeManager.builder().officeHome(home).templateProfileDir(profile.toFile())
+                .workingDir(place.toFile())
                 .taskExecutionTimeout(MOST_MILLIS)
                 .maxTasksPerProcess(TASKS_PER_PROCESS).build();
         manager.start();
-        Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(manager, profile)));
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> stop(manager, profile, guard)));
         return manager;
     }
 
-    private static void stop(OfficeManager manager, Path profile) {
+    private static void stop(OfficeManager manager, Path profile, Optional<OfficeGuard> guard) {
         try {
             manager.stop();
+            if (guard.isPresent()) guard.get().close();
             Folders.delete(profile);
         } catch (OfficeException | IOException e) {
             LOG.warn("the office suite does not stop", e);

@@ -1,6 +1,7 @@
 package app.yellowtab.convert;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.doAnswer;
 import static org.mockito.Mockito.doThrow;
@@ -18,6 +19,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.jodconverter.core.office.OfficeException;
 import org.jodconverter.core.office.OfficeManager;
@@ -104,5 +106,20 @@ class OfficeSuiteTests {
         OfficeManager manager = mock(OfficeManager.class);
         assertThat(new OfficeSuite("1", () -> manager).convert(file, SourceKind.MSG, target, Reading.STANDARD, notes)).isFalse();
         verify(manager, times(0)).execute(any());
+    }
+
+    @Test
+    void itEndsWithTheProgramEvenWhereThatIsKilled() throws Exception {
+        assumeTrue(OfficeGuard.isPossible());
+        Process suite = new ProcessBuilder("/bin/sh", "-c", "while true; do sleep 1; done", "soffice", "-env:at=file://" + folder)
+                .start();
+        Process other = new ProcessBuilder("/bin/sh", "-c", "sleep 60").start();
+        OfficeGuard guard = OfficeGuard.over(folder);
+        assertThat(suite.isAlive()).isTrue();
+        // The system does so when the program has ended in whatever way.
+        guard.close();
+        assertThat(suite.waitFor(20, TimeUnit.SECONDS)).isTrue();
+        assertThat(other.isAlive()).isTrue();
+        other.destroyForcibly();
     }
 }
