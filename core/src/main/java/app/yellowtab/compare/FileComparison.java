@@ -20,6 +20,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -48,12 +50,13 @@ public final class FileComparison implements PagePairs.Likeness {
 
     /** One of the two, with what is known of its pages by now; the numbers are those of the other side, by the page. */
     private record Version(Source source, List<String> words, List<Set<String>> sets, Map<Integer, String> numbers,
-            Map<Integer, Optional<PageSight>> sights) {
+            Map<Integer, Optional<PageSight>> sights, Map<String, List<Integer>> byWords) {
         static Version of(Source source, List<BatchPage> pages, List<OldNumbers> decided) {
             List<String> words = pages.stream().map(page -> page.text().text().replaceAll("\\s+", " ").strip()).toList();
             return new Version(source, words,
                     words.stream().map(text -> (Set<String>) new HashSet<>(Arrays.asList(text.split(" ")))).toList(),
-                    OldNumberFinder.identities(pages, decided), new HashMap<>());
+                    OldNumberFinder.identities(pages, decided), new HashMap<>(), IntStream.rangeClosed(1, words.size()).boxed()
+                            .collect(Collectors.groupingBy(page -> words.get(page - 1))));
         }
     }
 
@@ -88,6 +91,12 @@ public final class FileComparison implements PagePairs.Likeness {
         if (!canBe(older, newer)) return 0;
         double alike = seen(older, newer);
         return before.numbers.containsKey(older) && after.numbers.containsKey(newer) ? Math.max(alike, 0.99) : alike;
+    }
+
+    /** Those with the same words. */
+    @Override
+    public int[] likeOne(int older, int pages) {
+        return after.byWords.getOrDefault(before.words.get(older - 1), List.of()).stream().mapToInt(Integer::intValue).toArray();
     }
 
     /** No where both bear numbers of the other side that differ. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Which pages of two versions of a file stand for each other, in the order of the newer one.
@@ -13,10 +14,12 @@ import java.util.stream.IntStream;
 public record PagePairs(List<Pair> pairs) {
     /** Less alike than this, pages are taken for different ones. */
     private static final double LEAST = 0.35;
-    /** With more pairs to be looked at than this, only pages that are the same are found. */
+    /**
+     * Where more pairs than this would have to be looked at between pages that are the same, pages are paired by their numbers.
+     */
     private static final long MOST_LOOKED_AT = 250_000;
-    /** With more pages on both sides than this, they are paired by their numbers. */
-    private static final long MOST = 40_000_000;
+    /** So many pages of the other version are compared with one that may be the same, the nearest: blank pages are alike. */
+    private static final int MOST_LIKE_ONE = 64;
 
     public PagePairs {
         pairs = List.copyOf(pairs);
@@ -47,6 +50,13 @@ public record PagePairs(List<Pair> pairs) {
             return of(before, after) >= 1;
         }
 
+        /**
+         * {@return the pages of the newer version that may be the same as one of the older, in order; others are not asked for}
+         */
+        default int[] likeOne(int before, int pages) {
+            return IntStream.rangeClosed(1, pages).toArray();
+        }
+
         /** {@return whether they may be the same page, changed; not where it is known that they are different ones} */
         default boolean canBe(int before, int after) {
             return true;
@@ -67,21 +77,80 @@ public record PagePairs(List<Pair> pairs) {
         while (tail < Math.min(before, after) - head && likeness.isSame(before - tail, after - tail)) tail++;
         List<Pair> pairs = new ArrayList<>();
         for (int page = 1; page <= head; page++) pairs.add(new Pair(page, page, true));
-        pairs.addAll(middle(head, before - head - tail, after - head - tail, likeness));
+        int fromBefore = head;
+        int fromAfter = head;
+        // Few pages are paired all at once; of many, first those that are the same.
+        boolean few = (long) (before - head - tail) * (after - head - tail) <= MOST_LOOKED_AT;
+        for (Pair same : few ? List.<Pair>of() : same(head, before - tail, after - tail, after, likeness)) {
+            pairs.addAll(between(fromBefore, same.before() - 1 - fromBefore, fromAfter, same.after() - 1 - fromAfter, likeness));
+            pairs.add(same);
+            fromBefore = same.before();
+            fromAfter = same.after();
+        }
+        pairs.addAll(between(fromBefore, before - tail - fromBefore, fromAfter, after - tail - fromAfter, likeness));
         for (int left = tail - 1; left >= 0; left--) pairs.add(new Pair(before - left, after - left, true));
         return new PagePairs(pairs);
     }
 
-    /** Pairs what stands between the pages that are the same at both ends. */
-    private static List<Pair> middle(int head, int before, int after, Likeness likeness) {
-        if ((long) before * after > MOST) return gap(head, before, head, after, likeness);
-        boolean looks = (long) before * after <= MOST_LOOKED_AT;
+    /** The last pair of as many as there can be in order, and the one before it. */
+    private record Chain(Pair last, @Nullable Chain before) {}
+
+    /**
+     * {@return as many pages as can be that are the same, without changing their order} By J. W. Hunt and T. G. Szymanski, "A
+     * fast algorithm for computing longest common subsequences" (1977): what it takes grows with the pages that are the same.
+     */
+    private static List<Pair> same(int head, int lastBefore, int lastAfter, int after, Likeness likeness) {
+        List<Chain> chains = new ArrayList<>();
+        for (int page = head + 1; page <= lastBefore; page++) {
+            int[] alike = nearest(likeness.likeOne(page, after), page, head, lastAfter);
+            for (int n = alike.length - 1; n >= 0; n--) {
+                if (!likeness.isSame(page, alike[n])) continue;
+                int length = length(chains, alike[n]);
+                Chain chain = new Chain(new Pair(page, alike[n], true), length == 0 ? null : chains.get(length - 1));
+                if (length == chains.size()) chains.add(chain);
+                else chains.set(length, chain);
+            }
+        }
+        List<Pair> pairs = new ArrayList<>();
+        for (Chain chain = chains.isEmpty() ? null : chains.getLast(); chain != null; chain = chain.before())
+            pairs.add(chain.last());
+        return pairs.reversed();
+    }
+
+    /** {@return how many pairs there can be before one with a page of the newer version} */
+    private static int length(List<Chain> chains, int page) {
+        int low = 0;
+        int high = chains.size();
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (chains.get(middle).last().after() < page) low = middle + 1;
+            else high = middle;
+        }
+        return low;
+    }
+
+    /** {@return those pages between two that are the nearest to one, in order} */
+    private static int[] nearest(int[] pages, int page, int after, int last) {
+        int from = 0;
+        int to = pages.length;
+        while (from < to && pages[from] <= after) from++;
+        while (to > from && pages[to - 1] > last) to--;
+        while (to - from > MOST_LIKE_ONE) {
+            if (page - pages[from] > pages[to - 1] - page) from++;
+            else to--;
+        }
+        return Arrays.copyOfRange(pages, from, to);
+    }
+
+    /** Pairs what stands between pages that are the same, as the most alike that there can be without changing their order. */
+    private static List<Pair> between(int fromBefore, int before, int fromAfter, int after, Likeness likeness) {
+        if ((long) before * after == 0 || (long) before * after > MOST_LOOKED_AT)
+            return gap(fromBefore, before, fromAfter, after, likeness);
         float[][] best = new float[before + 1][after + 1];
         float[][] gain = new float[before + 1][after + 1];
         for (int i = before - 1; i >= 0; i--) {
             for (int j = after - 1; j >= 0; j--) {
-                double alike =
-                        looks ? likeness.of(head + i + 1, head + j + 1) : likeness.isSame(head + i + 1, head + j + 1) ? 1 : 0;
+                double alike = likeness.of(fromBefore + i + 1, fromAfter + j + 1);
                 // Pages that are the same count for more than any number of others that are merely alike.
                 gain[i][j] = alike >= 1 ? 1 + Math.min(before, after) : alike >= LEAST ? (float) alike : 0;
                 best[i][j] = Math.max(gain[i][j] + best[i + 1][j + 1], Math.max(best[i + 1][j], best[i][j + 1]));
@@ -94,8 +163,8 @@ public record PagePairs(List<Pair> pairs) {
         int openJ = 0;
         while (i < before && j < after) {
             if (gain[i][j] > 0 && best[i][j] == gain[i][j] + best[i + 1][j + 1]) {
-                pairs.addAll(gap(head + openI, i - openI, head + openJ, j - openJ, likeness));
-                pairs.add(new Pair(head + i + 1, head + j + 1, gain[i][j] >= 1));
+                pairs.addAll(gap(fromBefore + openI, i - openI, fromAfter + openJ, j - openJ, likeness));
+                pairs.add(new Pair(fromBefore + i + 1, fromAfter + j + 1, gain[i][j] >= 1));
                 openI = ++i;
                 openJ = ++j;
             } else if (best[i][j] == best[i + 1][j]) {
@@ -104,7 +173,7 @@ public record PagePairs(List<Pair> pairs) {
                 j++;
             }
         }
-        pairs.addAll(gap(head + openI, before - openI, head + openJ, after - openJ, likeness));
+        pairs.addAll(gap(fromBefore + openI, before - openI, fromAfter + openJ, after - openJ, likeness));
         return pairs;
     }
 
