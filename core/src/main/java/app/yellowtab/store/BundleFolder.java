@@ -66,12 +66,14 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     private @Nullable UnknownFields unknown;
     private volatile List<String> passwords = List.of();
     private volatile Reading reading = Reading.STANDARD;
+    private volatile BundleIdentity identity;
 
     private BundleFolder(Path folder, DraftOpener opener) throws IOException {
         this.folder = folder.toAbsolutePath().normalize();
         this.opener = opener;
         this.facts = new FactsFiles(this.folder.resolve("facts"));
         this.originals = new Originals(this.folder.resolve("originals"));
+        this.identity = BundleIdentity.fresh(this.folder);
         this.lock = locked(this.folder);
     }
 
@@ -156,6 +158,11 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         return folder;
     }
 
+    /** {@return what tells the bundle from all others} */
+    public String id() {
+        return identity.id();
+    }
+
     /**
      * Saves the bundle in one step: a crash leaves either the state before or this one.
      *
@@ -170,6 +177,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
             try {
                 ObjectNode root = BundleJson.write(bundle, facts.write(bundle.sources()));
                 if (unknown != null) unknown.putBack(root);
+                identity.putIn(root);
                 byte[] bytes = BundleJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(root);
                 try (OutputStream out = opener.open(draft)) {
                     out.write(bytes);
@@ -359,6 +367,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         unknown = new UnknownFields(root, () -> BundleJson.write(bundle, known));
         know(bundle.sources());
         reading = bundle.reading();
+        identity = BundleIdentity.read(root, folder);
         Leftovers.sweep(folder, originals, bundle, known.values(), folder.resolve(PREVIOUS));
         Drafts.write(folder.resolve(PREVIOUS), Files.readAllBytes(file));
         return bundle;

@@ -1,14 +1,18 @@
 package app.yellowtab.desktop;
 
+import app.yellowtab.edit.number.NumberEdits;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.keep.Recents;
 import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
+import app.yellowtab.register.MatterRegister;
 import app.yellowtab.store.BundleFolder;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import org.slf4j.LoggerFactory;
 
 /** A bundle that was opened, and what is remembered of it. */
 record LoadedBundle(BundleFolder folder, Bundle bundle, Plan plan, List<String> passwords, Optional<Recents.Recent> recent) {
@@ -20,7 +24,20 @@ record LoadedBundle(BundleFolder folder, Bundle bundle, Plan plan, List<String> 
     static LoadedBundle of(BundleFolder.Opened opened, Path user) {
         Optional<Recents.Recent> recent =
                 new Recents(user).list().stream().filter(known -> known.folder().equals(opened.folder().path())).findFirst();
-        return new LoadedBundle(opened.folder(), opened.bundle(), Planner.plan(opened.bundle()),
-                new RememberedPasswords(user).list(), recent);
+        Bundle bundle = withForgotten(opened);
+        return new LoadedBundle(opened.folder(), bundle, Planner.plan(bundle), new RememberedPasswords(user).list(), recent);
+    }
+
+    /** Numbers are entered in the register first: a bundle that was not saved any more then has them from there. */
+    private static Bundle withForgotten(BundleFolder.Opened opened) {
+        Optional<Path> register = MatterRegister.of(opened.bundle(), opened.folder().path());
+        if (register.isEmpty()) return opened.bundle();
+        try {
+            return NumberEdits.issued(opened.bundle(),
+                    MatterRegister.forgotten(MatterRegister.read(register.get()), opened.bundle(), opened.folder().id()));
+        } catch (FindingException unreachable) {
+            LoggerFactory.getLogger(LoadedBundle.class).warn("no register", unreachable);
+            return opened.bundle();
+        }
     }
 }

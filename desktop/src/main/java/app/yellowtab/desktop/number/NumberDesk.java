@@ -33,7 +33,6 @@ import app.yellowtab.register.MatterRegister;
 import app.yellowtab.register.NumberRegister;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -292,46 +291,54 @@ public final class NumberDesk {
         int count = state.get().count();
         Plan plan = workspace.plan();
         Bundle bundle = workspace.bundle();
-        String register = bundle.numbering().register();
+        Optional<Path> register = register(bundle);
+        String title = bundle.heading().title().isBlank() ? Words.of("produce.defaultName") : bundle.heading().title();
         if (register.isEmpty()) {
             workspace.promiseSoon("edit.issue", now -> NumberEdits.issued(now, plan.numbersOf(bundle, id)),
                     worked -> said.set(Words.of(worked ? "number.issued" : "cut.unexpected", count)));
             return;
         }
+        String bundleId = workspace.folder().id();
         workspace.jobs().start((progress, stop) -> {
             List<GivenNumber> numbers = plan.numbersOf(bundle, id);
-            Optional<MatterRegister.Span> span = span(bundle, id, numbers);
-            if (span.isPresent()) MatterRegister.enter(Path.of(register), span.get());
+            MatterRegister.enter(register.get(), MatterRegister.spans(numbers, bundleId, title, LocalDate.now()));
             return numbers;
         }, numbers -> workspace.promiseSoon("edit.issue", now -> NumberEdits.issued(now, numbers),
                 worked -> said.set(Words.of(worked ? "number.issued" : "cut.unexpected", count))), this::failed);
     }
 
-    /** {@return the numbers of a series from the first to the last} */
-    private static Optional<MatterRegister.Span> span(Bundle bundle, SeriesId id, List<GivenNumber> numbers) {
-        List<SerialNumber> all = numbers.stream().flatMap(number -> SerialNumber.read(number.number()).stream())
-                .sorted(Comparator.comparingLong(SerialNumber::value)).toList();
-        String title = bundle.heading().title().isBlank() ? Words.of("produce.defaultName") : bundle.heading().title();
-        return all.isEmpty() ? Optional.empty()
-                : Optional.of(new MatterRegister.Span(all.getFirst(), all.getLast(), title, LocalDate.now(), id.value()));
+    /** {@return the file in which all bundles of the matter keep which numbers they gave; empty for none} */
+    private Optional<Path> register(Bundle bundle) {
+        return MatterRegister.of(bundle, workspace.folder().path());
     }
 
     private void failed(Throwable failure) {
         said.set(failure instanceof FindingException ? String.valueOf(failure.getMessage()) : Words.of("cut.unexpected"));
     }
 
-    /** Names the file in which all bundles of the matter keep which numbers they gave; none for an empty one. */
+    /**
+     * Names the file in which all bundles of the matter keep which numbers they gave, and makes it where there is none; no file
+     * for an empty one.
+     */
     public void register(Optional<Path> file) {
         said.set("");
-        workspace.edit(bundle -> bundle.withNumbering(bundle.numbering().withRegister(file.map(Path::toString).orElse(""))));
+        if (file.isEmpty()) {
+            workspace.edit(bundle -> bundle.withNumbering(bundle.numbering().withRegister("")));
+            return;
+        }
+        Path named = file.get();
+        workspace.jobs().start((progress, stop) -> {
+            MatterRegister.begin(named);
+            return MatterRegister.named(named, workspace.folder().path());
+        }, name -> workspace.edit(bundle -> bundle.withNumbering(bundle.numbering().withRegister(name))), this::failed);
     }
 
     /** Begins the chosen series behind the last number that any bundle of the matter gave. */
     public void goOn() {
-        String register = workspace.bundle().numbering().register();
+        Optional<Path> register = register(workspace.bundle());
         Optional<SerialNumber> like = state.get().series().flatMap(series -> SerialNumber.read(series.first()));
         if (register.isEmpty() || like.isEmpty()) return;
-        workspace.jobs().start((progress, stop) -> MatterRegister.next(MatterRegister.read(Path.of(register)), like.get()),
+        workspace.jobs().start((progress, stop) -> MatterRegister.next(MatterRegister.read(register.get()), like.get()),
                 next -> next.ifPresentOrElse(number -> first(number.shown()),
                         () -> said.set(Words.of("number.noneGiven", like.get().prefix() + "…" + like.get().suffix()))),
                 this::failed);
