@@ -101,8 +101,7 @@ public record Marking(BundleNumber number, Reach numbered, Map<String, String> t
     /** Left-hand pages are those at even places, as the cover is a right-hand page. */
     private Spot spot(Leaf leaf, SeriesId id, MarkSetting setting) {
         Spot usual = setting.mirrored() && leaf.index() % 2 == 1 ? setting.spot().mirrored() : setting.spot();
-        if (moves.isEmpty() || leaf.key().isEmpty()) return usual;
-        return moves.getOrDefault(new Moved(leaf.key().get(), id), usual);
+        return moves.isEmpty() ? usual : moves.getOrDefault(new Moved(leaf.name(), id), usual);
     }
 
     /** {@return all letters that marks on leaves are made of, by typeface, sorted by its name} */

@@ -126,8 +126,8 @@ public final class ClashDesk {
             if (clash.kind() == Clash.Kind.CUT) return List.of();
             Optional<Spot> free = finder.free(plan, leaf, clash.mark(), sources);
             Optional<PageKey> key = leaf.key();
-            if (free.isPresent() && key.isPresent()) helps.add(new Help(Words.of("clash.here", where(free.get())),
-                    bundle -> NumberEdits.moved(bundle, key.get(), series, free)));
+            if (free.isPresent()) helps.add(new Help(Words.of("clash.here", where(free.get())),
+                    bundle -> NumberEdits.moved(bundle, leaf.name(), series, free)));
             free.ifPresent(spot -> helps.add(new Help(Words.of("clash.everywhere", where(spot)),
                     bundle -> NumberEdits.set(bundle, series, setting -> setting.withSpot(spot)))));
             if (clash.kind() == Clash.Kind.DRAWN) helps.add(new Help(Words.of("clash.ground"), bundle -> NumberEdits.set(bundle,

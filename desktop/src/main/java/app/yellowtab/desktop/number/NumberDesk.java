@@ -90,9 +90,9 @@ public final class NumberDesk {
         Optional<RunningLine> line = bundle.numbering().lines().stream().filter(one -> one.id().equals(chosen)).findFirst();
         if (series.isEmpty() && line.isEmpty()) chosen = Marking.BUNDLE;
         BundleNumber number = bundle.numbering().bundle();
-        Optional<PageKey> page = plan.leaf(leaf).key();
+        PageKey page = plan.leaf(leaf).name();
         boolean moved = bundle.numbering().moves().stream()
-                .anyMatch(move -> move.series().equals(chosen) && page.filter(move.page()::equals).isPresent());
+                .anyMatch(move -> move.series().equals(chosen) && move.page().equals(page));
         Optional<Marking.PlannedSeries> planned =
                 plan.marking().series().stream().filter(one -> one.id().equals(chosen)).findFirst();
         MarkSetting setting = series.map(Series::setting).or(() -> line.map(RunningLine::setting)).orElse(number.setting());
@@ -126,9 +126,8 @@ public final class NumberDesk {
     /** Puts the chosen mark elsewhere on the page in view alone; where the others have it for an empty place. */
     public void putHere(Optional<Spot> spot) {
         SeriesId id = chosen;
-        workspace.plan().leaf(workspace.leaf()).key().ifPresentOrElse(
-                page -> workspace.edit(bundle -> NumberEdits.moved(bundle, page, id, spot)),
-                () -> said.set(Words.of("number.ours")));
+        PageKey page = workspace.plan().leaf(workspace.leaf()).name();
+        workspace.edit(bundle -> NumberEdits.moved(bundle, page, id, spot));
     }
 
     /** Gives the chosen marks another look. */

@@ -8,6 +8,7 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
@@ -324,9 +325,9 @@ public final class Workspace {
 
     /** {@return where the page that was read stands now; its old place where it is gone} */
     private static int followed(Leaf read, Plan next) {
-        if (read.key().isPresent()) {
-            for (Leaf now : next.leaves()) if (now.key().equals(read.key())) return now.index();
-        }
+        PageKey page = read.name();
+        if (read.index() < next.pageCount() && next.leaf(read.index()).name().equals(page)) return read.index();
+        for (Leaf now : next.leaves()) if (now.name().equals(page)) return now.index();
         return read.index();
     }
 }

@@ -8,6 +8,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.yellowtab.desktop.mark.NumberState;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.desktop.work.Workspaces;
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Place;
+import app.yellowtab.edit.Placeholders;
+import app.yellowtab.leaf.Content;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
@@ -134,7 +138,16 @@ class NumberDeskTests {
         assertThat(workspace.bundle()).isEqualTo(start);
         workspace.goTo(0);
         desk.putHere(Optional.of(head));
-        assertThat(desk.saidProperty().get()).contains("made anew");
+        assertThat(workspace.plan().marksOn(workspace.plan().leaf(0)).getFirst().spot()).as("on a page of ours too")
+                .isEqualTo(head);
+        workspace.goTo(2);
+        desk.putHere(Optional.of(head));
+        String section = workspace.plan().entryAt(2).orElseThrow().title();
+        workspace.edit(bundle -> Edits.insertDocuments(bundle, List.of(Placeholders.placeholder("free", 2)),
+                new Place(Optional.empty(), 0)));
+        assertThat(workspace.plan().leaf(workspace.leaf()).content()).as("it is still in view")
+                .isInstanceOfSatisfying(Content.SectionTitle.class, title -> assertThat(title.title()).isEqualTo(section));
+        assertThat(workspace.plan().marksOn(workspace.plan().leaf(workspace.leaf())).getFirst().spot()).isEqualTo(head);
         PageSteps steps = new PageSteps(workspace, desk::say);
         steps.nextLandscape();
         assertThat(desk.saidProperty().get()).isEqualTo("No page is landscape.");
