@@ -1,17 +1,21 @@
 package app.yellowtab.edit;
 
+import app.yellowtab.edit.repage.Carrying;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.entry.DocumentDate;
 import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.run.BlankPages;
+import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.ReservedPages;
 import app.yellowtab.model.run.Run;
 import app.yellowtab.model.run.RunId;
 import app.yellowtab.model.run.SourcePages;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Entries for documents that are still to come: their pages are kept free, and filled when the documents are there. */
@@ -83,7 +87,24 @@ public final class Placeholders {
             return document.date().equals(DocumentDate.NOT_GIVEN) ? with.withDate(date) : with;
         });
         if (filled == bundle || filled.equals(bundle)) return bundle;
-        return filled.withSetAside(filled.setAside().stream().filter(document -> !document.id().value().equals(item)).toList());
+        Bundle taken = filled
+                .withSetAside(filled.setAside().stream().filter(document -> !document.id().value().equals(item)).toList());
+        return Carrying.under(taken, stead(bundle, placeholder, pages));
+    }
+
+    /** {@return which page stands for each that was kept free; a page that stays free is counted on from the first that does} */
+    private static Map<PageKey, PageKey> stead(Bundle bundle, EntryId placeholder, List<Run> pages) {
+        List<PageKey> free = new ArrayList<>();
+        for (Document document : bundle.contents().allDocuments()) {
+            if (!document.id().equals(placeholder)) continue;
+            for (Run run : document.runs()) if (run instanceof ReservedPages) free.addAll(run.keys());
+        }
+        List<PageKey> filling = pages.stream().flatMap(run -> run.keys().stream()).toList();
+        Map<PageKey, PageKey> stead = new HashMap<>();
+        for (int n = 0; n < free.size(); n++)
+            stead.put(free.get(n),
+                    n < filling.size() ? filling.get(n) : new PageKey(free.getFirst().run(), n - filling.size() + 1));
+        return stead;
     }
 
     /** {@return pages with others in place of the first that are kept free, and so many free ones behind} */

@@ -108,6 +108,19 @@ public final class Carrying {
         return !document.runs().stream().flatMap(run -> run.keys().stream()).allMatch(keys::add);
     }
 
+    /** {@return the bundle with marks that stand elsewhere, and served numbers, of pages said of those that stand for them} */
+    public static Bundle under(Bundle bundle, Map<PageKey, PageKey> stead) {
+        Numbering numbering = bundle.numbering();
+        List<MarkMove> moves = numbering.moves().stream().map(
+                move -> new MarkMove(stead.getOrDefault(move.page(), move.page()), move.series(), move.spot())).toList();
+        Set<ServedNumber> served = new LinkedHashSet<>(numbering.served());
+        for (ServedNumber known : numbering.served()) {
+            PageKey page = stead.get(known.page());
+            if (page != null) served.add(new ServedNumber(page, known.label()));
+        }
+        return bundle.withNumbering(numbering.withMoves(moves).withServed(List.copyOf(served)));
+    }
+
     private Document document(Document document) {
         if (document.runs().stream().noneMatch(this::isOfBefore)) return document;
         List<Run> runs = new ArrayList<>(carried(document.runs(), Optional.of(document.id())));

@@ -10,6 +10,7 @@ import static org.assertj.core.api.Assertions.tuple;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.History;
 import app.yellowtab.edit.Place;
+import app.yellowtab.edit.Placeholders;
 import app.yellowtab.edit.cut.CutEdits;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.page.PageEdits;
@@ -20,6 +21,7 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.cut.HandCut;
 import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.number.MarkMove;
 import app.yellowtab.model.number.MarkSetting;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
@@ -221,5 +223,17 @@ class CarryingTests {
         assertThat(now.batches().getFirst().names()).extracting(name -> name.first()).containsOnly(after.get(3));
         assertThat(CutEdits.unchanged(now, now.batches().getFirst())).as("the pieces are known again").hasSize(1);
         assertThat(pages(now.setAside().getFirst())).isEqualTo("a1 a2 a3");
+    }
+
+    @Test
+    void whatWasSaidOfAFreePageIsSaidOfThePageThatFillsIt() {
+        Bundle start = Edits.addSources(bundle(document("a", 1)), List.of(source("n", 2)));
+        Document free = Placeholders.placeholder("free", 4);
+        Bundle with = issued(Edits.insertDocuments(start, List.of(free), new Place(Optional.empty(), 0)));
+        for (int page : new int[] {2, 3})
+            with = NumberEdits.moved(with, key(with, page), BATES, Optional.of(Spot.STANDARD));
+        Bundle filled = Placeholders.fill(with, free.id(), "n", Placeholders.Rest.STAYS);
+        assertThat(pages(filled.contents().documents().getFirst())).isEqualTo("n1 n2 free free");
+        assertThat(filled.numbering().moves()).extracting(MarkMove::page).containsExactly(key(filled, 2), key(filled, 3));
     }
 }
