@@ -47,7 +47,7 @@ class LoadedBundleTests {
 
     private Bundle opened() throws IOException {
         BundleFolder.Opened opened = BundleFolder.open(temp.resolve("bundle"));
-        try (BundleFolder folder = opened.folder()) {
+        try (BundleFolder _ = opened.folder()) {
             return LoadedBundle.of(opened, temp.resolve("user")).bundle();
         }
     }

@@ -85,8 +85,9 @@ public final class ProduceStage extends StackPane implements StageView {
         this.leaking = new Leaks(workspace, new BundleWords(workspace.folder()));
         this.leaks = new LeakList(leaking);
         this.again = new AgainList(workspace);
-        VBox card = new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, contents, choices, paper,
-                file(), again, leaks, notes, produce, result);
+        VBox card =
+                new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, again, contents, choices, paper,
+                        file(), leaks, notes, produce, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
         StackPane room = new StackPane(card);
