@@ -41,13 +41,25 @@ public final class Likeness {
     public static Map<SourceId, List<Like>> of(List<Source> sources) {
         Map<SourceId, List<Like>> found = new LinkedHashMap<>();
         Set<String> paired = new HashSet<>();
+        shared(same(sources, paired, found), paired, found);
+        found.values().forEach(likes -> likes.sort(Comparator.comparing(Like::kind).thenComparing(like -> -like.pages())));
+        return found;
+    }
+
+    /** {@return by source, those with the same pages, which is quickly found; sources with pages of their own are left out} */
+    public static Map<SourceId, List<Like>> samePages(List<Source> sources) {
+        Map<SourceId, List<Like>> found = new LinkedHashMap<>();
+        same(sources, new HashSet<>(), found);
+        return found;
+    }
+
+    /** {@return the sources whose pages are known} */
+    private static List<Source> same(List<Source> sources, Set<String> paired, Map<SourceId, List<Like>> found) {
         group(sources, Source::sha256).forEach(same -> pairUp(same, Kind.SAME_FILE, paired, found));
         List<Source> read =
                 sources.stream().filter(source -> source.isRead() && !source.about().pages().prints().isEmpty()).toList();
         group(read, source -> source.about().pages().prints()).forEach(same -> pairUp(same, Kind.SAME_PAGES, paired, found));
-        shared(read, paired, found);
-        found.values().forEach(likes -> likes.sort(Comparator.comparing(Like::kind).thenComparing(like -> -like.pages())));
-        return found;
+        return read;
     }
 
     private static List<List<Source>> group(List<Source> sources, Function<Source, String> by) {

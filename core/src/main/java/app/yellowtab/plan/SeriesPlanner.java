@@ -4,6 +4,7 @@ import app.yellowtab.leaf.Content;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.number.AlikeFiles;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.GivenNumber.Half;
 import app.yellowtab.model.number.MarkedPages;
@@ -43,7 +44,8 @@ final class SeriesPlanner {
         List<PlannedSeries> planned = new ArrayList<>();
         boolean sameLeaves = before.filter(plan -> showTheSame(plan.leaves(), leaves)).isPresent();
         for (Series series : bundle.numbering().series()) {
-            Basis basis = new Basis(series.first(), series.setting().pages(), bundle.numbering().given(), bundle.sources());
+            Basis basis = new Basis(series.first(), series.setting().pages(), bundle.numbering().given(), bundle.sources(),
+                    bundle.numbering().alike());
             Optional<PlannedSeries> known = sameLeaves ? before.flatMap(plan -> plan.marking().series().stream()
                     .filter(one -> one.id().equals(series.id()) && one.basis().filter(basis::holdsLike).isPresent()).findFirst())
                     : Optional.empty();
@@ -60,12 +62,13 @@ final class SeriesPlanner {
     }
 
     /** What the numbers of a series follow from, beside the leaves. */
-    record Basis(String first, MarkedPages pages, List<GivenNumber> given, List<Source> sources) {
+    record Basis(String first, MarkedPages pages, List<GivenNumber> given, List<Source> sources, List<AlikeFiles> alike) {
         /**
          * {@return whether the same numbers follow from another} Typed ranges and sections look at more than what leaves show.
          */
         boolean holdsLike(Basis other) {
-            return given == other.given && sources == other.sources && first.equals(other.first) && pages.equals(other.pages)
+            return given == other.given && sources == other.sources && alike.equals(other.alike) && first.equals(other.first)
+                    && pages.equals(other.pages)
                     && pages.entries().isEmpty()
                     && pages.numbers().isBlank();
         }
@@ -79,6 +82,7 @@ final class SeriesPlanner {
         SerialNumber next = first.get();
         long last = -1;
         Map<SourceId, String> readings = readings(basis.sources());
+        Map<SourceId, SourceId> same = same(basis.alike(), readings);
         // A series that was taken off has given them, and they stay so.
         Set<String> taken = new HashSet<>();
         for (GivenNumber given : basis.given()) {
@@ -87,7 +91,7 @@ final class SeriesPlanner {
                 continue;
             }
             if (given.pagesKey().equals(readings.get(given.source())))
-                known.put(new Place(given.source(), given.page(), given.half()), given.number());
+                known.putIfAbsent(place(given, same), given.number());
             last = Math.max(last, next.figuresOf(given.number()));
         }
         if (last >= next.value()) next = next.plus(last - next.value() + 1);
@@ -97,7 +101,7 @@ final class SeriesPlanner {
         long most = -1;
         String highest = "";
         for (Leaf leaf : leaves) {
-            Optional<Place> found = reach.has(leaf.index()) ? place(leaves, leaf) : Optional.empty();
+            Optional<Place> found = reach.has(leaf.index()) ? place(leaves, leaf, same) : Optional.empty();
             if (found.isEmpty()) {
                 words.add("");
                 continue;
@@ -127,19 +131,20 @@ final class SeriesPlanner {
      */
     static List<GivenNumber> numbers(Plan plan, Bundle bundle, SeriesId id) {
         Map<SourceId, String> readings = readings(bundle.sources());
+        Map<SourceId, SourceId> same = same(bundle.numbering().alike(), readings);
         Set<GivenNumber> numbers = new LinkedHashSet<>();
         Set<Place> known = new HashSet<>();
         for (GivenNumber given : bundle.numbering().given()) {
             if (!given.series().equals(id)) continue;
             numbers.add(given);
             if (given.pagesKey().equals(readings.get(given.source())))
-                known.add(new Place(given.source(), given.page(), given.half()));
+                known.add(place(given, same));
         }
         for (PlannedSeries series : plan.marking().series()) {
             if (!series.id().equals(id)) continue;
             for (Leaf leaf : plan.leaves()) {
                 String words = series.words(leaf.index());
-                Optional<Place> found = words.isEmpty() ? Optional.empty() : place(plan.leaves(), leaf);
+                Optional<Place> found = words.isEmpty() ? Optional.empty() : place(plan.leaves(), leaf, same);
                 if (found.isEmpty() || !known.add(found.get())) continue;
                 Place place = found.get();
                 numbers.add(new GivenNumber(id, place.source(), readings.getOrDefault(place.source(), ""), place.page(),
@@ -156,11 +161,31 @@ final class SeriesPlanner {
         return readings;
     }
 
+    /** {@return by file, that whose numbers it has where both are one document} */
+    private static Map<SourceId, SourceId> same(List<AlikeFiles> alike, Map<SourceId, String> readings) {
+        Map<SourceId, SourceId> same = new HashMap<>();
+        for (AlikeFiles files : alike) {
+            if (!files.oneDocument() || !readings.containsKey(files.one()) || !readings.containsKey(files.other())) continue;
+            SourceId one = same.getOrDefault(files.one(), files.one());
+            SourceId other = same.getOrDefault(files.other(), files.other());
+            same.replaceAll((file, its) -> its.equals(other) ? one : its);
+            same.put(other, one);
+            same.remove(one);
+        }
+        return same;
+    }
+
+    private static Place place(GivenNumber given, Map<SourceId, SourceId> same) {
+        return new Place(same.getOrDefault(given.source(), given.source()), given.page(), given.half());
+    }
+
     /** {@return the page of a source that a leaf shows, or that it stands for because it is withheld} */
-    private static Optional<Place> place(List<Leaf> leaves, Leaf leaf) {
+    private static Optional<Place> place(List<Leaf> leaves, Leaf leaf, Map<SourceId, SourceId> same) {
         return switch (leaf.content()) {
-            case Content.SourcePage page -> Optional.of(new Place(page.source(), page.page(), half(leaves, leaf.index(), page)));
-            case Content.Withheld page -> Optional.of(new Place(page.source(), page.page(), Half.WHOLE));
+            case Content.SourcePage page -> Optional.of(new Place(same.getOrDefault(page.source(), page.source()), page.page(),
+                    half(leaves, leaf.index(), page)));
+            case Content.Withheld page ->
+                    Optional.of(new Place(same.getOrDefault(page.source(), page.source()), page.page(), Half.WHOLE));
             default -> Optional.empty();
         };
     }

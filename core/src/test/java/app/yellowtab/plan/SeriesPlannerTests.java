@@ -17,6 +17,7 @@ import app.yellowtab.mark.MarkLook;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.number.AlikeFiles;
 import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.MarkSetting;
 import app.yellowtab.model.number.MarkedPages;
@@ -26,6 +27,7 @@ import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.Run;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.register.NumberRegister;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -195,5 +197,19 @@ class SeriesPlannerTests {
         assertThat(plan.indexSheets().getFirst().stream().flatMap(row -> row.descriptionLines().stream()))
                 .contains("1 page is withheld");
         assertThat(PageEdits.withheld(withheld, Set.of(second), Optional.empty())).isEqualTo(put);
+    }
+
+    @Test
+    void filesWithTheSamePagesHaveTheSameNumbersWhereTheyAreOneDocument() {
+        Bundle all = NumberEdits.with(START, series("TH-1", "a", "b"));
+        assertThat(numbers(all)).containsExactly("TH-1", "TH-2", "TH-3", "TH-4", "TH-5");
+        AlikeFiles files = new AlikeFiles(new SourceId("a"), new SourceId("b"), true);
+        Bundle one = NumberEdits.alike(all, files);
+        assertThat(numbers(one)).containsExactly("TH-1", "TH-2", "TH-3", "TH-1", "TH-2");
+        assertThat(Planner.plan(one, Planner.plan(all))).as("planned with what was planned before").isEqualTo(Planner.plan(one));
+        assertThat(numbers(NumberEdits.with(issued(one), series("TH-1", "a", "b", "c")))).endsWith("TH-1", "TH-2", "TH-4", "TH-5",
+                "TH-6", "TH-7");
+        Bundle two = NumberEdits.alike(one, new AlikeFiles(files.other(), files.one(), false));
+        assertThat(numbers(two)).isEqualTo(numbers(all));
     }
 }

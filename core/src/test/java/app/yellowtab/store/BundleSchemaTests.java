@@ -24,6 +24,7 @@ import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
 import app.yellowtab.model.entry.DateReader;
 import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.number.AlikeFiles;
 import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.LineField;
@@ -134,7 +135,7 @@ class BundleSchemaTests {
                 List.of(new ServedNumber(page, "45A")),
                 List.of(new OldNumbers(new SourceId("x"), "12", OldNumbers.Handling.COVERED,
                         List.of(new OldNumbers.Place(1, "12", new Area(1, 2, 3, 4))))),
-                "/matter/register.csv");
+                "/matter/register.csv", List.of(new AlikeFiles(new SourceId("x"), new SourceId("y"), true)));
         Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(),
                 bundle.contents(), bundle.setAside(), numbering, List.of(), bundle.recognition(),
                 List.of(new LookAgain(new EntryId("x"), Optional.of(page), new SourceReading(new SourceId("x"), "k"), 2, true,

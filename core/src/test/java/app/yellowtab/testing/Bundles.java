@@ -24,7 +24,9 @@ public final class Bundles {
     private Bundles() {}
 
     public static Source source(String name, int pages) {
-        return new Source(new SourceId(name), name + ".pdf", name + ".pdf", SourceKind.PDF, 1000, "00", "", pages, List.of(),
+        return new Source(new SourceId(name), name + ".pdf", name + ".pdf", SourceKind.PDF, 1000,
+                Integer.toHexString(name.hashCode()), "",
+                pages, List.of(),
                 name,
                 DocumentDate.NOT_GIVEN, About.UNKNOWN, Optional.empty());
     }

@@ -3,6 +3,7 @@ package app.yellowtab.edit.number;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.number.AlikeFiles;
 import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.MarkMove;
@@ -81,6 +82,14 @@ public final class NumberEdits {
         Set<GivenNumber> given = new LinkedHashSet<>(bundle.numbering().given());
         given.addAll(numbers);
         return bundle.withNumbering(bundle.numbering().withGiven(List.copyOf(given)));
+    }
+
+    /** {@return the bundle in which it was said whether two files with the same pages are one document} */
+    public static Bundle alike(Bundle bundle, AlikeFiles files) {
+        List<AlikeFiles> all = new ArrayList<>(
+                bundle.numbering().alike().stream().filter(known -> !known.isOf(files.one(), files.other())).toList());
+        all.add(files);
+        return bundle.withNumbering(bundle.numbering().withAlike(all));
     }
 
     /** {@return the bundle with something decided about numbers that pages carried before} */

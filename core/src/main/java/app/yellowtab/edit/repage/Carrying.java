@@ -244,10 +244,13 @@ public final class Carrying {
         List<OldNumbers> old = repaging.isOtherFile() ? numbering.old()
                 : numbering.old().stream().flatMap(numbers -> old(numbers).stream()).toList();
         Set<LookAgain> all = new LinkedHashSet<>();
-        for (LookAgain known : bundle.toLookAt())
-            all.add(new LookAgain(known.document(), known.page().flatMap(this::moved), known.before(), known.was(),
-                    known.hidden(),
-                    known.numbered()));
+        for (LookAgain known : bundle.toLookAt()) {
+            Optional<PageKey> page = known.page().flatMap(this::moved);
+            // Of a page that is gone nobody needs to say whether it keeps its number.
+            boolean numbered = known.numbered() && page.isPresent();
+            if (known.hidden() || numbered)
+                all.add(new LookAgain(known.document(), page, known.before(), known.was(), known.hidden(), numbered));
+        }
         all.addAll(toLookAt);
         return bundle.withNumbering(numbering.withMoves(moves).withOld(old).withGiven(given(numbering))
                 .withServed(served(numbering))).withToLookAt(List.copyOf(all));

@@ -14,12 +14,13 @@ import java.util.Objects;
  * @param served numbers under which pages have been served
  * @param old    numbers that pages carried before they came in
  * @param register the file in which all bundles of the matter keep which numbers they gave; empty for none
+ * @param alike  what was said of files with the same pages
  */
 public record Numbering(BundleNumber bundle, List<Series> series, List<RunningLine> lines, List<MarkMove> moves,
-        List<GivenNumber> given, List<ServedNumber> served, List<OldNumbers> old, String register) {
+        List<GivenNumber> given, List<ServedNumber> served, List<OldNumbers> old, String register, List<AlikeFiles> alike) {
     /** The numbers that run through the bundle, as they usually are, and nothing else. */
     public static final Numbering NONE =
-            new Numbering(BundleNumber.STANDARD, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), "");
+            new Numbering(BundleNumber.STANDARD, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), "", List.of());
 
     public Numbering {
         Objects.requireNonNull(bundle, "bundle");
@@ -30,37 +31,42 @@ public record Numbering(BundleNumber bundle, List<Series> series, List<RunningLi
         served = List.copyOf(served);
         old = List.copyOf(old);
         Objects.requireNonNull(register, "register");
+        alike = List.copyOf(alike);
     }
 
     public Numbering withBundle(BundleNumber newBundle) {
-        return new Numbering(newBundle, series, lines, moves, given, served, old, register);
+        return new Numbering(newBundle, series, lines, moves, given, served, old, register, alike);
     }
 
     public Numbering withSeries(List<Series> newSeries) {
-        return new Numbering(bundle, newSeries, lines, moves, given, served, old, register);
+        return new Numbering(bundle, newSeries, lines, moves, given, served, old, register, alike);
     }
 
     public Numbering withLines(List<RunningLine> newLines) {
-        return new Numbering(bundle, series, newLines, moves, given, served, old, register);
+        return new Numbering(bundle, series, newLines, moves, given, served, old, register, alike);
     }
 
     public Numbering withMoves(List<MarkMove> newMoves) {
-        return new Numbering(bundle, series, lines, newMoves, given, served, old, register);
+        return new Numbering(bundle, series, lines, newMoves, given, served, old, register, alike);
     }
 
     public Numbering withGiven(List<GivenNumber> newGiven) {
-        return new Numbering(bundle, series, lines, moves, newGiven, served, old, register);
+        return new Numbering(bundle, series, lines, moves, newGiven, served, old, register, alike);
     }
 
     public Numbering withServed(List<ServedNumber> newServed) {
-        return new Numbering(bundle, series, lines, moves, given, newServed, old, register);
+        return new Numbering(bundle, series, lines, moves, given, newServed, old, register, alike);
     }
 
     public Numbering withOld(List<OldNumbers> newOld) {
-        return new Numbering(bundle, series, lines, moves, given, served, newOld, register);
+        return new Numbering(bundle, series, lines, moves, given, served, newOld, register, alike);
     }
 
     public Numbering withRegister(String newRegister) {
-        return new Numbering(bundle, series, lines, moves, given, served, old, newRegister);
+        return new Numbering(bundle, series, lines, moves, given, served, old, newRegister, alike);
+    }
+
+    public Numbering withAlike(List<AlikeFiles> newAlike) {
+        return new Numbering(bundle, series, lines, moves, given, served, old, register, newAlike);
     }
 }

@@ -7,6 +7,7 @@ import app.yellowtab.model.number.MarkSetting;
 import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Marking;
 import java.util.List;
 import java.util.Optional;
@@ -24,11 +25,12 @@ import java.util.Optional;
  * @param fixed   how many of its numbers were issued
  * @param count   how many there are
  * @param indexUsed how many pages the index needs
+ * @param alike   two files with the same pages of which nothing was said yet, by their names; empty for none
  * @param notice  what must be known of the chosen one; empty for nothing
  */
 public record NumberState(List<Sentence> lines, SeriesId chosen, MarkSetting setting, BundleNumber number,
         Optional<Series> series, Optional<RunningLine> line, boolean isMoved, int fixed, int count, int indexUsed,
-        String notice) {
+        Optional<Alike> alike, String notice) {
     public NumberState {
         lines = List.copyOf(lines);
     }
@@ -39,6 +41,9 @@ public record NumberState(List<Sentence> lines, SeriesId chosen, MarkSetting set
      * @param id {@link Marking#BUNDLE} for the numbers that run through the bundle
      */
     public record Sentence(SeriesId id, String words) {}
+
+    /** Two files with the same pages. */
+    public record Alike(SourceId one, SourceId other, String oneName, String otherName) {}
 
     /** {@return whether the numbers that run through the bundle are chosen} */
     public boolean isBundle() {

@@ -7,11 +7,13 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.number.NumberPreset;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.intake.Likeness;
 import app.yellowtab.leaf.NumberRanges;
 import app.yellowtab.mark.MarkLook;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Party;
+import app.yellowtab.model.number.AlikeFiles;
 import app.yellowtab.model.number.BundleNumber;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.LineField;
@@ -33,9 +35,11 @@ import app.yellowtab.register.MatterRegister;
 import app.yellowtab.register.NumberRegister;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -53,6 +57,8 @@ public final class NumberDesk {
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
     private final Subscription subscription;
     private SeriesId chosen = Marking.BUNDLE;
+    private List<Source> alikeOf = List.of();
+    private Map<SourceId, List<Likeness.Like>> likes = Map.of();
 
     public NumberDesk(Workspace workspace) {
         this.workspace = workspace;
@@ -101,7 +107,42 @@ public final class NumberDesk {
         if (!face.isPresent()) notice = Words.of("number.noFace", face instanceof SystemFace system ? system.name() : face.key());
         return new NumberState(NumberWords.sentences(bundle, plan, leaf), chosen, setting, number, series, line, moved,
                 planned.map(Marking.PlannedSeries::fixed).orElse(0), planned.map(Marking.PlannedSeries::count).orElse(0),
-                NumberWords.indexUsed(plan), notice);
+                NumberWords.indexUsed(plan), series.flatMap(one -> alike(bundle, one.id())), notice);
+    }
+
+    /**
+     * {@return two files of the index with the same pages of which it must be said whether they are one document, before both
+     * have numbers}
+     */
+    private Optional<NumberState.Alike> alike(Bundle bundle, SeriesId id) {
+        if (bundle.sources() != alikeOf) {
+            alikeOf = bundle.sources();
+            likes = Likeness.samePages(alikeOf);
+        }
+        if (likes.isEmpty()) return Optional.empty();
+        Set<SourceId> given = new HashSet<>();
+        for (GivenNumber number : bundle.numbering().given())
+            if (number.series().equals(id)) given.add(number.source());
+        Set<SourceId> unplaced = new HashSet<>();
+        for (Source source : bundle.unplaced()) unplaced.add(source.id());
+        Map<SourceId, Source> sources = bundle.sourcesById();
+        for (Map.Entry<SourceId, List<Likeness.Like>> its : likes.entrySet()) {
+            for (Likeness.Like like : its.getValue()) {
+                SourceId one = its.getKey();
+                boolean open = !unplaced.contains(one) && !unplaced.contains(like.other())
+                        && !(given.contains(one) && given.contains(like.other()))
+                        && bundle.numbering().alike().stream().noneMatch(known -> known.isOf(one, like.other()));
+                if (open) return Optional.of(new NumberState.Alike(one, like.other(), sources.get(one).fileName(),
+                        sources.get(like.other()).fileName()));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Says whether two files with the same pages are one document, whose copies bear the same numbers. */
+    public void answerAlike(NumberState.Alike files, boolean oneDocument) {
+        said.set("");
+        workspace.edit(bundle -> NumberEdits.alike(bundle, new AlikeFiles(files.one(), files.other(), oneDocument)));
     }
 
     /** Chooses a series or line to be set. */
@@ -287,6 +328,10 @@ public final class NumberDesk {
      */
     public void issue() {
         SeriesId id = chosen;
+        if (state.get().alike().isPresent()) {
+            said.set(Words.of("number.alikeFirst"));
+            return;
+        }
         int count = state.get().count();
         Plan plan = workspace.plan();
         Bundle bundle = workspace.bundle();

@@ -26,6 +26,9 @@ final class SeriesPanel extends VBox {
     private final Label register = Controls.label("", Styles.SMALL);
     private final Button forget = Controls.button("number.forgetMatter", () -> {});
     private final Button goOn;
+    private final Label alike = Controls.paragraph("", Styles.NOTICE);
+    private final FlowPane answers;
+    private Optional<NumberState.Alike> asked = Optional.empty();
     private boolean showing;
 
     SeriesPanel(NumberDesk desk, Workspace workspace, FileDialogs dialogs) {
@@ -60,11 +63,23 @@ final class SeriesPanel extends VBox {
                 forget);
         named.setAlignment(Pos.CENTER_LEFT);
         forget.setOnAction(event -> desk.register(Optional.empty()));
-        getChildren().addAll(begin, goOn, fixed, acts, Controls.label(Words.of("number.matter"), Styles.FORM_LABEL), named);
+        alike.setId("number-alike");
+        answers = new FlowPane(6, 6, Controls.button("number.oneDocument", () -> answer(desk, true)),
+                Controls.button("number.twoDocuments", () -> answer(desk, false)));
+        getChildren().addAll(begin, goOn, fixed, alike, answers, acts,
+                Controls.label(Words.of("number.matter"), Styles.FORM_LABEL), named);
+    }
+
+    private void answer(NumberDesk desk, boolean oneDocument) {
+        asked.ifPresent(files -> desk.answerAlike(files, oneDocument));
     }
 
     void show(NumberState state, String matter) {
         showing = true;
+        asked = state.alike();
+        alike.setText(asked.map(files -> Words.of("number.alike", files.oneName(), files.otherName())).orElse(""));
+        Controls.show(alike, asked.isPresent());
+        Controls.show(answers, asked.isPresent());
         register.setText(matter.isEmpty() ? Words.of("number.noMatter") : String.valueOf(Path.of(matter).getFileName()));
         register.setTooltip(matter.isEmpty() ? null : new Tooltip(matter));
         Controls.show(forget, !matter.isEmpty());

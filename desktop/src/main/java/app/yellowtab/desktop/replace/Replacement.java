@@ -131,7 +131,7 @@ public final class Replacement {
             return replaced;
         });
         if (workspace.bundle().toLookAt().stream().anyMatch(again -> again.before().equals(ready.older().asRead())))
-            workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, ready.newer().fileName(), ""));
+            workspace.findings().add(Finding.about(Finding.Code.LOOK_AGAIN, ready.newer().fileName(), ""));
     }
 
     /** Leaves all as it is; the newer file lies in the tray. */

@@ -157,7 +157,7 @@ public final class Intakes {
             if (source == null || !source.asRead().equals(repaging.after())) continue;
             GonePages.finding(before, repaging).ifPresent(workspace.findings()::add);
             if (now.toLookAt().stream().anyMatch(again -> again.before().equals(repaging.before())))
-                workspace.findings().add(Finding.about(Finding.Code.REDACTED_LOOK_AGAIN, source.fileName(), ""));
+                workspace.findings().add(Finding.about(Finding.Code.LOOK_AGAIN, source.fileName(), ""));
         }
     }
 

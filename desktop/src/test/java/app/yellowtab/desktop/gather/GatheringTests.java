@@ -195,7 +195,7 @@ class GatheringTests {
         Redaction redaction = new Redaction(new Area(10, 10, 50, 10), "private", false);
         workspace.edit(bundle -> PageEdits.looked(bundle, Set.of(page), look -> look.withRedactions(List.of(redaction))));
         gathering.read(new Reading(false, true, false));
-        assertThat(workspace.findings()).filteredOn(finding -> finding.code() == Finding.Code.REDACTED_LOOK_AGAIN)
+        assertThat(workspace.findings()).filteredOn(finding -> finding.code() == Finding.Code.LOOK_AGAIN)
                 .singleElement().satisfies(finding -> assertThat(finding.message()).startsWith("draft.docx: "));
         assertThat(workspace.bundle().toLookAt()).singleElement()
                 .satisfies(again -> assertThat(again.page()).contains(document().runs().getFirst().key(1)));

@@ -16,12 +16,16 @@ import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.NumberStyle;
 import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.contents.Contents;
+import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.number.LineField;
 import app.yellowtab.model.number.LinePart;
 import app.yellowtab.model.number.MarkedPages;
 import app.yellowtab.model.number.PageKind;
 import app.yellowtab.model.number.SerialNumber;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.pdf.SystemFace;
 import app.yellowtab.plan.Marking;
 import app.yellowtab.register.MatterRegister;
@@ -211,5 +215,26 @@ class NumberDeskTests {
         desk.look(look -> look.withFace(new SystemFace("No Such Face")));
         assertThat(state().notice()).contains("does not have “No Such Face”").contains("ours is printed instead");
         assertThat(marks(3)).containsExactly("4");
+    }
+
+    @Test
+    void whetherFilesWithTheSamePagesShareTheirNumbersIsAskedBeforeTheyAreIssued() {
+        Source first = workspace.bundle().sources().getFirst();
+        Source copy = first.under(new SourceId("copy"));
+        workspace.edit(bundle -> Edits.append(Edits.addSources(bundle, List.of(copy)),
+                new Contents(List.of(Document.of(copy)), List.of())));
+        desk.add();
+        assertThat(state().count()).isEqualTo(7 + copy.pageCount());
+        NumberState.Alike asked = state().alike().orElseThrow();
+        desk.issue();
+        assertThat(desk.saidProperty().get()).startsWith("Say first");
+        assertThat(state().fixed()).isZero();
+        desk.answerAlike(asked, true);
+        assertThat(state().count()).isEqualTo(7);
+        assertThat(state().alike()).isEmpty();
+        workspace.undo();
+        desk.answerAlike(asked, false);
+        desk.issue();
+        assertThat(state().fixed()).isEqualTo(7 + copy.pageCount());
     }
 }

@@ -113,7 +113,7 @@ class ReplacementTests {
             assertThat(pages.look().redactions()).hasSize(1);
         });
         assertThat(workspace.findings()).extracting(Finding::message).singleElement().asString()
-                .startsWith("report.pdf: areas of its pages are redacted").contains("look at each");
+                .startsWith("report.pdf: its pages have changed since areas of them were redacted").contains("Look at each");
         assertThatThrownBy(() -> Assembler.standard().assemble(workspace.plan(), folder, temp.resolve("out.pdf"), Progress.NONE,
                 () -> false)).hasMessageContaining("nobody has looked at them yet (1 in all, first page 2 as it was)");
         workspace.edit(bundle -> Looking.seen(bundle, bundle.toLookAt().getFirst()));
