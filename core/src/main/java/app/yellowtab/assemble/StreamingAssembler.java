@@ -17,11 +17,9 @@ import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.AccessDeniedException;
-import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
@@ -39,7 +37,7 @@ final class StreamingAssembler implements Assembler {
     private final Duration limit;
 
     StreamingAssembler() {
-        this(DraftFile::open, StreamingAssembler::moveIntoPlace, LIMIT);
+        this(DraftFile::open, Drafts::move, LIMIT);
     }
 
     /**
@@ -101,7 +99,7 @@ final class StreamingAssembler implements Assembler {
             try {
                 mover.move(pdfDraft, target);
             } catch (IOException refused) {
-                if (isThere) moveIntoPlace(aside.path(), ledger);
+                if (isThere) Drafts.move(aside.path(), ledger);
                 throw refused;
             }
             mover.move(ledgerDraft, ledger);
@@ -121,14 +119,6 @@ final class StreamingAssembler implements Assembler {
             if (stopped.isPresent()) return stopped.get();
             return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft),
                     plan.enclosures().size(), report.findings());
-        }
-    }
-
-    private static void moveIntoPlace(Path draft, Path target) throws IOException {
-        try {
-            Files.move(draft, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-        } catch (AtomicMoveNotSupportedException e) {
-            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
         }
     }
 

@@ -24,7 +24,6 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.ZoneId;
@@ -214,7 +213,7 @@ public final class Converter {
             try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(draft))) {
                 document.save(out);
             }
-            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, target);
         } finally {
             Files.deleteIfExists(draft);
         }

@@ -123,7 +123,7 @@ final class OfficeSuite {
                     .build()
                     .convert(copy.toFile()).as(format).to(draft.toFile()).as(DefaultDocumentFormatRegistry.PDF).execute();
             if (Files.size(draft) == 0) throw new OfficeException("it wrote nothing");
-            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, target);
             if (changed[0]) notes.say(reading.showChanges() ? Code.CHANGES_SHOWN : Code.CHANGES_ACCEPTED, "by the office suite");
             return true;
         } catch (OfficeException e) {

@@ -21,7 +21,6 @@ import app.yellowtab.source.SourceFiles;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -71,7 +70,7 @@ public final class PageFiles {
             Files.deleteIfExists(draft);
             Outcome outcome = writer.write(pages, draft, progress, stop);
             if (!(outcome instanceof Outcome.Written)) return new Saved(List.of(), false, writer.findings());
-            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, target);
             return new Saved(List.of(target), true, writer.findings());
         } catch (FindingException known) {
             throw known;

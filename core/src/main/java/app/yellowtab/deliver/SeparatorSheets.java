@@ -12,7 +12,6 @@ import app.yellowtab.sheet.SeparatorSetter;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
@@ -37,7 +36,7 @@ public final class SeparatorSheets {
                 document.getDocumentInformation().setTitle("Separator sheets");
                 document.getDocumentInformation().setProducer("Yellow Tab");
                 document.save(draft.toFile());
-                Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+                Drafts.move(draft, target);
             } finally {
                 Files.deleteIfExists(draft);
             }

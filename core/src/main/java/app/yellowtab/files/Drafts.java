@@ -1,6 +1,7 @@
 package app.yellowtab.files;
 
 import java.io.IOException;
+import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -32,9 +33,21 @@ public final class Drafts {
         Path draft = beside(target);
         try {
             Files.write(draft, content);
-            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+            move(draft, target);
         } finally {
             Files.deleteIfExists(draft);
+        }
+    }
+
+    /**
+     * Moves a draft into the place of what is there, if there is something, in one step wherever the file system can: at no
+     * moment is there nothing under that name, which somebody else could take.
+     */
+    public static Path move(Path draft, Path target) throws IOException {
+        try {
+            return Files.move(draft, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+        } catch (AtomicMoveNotSupportedException e) {
+            return Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
         }
     }
 }

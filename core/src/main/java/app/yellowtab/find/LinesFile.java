@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Optional;
 import org.slf4j.LoggerFactory;
@@ -51,7 +50,7 @@ final class LinesFile {
                         out.write('\n');
                     }
                 }
-                Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
+                Drafts.move(draft, file);
             } finally {
                 Files.deleteIfExists(draft);
             }

@@ -9,7 +9,6 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -108,7 +107,7 @@ public final class WordsFile {
                 json.writeEndArray();
                 json.writeEndObject();
             }
-            Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, file);
         } finally {
             Files.deleteIfExists(draft);
         }

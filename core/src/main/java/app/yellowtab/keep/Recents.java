@@ -1,12 +1,12 @@
 package app.yellowtab.keep;
 
+import app.yellowtab.files.Drafts;
 import app.yellowtab.files.UserFolder;
 import app.yellowtab.json.BundleJson;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -86,7 +86,7 @@ public final class Recents {
             Files.createDirectories(file.getParent());
             Path draft = file.resolveSibling("recent.json.part");
             Files.write(draft, BundleJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(list));
-            Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, file);
         } catch (IOException e) {
             LoggerFactory.getLogger(Recents.class).warn("recent bundles not kept", e);
         }

@@ -1,12 +1,12 @@
 package app.yellowtab.keep;
 
+import app.yellowtab.files.Drafts;
 import app.yellowtab.files.UserFolder;
 import app.yellowtab.json.BundleJson;
 import java.io.IOException;
 import java.nio.file.FileSystems;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
@@ -62,7 +62,7 @@ public final class RememberedPasswords {
             Files.createFile(draft, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
         }
         Files.write(draft, BundleJson.MAPPER.writeValueAsBytes(list));
-        Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
+        Drafts.move(draft, file);
     }
 
     /**

@@ -11,7 +11,6 @@ import java.io.BufferedWriter;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -50,7 +49,7 @@ public final class LedgerCsv {
                 out.write("position,number,label,kind,file,file sha256,page,fingerprint,stamp x,stamp y,stamp size\r\n");
                 for (Optional<Ledger.Page> leaf; (leaf = leaves.next()).isPresent();) out.write(line(leaf.get(), ledger));
             }
-            Files.move(draft, beside(bundle), StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, beside(bundle));
         } finally {
             Files.deleteIfExists(draft);
         }

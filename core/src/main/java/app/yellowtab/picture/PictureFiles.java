@@ -14,7 +14,6 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.time.Instant;
@@ -121,7 +120,7 @@ public final class PictureFiles {
                     write(page, out);
                 }
                 written.addAndGet(Files.size(draft));
-                Files.move(draft, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+                Drafts.move(draft, file);
             } finally {
                 Files.deleteIfExists(draft);
             }

@@ -112,7 +112,7 @@ public final class Languages {
         Path draft = Drafts.beside(target);
         try (data) {
             Files.copy(data, draft, StandardCopyOption.REPLACE_EXISTING);
-            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, target);
         } finally {
             Files.deleteIfExists(draft);
         }

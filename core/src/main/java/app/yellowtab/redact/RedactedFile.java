@@ -12,7 +12,6 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -90,7 +89,7 @@ final class RedactedFile {
                 put(zip, WORDS, RecognisedFile.bytes(made.picture().words()));
                 put(zip, PICTURE, raw.readAllBytes());
             }
-            Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, file);
         } finally {
             Files.deleteIfExists(draft);
         }

@@ -11,7 +11,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
@@ -119,7 +118,7 @@ public final class RecognisedPages {
         Path draft = Drafts.beside(file);
         try {
             Files.writeString(draft, all);
-            Files.move(draft, file, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, file);
         } finally {
             Files.deleteIfExists(draft);
         }

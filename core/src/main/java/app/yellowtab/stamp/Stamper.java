@@ -21,7 +21,6 @@ import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -225,7 +224,7 @@ public final class Stamper {
             boolean cut = write(from, draft, marks, order, names);
             if (cut) findings.add(Finding.of(Code.LINE_CUT, file));
             check(from, draft, pages, order);
-            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, target);
             return Optional.of(new Stamped(file, target, pages, names));
         } catch (IOException | RuntimeException | Error e) {
             if (e instanceof IOException io && (DiskFull.is(io, target) || draft == null)) throw failure(target, io);
@@ -299,7 +298,7 @@ public final class Stamper {
             Files.createDirectories(target.toAbsolutePath().getParent());
             draft = Drafts.beside(target);
             takeOff(file, draft, passwords);
-            Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, target);
             return true;
         } catch (InvalidPasswordException locked) {
             throw new FindingException(Finding.of(Code.PASSWORD_NEEDED, file), locked);

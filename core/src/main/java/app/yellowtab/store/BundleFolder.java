@@ -30,7 +30,6 @@ import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -185,7 +184,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
                 try (FileChannel channel = FileChannel.open(draft, StandardOpenOption.WRITE)) {
                     channel.force(true);
                 }
-                Files.move(draft, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+                Drafts.move(draft, file);
             } catch (IOException e) {
                 Originals.delete(draft);
                 throw new FindingException(Finding.of(Code.BUNDLE_NOT_SAVED, file, String.valueOf(e.getMessage())), e);

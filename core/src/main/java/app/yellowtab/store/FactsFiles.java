@@ -7,7 +7,6 @@ import app.yellowtab.model.source.Source;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.Collection;
@@ -63,7 +62,7 @@ final class FactsFiles {
         Path draft = Drafts.beside(place);
         try {
             Files.write(draft, bytes);
-            Files.move(draft, place, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, place);
         } finally {
             Files.deleteIfExists(draft);
         }

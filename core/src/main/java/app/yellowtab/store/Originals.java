@@ -11,7 +11,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -51,7 +50,7 @@ final class Originals {
                 fingerprint = Fingerprint.copying(file, out);
             }
             remember(fingerprint.checksum(), kept);
-            Files.move(draft, kept, StandardCopyOption.REPLACE_EXISTING);
+            Drafts.move(draft, kept);
             whole = true;
         } finally {
             if (!whole) {

@@ -26,13 +26,15 @@ public record Repaging(SourceReading before, SourceReading after, PagePairs pair
     }
 
     /**
-     * {@return what became of the pages of a source that nobody has compared} None is called the same: each has changed into
-     * that of its number, and the page that named a file which could not be read stands for none.
+     * {@return what became of the pages of a source that nobody has compared} Those of the same reading are the same. Of another
+     * one none is called so: each has changed into that of its number, and the page that named a file which could not be read
+     * stands for none.
      */
     public static Repaging unseen(Source before, Source after) {
         List<Pair> pairs = new ArrayList<>();
         int both = before.isRead() && after.isRead() ? Math.min(before.pageCount(), after.pageCount()) : 0;
-        for (int page = 1; page <= both; page++) pairs.add(new Pair(page, page, false));
+        boolean same = before.asRead().equals(after.asRead());
+        for (int page = 1; page <= both; page++) pairs.add(new Pair(page, page, same));
         for (int page = both + 1; page <= before.pageCount(); page++) pairs.add(new Pair(page, 0, false));
         for (int page = both + 1; page <= after.pageCount(); page++) pairs.add(new Pair(0, page, false));
         return of(before, after, new PagePairs(pairs));

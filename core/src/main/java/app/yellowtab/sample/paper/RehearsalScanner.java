@@ -1,5 +1,6 @@
 package app.yellowtab.sample.paper;
 
+import app.yellowtab.files.Drafts;
 import app.yellowtab.sample.paper.RehearsalFile.Packing;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -7,7 +8,6 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -44,7 +44,7 @@ public final class RehearsalScanner {
             List<BufferedImage> sides = sides(number, sheets);
             if (form == Form.TIFF) SamplePictures.writeTiff(sides, draft);
             else RehearsalFile.write(sides, Packing.CCITT, DPI, draft);
-            return Files.move(draft, target, StandardCopyOption.REPLACE_EXISTING);
+            return Drafts.move(draft, target);
         } finally {
             Files.deleteIfExists(draft);
         }
