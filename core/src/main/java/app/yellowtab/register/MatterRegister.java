@@ -53,6 +53,8 @@ public final class MatterRegister {
     private static final String PAGES = "Pages";
     private static final String PAGE = "Page";
     private static final String HALF = "Half";
+    /** No file has more; a register may hold anything. */
+    private static final int MOST_PAGES = 200_000;
     private static final char BYTE_ORDER_MARK = '\uFEFF';
 
     /** A lock on a file is for the whole program: within it one waits here. */
@@ -227,7 +229,8 @@ public final class MatterRegister {
             Source source = pages.map(its -> sources.get(its.source())).orElse(null);
             SeriesId series = new SeriesId(span.series());
             if (source == null || bundle.numbering().series().stream().noneMatch(one -> one.id().equals(series))) continue;
-            for (int n = 0; n <= span.to().value() - span.from().value(); n++) {
+            long count = Math.min(MOST_PAGES, span.to().value() - span.from().value() + 1);
+            for (int n = 0; n < count; n++) {
                 GivenNumber given = new GivenNumber(series, source.id(), pages.get().pagesKey(), pages.get().page() + n,
                         pages.get().half(), span.from().plus(n).shown());
                 if (!known.contains(given)) forgotten.add(given);

@@ -12,10 +12,17 @@ import app.yellowtab.store.BundleFolder;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import org.slf4j.LoggerFactory;
 
 /** A bundle that was opened, and what is remembered of it. */
 record LoadedBundle(BundleFolder folder, Bundle bundle, Plan plan, List<String> passwords, Optional<Recents.Recent> recent) {
+    /** A network drive that does not answer keeps nobody from a bundle. */
+    private static final int MOST_SECONDS = 5;
+
     /**
      * Plans what was opened.
      *
@@ -32,12 +39,22 @@ record LoadedBundle(BundleFolder folder, Bundle bundle, Plan plan, List<String> 
     private static Bundle withForgotten(BundleFolder.Opened opened) {
         Optional<Path> register = MatterRegister.of(opened.bundle(), opened.folder().path());
         if (register.isEmpty()) return opened.bundle();
+        CompletableFuture<List<MatterRegister.Span>> reading = new CompletableFuture<>();
+        Thread.ofPlatform().daemon().name("register").start(() -> {
+            try {
+                reading.complete(MatterRegister.read(register.get()));
+            } catch (FindingException | RuntimeException unreadable) {
+                reading.completeExceptionally(unreadable);
+            }
+        });
         try {
-            return NumberEdits.issued(opened.bundle(),
-                    MatterRegister.forgotten(MatterRegister.read(register.get()), opened.bundle(), opened.folder().id()));
-        } catch (FindingException unreachable) {
+            return NumberEdits.issued(opened.bundle(), MatterRegister
+                    .forgotten(reading.get(MOST_SECONDS, TimeUnit.SECONDS), opened.bundle(), opened.folder().id()));
+        } catch (ExecutionException | TimeoutException unreachable) {
             LoggerFactory.getLogger(LoadedBundle.class).warn("no register", unreachable);
-            return opened.bundle();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
         }
+        return opened.bundle();
     }
 }
