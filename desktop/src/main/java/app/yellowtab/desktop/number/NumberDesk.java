@@ -8,6 +8,8 @@ import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.number.NumberPreset;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.intake.Likeness;
+import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.leaf.NumberRanges;
 import app.yellowtab.mark.MarkLook;
 import app.yellowtab.mark.Spot;
@@ -107,14 +109,15 @@ public final class NumberDesk {
         if (!face.isPresent()) notice = Words.of("number.noFace", face instanceof SystemFace system ? system.name() : face.key());
         return new NumberState(NumberWords.sentences(bundle, plan, leaf), chosen, setting, number, series, line, moved,
                 planned.map(Marking.PlannedSeries::fixed).orElse(0), planned.map(Marking.PlannedSeries::count).orElse(0),
-                NumberWords.indexUsed(plan), series.flatMap(one -> alike(bundle, one.id())), notice);
+                NumberWords.indexUsed(plan), planned.filter(one -> series.isPresent()).flatMap(one -> alike(bundle, plan, one)),
+                notice);
     }
 
     /**
-     * {@return two files of the index with the same pages of which it must be said whether they are one document, before both
-     * have numbers}
+     * {@return two files with the same pages that a series numbers, of which it must be said whether they are one document,
+     * before both have numbers}
      */
-    private Optional<NumberState.Alike> alike(Bundle bundle, SeriesId id) {
+    private Optional<NumberState.Alike> alike(Bundle bundle, Plan plan, Marking.PlannedSeries planned) {
         if (bundle.sources() != alikeOf) {
             alikeOf = bundle.sources();
             likes = Likeness.samePages(alikeOf);
@@ -122,14 +125,16 @@ public final class NumberDesk {
         if (likes.isEmpty()) return Optional.empty();
         Set<SourceId> given = new HashSet<>();
         for (GivenNumber number : bundle.numbering().given())
-            if (number.series().equals(id)) given.add(number.source());
-        Set<SourceId> unplaced = new HashSet<>();
-        for (Source source : bundle.unplaced()) unplaced.add(source.id());
+            if (number.series().equals(planned.id())) given.add(number.source());
+        Set<SourceId> numbered = new HashSet<>();
+        for (Leaf leaf : plan.leaves()) if (leaf.content() instanceof Content.SourcePage page
+                && !planned.words(leaf.index()).isEmpty())
+            numbered.add(page.source());
         Map<SourceId, Source> sources = bundle.sourcesById();
         for (Map.Entry<SourceId, List<Likeness.Like>> its : likes.entrySet()) {
             for (Likeness.Like like : its.getValue()) {
                 SourceId one = its.getKey();
-                boolean open = !unplaced.contains(one) && !unplaced.contains(like.other())
+                boolean open = numbered.contains(one) && numbered.contains(like.other())
                         && !(given.contains(one) && given.contains(like.other()))
                         && bundle.numbering().alike().stream().noneMatch(known -> known.isOf(one, like.other()));
                 if (open) return Optional.of(new NumberState.Alike(one, like.other(), sources.get(one).fileName(),
