@@ -469,6 +469,7 @@ class BundleFolderTests {
         Path inTheWay = Files.createDirectories(folder.resolve("bundle.previous.json/full"));
         assertThatThrownBy(() -> BundleFolder.open(folder)).isInstanceOf(FindingException.class);
         Files.delete(inTheWay);
+        Files.delete(inTheWay.getParent());
         assertThat(reopened()).isEqualTo(bundle);
         Path begun = Files.createDirectories(temp.resolve("new"));
         Path draft = Files.createDirectories(begun.resolve(".bundle.json.part/full"));
