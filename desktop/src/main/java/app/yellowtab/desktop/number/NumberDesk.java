@@ -7,9 +7,6 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.number.NumberPreset;
 import app.yellowtab.finding.FindingException;
-import app.yellowtab.intake.Likeness;
-import app.yellowtab.leaf.Content;
-import app.yellowtab.leaf.Leaf;
 import app.yellowtab.leaf.NumberRanges;
 import app.yellowtab.mark.MarkLook;
 import app.yellowtab.mark.Spot;
@@ -37,11 +34,9 @@ import app.yellowtab.register.MatterRegister;
 import app.yellowtab.register.NumberRegister;
 import java.nio.file.Path;
 import java.time.LocalDate;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -59,8 +54,7 @@ public final class NumberDesk {
     private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper(this, "said", "");
     private final Subscription subscription;
     private SeriesId chosen = Marking.BUNDLE;
-    private List<Source> alikeOf = List.of();
-    private Map<SourceId, List<Likeness.Like>> likes = Map.of();
+    private final SamePages alike = new SamePages();
 
     public NumberDesk(Workspace workspace) {
         this.workspace = workspace;
@@ -109,39 +103,9 @@ public final class NumberDesk {
         if (!face.isPresent()) notice = Words.of("number.noFace", face instanceof SystemFace system ? system.name() : face.key());
         return new NumberState(NumberWords.sentences(bundle, plan, leaf), chosen, setting, number, series, line, moved,
                 planned.map(Marking.PlannedSeries::fixed).orElse(0), planned.map(Marking.PlannedSeries::count).orElse(0),
-                NumberWords.indexUsed(plan), planned.filter(one -> series.isPresent()).flatMap(one -> alike(bundle, plan, one)),
+                NumberWords.indexUsed(plan),
+                planned.filter(one -> series.isPresent()).flatMap(one -> alike.asked(bundle, plan, one)),
                 notice);
-    }
-
-    /**
-     * {@return two files with the same pages that a series numbers, of which it must be said whether they are one document,
-     * before both have numbers}
-     */
-    private Optional<NumberState.Alike> alike(Bundle bundle, Plan plan, Marking.PlannedSeries planned) {
-        if (bundle.sources() != alikeOf) {
-            alikeOf = bundle.sources();
-            likes = Likeness.samePages(alikeOf);
-        }
-        if (likes.isEmpty()) return Optional.empty();
-        Set<SourceId> given = new HashSet<>();
-        for (GivenNumber number : bundle.numbering().given())
-            if (number.series().equals(planned.id())) given.add(number.source());
-        Set<SourceId> numbered = new HashSet<>();
-        for (Leaf leaf : plan.leaves()) if (leaf.content() instanceof Content.SourcePage page
-                && !planned.words(leaf.index()).isEmpty())
-            numbered.add(page.source());
-        Map<SourceId, Source> sources = bundle.sourcesById();
-        for (Map.Entry<SourceId, List<Likeness.Like>> its : likes.entrySet()) {
-            for (Likeness.Like like : its.getValue()) {
-                SourceId one = its.getKey();
-                boolean open = numbered.contains(one) && numbered.contains(like.other())
-                        && !(given.contains(one) && given.contains(like.other()))
-                        && bundle.numbering().alike().stream().noneMatch(known -> known.isOf(one, like.other()));
-                if (open) return Optional.of(new NumberState.Alike(one, like.other(), sources.get(one).fileName(),
-                        sources.get(like.other()).fileName()));
-            }
-        }
-        return Optional.empty();
     }
 
     /** Says whether two files with the same pages are one document, whose copies bear the same numbers. */
