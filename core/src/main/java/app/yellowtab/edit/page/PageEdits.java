@@ -1,6 +1,7 @@
 package app.yellowtab.edit.page;
 
 import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.repage.Carrying;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.entry.EntryId;
@@ -150,13 +151,16 @@ public final class PageEdits {
 
     /**
      * {@return the bundle with pages in the place of others, where the first of them stood} Where none of those is left, nothing
-     * is put in.
+     * is put in. Moved marks go over one for one; what was hidden on a page that goes, and numbers that were issued to it, are to
+     * be looked at.
      */
     public static Bundle replaced(Bundle bundle, Set<PageKey> pages, List<? extends Run> put) {
         for (Document document : bundle.contents().allDocuments()) {
             for (PageKey key : keys(document.runs())) {
-                if (pages.contains(key))
-                    return takenOut(inserted(bundle, new PageSpot(document.id(), Optional.of(key)), List.copyOf(put)), pages);
+                if (!pages.contains(key)) continue;
+                Bundle now = takenOut(inserted(bundle, new PageSpot(document.id(), Optional.of(key)), List.copyOf(put)), pages);
+                List<PageKey> gone = chosen(bundle, pages).stream().flatMap(run -> run.keys().stream()).toList();
+                return Carrying.inStead(bundle, now, gone, put.stream().flatMap(run -> run.keys().stream()).toList());
             }
         }
         return bundle;

@@ -22,6 +22,8 @@ import app.yellowtab.model.run.Run;
 import app.yellowtab.model.run.RunId;
 import app.yellowtab.model.run.Runs;
 import app.yellowtab.model.run.SourcePages;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -108,7 +110,10 @@ public final class Carrying {
         return !document.runs().stream().flatMap(run -> run.keys().stream()).allMatch(keys::add);
     }
 
-    /** {@return the bundle with marks that stand elsewhere, and served numbers, of pages said of those that stand for them} */
+    /**
+     * {@return the bundle with marks that stand elsewhere, served numbers, and what must be looked at, of pages said of those
+     * that stand for them}
+     */
     public static Bundle under(Bundle bundle, Map<PageKey, PageKey> stead) {
         Numbering numbering = bundle.numbering();
         List<MarkMove> moves = numbering.moves().stream().map(
@@ -118,7 +123,47 @@ public final class Carrying {
             PageKey page = stead.get(known.page());
             if (page != null) served.add(new ServedNumber(page, known.label()));
         }
-        return bundle.withNumbering(numbering.withMoves(moves).withServed(List.copyOf(served)));
+        List<LookAgain> toLookAt = bundle.toLookAt().stream()
+                .map(again -> new LookAgain(again.document(), again.page().map(page -> stead.getOrDefault(page, page)),
+                        again.before(), again.was(), again.hidden(), again.numbered()))
+                .toList();
+        return bundle.withNumbering(numbering.withMoves(moves).withServed(List.copyOf(served))).withToLookAt(toLookAt);
+    }
+
+    /**
+     * {@return the bundle with what was said of pages said of those that the user has put in their place, one for one} Somebody
+     * must look at those in whose place something was hidden, and say whether they keep numbers that were issued.
+     *
+     * @param before the bundle with the pages that are gone
+     * @param now    the bundle with those in their place
+     */
+    public static Bundle inStead(Bundle before, Bundle now, List<PageKey> gone, List<PageKey> put) {
+        Map<PageKey, PageKey> stead = new HashMap<>();
+        for (int n = 0; n < Math.min(gone.size(), put.size()); n++) stead.put(gone.get(n), put.get(n));
+        Map<SourceId, Source> sources = before.sourcesById();
+        Set<PageKey> left = new HashSet<>(gone);
+        Set<LookAgain> more = new LinkedHashSet<>();
+        for (Document document : before.contents().allDocuments()) {
+            for (Run run : document.runs()) {
+                Source source = run instanceof SourcePages pages ? sources.get(pages.source()) : null;
+                if (source == null) continue;
+                for (PageKey key : run.keys()) {
+                    Optional<PageKey> page = Optional.ofNullable(stead.get(key));
+                    boolean hidden = hides(((SourcePages) run).look());
+                    boolean numbered = page.isPresent() && before.numbering().given().stream()
+                            .anyMatch(given -> given.isOf(source.asRead()) && given.page() == key.page());
+                    if (left.contains(key) && (hidden || numbered))
+                        more.add(new LookAgain(document.id(), page, source.asRead(), key.page(), hidden, numbered));
+                }
+            }
+        }
+        Bundle carried = under(now, stead);
+        more.addAll(carried.toLookAt());
+        return carried.withToLookAt(List.copyOf(more));
+    }
+
+    private static boolean hides(PageLook look) {
+        return !look.redactions().isEmpty() || look.withheld().isPresent();
     }
 
     private Document document(Document document) {
@@ -181,7 +226,7 @@ public final class Carrying {
         keys.put(was, now);
         if (pair.same()) sameKeys.add(was);
         if (pair.same() || document.isEmpty()) return;
-        boolean hidden = !pages.look().redactions().isEmpty() || pages.look().withheld().isPresent();
+        boolean hidden = hides(pages.look());
         boolean numbered = now.isPresent() && issued.contains(page);
         if (hidden || numbered)
             toLookAt.add(new LookAgain(document.get(), now, repaging.before(), page, hidden, numbered));

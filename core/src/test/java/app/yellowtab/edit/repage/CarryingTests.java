@@ -236,4 +236,19 @@ class CarryingTests {
         assertThat(pages(filled.contents().documents().getFirst())).isEqualTo("n1 n2 free free");
         assertThat(filled.numbering().moves()).extracting(MarkMove::page).containsExactly(key(filled, 2), key(filled, 3));
     }
+
+    @Test
+    void ofPagesThatAreReplacedOneByOneSomebodyLooksWhetherWhatWasHiddenIs() {
+        Bundle start = Edits.addSources(issued(bundle(document("a", 4))), List.of(source("n", 2)));
+        Bundle hidden = PageEdits.looked(start, Set.of(key(start, 2)), look -> look.withRedactions(List.of(NAME)));
+        hidden = NumberEdits.moved(hidden, key(hidden, 3), BATES, Optional.of(Spot.STANDARD));
+        Bundle now = PageEdits.replaced(hidden, Set.of(key(hidden, 2), key(hidden, 3), key(hidden, 4)),
+                List.of(SourcePages.of(new SourceId("n"), 1, 2)));
+        assertThat(pages(now.contents().documents().getFirst())).isEqualTo("a1 n1 n2");
+        assertThat(now.numbering().moves()).extracting(MarkMove::page).containsExactly(key(now, 3));
+        assertThat(now.toLookAt()).extracting(LookAgain::was, LookAgain::page, LookAgain::hidden, LookAgain::numbered)
+                .containsExactly(tuple(2, Optional.of(key(now, 2)), true, true),
+                        tuple(3, Optional.of(key(now, 3)), false, true));
+        assertThat(numbers(Looking.numbered(now, now.toLookAt().getLast(), true))).containsExactly("TH-101", "TH-105", "TH-103");
+    }
 }
