@@ -32,13 +32,15 @@ public final class Edits {
 
     /**
      * {@return the bundle with what lay inside a file that could not be opened before} It follows the document of that file, and
-     * belongs to it; where this is not in the index, it lies in the tray. What came before does not come again.
+     * belongs to it; where this is not in the index, it lies in the tray. What came before does not come
+     * again, nor does anything of a file that was taken away.
      *
      * @param documents that the files inside are made
      */
     public static Bundle follow(Bundle bundle, SourceId file, List<Source> inside, List<Document> documents) {
         boolean known = bundle.sources().stream().anyMatch(source -> source.about().attachedTo().equals(file.value()));
-        if (known || inside.isEmpty()) return bundle;
+        boolean gone = bundle.sources().stream().noneMatch(source -> source.id().equals(file));
+        if (known || gone || inside.isEmpty()) return bundle;
         Bundle with = addSources(bundle, inside);
         Optional<Document> owner = bundle.contents().allDocuments().stream()
                 .filter(document -> document.sources().contains(file)).findFirst();

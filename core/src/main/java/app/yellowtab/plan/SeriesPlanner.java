@@ -82,7 +82,7 @@ final class SeriesPlanner {
         SerialNumber next = first.get();
         long last = -1;
         Map<SourceId, String> readings = readings(basis.sources());
-        Map<SourceId, SourceId> same = same(basis.alike(), readings);
+        Map<SourceId, SourceId> same = same(basis.alike(), basis.sources());
         // A series that was taken off has given them, and they stay so.
         Set<String> taken = new HashSet<>();
         for (GivenNumber given : basis.given()) {
@@ -131,20 +131,19 @@ final class SeriesPlanner {
      */
     static List<GivenNumber> numbers(Plan plan, Bundle bundle, SeriesId id) {
         Map<SourceId, String> readings = readings(bundle.sources());
-        Map<SourceId, SourceId> same = same(bundle.numbering().alike(), readings);
         Set<GivenNumber> numbers = new LinkedHashSet<>();
         Set<Place> known = new HashSet<>();
         for (GivenNumber given : bundle.numbering().given()) {
             if (!given.series().equals(id)) continue;
             numbers.add(given);
             if (given.pagesKey().equals(readings.get(given.source())))
-                known.add(place(given, same));
+                known.add(new Place(given.source(), given.page(), given.half()));
         }
         for (PlannedSeries series : plan.marking().series()) {
             if (!series.id().equals(id)) continue;
             for (Leaf leaf : plan.leaves()) {
                 String words = series.words(leaf.index());
-                Optional<Place> found = words.isEmpty() ? Optional.empty() : place(plan.leaves(), leaf, same);
+                Optional<Place> found = words.isEmpty() ? Optional.empty() : place(plan.leaves(), leaf, Map.of());
                 if (found.isEmpty() || !known.add(found.get())) continue;
                 Place place = found.get();
                 numbers.add(new GivenNumber(id, place.source(), readings.getOrDefault(place.source(), ""), place.page(),
@@ -161,11 +160,16 @@ final class SeriesPlanner {
         return readings;
     }
 
-    /** {@return by file, that whose numbers it has where both are one document} */
-    private static Map<SourceId, SourceId> same(List<AlikeFiles> alike, Map<SourceId, String> readings) {
+    /** {@return by file, that whose numbers it has: both are one document, and still have the same pages} */
+    private static Map<SourceId, SourceId> same(List<AlikeFiles> alike, List<Source> sources) {
         Map<SourceId, SourceId> same = new HashMap<>();
+        if (alike.isEmpty()) return same;
+        Map<SourceId, Source> byId = new HashMap<>();
+        for (Source source : sources) byId.put(source.id(), source);
         for (AlikeFiles files : alike) {
-            if (!files.oneDocument() || !readings.containsKey(files.one()) || !readings.containsKey(files.other())) continue;
+            Source some = byId.get(files.one());
+            Source others = byId.get(files.other());
+            if (!files.oneDocument() || some == null || others == null || !some.showsTheSameAs(others)) continue;
             SourceId one = same.getOrDefault(files.one(), files.one());
             SourceId other = same.getOrDefault(files.other(), files.other());
             same.replaceAll((file, its) -> its.equals(other) ? one : its);

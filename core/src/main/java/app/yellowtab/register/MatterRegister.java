@@ -119,7 +119,10 @@ public final class MatterRegister {
         record Numbered(SerialNumber number, GivenNumber given) {}
         List<Numbered> all = numbers.stream()
                 .flatMap(given -> SerialNumber.read(given.number()).map(number -> new Numbered(number, given)).stream())
-                .sorted(Comparator.comparingLong(one -> one.number().value())).toList();
+                .sorted(Comparator.<Numbered, String>comparing(one -> one.given().source().value())
+                        .thenComparing(one -> one.given().pagesKey()).thenComparing(one -> one.given().half())
+                        .thenComparingLong(one -> one.number().value()))
+                .toList();
         for (Numbered one : all) {
             GivenNumber given = one.given();
             Span span = new Span(one.number(), one.number(), title, today, given.series().value(), Optional.of(new NumberedPages(

@@ -53,6 +53,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     public static final String FILE = "bundle.json";
     static final String RECOGNISED = "recognised";
     static final String REDACTED = "redacted";
+    private static final String DRAFT = ".bundle.json.part";
     private static final String PREVIOUS = "bundle.previous.json";
 
     private final Path folder;
@@ -66,6 +67,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     private volatile List<String> passwords = List.of();
     private volatile Reading reading = Reading.STANDARD;
     private volatile BundleIdentity identity;
+    private boolean identitySaved;
 
     private BundleFolder(Path folder, DraftOpener opener) throws IOException {
         this.folder = folder.toAbsolutePath().normalize();
@@ -172,20 +174,45 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         reading = bundle.reading();
         Path file = folder.resolve(FILE);
         synchronized (saving) {
-            Path draft = folder.resolve(".bundle.json.part");
+            Path draft = folder.resolve(DRAFT);
             try {
                 ObjectNode root = BundleJson.write(bundle, facts.write(bundle.sources()));
                 if (unknown != null) unknown.putBack(root);
-                identity.putIn(root);
-                byte[] bytes = BundleJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(root);
-                try (OutputStream out = opener.open(draft)) {
-                    out.write(bytes);
-                }
-                try (FileChannel channel = FileChannel.open(draft, StandardOpenOption.WRITE)) {
-                    channel.force(true);
-                }
-                Drafts.move(draft, file);
+                write(root, draft, file);
             } catch (IOException e) {
+                Originals.delete(draft);
+                throw new FindingException(Finding.of(Code.BUNDLE_NOT_SAVED, file, String.valueOf(e.getMessage())), e);
+            }
+        }
+    }
+
+    private void write(ObjectNode root, Path draft, Path file) throws IOException {
+        identity.putIn(root);
+        byte[] bytes = BundleJson.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsBytes(root);
+        try (OutputStream out = opener.open(draft)) {
+            out.write(bytes);
+        }
+        try (FileChannel channel = FileChannel.open(draft, StandardOpenOption.WRITE)) {
+            channel.force(true);
+        }
+        Drafts.move(draft, file);
+        identitySaved = true;
+    }
+
+    /**
+     * Writes down what tells the bundle from all others, where that was not done yet, and leaves all else as it was saved last:
+     * who gives the identity away must find it again.
+     *
+     * @throws FindingException if it could not be written; the state before is still there
+     */
+    public void keepId() throws FindingException {
+        Path file = folder.resolve(FILE);
+        synchronized (saving) {
+            if (identitySaved) return;
+            Path draft = folder.resolve(DRAFT);
+            try {
+                write((ObjectNode) BundleJson.MAPPER.readTree(file), draft, file);
+            } catch (IOException | JacksonException | ClassCastException e) {
                 Originals.delete(draft);
                 throw new FindingException(Finding.of(Code.BUNDLE_NOT_SAVED, file, String.valueOf(e.getMessage())), e);
             }
@@ -367,6 +394,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         know(bundle.sources());
         reading = bundle.reading();
         identity = BundleIdentity.read(root, folder);
+        identitySaved = identity.isIn(root);
         Leftovers.sweep(folder, originals, bundle, known.values(), folder.resolve(PREVIOUS));
         Drafts.write(folder.resolve(PREVIOUS), Files.readAllBytes(file));
         return bundle;

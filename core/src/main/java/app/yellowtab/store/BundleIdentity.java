@@ -44,6 +44,11 @@ record BundleIdentity(String id, Path folder) {
         }
     }
 
+    /** {@return whether a bundle that was read names it} */
+    boolean isIn(JsonNode root) {
+        return root.path(FIELD).path("id").asString("").equals(id);
+    }
+
     /** Writes it into a bundle that is about to be saved. */
     void putIn(ObjectNode root) {
         root.putObject(FIELD).put("id", id).put("folder", folder.toString());

@@ -5,6 +5,7 @@ import static app.yellowtab.testing.Bundles.document;
 import static app.yellowtab.testing.Bundles.section;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.Moves;
 import app.yellowtab.edit.Place;
@@ -27,6 +28,8 @@ import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.Run;
+import app.yellowtab.model.source.ConversionKey;
+import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.register.NumberRegister;
 import java.io.IOException;
@@ -199,17 +202,31 @@ class SeriesPlannerTests {
         assertThat(PageEdits.withheld(withheld, Set.of(second), Optional.empty())).isEqualTo(put);
     }
 
+    private static Source reading(Source source, String key) {
+        return new Source(source.id(), source.fileName(), source.storedName(), source.kind(), source.bytes(), source.sha256(),
+                source.checksum(), source.pageCount(), source.bookmarks(), source.proposedTitle(), source.proposedDate(),
+                source.about(), Optional.of(new ConversionKey(key)));
+    }
+
     @Test
     void filesWithTheSamePagesHaveTheSameNumbersWhereTheyAreOneDocument() {
-        Bundle all = NumberEdits.with(START, series("TH-1", "a", "b"));
-        assertThat(numbers(all)).containsExactly("TH-1", "TH-2", "TH-3", "TH-4", "TH-5");
+        Bundle start = bundle(section("A", document("a", 2), document("b", 2)), section("B", document("c", 4)));
+        start = start.withSources(start.sources().stream()
+                .map(source -> source.pageCount() == 2 ? reading(source, "the same") : source).toList());
+        Bundle all = NumberEdits.with(start, series("TH-1", "a", "b"));
+        assertThat(numbers(all)).containsExactly("TH-1", "TH-2", "TH-3", "TH-4");
         AlikeFiles files = new AlikeFiles(new SourceId("a"), new SourceId("b"), true);
         Bundle one = NumberEdits.alike(all, files);
-        assertThat(numbers(one)).containsExactly("TH-1", "TH-2", "TH-3", "TH-1", "TH-2");
+        assertThat(numbers(one)).containsExactly("TH-1", "TH-2", "TH-1", "TH-2");
         assertThat(Planner.plan(one, Planner.plan(all))).as("planned with what was planned before").isEqualTo(Planner.plan(one));
-        assertThat(numbers(NumberEdits.with(issued(one), series("TH-1", "a", "b", "c")))).endsWith("TH-1", "TH-2", "TH-4", "TH-5",
-                "TH-6", "TH-7");
+        assertThat(numbers(NumberEdits.with(issued(one), series("TH-1", "a", "b", "c")))).endsWith("TH-1", "TH-2", "TH-3", "TH-4",
+                "TH-5", "TH-6");
         Bundle two = NumberEdits.alike(one, new AlikeFiles(files.other(), files.one(), false));
+        Bundle given = issued(one);
+        assertThat(numbers(Edits.removeSources(given, Set.of(new SourceId("a"))))).as("each page has its own promise")
+                .containsExactly("TH-1", "TH-2");
+        Bundle read = Edits.changeSources(one, Map.of(new SourceId("b"), now -> reading(now, "other words")));
+        assertThat(numbers(read)).as("not alike any more").isEqualTo(numbers(all));
         assertThat(numbers(two)).isEqualTo(numbers(all));
     }
 }

@@ -147,29 +147,6 @@ class BundleFolderTests {
         assertThatThrownBy(() -> BundleFolder.open(folder)).hasMessageContaining("\"layout\" is missing");
     }
 
-    private static String id(Path folder) throws IOException {
-        BundleFolder.Opened opened = BundleFolder.open(folder);
-        try (BundleFolder place = opened.folder()) {
-            place.save(opened.bundle());
-            return place.id();
-        }
-    }
-
-    @Test
-    void aCopiedFolderIsAnotherBundleAndAMovedOneIsTheSame() throws IOException {
-        create(bundle);
-        String first = id(folder);
-        assertThat(id(folder)).isEqualTo(first);
-        Path copy = Files.createDirectories(folder.resolveSibling("copy"));
-        Files.copy(file, copy.resolve("bundle.json"));
-        String second = id(copy);
-        assertThat(second).isNotEqualTo(first);
-        assertThat(id(copy)).isEqualTo(second);
-        Path moved = Files.move(folder, folder.resolveSibling("moved"));
-        assertThat(id(moved)).isEqualTo(first);
-        assertThat(Files.readString(moved.resolve("bundle.json"))).containsOnlyOnce("\"identity\"");
-    }
-
     @Test
     void aNewerFormatIsRefused() throws IOException {
         create(bundle);

@@ -63,6 +63,13 @@ public record Source(SourceId id, String fileName, String storedName, SourceKind
         return new SourceReading(id, pagesKey());
     }
 
+    /** {@return whether another file has the same pages, as far as their fingerprints tell} */
+    public boolean showsTheSameAs(Source other) {
+        String prints = about.pages().prints();
+        return pageCount == other.pageCount
+                && (pagesKey().equals(other.pagesKey()) || !prints.isEmpty() && prints.equals(other.about.pages().prints()));
+    }
+
     /** {@return the same as another file of the bundle would be} */
     public Source under(SourceId otherId) {
         return new Source(otherId, fileName, storedName, kind, bytes, sha256, checksum, pageCount, bookmarks, proposedTitle,

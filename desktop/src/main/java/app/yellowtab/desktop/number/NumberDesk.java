@@ -314,6 +314,7 @@ public final class NumberDesk {
         String bundleId = workspace.folder().id();
         workspace.jobs().start((progress, stop) -> {
             List<GivenNumber> numbers = plan.numbersOf(bundle, id);
+            workspace.folder().keepId();
             MatterRegister.enter(register.get(), MatterRegister.spans(numbers, bundleId, title, LocalDate.now()));
             return numbers;
         }, numbers -> workspace.promiseSoon("edit.issue", now -> NumberEdits.issued(now, numbers),

@@ -54,7 +54,7 @@ public final class ProduceStage extends StackPane implements StageView {
     private final PaperChoices paper;
     private final TextField target = new TextField();
     private final Label replaces = Controls.label("", Styles.SMALL);
-    private final Label summary = Controls.label("", Styles.SMALL);
+    private final Label summary = Controls.paragraph("", Styles.SMALL);
     private final ContentsTable contents = new ContentsTable();
     private final Leaks leaking;
     private final LeakList leaks;

@@ -25,7 +25,7 @@ public final class AgainList extends VBox {
     private final Workspace workspace;
 
     public AgainList(Workspace workspace) {
-        super(8);
+        super(12);
         this.workspace = workspace;
         setId("again");
         show();

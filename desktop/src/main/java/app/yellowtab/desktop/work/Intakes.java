@@ -29,10 +29,13 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /** Brings files into the open bundle, in the background. One intake is one edit, so that undo takes all of it back. */
 public final class Intakes {
+    private static final Logger LOG = LoggerFactory.getLogger(Intakes.class);
+
     private final Workspace workspace;
     private final RememberedPasswords remembered;
     private boolean remembers;
@@ -214,22 +217,39 @@ public final class Intakes {
         workspace.jobs().start((progress, stop) -> {
             Intake intake = Intake.besideWindow(workspace.folder(), passwords, reading);
             List<Anew> read = new ArrayList<>();
-            for (Source source : sources) {
-                if (stop.getAsBoolean()) break;
-                progress.accept(new Jobs.JobProgress(Words.of("intake.state", read.size() + 1, sources.size(), source.fileName()),
-                        (double) read.size() / sources.size()));
-                Intake.Reread one = intake.readAgain(source, workspace.folder());
-                Optional<Repaging> repaging = one.before().asRead().equals(one.after().asRead()) ? Optional.empty()
-                        : Optional.of(compared(one, stop));
-                // What was stopped takes pages for changed ones that nobody has looked at.
-                if (stop.getAsBoolean()) break;
-                boolean opened = !one.before().isRead() && one.isRead();
-                read.add(new Anew(one, repaging, opened ? Optional.of(intake.bringInside(one.after(),
-                        workspace.folder().original(source.id()), stop)) : Optional.empty()));
+            List<Finding> lost = new ArrayList<>();
+            for (int n = 0; n < sources.size() && !stop.getAsBoolean(); n++) {
+                Source source = sources.get(n);
+                progress.accept(new Jobs.JobProgress(Words.of("intake.state", n + 1, sources.size(), source.fileName()),
+                        (double) n / sources.size()));
+                try {
+                    Anew one = anew(intake, source, stop);
+                    // What was stopped takes pages for changed ones that nobody has looked at.
+                    if (!stop.getAsBoolean()) read.add(one);
+                } catch (IOException | RuntimeException | Error unread) {
+                    LOG.warn("not read anew: {}", source.fileName(), unread);
+                    lost.add(Finding.about(Finding.Code.NOT_READ_ANEW, source.fileName(), ""));
+                }
             }
-            return read;
-        }, done, failure -> workspace.findings()
-                .add(Finding.about(Finding.Code.NOT_READABLE, sources.getFirst().fileName(), "")));
+            return new AllAnew(read, lost);
+        }, all -> {
+            workspace.findings().addAll(all.lost());
+            done.accept(all.read());
+        }, failure -> workspace.findings()
+                .add(Finding.about(Finding.Code.NOT_READ_ANEW, sources.getFirst().fileName(), "")));
+    }
+
+    /** What came of several, and what could not be read at all and stays as it was. */
+    private record AllAnew(List<Anew> read, List<Finding> lost) {}
+
+    private Anew anew(Intake intake, Source source, BooleanSupplier stop) throws IOException {
+        Intake.Reread one = intake.readAgain(source, workspace.folder());
+        Optional<Repaging> repaging = one.before().asRead().equals(one.after().asRead()) ? Optional.empty()
+                : Optional.of(compared(one, stop));
+        boolean opened = !one.before().isRead() && one.isRead();
+        return new Anew(one, repaging, opened
+                ? Optional.of(intake.bringInside(one.after(), workspace.folder().original(source.id()), stop))
+                : Optional.empty());
     }
 
     private void show(Object intake, List<Coming> list) {
@@ -310,8 +330,8 @@ public final class Intakes {
                 return Repaging.of(read.before(), read.after(),
                         FileComparison.compare(renderer, workspace.folder(), read.before(),
                                 after, List.of(), Progress.NONE, stop).pairs());
-            } catch (IOException | RuntimeException lost) {
-                LoggerFactory.getLogger(Intakes.class).warn("not compared: {}", read.before().fileName(), lost);
+            } catch (IOException | RuntimeException | Error lost) {
+                LOG.warn("not compared: {}", read.before().fileName(), lost);
             }
         }
         return Repaging.unseen(read.before(), read.after());

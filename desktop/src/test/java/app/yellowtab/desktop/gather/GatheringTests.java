@@ -180,6 +180,23 @@ class GatheringTests {
         assertThat(source("draft.docx").about().way()).isEqualTo(Way.BUILT_IN);
     }
 
+    @Test
+    void oneFileThatCannotBeReadAnewKeepsNoOtherBack() throws IOException {
+        String changed =
+                "<w:p><w:del><w:r><w:delText>two</w:delText></w:r></w:del><w:ins>" + WordFile.run("three") + "</w:ins></w:p>";
+        gathering.bringIn(
+                List.of(new WordFile(changed).write(temp, "gone.docx"), new WordFile(changed).write(temp, "draft.docx")));
+        Source gone = source("gone.docx");
+        Path original = folder.original(gone.id());
+        original.toFile().setWritable(true);
+        Files.delete(original);
+        gathering.read(new Reading(false, true, false));
+        assertThat(Pdfs.pages(folder.readable(source("draft.docx").id()))).containsExactly("twothree");
+        assertThat(source("gone.docx")).as("as it was read before").isEqualTo(gone);
+        assertThat(workspace.findings()).filteredOn(finding -> finding.code() == Finding.Code.NOT_READ_ANEW)
+                .extracting(Finding::message).singleElement().asString().startsWith("gone.docx could not be read in another way");
+    }
+
     private Document document() {
         return workspace.bundle().contents().allDocuments().getFirst();
     }
