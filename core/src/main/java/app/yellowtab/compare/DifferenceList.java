@@ -17,12 +17,13 @@ public final class DifferenceList {
     private DifferenceList() {}
 
     /**
-     * {@return the table, a line for every page that is not the same: its page before, its page now, and what has happened to it}
+     * {@return the table, a line for every page that is not the same or has moved: its page before, its page now, and what has
+     * happened to it}
      */
     public static String of(String older, String newer, PagePairs pairs) {
         StringBuilder table = new StringBuilder(CsvLine.of("Page of " + older, "Page of " + newer, "What has changed"));
         for (Pair pair : pairs.differences()) {
-            String what = pair.before() == 0 ? "new" : pair.after() == 0 ? "gone" : "changed";
+            String what = pair.before() == 0 ? "new" : pair.after() == 0 ? "gone" : pair.moved() ? "moved" : "changed";
             table.append(CsvLine.of(pair.before() == 0 ? "" : pair.before(), pair.after() == 0 ? "" : pair.after(), what));
         }
         return table.toString();

@@ -203,7 +203,7 @@ public final class RedactedWords {
     /** {@return what tells a page from all that show something else; a file may have come in twice} */
     private static String shown(Content.SourcePage page, Map<SourceId, Source> sources) {
         Source source = sources.get(page.source());
-        Optional<String> print = source == null ? Optional.empty() : source.about().pages().print(page.page());
+        Optional<String> print = source == null ? Optional.empty() : source.about().pages().likePrint(page.page());
         return print.orElse(page.source().value() + " " + page.page());
     }
 

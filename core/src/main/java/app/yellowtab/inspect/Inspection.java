@@ -124,7 +124,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
                     LOG.info("page {} cannot be looked through", number, unreadable);
                     if (unreadable instanceof TooMuchException || unreadable instanceof OutOfMemoryError) excessive.set(number);
                     else damaged.set(number);
-                    prints.writeBytes(new byte[8]);
+                    prints.writeBytes(new byte[16]);
                 }
             }
         }
@@ -222,7 +222,7 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
                     carried.signatures, carried.comments, carried.fields,
                     carried.layers, carried.hiddenLayers, carried.scripts, carried.attachments, List.copyOf(fontsMissing),
                     input.neededPassword(),
-                    false, Base64.getEncoder().encodeToString(prints.toByteArray()));
+                    false, Base64.getEncoder().encodeToString(prints.toByteArray()), PageFacts.PRINT_WAY);
         }
     }
 }

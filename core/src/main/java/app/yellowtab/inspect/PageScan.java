@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HexFormat;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -86,12 +87,9 @@ final class PageScan {
         }
     }
 
-    /** {@return the page's fingerprint as eight bytes, after the scan} */
+    /** {@return the page's fingerprint as sixteen bytes, after the scan} */
     byte[] print() {
-        byte[] print = new byte[8];
-        String hex = hash.hex();
-        for (int i = 0; i < 8; i++) print[i] = (byte) Integer.parseInt(hex.substring(2 * i, 2 * i + 2), 16);
-        return print;
+        return HexFormat.of().parseHex(hash.hex());
     }
 
     void run(byte[] content, @Nullable COSDictionary resources) throws IOException {

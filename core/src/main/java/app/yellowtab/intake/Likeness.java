@@ -2,9 +2,8 @@ package app.yellowtab.intake;
 
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
-import java.nio.ByteBuffer;
 import java.util.ArrayList;
-import java.util.Base64;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -16,7 +15,6 @@ import java.util.function.Function;
 
 /** Finds sources that are the same file, or show the same pages though the files differ. */
 public final class Likeness {
-    private static final int PRINT_BYTES = 8;
     /** A page that so many files show, such as a blank one, tells nothing. */
     private static final int TOO_COMMON = 12;
     private static final int FEWEST_SHARED = 2;
@@ -58,7 +56,10 @@ public final class Likeness {
         group(sources, Source::sha256).forEach(same -> pairUp(same, Kind.SAME_FILE, paired, found));
         List<Source> read =
                 sources.stream().filter(source -> source.isRead() && !source.about().pages().prints().isEmpty()).toList();
-        group(read, source -> source.about().pages().prints()).forEach(same -> pairUp(same, Kind.SAME_PAGES, paired, found));
+        // Bundles of older versions have shorter fingerprints.
+        boolean mixed = read.stream().map(source -> source.about().pages().printWay()).distinct().count() > 1;
+        group(read, source -> mixed ? Arrays.toString(source.about().pages().likePrints()) : source.about().pages().prints())
+                .forEach(same -> pairUp(same, Kind.SAME_PAGES, paired, found));
         return read;
     }
 
@@ -70,7 +71,8 @@ public final class Likeness {
 
     private static void pairUp(List<Source> same, Kind kind, Set<String> paired, Map<SourceId, List<Like>> found) {
         for (int i = 0; i < same.size(); i++) {
-            for (int j = i + 1; j < Math.min(same.size(), i + TOO_COMMON); j++)
+            for (int j = i + 1; j < Math.min(same.size(), i + TOO_COMMON); j++) if (kind == Kind.SAME_FILE
+                    || same.get(i).showsTheSameAs(same.get(j)))
                 pair(same.get(i), same.get(j), kind, same.get(i).pageCount(), paired, found);
         }
     }
@@ -115,12 +117,8 @@ public final class Likeness {
 
     /** {@return the fingerprints of a source's pages; those of pages that could not be looked through are left out} */
     private static Set<Long> prints(Source source) {
-        byte[] bytes = Base64.getDecoder().decode(source.about().pages().prints());
         Set<Long> prints = new HashSet<>();
-        for (int at = 0; at + PRINT_BYTES <= bytes.length; at += PRINT_BYTES) {
-            long print = ByteBuffer.wrap(bytes, at, PRINT_BYTES).getLong();
-            if (print != 0) prints.add(print);
-        }
+        for (long print : source.about().pages().likePrints()) if (print != 0) prints.add(print);
         return prints;
     }
 }

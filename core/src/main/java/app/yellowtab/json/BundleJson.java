@@ -71,8 +71,9 @@ public final class BundleJson {
     /** Of bundles whose series had places of their own, and which had no lines. */
     private static final String NUMBERS = "numbers";
     private static final String MARKS = "marks";
+    private static final String TAKEN_BACK = "taken_back";
     /** Abilities that a program must have so as not to misread a bundle that says so; those that this one has. */
-    public static final Set<String> ABILITIES = Set.of(FRONT_SHEETS, ENCLOSED_FILES, NUMBERS, MARKS);
+    public static final Set<String> ABILITIES = Set.of(FRONT_SHEETS, ENCLOSED_FILES, NUMBERS, MARKS, TAKEN_BACK);
     public static final JsonMapper MAPPER = JsonMapper.builder().enable(EnumFeature.WRITE_ENUMS_TO_LOWERCASE)
             .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
             .disable(DateTimeFeature.WRITE_DATES_AS_TIMESTAMPS).disable(MapperFeature.ALLOW_COERCION_OF_SCALARS)
@@ -98,6 +99,7 @@ public final class BundleJson {
             needs.add(FRONT_SHEETS);
         if (documents.stream().anyMatch(document -> document.enclosed().isPresent())) needs.add(ENCLOSED_FILES);
         if (!bundle.numbering().equals(Numbering.NONE)) needs.add(MARKS);
+        if (!bundle.numbering().takenBack().isEmpty()) needs.add(TAKEN_BACK);
         root.setAll((ObjectNode) MAPPER.valueToTree(bundle));
         for (int i = 0; i < bundle.sources().size(); i++) {
             ((ObjectNode) root.path("sources").path(i)).put("facts",

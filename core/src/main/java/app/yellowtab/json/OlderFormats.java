@@ -51,6 +51,7 @@ public final class OlderFormats {
             if (!(about.get("pages") instanceof ObjectNode pages)) continue;
             fill(pages, "shapes", () -> BundleJson.MAPPER.createArrayNode());
             if (!pages.has("beginnings")) pages.put("beginnings", 0);
+            if (!pages.has("printWay")) pages.put("printWay", 1);
         }
         layout(root);
         if (root.get("contents") instanceof ObjectNode contents) looks(contents);

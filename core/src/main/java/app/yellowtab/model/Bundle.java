@@ -106,9 +106,13 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
                 numbering, newBatches, recognition, toLookAt);
     }
 
-    /** {@return the same with what another state of it has promised: the numbers that were issued, and those that were served} */
+    /**
+     * {@return the same with what another state of it has promised: the numbers that were issued, or taken back, and those that
+     * were served}
+     */
     public Bundle withPromisesOf(Bundle other) {
-        return withNumbering(numbering.withGiven(other.numbering.given()).withServed(other.numbering.served()));
+        return withNumbering(numbering.withGiven(other.numbering.given()).withTakenBack(other.numbering.takenBack())
+                .withServed(other.numbering.served()));
     }
 
     public Bundle withToLookAt(List<LookAgain> newToLookAt) {

@@ -45,7 +45,7 @@ final class SeriesPlanner {
         boolean sameLeaves = before.filter(plan -> showTheSame(plan.leaves(), leaves)).isPresent();
         for (Series series : bundle.numbering().series()) {
             Basis basis = new Basis(series.first(), series.setting().pages(), bundle.numbering().given(), bundle.sources(),
-                    bundle.numbering().alike());
+                    bundle.numbering().alike(), bundle.numbering().takenBack());
             Optional<PlannedSeries> known = sameLeaves ? before.flatMap(plan -> plan.marking().series().stream()
                     .filter(one -> one.id().equals(series.id()) && one.basis().filter(basis::holdsLike).isPresent()).findFirst())
                     : Optional.empty();
@@ -62,12 +62,14 @@ final class SeriesPlanner {
     }
 
     /** What the numbers of a series follow from, beside the leaves. */
-    record Basis(String first, MarkedPages pages, List<GivenNumber> given, List<Source> sources, List<AlikeFiles> alike) {
+    record Basis(String first, MarkedPages pages, List<GivenNumber> given, List<Source> sources, List<AlikeFiles> alike,
+            List<GivenNumber> takenBack) {
         /**
          * {@return whether the same numbers follow from another} Typed ranges and sections look at more than what leaves show.
          */
         boolean holdsLike(Basis other) {
-            return given == other.given && sources == other.sources && alike.equals(other.alike) && first.equals(other.first)
+            return given == other.given && takenBack == other.takenBack && sources == other.sources && alike.equals(other.alike)
+                    && first.equals(other.first)
                     && pages.equals(other.pages)
                     && pages.entries().isEmpty()
                     && pages.numbers().isBlank();
@@ -85,6 +87,7 @@ final class SeriesPlanner {
         Map<SourceId, SourceId> same = same(basis.alike(), basis.sources());
         // A series that was taken off has given them, and they stay so.
         Set<String> taken = new HashSet<>();
+        for (GivenNumber given : basis.takenBack()) taken.add(given.number());
         for (GivenNumber given : basis.given()) {
             if (!given.series().equals(series.id())) {
                 taken.add(given.number());

@@ -2,6 +2,7 @@ package app.yellowtab.register;
 
 import app.yellowtab.files.CsvLine;
 import app.yellowtab.files.Drafts;
+import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
@@ -37,8 +38,8 @@ import org.apache.commons.csv.CSVRecord;
 
 /**
  * Which Bates numbers all bundles of a matter have given, and to which pages, in a file of separated values that each of them
- * names. No number is given to two pages. Nothing that was entered is ever taken out. Several programs may write to it at once,
- * each in its turn.
+ * names. No number is given to two pages. Nothing that was entered is ever taken out; what is taken back is entered again, with
+ * the day. Several programs may write to it at once, each in its turn.
  */
 public final class MatterRegister {
     private static final CSVFormat FORMAT =
@@ -53,6 +54,7 @@ public final class MatterRegister {
     private static final String PAGES = "Pages";
     private static final String PAGE = "Page";
     private static final String HALF = "Half";
+    private static final String TAKEN_BACK = "Taken back";
     /** No file has more; a register may hold anything. */
     private static final int MOST_PAGES = 200_000;
     private static final char BYTE_ORDER_MARK = '\uFEFF';
@@ -71,9 +73,10 @@ public final class MatterRegister {
      * @param issued when they were given
      * @param series what tells the series of the bundle from all others
      * @param pages  the pages that bear them; empty in registers of older versions
+     * @param takenBack when they were taken back; empty where this says that they were given
      */
     public record Span(SerialNumber from, SerialNumber to, String bundle, LocalDate issued, String series,
-            Optional<NumberedPages> pages) {
+            Optional<NumberedPages> pages, Optional<LocalDate> takenBack) {
         /** {@return whether another holds some of the same numbers} */
         boolean meets(Span other) {
             return from.isLike(other.from) && from.value() <= other.to.value() && other.from.value() <= to.value();
@@ -126,7 +129,7 @@ public final class MatterRegister {
         for (Numbered one : all) {
             GivenNumber given = one.given();
             Span span = new Span(one.number(), one.number(), title, today, given.series().value(), Optional.of(new NumberedPages(
-                    bundleId, given.source(), given.pagesKey(), given.page(), given.half())));
+                    bundleId, given.source(), given.pagesKey(), given.page(), given.half())), Optional.empty());
             boolean goesOn = !spans.isEmpty() && given.half() == Half.WHOLE && spans.getLast().to().isLike(one.number())
                     && spans.getLast().to().value() + 1 == one.number().value()
                     && spans.getLast().series().equals(span.series()) && spans.getLast().agrees(span);
@@ -135,7 +138,7 @@ public final class MatterRegister {
                 continue;
             }
             Span before = spans.removeLast();
-            spans.add(new Span(before.from(), one.number(), title, today, before.series(), before.pages()));
+            spans.add(new Span(before.from(), one.number(), title, today, before.series(), before.pages(), Optional.empty()));
         }
         return spans;
     }
@@ -200,13 +203,20 @@ public final class MatterRegister {
                 .orElseThrow(() -> new IllegalArgumentException("line " + row.getRecordNumber() + " begins with no number"));
         SerialNumber to = SerialNumber.read(row.get(TO))
                 .orElseThrow(() -> new IllegalArgumentException("line " + row.getRecordNumber() + " ends with no number"));
-        return new Span(from, to, row.get(BUNDLE), LocalDate.parse(row.get(ISSUED)), row.get(SERIES), pages(row));
+        return new Span(from, to, row.get(BUNDLE), LocalDate.parse(row.get(ISSUED)), row.get(SERIES), pages(row),
+                takenBack(row));
     }
 
     private static Optional<NumberedPages> pages(CSVRecord row) {
         if (!row.isSet(PAGES) || row.get(PAGES).isEmpty()) return Optional.empty();
         return Optional.of(new NumberedPages(row.get(BUNDLE_ID), new SourceId(row.get(SOURCE)), row.get(PAGES),
                 Integer.parseInt(row.get(PAGE)), Half.valueOf(row.get(HALF).toUpperCase(Locale.ROOT))));
+    }
+
+    /** Registers of older versions do not have it. */
+    private static Optional<LocalDate> takenBack(CSVRecord row) {
+        if (!row.isSet(TAKEN_BACK) || row.get(TAKEN_BACK).isEmpty()) return Optional.empty();
+        return Optional.of(LocalDate.parse(row.get(TAKEN_BACK)));
     }
 
     /**
@@ -224,22 +234,38 @@ public final class MatterRegister {
      * @param bundleId which bundle it is
      */
     public static List<GivenNumber> forgotten(List<Span> spans, Bundle bundle, String bundleId) {
-        Map<SourceId, Source> sources = bundle.sourcesById();
         Set<GivenNumber> known = new HashSet<>(bundle.numbering().given());
-        List<GivenNumber> forgotten = new ArrayList<>();
+        known.addAll(bundle.numbering().takenBack());
+        known.addAll(numbers(spans, true, bundle, bundleId));
+        return numbers(spans, false, bundle, bundleId).stream().filter(given -> !known.contains(given)).toList();
+    }
+
+    /**
+     * {@return numbers that a bundle has entered as taken back and still holds for given, since it was not saved any more then}
+     *
+     * @param bundleId which bundle it is
+     */
+    public static List<GivenNumber> takenBack(List<Span> spans, Bundle bundle, String bundleId) {
+        Set<GivenNumber> given = new HashSet<>(bundle.numbering().given());
+        return numbers(spans, true, bundle, bundleId).stream().filter(given::contains).toList();
+    }
+
+    /** {@return what a bundle has entered of pages and series that it has} */
+    private static List<GivenNumber> numbers(List<Span> spans, boolean takenBack, Bundle bundle, String bundleId) {
+        Map<SourceId, Source> sources = bundle.sourcesById();
+        List<GivenNumber> numbers = new ArrayList<>();
         for (Span span : spans) {
             Optional<NumberedPages> pages = span.pages().filter(its -> its.bundleId().equals(bundleId));
             Source source = pages.map(its -> sources.get(its.source())).orElse(null);
             SeriesId series = new SeriesId(span.series());
-            if (source == null || bundle.numbering().series().stream().noneMatch(one -> one.id().equals(series))) continue;
+            if (span.takenBack().isPresent() != takenBack || source == null
+                    || bundle.numbering().series().stream().noneMatch(one -> one.id().equals(series)))
+                continue;
             long count = Math.min(MOST_PAGES, span.to().value() - span.from().value() + 1);
-            for (int n = 0; n < count; n++) {
-                GivenNumber given = new GivenNumber(series, source.id(), pages.get().pagesKey(), pages.get().page() + n,
-                        pages.get().half(), span.from().plus(n).shown());
-                if (!known.contains(given)) forgotten.add(given);
-            }
+            for (int n = 0; n < count; n++) numbers.add(new GivenNumber(series, source.id(), pages.get().pagesKey(),
+                    pages.get().page() + n, pages.get().half(), span.from().plus(n).shown()));
         }
-        return forgotten;
+        return numbers;
     }
 
     /**
@@ -250,14 +276,32 @@ public final class MatterRegister {
      */
     public static void enter(Path file, List<Span> mine) throws FindingException {
         inTurn(file, () -> {
-            List<Span> spans = new ArrayList<>(read(file));
-            List<Span> entered = new ArrayList<>(spans);
+            List<Span> entered = new ArrayList<>(read(file));
+            List<Span> spans = entered.stream().filter(span -> span.takenBack().isEmpty()).toList();
             for (Span span : mine) {
                 List<Span> met = spans.stream().filter(span::meets).toList();
                 Optional<Span> other = met.stream().filter(its -> isTaken(its, span, mine)).findFirst();
                 if (other.isPresent()) throw new FindingException(
                         new Finding(Code.NUMBERS_TAKEN, new Subject.OfThing(other.get().shown()), other.get().bundle()), null);
                 if (met.stream().noneMatch(its -> its.holds(span) && its.agrees(span))) entered.add(span);
+            }
+            write(file, entered);
+        });
+    }
+
+    /**
+     * Enters that a bundle takes numbers back; they stay used.
+     *
+     * @throws FindingException if the register is not there, or cannot be read or written
+     */
+    public static void takeBack(Path file, List<Span> mine, LocalDate today) throws FindingException {
+        inTurn(file, () -> {
+            List<Span> entered = new ArrayList<>(read(file));
+            for (Span span : mine) {
+                List<Span> known = entered.stream().filter(its -> its.holds(span) && its.agrees(span)).toList();
+                LocalDate issued = known.stream().map(Span::issued).findFirst().orElse(span.issued());
+                if (known.stream().noneMatch(its -> its.takenBack().isPresent())) entered.add(new Span(span.from(), span.to(),
+                        span.bundle(), issued, span.series(), span.pages(), Optional.of(today)));
             }
             write(file, entered);
         });
@@ -281,13 +325,14 @@ public final class MatterRegister {
 
     private static void write(Path file, List<Span> spans) throws IOException {
         StringBuilder text = new StringBuilder().append(BYTE_ORDER_MARK)
-                .append(CsvLine.of(FROM, TO, BUNDLE, ISSUED, SERIES, BUNDLE_ID, SOURCE, PAGES, PAGE, HALF));
+                .append(CsvLine.of(FROM, TO, BUNDLE, ISSUED, SERIES, BUNDLE_ID, SOURCE, PAGES, PAGE, HALF, TAKEN_BACK));
         for (Span span : spans) {
             Optional<NumberedPages> pages = span.pages();
             text.append(CsvLine.of(span.from().shown(), span.to().shown(), span.bundle(), span.issued(), span.series(),
                     pages.map(NumberedPages::bundleId).orElse(""), pages.map(its -> its.source().value()).orElse(""),
                     pages.map(NumberedPages::pagesKey).orElse(""), pages.map(its -> String.valueOf(its.page())).orElse(""),
-                    pages.map(its -> its.half().name().toLowerCase(Locale.ROOT)).orElse("")));
+                    pages.map(its -> its.half().name().toLowerCase(Locale.ROOT)).orElse(""),
+                    span.takenBack().map(LocalDate::toString).orElse("")));
         }
         Drafts.write(file, text.toString().getBytes(StandardCharsets.UTF_8));
     }
@@ -309,8 +354,11 @@ public final class MatterRegister {
             } catch (FindingException known) {
                 throw known;
             } catch (IOException | RuntimeException e) {
+                boolean full = e instanceof IOException io && DiskFull.is(io, file);
                 throw new FindingException(
-                        new Finding(Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(file, 0), String.valueOf(e.getMessage())), e);
+                        new Finding(full ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE, Subject.OfProduced.of(file, 0),
+                                String.valueOf(e.getMessage())),
+                        e);
             }
         }
     }

@@ -14,7 +14,6 @@ import java.nio.file.Path;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.BitSet;
 import java.util.HashSet;
 import java.util.HexFormat;
@@ -30,7 +29,6 @@ import org.slf4j.LoggerFactory;
  * source names and that never changes.
  */
 public final class RecognisedPages {
-    private static final int PRINT_BYTES = 8;
     private static final int KEY_BYTES = 8;
     private static final int LIST_BYTES = 16;
     /** Raised when pages are drawn or read another way, so that they are read anew. */
@@ -55,7 +53,7 @@ public final class RecognisedPages {
     public static BitSet wanted(Source source) {
         PageFacts facts = source.about().pages();
         if (facts.scanned().ranges().isEmpty() || !source.isRead() || facts.locked()
-                || prints(facts).length != PRINT_BYTES * source.pageCount())
+                || facts.printCount() != source.pageCount())
             return new BitSet();
         BitSet pages = facts.scanned().pages();
         pages.andNot(facts.searchable().pages());
@@ -69,26 +67,15 @@ public final class RecognisedPages {
      * @param languages that are read
      */
     public static String key(Source source, int page, String languages) {
-        byte[] print = prints(source.about().pages());
         PageShape shape = source.about().pages().shape(page).orElse(PageShape.A4);
-        return HexFormat.of().formatHex(print, PRINT_BYTES * (page - 1), PRINT_BYTES * page) + "-"
+        return source.about().pages().likePrint(page).orElseThrow() + "-"
                 + digest(shape + " " + languages + " " + WAY, KEY_BYTES);
-    }
-
-    private static byte[] prints(PageFacts facts) {
-        try {
-            return Base64.getDecoder().decode(facts.prints());
-        } catch (IllegalArgumentException damaged) {
-            return new byte[0];
-        }
     }
 
     /** {@return the fingerprints of what a source's pages show, as the names of files with their words begin} */
     public static Set<String> prints(Source source) {
-        byte[] prints = prints(source.about().pages());
         Set<String> all = new HashSet<>();
-        for (int at = 0; at + PRINT_BYTES <= prints.length; at += PRINT_BYTES)
-            all.add(HexFormat.of().formatHex(prints, at, at + PRINT_BYTES));
+        for (int page = 1; page <= source.pageCount(); page++) source.about().pages().likePrint(page).ifPresent(all::add);
         return all;
     }
 

@@ -6,9 +6,11 @@ import app.yellowtab.facts.Way;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
+import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.finding.Subject;
 import app.yellowtab.index.SlipWords;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.Inspection;
@@ -102,7 +104,8 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {
-            throw new FindingException(Finding.of(Code.TARGET_NOT_WRITABLE, folder, "you are not allowed to write there"), e);
+            throw new FindingException(DiskFull.is(e, folder) ? full(folder, e)
+                    : Finding.of(Code.TARGET_NOT_WRITABLE, folder, "you are not allowed to write there"), e);
         }
     }
 
@@ -132,8 +135,12 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {
-            throw new FindingException(Finding.of(Code.NOT_READABLE, file), e);
+            throw new FindingException(DiskFull.is(e, file) ? full(file, e) : Finding.of(Code.NOT_READABLE, file), e);
         }
+    }
+
+    private static Finding full(Path place, IOException e) {
+        return new Finding(Code.NO_SPACE, Subject.OfProduced.of(place, 0), String.valueOf(e.getMessage()));
     }
 
     /** Takes passwords to try on locked files, in order. They are kept in memory only. */
@@ -335,17 +342,13 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
                 if (pages != source.pageCount()) throw new FindingException(
                         Finding.of(Code.PAGES_MISSING, original, pages + " instead of " + source.pageCount()), null);
                 // Where another version, or another program, has converted it, it is known by what it shows.
-                if (!asNamed && !isSame(Inspection.of(input).facts().prints(), source.about().pages().prints()))
+                if (!asNamed && !Inspection.of(input).facts().showTheSame(source.about().pages()))
                     throw new FindingException(Finding.of(Code.PAGES_MISSING, original, "they show something else"), null);
             }
             keepConversion(draft, key);
         } finally {
             Files.deleteIfExists(draft);
         }
-    }
-
-    private static boolean isSame(String prints, String known) {
-        return !prints.isEmpty() && prints.equals(known);
     }
 
     @Override

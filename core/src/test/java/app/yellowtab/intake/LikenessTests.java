@@ -25,7 +25,7 @@ class LikenessTests {
         for (long print : prints) bytes.putLong(print);
         PageFacts pages = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 0, 0, 0, 0, 0, 0, 0,
                 List.of(), List.of(), false, false,
-                Base64.getEncoder().encodeToString(bytes.array()));
+                Base64.getEncoder().encodeToString(bytes.array()), 1);
         About was = About.UNKNOWN;
         About about = new About(was.way(), Optional.empty(), List.of(), "", was.titleFrom(), was.dateFrom(), Optional.empty(),
                 Optional.empty(), false, pages, "", 0);

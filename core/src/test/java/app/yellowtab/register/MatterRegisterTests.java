@@ -2,8 +2,11 @@ package app.yellowtab.register;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.mockStatic;
 
 import app.yellowtab.edit.number.NumberEdits;
+import app.yellowtab.files.Drafts;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.mark.MarkLook;
 import app.yellowtab.mark.Spot;
@@ -30,6 +33,7 @@ import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.mockito.MockedStatic;
 
 class MatterRegisterTests {
     @TempDir
@@ -37,7 +41,7 @@ class MatterRegisterTests {
 
     private static List<Span> span(String from, String to, String bundle) {
         return List.of(new Span(SerialNumber.read(from).orElseThrow(), SerialNumber.read(to).orElseThrow(), bundle,
-                LocalDate.of(2031, 3, 4), bundle + " series", Optional.empty()));
+                LocalDate.of(2031, 3, 4), bundle + " series", Optional.empty(), Optional.empty()));
     }
 
     /** {@return numbers of pages of a file, as a bundle enters them} */
@@ -115,6 +119,28 @@ class MatterRegisterTests {
     }
 
     @Test
+    void whatIsTakenBackStaysUsedAndIsNeverForgotten() throws IOException {
+        Path register = begun();
+        MatterRegister.enter(register, spans("b1", "lease", 1, "TH-1", "TH-2", "TH-3"));
+        Bundle bundle = NumberEdits.issued(NumberEdits.with(Bundles.bundle(Bundles.document("lease", 4)),
+                new Series(new SeriesId("bates"), "TH-1", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES))),
+                given("lease", 1, "TH-1", "TH-2", "TH-3"));
+        MatterRegister.takeBack(register, spans("b1", "lease", 2, "TH-2"), LocalDate.of(2031, 4, 5));
+        MatterRegister.takeBack(register, spans("b1", "lease", 2, "TH-2"), LocalDate.of(2031, 4, 6));
+        assertThat(Files.readAllLines(register)).hasSize(3).last().asString().startsWith("TH-2,TH-2,b1,2031-03-04,")
+                .endsWith(",2031-04-05");
+        List<Span> spans = MatterRegister.read(register);
+        List<GivenNumber> back = MatterRegister.takenBack(spans, bundle, "b1");
+        assertThat(back).as("by a bundle that was not saved any more").isEqualTo(given("lease", 2, "TH-2"));
+        Bundle now = NumberEdits.takenBack(bundle, back);
+        assertThat(MatterRegister.takenBack(spans, now, "b1")).isEmpty();
+        assertThat(MatterRegister.forgotten(spans, now, "b1")).isEmpty();
+        assertThat(MatterRegister.next(spans, number("TH-1"))).contains(number("TH-4"));
+        assertThatThrownBy(() -> MatterRegister.enter(register, spans("b2", "letter", 1, "TH-2")))
+                .hasMessageContaining("TH-1 to TH-3");
+    }
+
+    @Test
     void aRegisterIsNamedFromTheBundleOnSoThatBothMayBeMoved() {
         Path folder = temp.resolve("matter/trial");
         Path register = temp.resolve("matter/numbers/all.csv");
@@ -163,6 +189,19 @@ class MatterRegisterTests {
         }
         for (Process other : others) assertThat(other.waitFor()).isZero();
         assertThat(MatterRegister.read(register)).hasSize(240);
+    }
+
+    @Test
+    void onAFullDiskAllStaysAsItWas() throws IOException {
+        Path register = begun();
+        MatterRegister.enter(register, spans("b1", "lease", 1, "TH-1"));
+        String before = Files.readString(register);
+        try (MockedStatic<Drafts> full = mockStatic(Drafts.class)) {
+            full.when(() -> Drafts.write(any(), any())).thenThrow(new IOException("No space left on device"));
+            assertThatThrownBy(() -> MatterRegister.enter(register, spans("b1", "lease", 2, "TH-2")))
+                    .hasMessageContaining("r.csv could not be written: the disk is full");
+        }
+        assertThat(register).hasContent(before);
     }
 
     @Test

@@ -89,7 +89,7 @@ class BundleSchemaTests {
         PageFacts known = new PageFacts(List.of(new ShapedPages(2, new PageShape(-3, 4.5, 595.3, 842, 90, 1))),
                 List.of(new SheetSize(297, 210, 2)), new PageSet("1"), new PageSet("2"),
                 Optional.of(new PrintedSeries(4, 5, true, "TH-")), 7, 1, 2, 3, 4, 5, 6, List.of("a.pdf"), List.of("Font"), true,
-                true, "AAAAAAAAAAA=");
+                true, "AAAAAAAAAAA=", 1);
         for (PageFacts each : List.of(unknown, known)) {
             JsonNode written = BundleJson.MAPPER.valueToTree(each);
             assertThat(facts.validate(written)).isEmpty();
@@ -135,13 +135,15 @@ class BundleSchemaTests {
                 List.of(new ServedNumber(page, "45A")),
                 List.of(new OldNumbers(new SourceId("x"), "12", OldNumbers.Handling.COVERED,
                         List.of(new OldNumbers.Place(1, "12", new Area(1, 2, 3, 4))))),
-                "/matter/register.csv", List.of(new AlikeFiles(new SourceId("x"), new SourceId("y"), true)));
+                "/matter/register.csv", List.of(new AlikeFiles(new SourceId("x"), new SourceId("y"), true)),
+                List.of(new GivenNumber(series, new SourceId("x"), "k", 3, GivenNumber.Half.WHOLE, "TH-000103")));
         Bundle numbered = new Bundle(bundle.heading(), bundle.layout(), bundle.fromSources(), bundle.reading(), bundle.sources(),
                 bundle.contents(), bundle.setAside(), numbering, List.of(), bundle.recognition(),
                 List.of(new LookAgain(new EntryId("x"), Optional.of(page), new SourceReading(new SourceId("x"), "k"), 2, true,
                         true)));
         JsonNode written = write(numbered);
         assertThat(schema.validate(written)).isEmpty();
+        assertThat(written.path("needs").toString()).isEqualTo("[\"marks\",\"taken_back\"]");
         assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).numbering())
                 .isEqualTo(numbering);
         String text = BundleJson.MAPPER.writeValueAsString(written);

@@ -48,13 +48,17 @@ record LoadedBundle(BundleFolder folder, Bundle bundle, Plan plan, List<String> 
             }
         });
         try {
-            return NumberEdits.issued(opened.bundle(), MatterRegister
-                    .forgotten(reading.get(MOST_SECONDS, TimeUnit.SECONDS), opened.bundle(), opened.folder().id()));
+            return caughtUp(opened.bundle(), reading.get(MOST_SECONDS, TimeUnit.SECONDS), opened.folder().id());
         } catch (ExecutionException | TimeoutException unreachable) {
             LoggerFactory.getLogger(LoadedBundle.class).warn("no register", unreachable);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
         }
         return opened.bundle();
+    }
+
+    private static Bundle caughtUp(Bundle bundle, List<MatterRegister.Span> spans, String id) {
+        Bundle issued = NumberEdits.issued(bundle, MatterRegister.forgotten(spans, bundle, id));
+        return NumberEdits.takenBack(issued, MatterRegister.takenBack(spans, issued, id));
     }
 }

@@ -13,6 +13,7 @@ import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
+import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.run.PageKey;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -22,6 +23,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /** The edits of the numbers that pages bear. */
 public final class NumberEdits {
@@ -82,6 +84,31 @@ public final class NumberEdits {
         Set<GivenNumber> given = new LinkedHashSet<>(bundle.numbering().given());
         given.addAll(numbers);
         return bundle.withNumbering(bundle.numbering().withGiven(List.copyOf(given)));
+    }
+
+    /**
+     * {@return the bundle in which numbers are no page's any more that were given for ever} No page gets them again.
+     *
+     * @param some of any page that has them
+     */
+    public static Bundle takenBack(Bundle bundle, List<GivenNumber> some) {
+        record Issued(SeriesId series, String number) {}
+        Set<Issued> numbers = some.stream().map(one -> new Issued(one.series(), one.number())).collect(Collectors.toSet());
+        Numbering numbering = bundle.numbering();
+        List<GivenNumber> given = new ArrayList<>();
+        Set<GivenNumber> takenBack = new LinkedHashSet<>(numbering.takenBack());
+        for (GivenNumber one : numbering.given()) {
+            if (numbers.contains(new Issued(one.series(), one.number()))) takenBack.add(one);
+            else given.add(one);
+        }
+        List<LookAgain> toLookAt = new ArrayList<>();
+        for (LookAgain again : bundle.toLookAt()) {
+            boolean numbered = again.numbered()
+                    && given.stream().anyMatch(one -> one.isOf(again.before()) && one.page() == again.was());
+            if (again.hidden() || numbered) toLookAt.add(new LookAgain(again.document(), again.page(), again.before(),
+                    again.was(), again.hidden(), numbered));
+        }
+        return bundle.withNumbering(numbering.withGiven(given).withTakenBack(List.copyOf(takenBack))).withToLookAt(toLookAt);
     }
 
     /** {@return the bundle in which it was said whether two files with the same pages are one document} */

@@ -39,14 +39,13 @@ import java.util.stream.Stream;
 /**
  * Carries all that is said of pages through a {@link Repaging}: runs of the index, of the tray and of batches, looks and
  * redactions, cuts, moved marks, issued and served numbers. A page that is the same keeps everything; one that has changed what
- * hides something of it; what is new stands right behind the page that it follows. Of what cannot be carried, and would be a
- * leak or a wrong number, the bundle says that somebody must look ({@link Bundle#toLookAt}).
+ * hides something of it; what is new, or has moved, stands right behind the page that it follows. Of what cannot be
+ * carried, and would be a leak or a wrong number, the bundle says that somebody must look ({@link Bundle#toLookAt}).
  */
 public final class Carrying {
     private final Repaging repaging;
     private final UnaryOperator<RunId> names;
-    private final Pair[] byBefore;
-    private final BitSet added = new BitSet();
+    private final CarriedRuns carried;
     private final Set<Integer> issued = new HashSet<>();
     /** Where pages stand now; the same as before where nothing has become of them, nowhere where they are gone. */
     private final Map<PageKey, Optional<PageKey>> keys = new HashMap<>();
@@ -57,8 +56,7 @@ public final class Carrying {
     private Carrying(Bundle bundle, Repaging repaging, UnaryOperator<RunId> names) {
         this.repaging = repaging;
         this.names = names;
-        this.byBefore = repaging.pairs().byBefore();
-        for (Pair pair : repaging.pairs().pairs()) if (pair.before() == 0) added.set(pair.after());
+        this.carried = new CarriedRuns(repaging, names);
         for (GivenNumber given : bundle.numbering().given()) if (isOfBefore(given)) issued.add(given.page());
     }
 
@@ -167,65 +165,22 @@ public final class Carrying {
     }
 
     private Document document(Document document) {
-        if (document.runs().stream().noneMatch(this::isOfBefore)) return document;
-        List<Run> runs = new ArrayList<>(carried(document.runs(), Optional.of(document.id())));
+        if (document.runs().stream().noneMatch(carried::has)) return document;
+        List<Run> runs = new ArrayList<>(
+                carried.of(document.runs(), (pages, page, now) -> note(pages, page, now, Optional.of(document.id()))));
         boolean empty = runs.stream().noneMatch(run -> run instanceof SourcePages || run instanceof ReservedPages);
         // What is left of it stands where it stood, and is not missed.
         if (empty) runs.add(new ReservedPages(names.apply(document.runs().getFirst().id()), 1));
         return document.withRuns(Runs.merged(runs));
     }
 
-    private boolean isOfBefore(Run run) {
-        return run instanceof SourcePages pages && pages.source().equals(repaging.before().source());
-    }
-
-    /** {@return runs with what has become of the pages of the earlier reading} */
-    private List<Run> carried(List<Run> before, Optional<EntryId> document) {
-        List<Run> runs = new ArrayList<>();
-        BitSet left = (BitSet) added.clone();
-        boolean first = true;
-        for (int i = 0; i < before.size(); i++) {
-            if (!(before.get(i) instanceof SourcePages pages) || !isOfBefore(pages)) {
-                runs.add(before.get(i));
-                continue;
-            }
-            RunId name = names.apply(pages.id());
-            if (first && pages.first() == 1) addNew(runs, name, 1, left);
-            first = false;
-            boolean halfFollows =
-                    i + 1 < before.size() && before.get(i + 1) instanceof SourcePages next && next.isOtherHalfOf(pages);
-            for (int page = pages.first(); page <= pages.last(); page++) {
-                Pair pair = page < byBefore.length ? byBefore[page] : new Pair(page, 0, false);
-                note(pages, pair, page, name, document);
-                if (pair.after() == 0) continue;
-                runs.add(new SourcePages(name, repaging.after().source(), pair.after(), pair.after(),
-                        pair.same() ? pages.look() : hiding(pages.look())));
-                if (!halfFollows) addNew(runs, name, pair.after() + 1, left);
-            }
-        }
-        return runs;
-    }
-
-    /** {@return what hides something of a page, and nothing else of its look} */
-    private static PageLook hiding(PageLook look) {
-        return PageLook.PLAIN.withCrop(look.crop()).withRedactions(look.redactions()).withWithheld(look.withheld());
-    }
-
-    /** Adds pages that are new, from one on. */
-    private void addNew(List<Run> runs, RunId name, int from, BitSet left) {
-        for (int page = from; left.get(page); page++) {
-            runs.add(new SourcePages(name, repaging.after().source(), page, page, PageLook.PLAIN));
-            left.clear(page);
-        }
-    }
-
     /** Notes where a page stands now, and whether somebody must look at it. */
-    private void note(SourcePages pages, Pair pair, int page, RunId name, Optional<EntryId> document) {
+    private void note(SourcePages pages, int page, Optional<PageKey> now, Optional<EntryId> document) {
         PageKey was = new PageKey(pages.id(), page);
-        Optional<PageKey> now = pair.after() == 0 ? Optional.empty() : Optional.of(new PageKey(name, pair.after()));
+        boolean same = carried.pair(page).same();
         keys.put(was, now);
-        if (pair.same()) sameKeys.add(was);
-        if (pair.same() || document.isEmpty()) return;
+        if (same) sameKeys.add(was);
+        if (same || document.isEmpty()) return;
         boolean hidden = hides(pages.look());
         boolean numbered = now.isPresent() && issued.contains(page);
         if (hidden || numbered)
@@ -234,10 +189,11 @@ public final class Carrying {
 
     /** {@return a batch of the pages there are now; none where none is left} */
     private Optional<Batch> batch(Batch batch) {
-        if (batch.runs().stream().noneMatch(this::isOfBefore)) return Optional.of(batch);
+        if (batch.runs().stream().noneMatch(carried::has)) return Optional.of(batch);
         List<PageKey> order = batch.keys();
-        List<SourcePages> runs = Runs.merged(carried(new ArrayList<>(batch.runs()), Optional.empty())).stream()
-                .map(SourcePages.class::cast).toList();
+        List<SourcePages> runs = Runs
+                .merged(carried.of(new ArrayList<>(batch.runs()), (pages, page, now) -> note(pages, page, now, Optional.empty())))
+                .stream().map(SourcePages.class::cast).toList();
         if (runs.isEmpty()) return Optional.empty();
         Set<PageKey> cutAt = new HashSet<>();
         List<HandCut> cuts = new ArrayList<>();
@@ -258,15 +214,14 @@ public final class Carrying {
 
     /** What was made of a batch is known by what it was made as, and nobody looks at that. */
     private Document made(Document document) {
-        return document.runs().stream().noneMatch(this::isOfBefore) ? document : new Carrying(this).document(document);
+        return document.runs().stream().noneMatch(carried::has) ? document : new Carrying(this).document(document);
     }
 
     /** The same, with what it notes for itself. */
     private Carrying(Carrying other) {
         this.repaging = other.repaging;
         this.names = other.names;
-        this.byBefore = other.byBefore;
-        this.added.or(other.added);
+        this.carried = other.carried;
     }
 
     private Optional<PageKey> moved(PageKey page) {
@@ -309,8 +264,8 @@ public final class Carrying {
     private List<GivenNumber> given(Numbering numbering) {
         Set<GivenNumber> all = new LinkedHashSet<>(numbering.given());
         for (GivenNumber given : numbering.given()) {
-            if (!isOfBefore(given) || given.page() >= byBefore.length) continue;
-            Pair pair = byBefore[given.page()];
+            if (!isOfBefore(given)) continue;
+            Pair pair = carried.pair(given.page());
             if (pair.same()) all.add(given.of(repaging.after(), pair.after()));
         }
         return List.copyOf(all);
@@ -328,8 +283,8 @@ public final class Carrying {
     private Optional<OldNumbers> old(OldNumbers numbers) {
         if (!numbers.source().equals(repaging.before().source())) return Optional.of(numbers);
         List<OldNumbers.Place> places = numbers.places().stream()
-                .filter(place -> place.page() < byBefore.length && byBefore[place.page()].same())
-                .map(place -> new OldNumbers.Place(byBefore[place.page()].after(), place.words(), place.area())).toList();
+                .filter(place -> carried.pair(place.page()).same())
+                .map(place -> new OldNumbers.Place(carried.pair(place.page()).after(), place.words(), place.area())).toList();
         return places.isEmpty() ? Optional.empty()
                 : Optional.of(new OldNumbers(numbers.source(), numbers.first(), numbers.handling(), places));
     }

@@ -1,8 +1,14 @@
 package app.yellowtab.edit.repage;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.Deque;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -31,11 +37,17 @@ public record PagePairs(List<Pair> pairs) {
      * @param before in the older version, counted from 1; 0 for one that is new
      * @param after  in the newer version, counted from 1; 0 for one that is gone
      * @param same   whether nothing on it has changed
+     * @param moved  whether it is the same, and stands before or behind others than it did
      */
-    public record Pair(int before, int after, boolean same) {
+    public record Pair(int before, int after, boolean same, boolean moved) {
         public Pair {
             if (before < 0 || after < 0 || before + after == 0)
                 throw new IllegalArgumentException("a pair needs a page, got " + before + " and " + after);
+        }
+
+        /** Pages that stand for each other in the same order as others do. */
+        public Pair(int before, int after, boolean same) {
+            this(before, after, same, false);
         }
     }
 
@@ -64,13 +76,75 @@ public record PagePairs(List<Pair> pairs) {
     }
 
     /**
-     * Finds which pages stand for each other, without changing their order: as many as can be that are the same, then those most
-     * alike.
+     * Finds which pages stand for each other: as many as can be that are the same without changing their order, then those that
+     * are the same and have moved, then those most alike in their order.
      *
      * @param before how many pages the older version has
      * @param after  how many pages the newer version has
      */
     public static PagePairs find(int before, int after, Likeness likeness) {
+        PagePairs ordered = inOrder(before, after, likeness);
+        List<Pair> moved = moved(ordered, after, likeness);
+        if (moved.isEmpty()) return ordered;
+        int[] olds = without(before, moved.stream().mapToInt(Pair::before));
+        int[] news = without(after, moved.stream().mapToInt(Pair::after));
+        Deque<Pair> coming = new ArrayDeque<>(moved);
+        List<Pair> pairs = new ArrayList<>();
+        for (Pair pair : inOrder(olds.length, news.length, new Left(likeness, olds, news)).pairs()) {
+            int newer = pair.after() == 0 ? 0 : news[pair.after() - 1];
+            while (!coming.isEmpty() && coming.getFirst().after() < newer) pairs.add(coming.removeFirst());
+            pairs.add(new Pair(pair.before() == 0 ? 0 : olds[pair.before() - 1], newer, pair.same()));
+        }
+        pairs.addAll(coming);
+        return new PagePairs(pairs);
+    }
+
+    /** {@return pages that are the same and have moved, in the newer order; of several that are alike the first is the first} */
+    private static List<Pair> moved(PagePairs ordered, int after, Likeness likeness) {
+        BitSet open = new BitSet();
+        for (Pair pair : ordered.differences()) open.set(pair.after());
+        open.clear(0);
+        List<Pair> moved = new ArrayList<>();
+        for (Pair pair : ordered.differences()) {
+            if (pair.before() == 0 || open.isEmpty()) continue;
+            int[] left = Arrays.stream(likeness.likeOne(pair.before(), after)).filter(open::get).toArray();
+            for (int page : nearest(left, pair.before(), 0, after)) {
+                if (!likeness.isSame(pair.before(), page)) continue;
+                moved.add(new Pair(pair.before(), page, true, true));
+                open.clear(page);
+                break;
+            }
+        }
+        moved.sort(Comparator.comparingInt(Pair::after));
+        return moved;
+    }
+
+    /** {@return the pages of a version but some, in order} */
+    private static int[] without(int pages, IntStream some) {
+        Set<Integer> out = some.boxed().collect(Collectors.toSet());
+        return IntStream.rangeClosed(1, pages).filter(page -> !out.contains(page)).toArray();
+    }
+
+    /** How alike pages are that have not moved, counted among themselves. */
+    private record Left(Likeness all, int[] olds, int[] news) implements Likeness {
+        @Override
+        public double of(int before, int after) {
+            return all.of(olds[before - 1], news[after - 1]);
+        }
+
+        @Override
+        public int[] likeOne(int before, int pages) {
+            return Arrays.stream(all.likeOne(olds[before - 1], news[news.length - 1]))
+                    .map(page -> Arrays.binarySearch(news, page) + 1).filter(page -> page > 0).toArray();
+        }
+
+        @Override
+        public boolean canBe(int before, int after) {
+            return all.canBe(olds[before - 1], news[after - 1]);
+        }
+    }
+
+    private static PagePairs inOrder(int before, int after, Likeness likeness) {
         int head = 0;
         while (head < Math.min(before, after) && likeness.isSame(head + 1, head + 1)) head++;
         int tail = 0;
@@ -197,6 +271,11 @@ public record PagePairs(List<Pair> pairs) {
         return (int) pairs.stream().filter(Pair::same).count();
     }
 
+    /** {@return how many pages have not changed, and stand before or behind others than they did} */
+    public int moved() {
+        return (int) pairs.stream().filter(Pair::moved).count();
+    }
+
     /** {@return how many pages have changed} */
     public int changed() {
         return (int) pairs.stream().filter(pair -> !pair.same() && pair.before() > 0 && pair.after() > 0).count();
@@ -212,9 +291,9 @@ public record PagePairs(List<Pair> pairs) {
         return (int) pairs.stream().filter(pair -> pair.after() == 0).count();
     }
 
-    /** {@return what is not the same any more} */
+    /** {@return what is not the same any more, or does not stand where it stood} */
     public List<Pair> differences() {
-        return pairs.stream().filter(pair -> !pair.same()).toList();
+        return pairs.stream().filter(pair -> !pair.same() || pair.moved()).toList();
     }
 
     /** {@return by the page of the older version, counted from 1, what stands for it; nothing at 0} */

@@ -15,12 +15,15 @@ import java.util.Objects;
  * @param old    numbers that pages carried before they came in
  * @param register the file in which all bundles of the matter keep which numbers they gave; empty for none
  * @param alike  what was said of files with the same pages
+ * @param takenBack numbers that pages had for ever until this was taken back; no page gets them again
  */
 public record Numbering(BundleNumber bundle, List<Series> series, List<RunningLine> lines, List<MarkMove> moves,
-        List<GivenNumber> given, List<ServedNumber> served, List<OldNumbers> old, String register, List<AlikeFiles> alike) {
+        List<GivenNumber> given, List<ServedNumber> served, List<OldNumbers> old, String register, List<AlikeFiles> alike,
+        List<GivenNumber> takenBack) {
     /** The numbers that run through the bundle, as they usually are, and nothing else. */
     public static final Numbering NONE =
-            new Numbering(BundleNumber.STANDARD, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), "", List.of());
+            new Numbering(BundleNumber.STANDARD, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), "", List.of(),
+                    List.of());
 
     public Numbering {
         Objects.requireNonNull(bundle, "bundle");
@@ -32,41 +35,46 @@ public record Numbering(BundleNumber bundle, List<Series> series, List<RunningLi
         old = List.copyOf(old);
         Objects.requireNonNull(register, "register");
         alike = List.copyOf(alike);
+        takenBack = List.copyOf(takenBack);
     }
 
     public Numbering withBundle(BundleNumber newBundle) {
-        return new Numbering(newBundle, series, lines, moves, given, served, old, register, alike);
+        return new Numbering(newBundle, series, lines, moves, given, served, old, register, alike, takenBack);
     }
 
     public Numbering withSeries(List<Series> newSeries) {
-        return new Numbering(bundle, newSeries, lines, moves, given, served, old, register, alike);
+        return new Numbering(bundle, newSeries, lines, moves, given, served, old, register, alike, takenBack);
     }
 
     public Numbering withLines(List<RunningLine> newLines) {
-        return new Numbering(bundle, series, newLines, moves, given, served, old, register, alike);
+        return new Numbering(bundle, series, newLines, moves, given, served, old, register, alike, takenBack);
     }
 
     public Numbering withMoves(List<MarkMove> newMoves) {
-        return new Numbering(bundle, series, lines, newMoves, given, served, old, register, alike);
+        return new Numbering(bundle, series, lines, newMoves, given, served, old, register, alike, takenBack);
     }
 
     public Numbering withGiven(List<GivenNumber> newGiven) {
-        return new Numbering(bundle, series, lines, moves, newGiven, served, old, register, alike);
+        return new Numbering(bundle, series, lines, moves, newGiven, served, old, register, alike, takenBack);
     }
 
     public Numbering withServed(List<ServedNumber> newServed) {
-        return new Numbering(bundle, series, lines, moves, given, newServed, old, register, alike);
+        return new Numbering(bundle, series, lines, moves, given, newServed, old, register, alike, takenBack);
     }
 
     public Numbering withOld(List<OldNumbers> newOld) {
-        return new Numbering(bundle, series, lines, moves, given, served, newOld, register, alike);
+        return new Numbering(bundle, series, lines, moves, given, served, newOld, register, alike, takenBack);
     }
 
     public Numbering withRegister(String newRegister) {
-        return new Numbering(bundle, series, lines, moves, given, served, old, newRegister, alike);
+        return new Numbering(bundle, series, lines, moves, given, served, old, newRegister, alike, takenBack);
     }
 
     public Numbering withAlike(List<AlikeFiles> newAlike) {
-        return new Numbering(bundle, series, lines, moves, given, served, old, register, newAlike);
+        return new Numbering(bundle, series, lines, moves, given, served, old, register, newAlike, takenBack);
+    }
+
+    public Numbering withTakenBack(List<GivenNumber> newTakenBack) {
+        return new Numbering(bundle, series, lines, moves, given, served, old, register, alike, newTakenBack);
     }
 }

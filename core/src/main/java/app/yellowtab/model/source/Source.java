@@ -65,9 +65,8 @@ public record Source(SourceId id, String fileName, String storedName, SourceKind
 
     /** {@return whether another file has the same pages, as far as their fingerprints tell} */
     public boolean showsTheSameAs(Source other) {
-        String prints = about.pages().prints();
         return pageCount == other.pageCount
-                && (pagesKey().equals(other.pagesKey()) || !prints.isEmpty() && prints.equals(other.about.pages().prints()));
+                && (pagesKey().equals(other.pagesKey()) || about.pages().showTheSame(other.about.pages()));
     }
 
     /** {@return the same as another file of the bundle would be} */

@@ -154,14 +154,14 @@ class CutEditsTests {
     void aLongScanWaitsUntilSomethingIsMadeOfIt() {
         Source plain = source("scan", 20);
         PageFacts scanned = new PageFacts(List.of(), List.of(), new PageSet("1-15"), PageSet.NONE, Optional.empty(), 0, 0, 0, 0,
-                0, 0, 0, List.of(), List.of(), false, false, "");
+                0, 0, 0, List.of(), List.of(), false, false, "", 2);
         About about = plain.about();
         Source scan = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(),
                 about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, scanned, "", 0));
         Bundle bundle = start.withSources(List.of(post, scan));
         assertThat(CutEdits.waiting(bundle)).containsExactly(scan);
         PageFacts often = new PageFacts(List.of(), List.of(), PageSet.NONE, PageSet.NONE, Optional.empty(), 5, 0, 0, 0, 0, 0, 0,
-                List.of(), List.of(), false, false, "");
+                List.of(), List.of(), false, false, "", 2);
         Source batch = plain.withAbout(new About(about.way(), about.trouble(), about.notes(), about.attachedTo(),
                 about.titleFrom(), about.dateFrom(), about.modified(), about.made(), false, often, "", 0));
         assertThat(CutEdits.waiting(start.withSources(List.of(post, batch)))).as("page numbers begin again and again")

@@ -21,6 +21,7 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.cut.HandCut;
 import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.MarkMove;
 import app.yellowtab.model.number.MarkSetting;
 import app.yellowtab.model.number.Series;
@@ -30,17 +31,22 @@ import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.run.PageKey;
+import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.RunId;
 import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** A file has other pages than it had, in which each page is a letter, a capital one of it a changed page. */
 class CarryingTests {
@@ -167,6 +173,34 @@ class CarryingTests {
     }
 
     @Test
+    void aPageThatHasMovedKeepsAllThatWasSaidOfItAndStandsWhereTheNewerVersionHasIt() {
+        Bundle start = issued(bundle(document("a", 5)));
+        Bundle hidden = PageEdits.looked(start, Set.of(key(start, 2)), look -> look.withRedactions(List.of(NAME)));
+        Bundle now = anew(hidden, "abcde", "acdxbe");
+        assertThat(pages(now.contents().documents().getFirst())).isEqualTo("a1 a2 a3 a4 a5 a6");
+        assertThat(look(now, 5).redactions()).containsExactly(NAME);
+        assertThat(look(now, 2).redactions()).isEmpty();
+        assertThat(now.toLookAt()).isEmpty();
+        assertThat(numbers(now)).containsExactly("TH-101", "TH-103", "TH-104", "TH-106", "TH-102", "TH-105");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            what was taken out stays out          | 1 3 4 5   | acdbe | 1 2 3 5
+            where the page before is not there    | 2         | acdbe | 4
+            a copy stays where it was put         | 1 2 3 4 2 | acdbe | 1 4 2 3 4
+            to the front                          | 1 2 3     | cabde | 1 2 3
+            not to a page that was not the first  | 2 3       | cabde | 3 1
+            one behind the other                  | 1 2 3 4 5 | debac | 1 2 3 4 5
+            """)
+    void whereAPageStandsThatHasMoved(String what, String before, String after, String expected) {
+        Document document = document("a", 5).withRuns(Arrays.stream(before.split(" ")).map(Integer::valueOf)
+                .map(page -> (Run) new SourcePages(RunId.fresh(), A, page, page, PageLook.PLAIN)).toList());
+        Bundle now = anew(bundle(document("a", 5)).withContents(bundle(document).contents()), "abcde", after);
+        assertThat(pages(now.contents().documents().getFirst()).replace("a", "")).as(what).isEqualTo(expected);
+    }
+
+    @Test
     void issuedStaysIssuedWhateverIsUndone() {
         Bundle start = NumberEdits.with(Edits.addSources(bundle(document("a", 2), document("b", 1)), List.of(source("n", 2))),
                 new Series(BATES, "TH-101", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES)));
@@ -198,6 +232,28 @@ class CarryingTests {
         Bundle other = NumberEdits.with(off,
                 new Series(new SeriesId("other"), "TH-100", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES)));
         assertThat(numbers(other)).containsExactly("TH-100", "TH-103");
+    }
+
+    @Test
+    void aNumberThatWasTakenBackIsNoPagesAnyMoreAndNoPageGetsItAgain() {
+        History history = new History(bundle(document("a", 3)));
+        history.step(NumberEdits.with(history.present(),
+                new Series(BATES, "TH-101", new MarkSetting(Spot.OPPOSITE, MarkLook.SERIES))));
+        history.step(Edits.addSources(history.present(), List.of(source("n", 3))));
+        history.promise(CarryingTests::issued);
+        history.step(Replacing.replaced(history.present(), ENTRY, A, new SourceId("n"),
+                PagePairs.find(3, 3, (i, j) -> PagePairsTests.alike("abc".charAt(i - 1), "abC".charAt(j - 1)))));
+        List<GivenNumber> some = history.present().numbering().given().stream()
+                .filter(given -> given.source().equals(A) && given.page() >= 2).toList();
+        assertThat(history.present().toLookAt()).hasSize(1);
+        history.promise(bundle -> NumberEdits.takenBack(bundle, some));
+        assertThat(numbers(history.present())).containsExactly("TH-101", "TH-104", "TH-105");
+        assertThat(history.present().toLookAt()).as("whether it keeps that number is no question any more").isEmpty();
+        while (history.canUndo()) history.undo();
+        history.redo();
+        assertThat(numbers(history.present())).containsExactly("TH-101", "TH-104", "TH-105");
+        assertThat(numbers(NumberEdits.takenBack(history.present(), history.present().numbering().given())))
+                .as("a gap at the beginning").containsExactly("TH-104", "TH-105", "TH-106");
     }
 
     @Test

@@ -9,6 +9,8 @@ import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.History;
 import app.yellowtab.edit.Place;
+import app.yellowtab.edit.cut.CutEdits;
+import app.yellowtab.edit.cut.PiecePlace;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.facts.PageFacts;
@@ -18,6 +20,9 @@ import app.yellowtab.mark.Spot;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.contents.InTray;
+import app.yellowtab.model.cut.Batch;
+import app.yellowtab.model.cut.HandCut;
+import app.yellowtab.model.cut.HandDrop;
 import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.MarkSetting;
@@ -28,6 +33,7 @@ import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.Runs;
 import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.ConversionKey;
 import app.yellowtab.model.source.Source;
@@ -42,6 +48,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.LongRange;
@@ -74,7 +81,7 @@ class RepagingProperties {
         return pages;
     }
 
-    /** {@return a version in which pages have come, gone and changed} */
+    /** {@return a version in which pages have come, gone, changed and moved} */
     private List<String> varied(List<String> pages) {
         List<String> now = new ArrayList<>();
         for (String page : pages) {
@@ -84,6 +91,7 @@ class RepagingProperties {
             else if (what != 1) now.add(page);
         }
         if (now.isEmpty() || random.nextInt(5) == 0) now.addAll(fresh(2));
+        if (random.nextInt(3) == 0) now.add(random.nextInt(now.size()), now.remove(random.nextInt(now.size())));
         return now;
     }
 
@@ -122,7 +130,7 @@ class RepagingProperties {
         Bundle now = history.present();
         Optional<PageKey> page = anyPage(now);
         Optional<Document> document = any(now.contents().allDocuments());
-        switch (random.nextInt(12)) {
+        switch (random.nextInt(14)) {
             case 0, 1 -> {
                 Source before = any(now.sources()).orElseThrow();
                 Source after = read(before, varied(contents(before.pagesKey())));
@@ -148,11 +156,33 @@ class RepagingProperties {
                     Entries.divide(now, its.id(), 1 + random.nextInt(its.pageCount()), EntryId.fresh(), "part")));
             case 9 -> page.ifPresent(key -> history.step(PageEdits.turned(now, Set.of(key), 1)));
             case 10 -> page.ifPresent(key -> history.step(redacted(now, key)));
+            case 12 -> history.step(cutAgain(now));
+            case 11 -> any(now.numbering().given())
+                    .ifPresent(given -> history.promise(its -> NumberEdits.takenBack(its, List.of(given))));
             default ->
                     any(Planner.plan(now).toLookAt(Planner.plan(now).leaves())).ifPresent(again -> history.step(again.numbered()
                             ? Looking.numbered(now, again, isSamePage(now, again))
                             : Looking.seen(isSamePage(now, again) ? now : shown(now, again), again)));
         }
+    }
+
+    /** {@return the bundle with a file cut before another page, and its pieces made once more} */
+    private Bundle cutAgain(Bundle now) {
+        Source source = any(now.sources()).orElseThrow();
+        boolean there = random.nextInt(3) > 0;
+        Bundle cut = CutEdits.change(now, source, batch -> {
+            PageKey at = any(batch.keys()).orElseThrow();
+            return batch.withCut(at, there).withDrop(at, !there);
+        });
+        Batch batch = CutEdits.batchOf(cut, source);
+        Set<PageKey> cuts = batch.cuts().stream().filter(HandCut::there).map(HandCut::before).collect(Collectors.toSet());
+        List<List<Run>> pieces = new ArrayList<>();
+        for (SourcePages run : batch.runs()) for (int page = run.first(); page <= run.last(); page++) {
+            if (pieces.isEmpty() || cuts.contains(new PageKey(run.id(), page))) pieces.add(new ArrayList<>());
+            pieces.getLast().add(run.part(page, page));
+        }
+        return CutEdits.make(cut, source, pieces.stream()
+                .map(runs -> document("piece" + letters++, 1).withRuns(Runs.merged(runs))).toList(), new PiecePlace.Tray(), true);
     }
 
     /** {@return what is redacted in a document, by what is on the pages} */
@@ -164,14 +194,17 @@ class RepagingProperties {
         return redacted;
     }
 
-    /** What was redacted is redacted still where it is the same, and otherwise somebody must look. */
+    /** What was redacted is redacted still where it is the same, wherever it stands, and otherwise somebody must look. */
     private static void assertCarried(Bundle before, Bundle after) {
+        Set<String> there = new HashSet<>();
+        after.sources().forEach(source -> there.addAll(contents(source.pagesKey())));
         Map<EntryId, Document> now = new HashMap<>();
         after.contents().allDocuments().forEach(document -> now.put(document.id(), document));
         for (Document document : before.contents().allDocuments()) {
             Map<String, Boolean> still = redacted(after, now.get(document.id()));
             redacted(before, document).forEach((page, hidden) -> {
-                if (hidden && !still.getOrDefault(page, false)) assertThat(after.toLookAt()).as("%s is not hidden any more", page)
+                if (hidden && there.contains(page)) assertThat(still).as("%s is hidden still", page).containsEntry(page, true);
+                else if (hidden) assertThat(after.toLookAt()).as("%s is not hidden any more", page)
                         .anyMatch(again -> again.document().equals(document.id()) && again.hidden());
             });
         }
@@ -221,6 +254,12 @@ class RepagingProperties {
                                     .isEqualTo(on(bundle, pages, page).split(":")[0]);
             }
         }
+        for (Batch batch : bundle.batches()) {
+            for (SourcePages pages : batch.runs())
+                assertThat(pages.last()).as("of a batch").isLessThanOrEqualTo(sources.get(pages.source()).pageCount());
+            assertThat(batch.keys()).doesNotHaveDuplicates().containsAll(batch.cuts().stream().map(HandCut::before).toList())
+                    .containsAll(batch.drops().stream().map(HandDrop::page).toList());
+        }
         for (GivenNumber given : bundle.numbering().given()) {
             String page = contents(given.pagesKey()).get(given.page() - 1);
             String known = issued.putIfAbsent(given.number(), page.split(":")[0]);
@@ -229,6 +268,8 @@ class RepagingProperties {
         }
         Plan plan = Planner.plan(bundle);
         assertThat(plan.leaves()).isNotEmpty();
+        for (GivenNumber back : bundle.numbering().takenBack())
+            assertThat(plan.numbersOf(bundle, BATES)).as("taken back").noneMatch(one -> one.number().equals(back.number()));
     }
 
     @Property
@@ -245,6 +286,7 @@ class RepagingProperties {
             assertSound(history.present(), issued);
             // A number that a changed page was said to keep may be taken from it again as long as that is still being asked.
             if (history.present().toLookAt().isEmpty()) promised.clear();
+            promised.removeAll(history.present().numbering().takenBack());
             assertThat(history.present().numbering().given()).containsAll(promised);
             promised.addAll(history.present().toLookAt().isEmpty() ? history.present().numbering().given() : List.of());
         }

@@ -6,7 +6,6 @@ import app.yellowtab.desktop.mark.NumberWords;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.number.NumberEdits;
 import app.yellowtab.edit.number.NumberPreset;
-import app.yellowtab.finding.FindingException;
 import app.yellowtab.leaf.NumberRanges;
 import app.yellowtab.mark.MarkLook;
 import app.yellowtab.mark.Spot;
@@ -14,7 +13,6 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Party;
 import app.yellowtab.model.number.AlikeFiles;
 import app.yellowtab.model.number.BundleNumber;
-import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.LineField;
 import app.yellowtab.model.number.LinePart;
 import app.yellowtab.model.number.MarkSetting;
@@ -24,18 +22,11 @@ import app.yellowtab.model.number.SerialNumber;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.run.PageKey;
-import app.yellowtab.model.source.Source;
-import app.yellowtab.model.source.SourceId;
 import app.yellowtab.pdf.Face;
 import app.yellowtab.pdf.SystemFace;
 import app.yellowtab.plan.Marking;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.register.MatterRegister;
-import app.yellowtab.register.NumberRegister;
-import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -55,9 +46,11 @@ public final class NumberDesk {
     private final Subscription subscription;
     private SeriesId chosen = Marking.BUNDLE;
     private final SamePages alike = new SamePages();
+    private final Issuing issuing;
 
     public NumberDesk(Workspace workspace) {
         this.workspace = workspace;
+        issuing = new Issuing(this, workspace);
         state = new ReadOnlyObjectWrapper<>(this, "state", made());
         subscription = Subscription.combine(workspace.onPlan(plan -> show()), workspace.onLeaf(leaf -> show()));
     }
@@ -73,6 +66,11 @@ public final class NumberDesk {
     /** {@return what is wrong with what was typed, or what came of what was asked for} */
     public ReadOnlyStringProperty saidProperty() {
         return said.getReadOnlyProperty();
+    }
+
+    /** {@return what gives numbers for ever, and takes them back} */
+    public Issuing issuing() {
+        return issuing;
     }
 
     /** Says something of what is being set. */
@@ -289,87 +287,5 @@ public final class NumberDesk {
         chosen = Marking.BUNDLE;
         workspace.edit(bundle -> NumberEdits.without(bundle, id));
         if (issued > 0) said.set(Words.of("number.stayIssued", issued));
-    }
-
-    /**
-     * Gives the pages the numbers that they bear at present for ever, and enters them in the matter's register where there is
-     * one.
-     */
-    public void issue() {
-        SeriesId id = chosen;
-        if (state.get().alike().isPresent()) {
-            said.set(Words.of("number.alikeFirst"));
-            return;
-        }
-        int count = state.get().count();
-        Plan plan = workspace.plan();
-        Bundle bundle = workspace.bundle();
-        Optional<Path> register = register(bundle);
-        String title = bundle.heading().title().isBlank() ? Words.of("produce.defaultName") : bundle.heading().title();
-        if (register.isEmpty()) {
-            workspace.promiseSoon("edit.issue", now -> NumberEdits.issued(now, plan.numbersOf(bundle, id)),
-                    worked -> said.set(Words.of(worked ? "number.issued" : "cut.unexpected", count)));
-            return;
-        }
-        String bundleId = workspace.folder().id();
-        workspace.jobs().start((progress, stop) -> {
-            List<GivenNumber> numbers = plan.numbersOf(bundle, id);
-            workspace.folder().keepId();
-            MatterRegister.enter(register.get(), MatterRegister.spans(numbers, bundleId, title, LocalDate.now()));
-            return numbers;
-        }, numbers -> workspace.promiseSoon("edit.issue", now -> NumberEdits.issued(now, numbers),
-                worked -> said.set(Words.of(worked ? "number.issued" : "cut.unexpected", count))), this::failed);
-    }
-
-    /** {@return the file in which all bundles of the matter keep which numbers they gave; empty for none} */
-    private Optional<Path> register(Bundle bundle) {
-        return MatterRegister.of(bundle, workspace.folder().path());
-    }
-
-    private void failed(Throwable failure) {
-        said.set(failure instanceof FindingException ? String.valueOf(failure.getMessage()) : Words.of("cut.unexpected"));
-    }
-
-    /**
-     * Names the file in which all bundles of the matter keep which numbers they gave, and makes it where there is none; no file
-     * for an empty one.
-     */
-    public void register(Optional<Path> file) {
-        said.set("");
-        if (file.isEmpty()) {
-            workspace.edit(bundle -> bundle.withNumbering(bundle.numbering().withRegister("")));
-            return;
-        }
-        Path named = file.get();
-        workspace.jobs().start((progress, stop) -> {
-            MatterRegister.begin(named);
-            return MatterRegister.named(named, workspace.folder().path());
-        }, name -> workspace.edit(bundle -> bundle.withNumbering(bundle.numbering().withRegister(name))), this::failed);
-    }
-
-    /** Begins the chosen series behind the last number that any bundle of the matter gave. */
-    public void goOn() {
-        Optional<Path> register = register(workspace.bundle());
-        Optional<SerialNumber> like = state.get().series().flatMap(series -> SerialNumber.read(series.first()));
-        if (register.isEmpty() || like.isEmpty()) return;
-        workspace.jobs().start((progress, stop) -> MatterRegister.next(MatterRegister.read(register.get()), like.get()),
-                next -> next.ifPresentOrElse(number -> first(number.shown()),
-                        () -> said.set(Words.of("number.noneGiven", like.get().prefix() + "…" + like.get().suffix()))),
-                this::failed);
-    }
-
-    /** Writes which page bears which number, in the background. */
-    public void writeRegister(Path target) {
-        Plan plan = workspace.plan();
-        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
-        SeriesId id = chosen;
-        workspace.jobs().quietly(() -> {
-            try {
-                return Words.of("number.registered", NumberRegister.write(plan, sources, id, target),
-                        String.valueOf(target.getFileName()));
-            } catch (FindingException refused) {
-                return String.valueOf(refused.getMessage());
-            }
-        }, said::set);
     }
 }

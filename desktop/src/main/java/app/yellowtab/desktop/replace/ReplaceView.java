@@ -171,7 +171,7 @@ public final class ReplaceView extends VBox {
             if (empty || pair == null) setText("");
             else if (pair.before() == 0) setText(Words.of("replace.new", pair.after()));
             else if (pair.after() == 0) setText(Words.of("replace.gone", pair.before()));
-            else setText(Words.of("replace.changed", pair.before(), pair.after()));
+            else setText(Words.of(pair.moved() ? "replace.moved" : "replace.changed", pair.before(), pair.after()));
         }
     }
 }

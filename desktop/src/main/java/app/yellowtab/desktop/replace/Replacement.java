@@ -157,6 +157,7 @@ public final class Replacement {
     /** {@return what differs, in one sentence} */
     static String summary(PagePairs pairs) {
         if (pairs.differences().isEmpty()) return Words.of("replace.nothing", pairs.unchanged());
-        return Words.of("replace.summary", pairs.unchanged(), pairs.changed(), pairs.added(), pairs.gone());
+        return Words.of("replace.summary", pairs.unchanged(), pairs.moved(), pairs.changed(), pairs.added(),
+                pairs.gone());
     }
 }

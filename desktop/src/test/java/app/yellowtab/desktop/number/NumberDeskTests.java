@@ -19,6 +19,7 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Contents;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.LineField;
 import app.yellowtab.model.number.LinePart;
 import app.yellowtab.model.number.MarkedPages;
@@ -102,14 +103,14 @@ class NumberDeskTests {
         desk.pages(MarkedPages.of(List.of(new EntryId("B"))));
         assertThat(marks(3)).containsExactly("4");
         assertThat(state().lines().getLast().words()).isEqualTo("TH-000101 to TH-000104, bottom left");
-        desk.issue();
+        desk.issuing().issue();
         assertThat(state().fixed()).isEqualTo(4);
         desk.first("TH-000900");
         assertThat(desk.saidProperty().get()).contains("issued already");
         desk.pages(MarkedPages.ALL);
         assertThat(marks(3)).as("what comes later goes on from the last").containsExactly("TH-000105", "4");
         Path register = temp.resolve("register.csv");
-        desk.writeRegister(register);
+        desk.issuing().writeRegister(register);
         assertThat(Files.readAllLines(register)).hasSize(8);
         desk.takeOff();
         assertThat(state().isBundle()).isTrue();
@@ -196,18 +197,44 @@ class NumberDeskTests {
         MatterRegister.begin(register);
         MatterRegister.enter(register, List.of(new MatterRegister.Span(SerialNumber.read("TH-000101").orElseThrow(),
                 SerialNumber.read("TH-000180").orElseThrow(), "Other bundle", LocalDate.of(2031, 3, 4), "other",
-                Optional.empty())));
+                Optional.empty(), Optional.empty())));
         desk.add();
         desk.first("TH-000170");
-        desk.register(Optional.of(register));
-        desk.issue();
+        desk.issuing().register(Optional.of(register));
+        desk.issuing().issue();
         assertThat(desk.saidProperty().get()).contains("TH-000101 to TH-000180").contains("Other bundle");
         assertThat(state().fixed()).isZero();
-        desk.goOn();
+        desk.issuing().goOn();
         assertThat(state().series().orElseThrow().first()).isEqualTo("TH-000181");
-        desk.issue();
+        desk.issuing().issue();
         assertThat(state().fixed()).isEqualTo(7);
         assertThat(Files.readString(register)).contains("TH-000181,").contains(",TH-000187");
+    }
+
+    @Test
+    void issuedNumbersAreTakenBackOfAPageADocumentOrAllAndStayUsed() throws IOException {
+        Path register = temp.resolve("matter.csv");
+        MatterRegister.begin(register);
+        desk.add();
+        desk.first("TH-000101");
+        desk.issuing().register(Optional.of(register));
+        desk.issuing().issue();
+        workspace.goTo(3);
+        int ofDocument = desk.issuing().issued(Issuing.Of.DOCUMENT).size();
+        assertThat(ofDocument).isBetween(2, 6);
+        String gone = marks(3).getFirst();
+        assertThat(desk.issuing().issued(Issuing.Of.PAGE)).extracting(GivenNumber::number).containsExactly(gone);
+        desk.issuing().takeBack(Issuing.Of.PAGE);
+        assertThat(desk.saidProperty().get()).isEqualTo("One number is taken back: no page gets it again.");
+        assertThat(marks(3).getFirst()).isEqualTo("TH-000108");
+        workspace.undo();
+        workspace.redo();
+        assertThat(state().fixed()).isEqualTo(6);
+        assertThat(Files.readAllLines(register)).last().asString().startsWith(gone + "," + gone + ",");
+        assertThat(desk.issuing().issued(Issuing.Of.DOCUMENT)).hasSize(ofDocument - 1);
+        desk.issuing().takeBack(Issuing.Of.ALL);
+        assertThat(state().fixed()).isZero();
+        assertThat(state().lines().getLast().words()).startsWith("TH-000108 to TH-000114");
     }
 
     @Test
@@ -226,7 +253,7 @@ class NumberDeskTests {
         desk.add();
         assertThat(state().count()).isEqualTo(7 + copy.pageCount());
         NumberState.Alike asked = state().alike().orElseThrow();
-        desk.issue();
+        desk.issuing().issue();
         assertThat(desk.saidProperty().get()).startsWith("Say first");
         assertThat(state().fixed()).isZero();
         desk.answerAlike(asked, true);
@@ -234,7 +261,7 @@ class NumberDeskTests {
         assertThat(state().alike()).isEmpty();
         workspace.undo();
         desk.answerAlike(asked, false);
-        desk.issue();
+        desk.issuing().issue();
         assertThat(state().fixed()).isEqualTo(7 + copy.pageCount());
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.assemble.Outcome;
+import app.yellowtab.compare.DifferenceList;
 import app.yellowtab.desktop.replace.Replacement.ReplaceState;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
@@ -35,6 +36,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.collections.ListChangeListener;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -98,6 +100,25 @@ class ReplacementTests {
         assertThat(replacement.stateProperty().get()).isEqualTo(new ReplaceState.None());
         workspace.undo();
         assertThat(workspace.bundle()).isEqualTo(before);
+    }
+
+    @Test
+    void aPageThatHasMovedIsCalledSoAndStaysRedacted() throws IOException {
+        List<PageKey> first = List.of(document().runs().getFirst().key(1));
+        workspace.edit(bundle -> PageEdits.looked(bundle, Set.copyOf(first),
+                look -> look.withRedactions(List.of(new Redaction(new Area(10, 10, 20, 5), "private", false)))));
+        replacement.begin(document().id(), Pdfs.write(Files.createDirectories(temp.resolve("new")), "report", 4, document -> {
+            PDPage moved = document.getPage(0);
+            document.removePage(0);
+            document.addPage(moved);
+        }));
+        ReplaceState.Ready ready = (ReplaceState.Ready) replacement.stateProperty().get();
+        assertThat(Replacement.summary(ready.pairs()))
+                .startsWith("4 pages are the same (1 of them has moved), none has changed,");
+        assertThat(DifferenceList.of("old", "new", ready.pairs())).contains("1,4,moved");
+        replacement.accept();
+        assertThat(document().runs()).last().extracting(run -> ((SourcePages) run).look().redactions().size()).isEqualTo(1);
+        assertThat(workspace.bundle().toLookAt()).isEmpty();
     }
 
     @Test
