@@ -45,8 +45,17 @@ public final class History {
      * @param lesson makes a state in which it is known of one in which it is not
      */
     public void learn(UnaryOperator<Bundle> lesson) {
+        learn(lesson, lesson.apply(present));
+    }
+
+    /**
+     * Takes something in that has been found out, and that was brought into the present state already.
+     *
+     * @param learned the present state in which it is known
+     */
+    public void learn(UnaryOperator<Bundle> lesson, Bundle learned) {
         lessons.add(lesson);
-        present = lesson.apply(present);
+        present = learned;
     }
 
     /**

@@ -15,6 +15,7 @@ import java.util.Optional;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.text.Text;
@@ -74,10 +75,18 @@ class NumberWindowTests extends AtTheWindow {
         until(() -> workspace().bundle().numbering().given().size() == 3);
         robot.press(KeyCode.CONTROL).push(KeyCode.G).release(KeyCode.CONTROL).write("TH-000103").push(KeyCode.ENTER);
         until(() -> workspace().leaf() == 4);
+        ToggleButton line = robot.lookup(".series-line").nth(1).queryAs(ToggleButton.class);
+        robot.clickOn(line).clickOn(line);
+        assertThat(line.isSelected()).isTrue();
+        robot.clickOn("#number-takeBack");
+        assertThat(robot.lookup("#number-takeBack-page").queryButton().getText()).isEqualTo("Take back TH-000103");
+        robot.clickOn("#number-takeBack-page");
+        until(() -> page(robot).marksShown().contains("TH-000104"));
+        assertThat(workspace().bundle().numbering().given()).hasSize(2);
         robot.clickOn("#stage-produce").clickOn("#produce-target").push(KeyCode.END).clickOn("#produce-start");
         Path target = temp.resolve("bundle/Trial bundle.pdf");
         until(() -> Files.exists(target) && jobs.running().isEmpty());
-        assertThat(Pdfs.pages(target).get(4)).contains("5").contains("TH-000103").contains("P-3");
+        assertThat(Pdfs.pages(target).get(4)).contains("5").contains("TH-000104").contains("P-3");
     }
 
     @Test

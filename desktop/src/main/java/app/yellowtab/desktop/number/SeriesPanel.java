@@ -111,7 +111,7 @@ final class SeriesPanel extends VBox {
     }
 
     /** Shows whose numbers can be taken back, each choice only where it says another thing than the one before. */
-    private void showAsked() {
+    void showAsked() {
         Controls.show(gap, asking);
         Controls.show(whose, asking);
         if (!asking) return;

@@ -78,7 +78,7 @@ final class SetSide extends VBox {
         KeptMenu<NumberPreset> kept = new KeptMenu<>(workspace.jobs(), dialogs, workspace.folder().path(), "number.kept", presets,
                 () -> Optional.of(NumberPreset.of(workspace.bundle())), desk::use);
         getChildren().addAll(lines, add, scroll, new HBox(8, kept, foot, Controls.button("number.loose", loose)));
-        subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), desk.saidProperty().subscribe(words -> {
+        subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), workspace.onLeaf(leaf -> series.showAsked()), desk.saidProperty().subscribe(words -> {
             said.setText(words);
             Controls.show(said, !words.isEmpty());
         }));
@@ -110,7 +110,11 @@ final class SetSide extends VBox {
             ToggleButton button = (ToggleButton) lines.getChildren().get(i);
             button.setText(one.words());
             button.setSelected(one.id().equals(which));
-            button.setOnAction(event -> desk.choose(one.id()));
+            button.setOnAction(event -> {
+                desk.choose(one.id());
+                // A press on the one that is chosen leaves it so.
+                button.setSelected(true);
+            });
         }
     }
 

@@ -125,11 +125,14 @@ public final class Replacement {
     void accept() {
         if (!(state.get() instanceof ReplaceState.Ready ready)) return;
         cancel();
-        workspace.edit(bundle -> {
+        workspace.editSoon("edit.replace", bundle -> {
             Bundle replaced = Replacing.replaced(bundle, ready.document(), ready.older().id(), ready.newer().id(), ready.pairs());
             for (OldNumbers numbers : ready.numbers()) replaced = NumberEdits.decided(replaced, numbers);
             return replaced;
-        });
+        }, worked -> sayReplaced(ready));
+    }
+
+    private void sayReplaced(ReplaceState.Ready ready) {
         if (workspace.bundle().toLookAt().stream().anyMatch(again -> again.before().equals(ready.older().asRead())))
             workspace.findings().add(Finding.about(Finding.Code.LOOK_AGAIN, ready.newer().fileName(), ""));
     }

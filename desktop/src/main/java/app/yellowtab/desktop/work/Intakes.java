@@ -112,8 +112,7 @@ public final class Intakes {
                 workspace.tryPasswords(passwords);
                 if (keep) remember(password);
             }
-            learn(opened, reading);
-            done.accept(opened.size());
+            learn(opened, reading, () -> done.accept(opened.size()));
         });
     }
 
@@ -122,9 +121,8 @@ public final class Intakes {
         if (sources.isEmpty()) return;
         Reading reading = workspace.bundle().reading();
         // What cannot be read any more, such as a file that is locked again, stays as it was.
-        readAgain(sources, workspace.folder().passwords(), read -> {
-            learn(read.stream().filter(one -> one.read().isRead()).toList(), reading);
-        });
+        readAgain(sources, workspace.folder().passwords(),
+                read -> learn(read.stream().filter(one -> one.read().isRead()).toList(), reading, () -> {}));
     }
 
     /**
@@ -138,11 +136,13 @@ public final class Intakes {
     /**
      * Takes in what reading files anew has brought, in every state of the bundle in which they are read in that way; and in the
      * others where a file could not be read at all. What was on pages that are gone, or that somebody must look at, is said.
+     *
+     * @param then is run when that is over
      */
-    private void learn(List<Anew> read, Reading reading) {
+    private void learn(List<Anew> read, Reading reading, Runnable then) {
         Bundle before = workspace.bundle();
         List<Repaging> compared = read.stream().flatMap(one -> one.repaging().stream()).toList();
-        workspace.learn(bundle -> {
+        workspace.learnSoon("edit.readAgain", bundle -> {
             Map<SourceId, Source> sources = bundle.sourcesById();
             Map<SourceId, UnaryOperator<Source>> changes = new HashMap<>();
             for (Anew one : read) {
@@ -151,7 +151,13 @@ public final class Intakes {
                     changes.put(one.read().source(), one.read()::in);
             }
             return changes.isEmpty() ? bundle : Edits.changeSources(bundle, changes, compared);
+        }, worked -> {
+            if (worked) sayLearned(before, read, compared);
+            then.run();
         });
+    }
+
+    private void sayLearned(Bundle before, List<Anew> read, List<Repaging> compared) {
         for (Anew one : read) one.inside().ifPresent(inside -> follow(one.read().source(), inside));
         Bundle now = workspace.bundle();
         Map<SourceId, Source> sources = now.sourcesById();

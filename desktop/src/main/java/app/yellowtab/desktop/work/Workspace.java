@@ -208,6 +208,16 @@ public final class Workspace {
         workOut(begun(name), promise, promised -> history.promise(present -> promised), done);
     }
 
+    /**
+     * Takes in what has been found out in the same way; it is no step that could be undone, and is true of every state.
+     *
+     * @param lesson makes a state in which it is known of one in which it is not
+     * @param done   is told when that is over, as above
+     */
+    public void learnSoon(String name, UnaryOperator<Bundle> lesson, Consumer<Boolean> done) {
+        workOut(begun(name), lesson, learned -> history.learn(lesson, learned), done);
+    }
+
     private UnderWay begun(String name) {
         UnderWay edit = new UnderWay(Words.of(name), new CompletableFuture<>());
         underWay.add(edit);
@@ -228,8 +238,8 @@ public final class Workspace {
                 return;
             }
             end(edit, () -> {
-                if (ready.bundle() == base) return;
                 take.accept(ready.bundle());
+                if (ready.bundle() == base) return;
                 planned.addFirst(ready);
                 show();
             }, () -> done.accept(true));

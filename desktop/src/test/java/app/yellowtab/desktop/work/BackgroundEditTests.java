@@ -98,6 +98,19 @@ class BackgroundEditTests {
     }
 
     @Test
+    void aLessonIsWorkedOutThereTooAndIsNoStepAndTrueOfEveryState() {
+        workspace.edit(up("c"));
+        workspace.learnSoon("edit.readAgain", up("b"), worked -> done.add("learned"));
+        assertThat(order(workspace.bundle())).isEqualTo("a c b");
+        work();
+        assertThat(done).containsExactly("learned");
+        assertThat(order(workspace.bundle())).isEqualTo("a b c");
+        workspace.undo();
+        assertThat(order(workspace.bundle())).as("also of what was there before").isEqualTo("b a c");
+        assertThat(workspace.undoableProperty().get()).isFalse();
+    }
+
+    @Test
     void aFailureIsSaidByNameAndEndsIt() {
         workspace.editSoon("edit.sort", bundle -> {
             throw new NoClassDefFoundError("gone");
