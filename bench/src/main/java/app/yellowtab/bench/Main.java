@@ -2,6 +2,7 @@ package app.yellowtab.bench;
 
 import app.yellowtab.bench.disk.FullDisk;
 import app.yellowtab.desktop.NumberProbe;
+import app.yellowtab.desktop.ReplaceProbe;
 import app.yellowtab.desktop.ScrollProbe;
 import app.yellowtab.desktop.WindowProbe;
 import java.io.IOException;
@@ -20,7 +21,8 @@ public final class Main {
     /**
      * @param arguments {@code plan}, {@code gather} or {@code assemble [--files 400] [--pages 25] [--scans 0.33]} or {@code
      *         assemble --pieces 300} or {@code assemble --marks 4}, or {@code start} or {@code pictures [--files 20] [--pages 25]
-     *         [--scans 0]}, or {@code cut [--pages 3000] [--scans 0]}, or {@code recognise [--pages 20]}, or {@code full-disk},
+     *         [--scans 0]}, or {@code cut [--pages 3000] [--scans 0]}, or {@code recognise [--pages 20]}, or {@code
+     *         replace [--pages 2000]}, or {@code full-disk},
      *         which needs the right to mount a disk; the system property
      *         {@code bench.dir} names the folder for what is made
      */
@@ -35,6 +37,7 @@ public final class Main {
             case "window" -> WindowProbe.run(PlanBenchmark.bundle());
             case "numbers" -> NumberProbe.run(corpus(arguments, "40", "500", "0").write());
             case "scroll" -> ScrollProbe.run(corpus(arguments, "40", "500", "0").write());
+            case "replace" -> ReplaceProbe.run(corpus(arguments, "1", "2000", "0.1").write());
             case "find" -> new FindBench(corpus(arguments, "2000", "10", "0"), folder()).run();
             case "cut" -> new CutBench(corpus(arguments, "1", "3000", "0"), folder()).run();
             case "full-disk" -> FullDisk.run(folder(), corpus(arguments, "8", "5", "0.33").write());
@@ -49,7 +52,8 @@ public final class Main {
                                 + "window\n       yellowtab bench scroll [--files 40] [--pages 500]\n       yellowtab bench "
                                 + "numbers [--files 40] [--pages 500]\n       yellowtab bench find [--files 2000] [--pages "
                                 + "10]\n       yellowtab bench cut [--pages 3000] [--scans 0]\n       yellowtab bench "
-                                + "recognise [--pages 20]\n       yellowtab bench full-disk");
+                                + "recognise [--pages 20]\n       yellowtab bench replace [--pages 2000]\n       yellowtab "
+                                + "bench full-disk");
                 System.exit(2);
             }
         }

@@ -121,7 +121,7 @@ abstract class Probe extends Application {
     }
 
     /** Nobody is there to be asked. */
-    private static final class NoDialogs implements FileDialogs {
+    static final class NoDialogs implements FileDialogs {
         @Override
         public List<Path> files(String title) {
             return List.of();

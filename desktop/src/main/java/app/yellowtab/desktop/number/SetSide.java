@@ -78,10 +78,11 @@ final class SetSide extends VBox {
         KeptMenu<NumberPreset> kept = new KeptMenu<>(workspace.jobs(), dialogs, workspace.folder().path(), "number.kept", presets,
                 () -> Optional.of(NumberPreset.of(workspace.bundle())), desk::use);
         getChildren().addAll(lines, add, scroll, new HBox(8, kept, foot, Controls.button("number.loose", loose)));
-        subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), workspace.onLeaf(leaf -> series.showAsked()), desk.saidProperty().subscribe(words -> {
-            said.setText(words);
-            Controls.show(said, !words.isEmpty());
-        }));
+        subscription = Subscription.combine(desk.stateProperty().subscribe(this::show),
+                workspace.onLeaf(leaf -> series.showAsked()), desk.saidProperty().subscribe(words -> {
+                    said.setText(words);
+                    Controls.show(said, !words.isEmpty());
+                }));
     }
 
     void dispose() {
