@@ -34,6 +34,8 @@ public final class FileComparison implements PagePairs.Likeness {
     private final Version after;
     private final BooleanSupplier stop;
     private final Progress progress;
+    private final Optional<PageObjects> olderObjects;
+    private final Optional<PageObjects> newerObjects;
     private int drawn;
 
     /**
@@ -60,10 +62,13 @@ public final class FileComparison implements PagePairs.Likeness {
         }
     }
 
-    private FileComparison(PageRenderer renderer, Version before, Version after, Progress progress, BooleanSupplier stop) {
+    private FileComparison(PageRenderer renderer, Version before, Version after, Optional<PageObjects> olderObjects,
+            Optional<PageObjects> newerObjects, Progress progress, BooleanSupplier stop) {
         this.renderer = renderer;
         this.before = before;
         this.after = after;
+        this.olderObjects = olderObjects;
+        this.newerObjects = newerObjects;
         this.progress = progress;
         this.stop = stop;
     }
@@ -80,10 +85,17 @@ public final class FileComparison implements PagePairs.Likeness {
             List<OldNumbers> decided, Progress progress, BooleanSupplier stop) throws IOException {
         List<BatchPage> older = BatchPages.read(files, before.id(), false, Progress.NONE, stop);
         List<BatchPage> newer = BatchPages.read(files, after.id(), false, Progress.NONE, stop);
-        FileComparison comparison = new FileComparison(renderer, Version.of(before, older, decided),
-                Version.of(after, newer, decided), progress, stop);
-        return new Compared(PagePairs.find(before.pageCount(), after.pageCount(), comparison),
-                OldNumberFinder.again(after.id(), newer, decided));
+        Optional<PageObjects> olderObjects = PageObjects.of(files, before);
+        Optional<PageObjects> newerObjects = PageObjects.of(files, after);
+        try {
+            FileComparison comparison = new FileComparison(renderer, Version.of(before, older, decided),
+                    Version.of(after, newer, decided), olderObjects, newerObjects, progress, stop);
+            return new Compared(PagePairs.find(before.pageCount(), after.pageCount(), comparison),
+                    OldNumberFinder.again(after.id(), newer, decided));
+        } finally {
+            if (olderObjects.isPresent()) olderObjects.get().close();
+            if (newerObjects.isPresent()) newerObjects.get().close();
+        }
     }
 
     @Override
@@ -111,10 +123,18 @@ public final class FileComparison implements PagePairs.Likeness {
         boolean sameWords = words.equals(after.words.get(newer - 1));
         if (!sameWords)
             return words.isEmpty() ? 0 : Math.min(shared(before.sets.get(older - 1), after.sets.get(newer - 1)), 0.99);
+        if (areMadeOfTheSame(older, newer)) return 1;
         Optional<PageSight> one = sight(before, older);
         Optional<PageSight> other = sight(after, newer);
         if (one.isPresent() && other.isPresent() && one.get().isLike(other.get())) return 1;
         return words.isEmpty() ? 0 : 0.99;
+    }
+
+    /** Then they need not be drawn, which takes a hundred times as long. */
+    private boolean areMadeOfTheSame(int older, int newer) {
+        if (stop.getAsBoolean() || olderObjects.isEmpty() || newerObjects.isEmpty()) return false;
+        Optional<String> print = olderObjects.get().print(older);
+        return print.isPresent() && print.equals(newerObjects.get().print(newer));
     }
 
     /** {@return how many of the words of both stand in each} */

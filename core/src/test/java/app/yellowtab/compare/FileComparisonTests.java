@@ -3,7 +3,6 @@ package app.yellowtab.compare;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.edit.repage.PagePairs;
-import app.yellowtab.finding.Progress;
 import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.source.Source;
@@ -23,9 +22,14 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDAppearanceContentStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationRubberStamp;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAppearanceDictionary;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAppearanceStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -35,6 +39,7 @@ class FileComparisonTests {
 
     private Function<SourceId, List<OldNumbers>> decided = older -> List.of();
     private List<OldNumbers> numbers = List.of();
+    private int drawn;
 
     private void write(String name, String... pages) throws IOException {
         try (PDDocument document = new PDDocument()) {
@@ -53,7 +58,7 @@ class FileComparisonTests {
                 PageRenderer renderer = new PageRenderer(place, new PictureFiles(folder.resolve("pictures"), 1 << 20))) {
             List<Source> sources = Folder.bundle(place, folder).sources();
             FileComparison.Compared found = FileComparison.compare(renderer, place, sources.get(0), sources.get(1),
-                    decided.apply(sources.get(0).id()), Progress.NONE, () -> false);
+                    decided.apply(sources.get(0).id()), (done, total) -> drawn++, () -> false);
             numbers = found.numbers();
             return found.pairs().pairs().stream().map(pair -> pair.before() + (pair.same() ? "=" : "~") + pair.after())
                     .collect(Collectors.joining(" "));
@@ -74,6 +79,30 @@ class FileComparisonTests {
         write("a.pdf", "One #", "Two");
         write("b.pdf", "One #", "Two", "Three");
         assertThat(compared()).isEqualTo("1=1 2=2 0~3");
+    }
+
+    @Test
+    void whatIsMadeOfTheSameNeedsNoPictureAndWhatIsShownOtherwiseHasChanged() throws IOException {
+        write("a.pdf", "One #", "Two", "Three", "Four", "Five");
+        try (PDDocument document = Loader.loadPDF(folder.resolve("a.pdf").toFile())) {
+            document.removePage(1);
+            document.getPage(1).setRotation(180);
+            PDAnnotationRubberStamp stamp = new PDAnnotationRubberStamp();
+            stamp.setRectangle(new PDRectangle(100, 100, 200, 80));
+            PDAppearanceStream look = new PDAppearanceStream(document);
+            look.setBBox(new PDRectangle(200, 80));
+            try (PDAppearanceContentStream content = new PDAppearanceContentStream(look)) {
+                content.addRect(0, 0, 200, 80);
+                content.fill();
+            }
+            PDAppearanceDictionary looks = new PDAppearanceDictionary();
+            looks.setNormalAppearance(look);
+            stamp.setAppearance(looks);
+            document.getPage(2).setAnnotations(List.of(stamp));
+            document.save(folder.resolve("b.pdf").toFile());
+        }
+        assertThat(compared()).isEqualTo("1=1 2~0 3~2 4~3 5=4");
+        assertThat(drawn).as("both that are not made of the same, of either version").isEqualTo(4);
     }
 
     @Test

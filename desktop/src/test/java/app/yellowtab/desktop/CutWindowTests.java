@@ -57,7 +57,8 @@ class CutWindowTests extends AtTheWindow {
     @Test
     void rulesAndTheHandCutAndThePiecesAreDocumentsOfThePdf(FxRobot robot) throws IOException {
         openBatch(robot);
-        robot.doubleClickOn("#cut-every").push(KeyCode.DELETE).write("2").push(KeyCode.ENTER);
+        robot.clickOn("#cut-every").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("2")
+                .push(KeyCode.ENTER);
         until(() -> tabs(robot).equals(List.of("post 001   1–2", "post 002   3–4", "post 003   5–6")));
         LightTable table = robot.lookup((Node node) -> node instanceof LightTable).query();
         robot.interact(table::requestFocus);
@@ -104,7 +105,8 @@ class CutWindowTests extends AtTheWindow {
     @Test
     void rulesAreKeptAndUsedAgainAndSeparatorSheetsAreMade(FxRobot robot) throws IOException {
         openBatch(robot);
-        robot.doubleClickOn("#cut-every").push(KeyCode.DELETE).write("2").push(KeyCode.ENTER);
+        robot.clickOn("#cut-every").press(KeyCode.CONTROL).push(KeyCode.A).release(KeyCode.CONTROL).write("2")
+                .push(KeyCode.ENTER);
         until(() -> tabs(robot).size() == 3);
         robot.clickOn("#cut-kept").clickOn("Keep these rules under a name").write("Two and two").push(KeyCode.ENTER);
         until(() -> robot.lookup("Kept as \u201CTwo and two\u201D.").tryQuery().isPresent());
