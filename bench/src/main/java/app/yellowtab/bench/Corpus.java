@@ -29,12 +29,12 @@ import org.apache.pdfbox.pdmodel.graphics.image.JPEGFactory;
  * @param pages  pages in each
  * @param scans  the share of pages that are page scans, from 0 to 1
  */
-record Corpus(Path folder, int files, int pages, double scans) {
+public record Corpus(Path folder, int files, int pages, double scans) {
     /** Different pictures; each use of one is made different by a comment in its data, so that no two scans are the same. */
     private static final int PICTURES = 12;
 
     /** {@return the files, written now if they are not there yet} */
-    List<Path> write() throws IOException {
+    public List<Path> write() throws IOException {
         Files.createDirectories(folder);
         List<byte[]> pictures = new ArrayList<>();
         List<Path> all = new ArrayList<>();

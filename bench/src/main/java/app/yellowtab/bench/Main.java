@@ -1,5 +1,8 @@
 package app.yellowtab.bench;
 
+import app.yellowtab.bench.assemble.AssembleBench;
+import app.yellowtab.bench.assemble.MarksBench;
+import app.yellowtab.bench.assemble.PiecesBench;
 import app.yellowtab.bench.disk.FullDisk;
 import app.yellowtab.desktop.NumberProbe;
 import app.yellowtab.desktop.ReplaceProbe;

@@ -11,14 +11,14 @@ import java.util.List;
  *
  * @param liveBytes the most that was still in use after a collection: what the work really needs
  */
-record Measure(double seconds, double peakBytes, double liveBytes) {
+public record Measure(double seconds, double peakBytes, double liveBytes) {
     /** A piece of work that is measured. */
     @FunctionalInterface
-    interface Work {
+    public interface Work {
         void run() throws IOException;
     }
 
-    static Measure of(Work work) throws IOException {
+    public static Measure of(Work work) throws IOException {
         List<MemoryPoolMXBean> heap =
                 ManagementFactory.getMemoryPoolMXBeans().stream().filter(pool -> pool.getType() == MemoryType.HEAP).toList();
         heap.forEach(MemoryPoolMXBean::resetPeakUsage);

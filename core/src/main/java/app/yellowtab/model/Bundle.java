@@ -111,8 +111,9 @@ public record Bundle(CaseHeading heading, Layout layout, FromSources fromSources
      * were served}
      */
     public Bundle withPromisesOf(Bundle other) {
-        return withNumbering(numbering.withGiven(other.numbering.given()).withTakenBack(other.numbering.takenBack())
-                .withServed(other.numbering.served()));
+        Numbering promised = numbering.withGiven(other.numbering.given()).withTakenBack(other.numbering.takenBack())
+                .withServed(other.numbering.served());
+        return withNumbering(promised).withToLookAt(promised.stillAsked(toLookAt));
     }
 
     public Bundle withToLookAt(List<LookAgain> newToLookAt) {

@@ -13,7 +13,6 @@ import app.yellowtab.model.number.OldNumbers;
 import app.yellowtab.model.number.RunningLine;
 import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
-import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.run.PageKey;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -101,14 +100,8 @@ public final class NumberEdits {
             if (numbers.contains(new Issued(one.series(), one.number()))) takenBack.add(one);
             else given.add(one);
         }
-        List<LookAgain> toLookAt = new ArrayList<>();
-        for (LookAgain again : bundle.toLookAt()) {
-            boolean numbered = again.numbered()
-                    && given.stream().anyMatch(one -> one.isOf(again.before()) && one.page() == again.was());
-            if (again.hidden() || numbered) toLookAt.add(new LookAgain(again.document(), again.page(), again.before(),
-                    again.was(), again.hidden(), numbered));
-        }
-        return bundle.withNumbering(numbering.withGiven(given).withTakenBack(List.copyOf(takenBack))).withToLookAt(toLookAt);
+        Numbering now = numbering.withGiven(given).withTakenBack(List.copyOf(takenBack));
+        return bundle.withNumbering(now).withToLookAt(now.stillAsked(bundle.toLookAt()));
     }
 
     /** {@return the bundle in which it was said whether two files with the same pages are one document} */

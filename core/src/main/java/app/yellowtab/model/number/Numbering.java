@@ -1,5 +1,7 @@
 package app.yellowtab.model.number;
 
+import app.yellowtab.model.run.LookAgain;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 
@@ -36,6 +38,18 @@ public record Numbering(BundleNumber bundle, List<Series> series, List<RunningLi
         Objects.requireNonNull(register, "register");
         alike = List.copyOf(alike);
         takenBack = List.copyOf(takenBack);
+    }
+
+    /** {@return what is still to be looked at: whether a page keeps its numbers only as long as it was given some} */
+    public List<LookAgain> stillAsked(List<LookAgain> all) {
+        List<LookAgain> asked = new ArrayList<>();
+        for (LookAgain one : all) {
+            boolean numbered = one.numbered()
+                    && given.stream().anyMatch(number -> number.isOf(one.before()) && number.page() == one.was());
+            if (one.hidden() || numbered)
+                asked.add(new LookAgain(one.document(), one.page(), one.before(), one.was(), one.hidden(), numbered));
+        }
+        return asked;
     }
 
     public Numbering withBundle(BundleNumber newBundle) {

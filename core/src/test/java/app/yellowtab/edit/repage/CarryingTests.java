@@ -254,6 +254,8 @@ class CarryingTests {
         assertThat(numbers(history.present())).containsExactly("TH-101", "TH-104", "TH-105");
         assertThat(numbers(NumberEdits.takenBack(history.present(), history.present().numbering().given())))
                 .as("a gap at the beginning").containsExactly("TH-104", "TH-105", "TH-106");
+        while (history.canRedo()) history.redo();
+        assertThat(history.present().toLookAt()).as("nor after going back and forward").isEmpty();
     }
 
     @Test

@@ -1,6 +1,7 @@
-package app.yellowtab.bench;
+package app.yellowtab.bench.assemble;
 
 import app.yellowtab.assemble.Assembler;
+import app.yellowtab.bench.Corpus;
 import app.yellowtab.clash.ClashFinder;
 import app.yellowtab.edit.number.LineEdits;
 import app.yellowtab.edit.number.NumberEdits;
@@ -35,7 +36,7 @@ import java.util.concurrent.atomic.AtomicInteger;
  * A bundle with several marks on every page beside the same with its numbers alone, in turn in one run; and how fast clashes and
  * old numbers are looked for.
  */
-final class MarksBench {
+public final class MarksBench {
     private static final int ROUNDS = 3;
     private static final int WARM_UPS = 2;
     private static final List<String> LINES =
@@ -46,13 +47,13 @@ final class MarksBench {
     private final int marks;
     private final Path target;
 
-    MarksBench(Corpus corpus, int marks, Path folder) throws IOException {
+    public MarksBench(Corpus corpus, int marks, Path folder) throws IOException {
         this.files = corpus.write();
         this.marks = marks;
         this.target = folder.resolve("marked.pdf");
     }
 
-    void run() throws IOException {
+    public void run() throws IOException {
         try (InPlace place = new InPlace(); PageRenderer renderer = new PageRenderer(place, PictureFiles.NONE)) {
             Intake.Taken taken =
                     new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);

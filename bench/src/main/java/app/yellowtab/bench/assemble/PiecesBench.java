@@ -1,6 +1,8 @@
-package app.yellowtab.bench;
+package app.yellowtab.bench.assemble;
 
 import app.yellowtab.assemble.Assembler;
+import app.yellowtab.bench.Corpus;
+import app.yellowtab.bench.Measure;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.intake.FoundFolder;
 import app.yellowtab.intake.Intake;
@@ -22,7 +24,7 @@ import java.util.List;
 import java.util.Locale;
 
 /** One large batch produced whole, beside the same batch cut into many documents, in one run and in turn. */
-final class PiecesBench {
+public final class PiecesBench {
     private static final int ROUNDS = 3;
     private static final int WARM_UPS = 2;
 
@@ -30,14 +32,14 @@ final class PiecesBench {
     private final int pieces;
     private final Path target;
 
-    PiecesBench(Corpus corpus, int pieces, Path folder) throws IOException {
+    public PiecesBench(Corpus corpus, int pieces, Path folder) throws IOException {
         this.files = corpus.write();
         this.pieces = pieces;
         this.target = folder.resolve("pieces.pdf");
     }
 
     /** Measures, and prints medians and their ratio. */
-    void run() throws IOException {
+    public void run() throws IOException {
         try (InPlace place = new InPlace()) {
             Intake.Taken taken =
                     new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);

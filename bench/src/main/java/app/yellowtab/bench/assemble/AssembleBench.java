@@ -1,6 +1,8 @@
-package app.yellowtab.bench;
+package app.yellowtab.bench.assemble;
 
 import app.yellowtab.assemble.Assembler;
+import app.yellowtab.bench.Corpus;
+import app.yellowtab.bench.Measure;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.intake.FoundFolder;
 import app.yellowtab.intake.Intake;
@@ -22,7 +24,7 @@ import java.util.List;
 import java.util.Locale;
 
 /** The complete bundle beside the bare copying of its bytes, and beside a naive merge, all in one run and in turn. */
-final class AssembleBench {
+public final class AssembleBench {
     private static final int ROUNDS = 3;
     /**
      * So often all is assembled before it is measured, so that it is not the compiler that is measured; the first time is told
@@ -37,13 +39,13 @@ final class AssembleBench {
     private final List<Measure> merges = new ArrayList<>();
 
     /** @param folder for what is written; each kind of work has a file of its own there, which is gone before it begins */
-    AssembleBench(Corpus corpus, Path folder) throws IOException {
+    public AssembleBench(Corpus corpus, Path folder) throws IOException {
         this.files = corpus.write();
         this.folder = folder;
     }
 
     /** Measures, and prints medians and ratios. */
-    void run() throws IOException {
+    public void run() throws IOException {
         try (InPlace place = new InPlace(); NaiveMerge naive = new NaiveMerge(files, folder.resolve("naive.pdf"))) {
             Plan plan = plan(files, place);
             Measure cold = Measure.of(() -> assemble(plan, place));

@@ -1,5 +1,6 @@
-package app.yellowtab.bench;
+package app.yellowtab.bench.assemble;
 
+import app.yellowtab.bench.Measure;
 import java.io.BufferedReader;
 import java.io.Closeable;
 import java.io.IOException;
