@@ -85,16 +85,13 @@ public final class FileComparison implements PagePairs.Likeness {
             List<OldNumbers> decided, Progress progress, BooleanSupplier stop) throws IOException {
         List<BatchPage> older = BatchPages.read(files, before.id(), false, Progress.NONE, stop);
         List<BatchPage> newer = BatchPages.read(files, after.id(), false, Progress.NONE, stop);
-        Optional<PageObjects> olderObjects = PageObjects.of(files, before);
-        Optional<PageObjects> newerObjects = PageObjects.of(files, after);
-        try {
-            FileComparison comparison = new FileComparison(renderer, Version.of(before, older, decided),
-                    Version.of(after, newer, decided), olderObjects, newerObjects, progress, stop);
+        try (PageObjects olderObjects = PageObjects.of(files, before).orElse(null);
+                PageObjects newerObjects = PageObjects.of(files, after).orElse(null)) {
+            FileComparison comparison =
+                    new FileComparison(renderer, Version.of(before, older, decided), Version.of(after, newer, decided),
+                            Optional.ofNullable(olderObjects), Optional.ofNullable(newerObjects), progress, stop);
             return new Compared(PagePairs.find(before.pageCount(), after.pageCount(), comparison),
                     OldNumberFinder.again(after.id(), newer, decided));
-        } finally {
-            if (olderObjects.isPresent()) olderObjects.get().close();
-            if (newerObjects.isPresent()) newerObjects.get().close();
         }
     }
 

@@ -90,8 +90,13 @@ final class PageObjects implements Closeable {
         return print + layers;
     }
 
+    /** What was found out stays true if the file cannot be closed. */
     @Override
-    public void close() throws IOException {
-        input.close();
+    public void close() {
+        try {
+            input.close();
+        } catch (IOException e) {
+            LoggerFactory.getLogger(PageObjects.class).info("not closed", e);
+        }
     }
 }

@@ -277,13 +277,14 @@ public final class MatterRegister {
     public static void enter(Path file, List<Span> mine) throws FindingException {
         inTurn(file, () -> {
             List<Span> entered = new ArrayList<>(read(file));
-            List<Span> spans = entered.stream().filter(span -> span.takenBack().isEmpty()).toList();
+            List<Span> spans = List.copyOf(entered);
             for (Span span : mine) {
                 List<Span> met = spans.stream().filter(span::meets).toList();
                 Optional<Span> other = met.stream().filter(its -> isTaken(its, span, mine)).findFirst();
                 if (other.isPresent()) throw new FindingException(
                         new Finding(Code.NUMBERS_TAKEN, new Subject.OfThing(other.get().shown()), other.get().bundle()), null);
-                if (met.stream().noneMatch(its -> its.holds(span) && its.agrees(span))) entered.add(span);
+                if (met.stream().noneMatch(its -> its.takenBack().isEmpty() && its.holds(span) && its.agrees(span)))
+                    entered.add(span);
             }
             write(file, entered);
         });

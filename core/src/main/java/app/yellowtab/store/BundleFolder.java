@@ -1,8 +1,6 @@
 package app.yellowtab.store;
 
-import app.yellowtab.convert.Converter;
 import app.yellowtab.facts.PageFacts;
-import app.yellowtab.facts.Way;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
@@ -11,9 +9,6 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Subject;
-import app.yellowtab.index.SlipWords;
-import app.yellowtab.input.PdfInput;
-import app.yellowtab.inspect.Inspection;
 import app.yellowtab.json.BundleJson;
 import app.yellowtab.json.UnknownFields;
 import app.yellowtab.model.Bundle;
@@ -33,7 +28,6 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -286,7 +280,8 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         Path original = original(id);
         if (source.conversion().isEmpty()) return original;
         Path converted = Conversions.place(converted(), source.conversion().get());
-        if (!Files.exists(converted) && Files.exists(original)) convertAgain(source, original, source.conversion().get());
+        if (!Files.exists(converted) && Files.exists(original))
+            MissingConversion.makeAgain(this, source, original, passwords, reading);
         return converted;
     }
 
@@ -317,38 +312,6 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
     @Override
     public Optional<Path> recognisedFolder() {
         return Optional.of(folder.resolve(RECOGNISED));
-    }
-
-    /**
-     * Makes a conversion anew that is missing, with the choices that its key names.
-     *
-     * @throws FindingException if it comes out with other pages than the bundle was planned with; nothing is kept then
-     */
-    private void convertAgain(Source source, Path original, ConversionKey key) throws IOException {
-        Path draft = conversionDraft();
-        try {
-            boolean asNamed = true;
-            if (source.isRead()) {
-                Way way = source.about().way();
-                Optional<Reading> choices = Converter.choices(key, source.sha256(), source.kind(), way);
-                Way done = Converter.convert(original, original, source.kind(), draft, passwords, choices.orElse(reading),
-                        new ArrayList<>());
-                asNamed = choices.isPresent() && done == way;
-            } else {
-                Converter.writeSlip(draft, SlipWords.unread(source));
-            }
-            try (PdfInput input = PdfInput.open(draft, List.of())) {
-                int pages = input.pages().verified().size();
-                if (pages != source.pageCount()) throw new FindingException(
-                        Finding.of(Code.PAGES_MISSING, original, pages + " instead of " + source.pageCount()), null);
-                // Where another version, or another program, has converted it, it is known by what it shows.
-                if (!asNamed && !Inspection.of(input).facts().showTheSame(source.about().pages()))
-                    throw new FindingException(Finding.of(Code.PAGES_MISSING, original, "they show something else"), null);
-            }
-            keepConversion(draft, key);
-        } finally {
-            Files.deleteIfExists(draft);
-        }
     }
 
     @Override

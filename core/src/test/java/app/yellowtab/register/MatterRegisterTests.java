@@ -141,6 +141,16 @@ class MatterRegisterTests {
     }
 
     @Test
+    void whatWasGivenBeforeThereWasARegisterAndIsTakenBackIsUsedToo() throws IOException {
+        Path register = begun();
+        MatterRegister.takeBack(register, spans("b1", "lease", 1, "TH-1", "TH-2"), LocalDate.of(2031, 4, 5));
+        assertThatThrownBy(() -> MatterRegister.enter(register, spans("b2", "letter", 1, "TH-2")))
+                .hasMessageContaining("TH-1 to TH-2");
+        MatterRegister.enter(register, spans("b2", "letter", 1, "TH-3"));
+        assertThat(MatterRegister.read(register)).hasSize(2);
+    }
+
+    @Test
     void aRegisterIsNamedFromTheBundleOnSoThatBothMayBeMoved() {
         Path folder = temp.resolve("matter/trial");
         Path register = temp.resolve("matter/numbers/all.csv");

@@ -28,6 +28,13 @@ import java.util.stream.Collectors;
 public final class NumberEdits {
     private NumberEdits() {}
 
+    /** A number of a series, whatever pages have it. */
+    private record Issued(SeriesId series, String number) {
+        static Issued of(GivenNumber given) {
+            return new Issued(given.series(), given.number());
+        }
+    }
+
     /** {@return the bundle with the numbers that run through it set in another way} */
     public static Bundle withNumber(Bundle bundle, BundleNumber number) {
         return bundle.withNumbering(bundle.numbering().withBundle(number));
@@ -75,13 +82,14 @@ public final class NumberEdits {
     }
 
     /**
-     * {@return the bundle with numbers given for ever, beside those that are}
+     * {@return the bundle with numbers given for ever, beside those that are; without those that were taken back}
      *
      * @param numbers that its pages bear at present
      */
     public static Bundle issued(Bundle bundle, List<GivenNumber> numbers) {
         Set<GivenNumber> given = new LinkedHashSet<>(bundle.numbering().given());
-        given.addAll(numbers);
+        Set<Issued> takenBack = bundle.numbering().takenBack().stream().map(Issued::of).collect(Collectors.toSet());
+        for (GivenNumber number : numbers) if (!takenBack.contains(Issued.of(number))) given.add(number);
         return bundle.withNumbering(bundle.numbering().withGiven(List.copyOf(given)));
     }
 
@@ -91,13 +99,12 @@ public final class NumberEdits {
      * @param some of any page that has them
      */
     public static Bundle takenBack(Bundle bundle, List<GivenNumber> some) {
-        record Issued(SeriesId series, String number) {}
-        Set<Issued> numbers = some.stream().map(one -> new Issued(one.series(), one.number())).collect(Collectors.toSet());
+        Set<Issued> numbers = some.stream().map(Issued::of).collect(Collectors.toSet());
         Numbering numbering = bundle.numbering();
         List<GivenNumber> given = new ArrayList<>();
         Set<GivenNumber> takenBack = new LinkedHashSet<>(numbering.takenBack());
         for (GivenNumber one : numbering.given()) {
-            if (numbers.contains(new Issued(one.series(), one.number()))) takenBack.add(one);
+            if (numbers.contains(Issued.of(one))) takenBack.add(one);
             else given.add(one);
         }
         Numbering now = numbering.withGiven(given).withTakenBack(List.copyOf(takenBack));

@@ -252,6 +252,8 @@ class CarryingTests {
         while (history.canUndo()) history.undo();
         history.redo();
         assertThat(numbers(history.present())).containsExactly("TH-101", "TH-104", "TH-105");
+        assertThat(NumberEdits.issued(history.present(), some).numbering().given()).as("not issued by one who was late")
+                .doesNotContainAnyElementsOf(some);
         assertThat(numbers(NumberEdits.takenBack(history.present(), history.present().numbering().given())))
                 .as("a gap at the beginning").containsExactly("TH-104", "TH-105", "TH-106");
         while (history.canRedo()) history.redo();

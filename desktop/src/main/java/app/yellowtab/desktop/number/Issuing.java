@@ -102,8 +102,11 @@ public final class Issuing {
         String bundleId = workspace.folder().id();
         workspace.jobs().start((progress, stop) -> {
             Optional<Path> register = register(bundle);
-            if (register.isPresent()) MatterRegister.takeBack(register.get(),
-                    MatterRegister.spans(numbers, bundleId, title(bundle), LocalDate.now()), LocalDate.now());
+            if (register.isPresent()) {
+                workspace.folder().keepId();
+                MatterRegister.takeBack(register.get(),
+                        MatterRegister.spans(numbers, bundleId, title(bundle), LocalDate.now()), LocalDate.now());
+            }
             return numbers.stream().map(GivenNumber::number).distinct().count();
         }, count -> workspace.promiseSoon("edit.takeBack", now -> NumberEdits.takenBack(now, numbers),
                 worked -> desk.say(Words.of(worked ? "number.takenBack" : "cut.unexpected", count))), this::failed);
