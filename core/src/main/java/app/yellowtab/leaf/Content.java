@@ -53,4 +53,10 @@ public sealed interface Content {
 
     /** A page of a source; {@code page} is counted from 1. */
     record SourcePage(EntryId document, SourceId source, int page, PageLook look) implements Content {}
+
+    /** {@return a page of a source, or the slip in its place where its look withholds it; {@code page} is counted from 1} */
+    static Content of(EntryId document, SourceId source, int page, PageLook look) {
+        return look.withheld().<Content>map(reason -> new Withheld(document, source, page, look, reason))
+                .orElseGet(() -> new SourcePage(document, source, page, look));
+    }
 }

@@ -40,6 +40,11 @@ final class PaperLeaves {
         if (set.tabs() == Beginning.DOCUMENTS && tab > 0) tab(document.id(), String.valueOf(tab), document.title());
     }
 
+    /** Comes to the pages of a document, behind what separates it from the one before. */
+    void beforePages(Document document) {
+        if (set.begins() == Beginning.DOCUMENTS || singleSided.contains(document.id())) toTheRight(document.id());
+    }
+
     /** Has placed a page of a document. */
     void after(Document document) {
         if (singleSided.contains(document.id())) toTheRight(document.id());

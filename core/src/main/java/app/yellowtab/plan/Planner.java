@@ -191,6 +191,12 @@ public final class Planner {
             add(Optional.empty(), content);
         }
 
+        /** Adds a counted page of a document. */
+        private void addPage(Document document, PageKey key, Content content) {
+            add(Optional.of(key), content);
+            paper.after(document);
+        }
+
         private void add(Optional<PageKey> key, Content content) {
             leaves.add(new Leaf(next(), key, Optional.of(counter.take(next())), false, content));
         }
@@ -254,6 +260,7 @@ public final class Planner {
             Separators separators = bundle.layout().separators();
             if (separators == Separators.BLANK && !first) add(new Content.Blank(document.id(), BlankLook.PLAIN));
             if (separators == Separators.TITLED) add(new Content.Divider(document.id(), tab, document.title()));
+            paper.beforePages(document);
             int firstLeaf = next();
             bookmarks.add(new PlannedBookmark(depth + 1, tab == 0 ? document.title() : tab + ". " + document.title(), firstLeaf));
             List<Run> runs = document.runs();
@@ -273,10 +280,10 @@ public final class Planner {
                     case BlankPages blank -> place(document, blank);
                     case ReservedPages reserved -> place(document, reserved);
                     case EnclosedFile file -> {
-                        if (file.sheet()) add(Optional.of(file.key(1)),
+                        if (file.sheet()) addPage(document, file.key(1),
                                 new Content.FileSheet(document.id(), document.title(), enclosures.onSheet(file)));
                     }
-                    case FrontSheet sheet -> add(Optional.of(sheet.key(1)), frontSheet(document, sheet));
+                    case FrontSheet sheet -> addPage(document, sheet.key(1), frontSheet(document, sheet));
                 }
             }
             boolean same = known && unmoved && before.tab() == tab && before.depth() == depth;
@@ -304,12 +311,7 @@ public final class Planner {
         private void place(Document document, SourcePages run) {
             for (int n = 1; n <= run.pageCount(); n++) {
                 int page = run.first() + n - 1;
-                add(Optional.of(run.key(n)),
-                        run.look().withheld()
-                                .<Content>map(
-                                        reason -> new Content.Withheld(document.id(), run.source(), page, run.look(), reason))
-                                .orElseGet(() -> new Content.SourcePage(document.id(), run.source(), page, run.look())));
-                paper.after(document);
+                addPage(document, run.key(n), Content.of(document.id(), run.source(), page, run.look()));
             }
         }
 
@@ -341,6 +343,7 @@ public final class Planner {
                 Content blank = new Content.Blank(document.id(), run.look());
                 if (run.counted()) add(Optional.of(run.key(n)), blank);
                 else leaves.add(new Leaf(next(), Optional.of(run.key(n)), Optional.empty(), onlyPaper, blank));
+                paper.after(document);
             }
         }
 
@@ -358,7 +361,7 @@ public final class Planner {
 
         private void place(Document document, ReservedPages run) {
             for (int n = 1; n <= run.count(); n++) {
-                add(Optional.of(run.key(n)),
+                addPage(document, run.key(n),
                         new Content.Slip(document.id(), SlipWords.reserved(document.title(), n, run.count())));
             }
         }

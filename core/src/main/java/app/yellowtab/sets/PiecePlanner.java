@@ -54,8 +54,9 @@ public final class PiecePlanner {
                         own.look()));
             }
             for (int n = 1; n <= pages.pageCount(); n++) {
+                int page = pages.first() + n - 1;
                 leaves.add(new Leaf(leaves.size(), Optional.of(pages.key(n)), Optional.empty(), false,
-                        new Content.SourcePage(document.id(), pages.source(), pages.first() + n - 1, pages.look())));
+                        Content.of(document.id(), pages.source(), page, pages.look())));
             }
         }
         PlannedEntry.Span span = new PlannedEntry.Span(0, leaves.size() - 1, "", "");
