@@ -7,15 +7,23 @@ import app.yellowtab.cut.ByHand;
 import app.yellowtab.cut.Cutter;
 import app.yellowtab.cut.Cutting;
 import app.yellowtab.cut.PieceNames;
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Comments;
+import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
+import app.yellowtab.model.page.Area;
+import app.yellowtab.model.page.PageLook;
+import app.yellowtab.model.page.Redaction;
+import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.source.BatchPages;
 import app.yellowtab.source.InPlace;
@@ -159,6 +167,32 @@ class PieceFilesTests {
                 assertThat(all).doesNotContain(words);
             }
         }
+    }
+
+    @Test
+    void whatIsRedactedAndWithheldInTheBundleIsSoInThePieces() throws IOException {
+        batch();
+        Bundle bundle = Folder.bundle(place, matter);
+        Document document = bundle.contents().documents().getFirst();
+        SourcePages pages = (SourcePages) document.runs().getFirst();
+        PageLook black = PageLook.PLAIN.withRedactions(List.of(new Redaction(new Area(0, 0, 210, 297), "", false)));
+        PageLook held = PageLook.PLAIN.withWithheld(Optional.of("Without prejudice"));
+        Bundle hiding = Edits.changeDocument(bundle, document.id(), its -> its.withRuns(
+                List.of(pages.part(1, 1), pages.part(2, 2).withLook(black), pages.part(3, 3).withLook(held), pages.part(4, 5))));
+        Source source = bundle.sources().getFirst();
+        List<BatchPage> read = BatchPages.read(place, source.id(), false, Progress.NONE, () -> false);
+        CutRules rules = new CutRules(List.of(new CutRule.EveryPages(5, 1)), 1, List.of());
+        Cutting cutting = Cutter.cut(read, rules, ByHand.NONE);
+        PieceFiles.Written written = new PieceFiles(place,
+                new CutReport(List.of(source), Redacting.alsoIn(hiding, Batch.of(source)), cutting,
+                        PieceNames.of(read, cutting, rules, "post.pdf", false), List.of(), List.of()),
+                read, Comments.KEPT, wanted).write(folder, Progress.NONE, () -> false);
+        Path piece = folder.resolve("post 001.pdf");
+        assertThat(Pdfs.pages(piece)).satisfiesExactly(one -> assertThat(one).isEqualTo("post-1"),
+                two -> assertThat(two).isEmpty(), three -> assertThat(three).contains("Without prejudice"),
+                four -> assertThat(four).isEqualTo("post-4"), five -> assertThat(five).isEqualTo("post-5"));
+        assertNothingOf(piece, "post-2", "post-3");
+        assertThat(written.findings()).extracting(Finding::code).contains(Code.REDACTED);
     }
 
     @Test

@@ -4,6 +4,7 @@ import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.PageLook;
@@ -17,8 +18,10 @@ import java.awt.geom.AffineTransform;
 import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -77,6 +80,45 @@ public final class Redacting {
                 if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
             return all;
         });
+    }
+
+    /**
+     * {@return a batch of which pages are redacted and withheld as documents of a bundle have them} A page is the same where it
+     * is of the same file, or shows the same.
+     */
+    public static Batch alsoIn(Bundle bundle, Batch batch) {
+        Map<SourceId, Source> sources = bundle.sourcesById();
+        Map<String, PageLook> hidden = new HashMap<>();
+        for (Document document : bundle.contents().allDocuments()) for (Run run : document.runs())
+            if (run instanceof SourcePages pages && isHiding(pages.look()))
+                for (int page = pages.first(); page <= pages.last(); page++)
+                    for (String name : names(sources, pages.source(), page)) hidden.merge(name, pages.look(), Redacting::both);
+        Map<PageKey, PageLook> looks = new HashMap<>();
+        for (SourcePages run : hidden.isEmpty() ? List.<SourcePages>of() : batch.runs())
+            for (int n = 1; n <= run.pageCount(); n++) for (String name : names(sources, run.source(), run.key(n).page()))
+                if (hidden.containsKey(name))
+                    looks.put(run.key(n), both(looks.getOrDefault(run.key(n), run.look()), hidden.get(name)));
+        return looks.isEmpty() ? batch : batch.withLooks(looks);
+    }
+
+    private static boolean isHiding(PageLook look) {
+        return !look.redactions().isEmpty() || look.withheld().isPresent();
+    }
+
+    /** {@return the first look, with what the second hides hidden too} */
+    private static PageLook both(PageLook look, PageLook other) {
+        List<Redaction> all = new ArrayList<>(look.redactions());
+        for (Redaction redaction : other.redactions())
+            if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
+        return look.withRedactions(all).withWithheld(look.withheld().or(other::withheld));
+    }
+
+    /** {@return what a page is known by: its place in its file, and what it shows} */
+    private static List<String> names(Map<SourceId, Source> sources, SourceId id, int page) {
+        List<String> names = new ArrayList<>(List.of(id.value() + " " + page));
+        Source source = sources.get(id);
+        if (source != null) source.about().pages().likePrint(page).ifPresent(names::add);
+        return names;
     }
 
     private static Bundle changed(Bundle bundle, Set<PageKey> pages, UnaryOperator<List<Redaction>> change) {

@@ -11,11 +11,11 @@ import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.cut.CutEdits;
 import app.yellowtab.edit.cut.PiecePlace;
+import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.files.FileNames;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
-import app.yellowtab.model.Comments;
 import app.yellowtab.model.contents.Document;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -84,25 +84,26 @@ public final class Making {
     public void start(List<Shown> batches, Choice choice) {
         if (state.get() instanceof MakingState.Running || batches.isEmpty()) return;
         if (choice.folder().isEmpty() && choice.newBundle().isEmpty()) {
-            done(batches, choice,
-                    new MakingState.Done(batches.stream().map(shown -> report(shown, choice)).toList(), List.of(), true,
-                            List.of()));
+            done(batches, choice, new MakingState.Done(
+                    batches.stream().map(shown -> report(workspace.bundle(), shown, choice)).toList(), List.of(), true,
+                    List.of()));
             return;
         }
-        Comments comments = workspace.bundle().fromSources().comments();
-        Jobs.Job job = workspace.jobs().start((progress, stop) -> write(batches, choice, comments, progress, stop),
+        Bundle bundle = workspace.bundle();
+        Jobs.Job job = workspace.jobs().start((progress, stop) -> write(batches, choice, bundle, progress, stop),
                 written -> done(batches, choice, written),
                 failure -> state.set(new MakingState.Failed(
                         failure instanceof FindingException known ? known.getMessage() : Words.of("cut.unexpected"))));
         if (workspace.jobs().running().contains(job)) state.set(new MakingState.Running(job));
     }
 
-    private static CutReport report(Shown shown, Choice choice) {
-        return new CutReport(shown.sources(), shown.batch(), shown.cutting(), shown.names(),
+    /** What is redacted and withheld in the bundle is so in the pieces too. */
+    private static CutReport report(Bundle bundle, Shown shown, Choice choice) {
+        return new CutReport(shown.sources(), Redacting.alsoIn(bundle, shown.batch()), shown.cutting(), shown.names(),
                 choice.documents().isPresent() ? choice.where().apply(shown) : List.of(), List.of());
     }
 
-    private MakingState.Done write(List<Shown> batches, Choice choice, Comments comments, Consumer<Jobs.JobProgress> progress,
+    private MakingState.Done write(List<Shown> batches, Choice choice, Bundle bundle, Consumer<Jobs.JobProgress> progress,
             BooleanSupplier stop) throws FindingException {
         FileNames folders = new FileNames();
         List<CutReport> reports = new ArrayList<>();
@@ -113,7 +114,8 @@ public final class Making {
             int dot = name.lastIndexOf('.');
             Path folder = choice.folder().orElseThrow().resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
             PieceFiles.Written its =
-                    new PieceFiles(workspace.folder(), report(shown, choice), shown.pages(), comments, choice.written())
+                    new PieceFiles(workspace.folder(), report(bundle, shown, choice), shown.pages(),
+                            bundle.fromSources().comments(), choice.written())
                             .write(folder,
                                     (done, total) -> progress.accept(
                                             new Jobs.JobProgress(Words.of("cut.writing", name, done, total),
@@ -124,7 +126,7 @@ public final class Making {
             findings.addAll(its.findings());
             if (!its.isWhole()) return new MakingState.Done(reports, written, false, findings);
         }
-        if (choice.folder().isEmpty()) batches.forEach(shown -> reports.add(report(shown, choice)));
+        if (choice.folder().isEmpty()) batches.forEach(shown -> reports.add(report(bundle, shown, choice)));
         if (choice.newBundle().isPresent()) {
             Function<Shown, PiecePlace> place = choice.documents().orElseThrow();
             List<NewBundle.Part> parts = new ArrayList<>();
@@ -144,7 +146,8 @@ public final class Making {
             workspace.edit(bundle -> {
                 Bundle now = bundle;
                 for (Shown shown : batches) {
-                    List<Document> documents = Pieces.documents(shown.batch(), shown.cutting(), shown.names());
+                    List<Document> documents =
+                            Pieces.documents(Redacting.alsoIn(bundle, shown.batch()), shown.cutting(), shown.names());
                     now = CutEdits.make(Objects.requireNonNull(now), shown.source(), documents, place.apply(shown),
                             choice.replaced());
                 }
