@@ -169,7 +169,9 @@ public final class ReplaceProbe extends Probe {
         private final List<Double> waits = Collections.synchronizedList(new ArrayList<>());
         private final AtomicBoolean over = new AtomicBoolean();
         private final long begun = System.nanoTime();
+        private final List<long[]> seen = Collections.synchronizedList(new ArrayList<>());
         private final Thread asking = Thread.ofPlatform().start(this::ask);
+        private final Thread watching = Thread.ofPlatform().start(this::watch);
 
         Held(String what) {
             this.what = what;
@@ -193,9 +195,49 @@ public final class ReplaceProbe extends Probe {
             Thread.sleep(500);
             over.set(true);
             asking.join();
+            watching.join();
             List<Double> longest = waits.stream().sorted(Collections.reverseOrder()).limit(WORST).toList();
-            System.out.printf(Locale.ROOT, "%-24s %,7.0f ms; the JavaFX thread was held for at most %s ms%n", what, took,
-                    longest.stream().map(wait -> String.format(Locale.ROOT, "%.1f", wait)).toList());
+            System.out.printf(Locale.ROOT,
+                    "%-24s %,7.0f ms; the JavaFX thread was held for at most %s ms, by what we do there for at most %.0f ms%n",
+                    what,
+                    took, longest.stream().map(wait -> String.format(Locale.ROOT, "%.1f", wait)).toList(), ours());
+        }
+
+        /** Looks again and again at what the JavaFX thread does. */
+        private void watch() {
+            try {
+                Thread[] held = new Thread[1];
+                onFxThread(() -> held[0] = Thread.currentThread());
+                while (!over.get()) {
+                    seen.add(new long[] {System.nanoTime(), isOurs(held[0].getStackTrace()) ? 1 : 0});
+                    Thread.sleep(1);
+                }
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
+
+        /** {@return whether it is our own code, and not the toolkit that lays out and paints what we have changed} */
+        private static boolean isOurs(StackTraceElement[] stack) {
+            boolean ours = false;
+            for (StackTraceElement frame : stack) {
+                if (frame.getClassName().startsWith("javafx.scene.Scene$ScenePulseListener")) return false;
+                ours |= frame.getClassName().startsWith("app.yellowtab.")
+                        && !frame.getClassName().startsWith(ReplaceProbe.class.getName());
+            }
+            return ours;
+        }
+
+        /** {@return the longest stretch in which it was always our own code, in milliseconds} */
+        private double ours() {
+            double most = 0;
+            long since = 0;
+            for (long[] look : seen) {
+                if (look[1] == 0) since = 0;
+                else if (since == 0) since = look[0];
+                else most = Math.max(most, (look[0] - since) / MILLI);
+            }
+            return most;
         }
     }
 }
