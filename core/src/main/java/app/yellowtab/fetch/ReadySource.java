@@ -132,9 +132,11 @@ public final class ReadySource implements Closeable {
             CarryNotes found) throws IOException {
         if (wanted.look().redactions().isEmpty()) return Optional.empty();
         RedactedPages.Made made =
-                new RedactedPages(sources).page(run.source(), open, by, wanted.page(), wanted.look().redactions(), comments);
+                new RedactedPages(sources, sessions.recogniser()).page(run.source(), open, by, wanted.page(),
+                        wanted.look().redactions(), comments);
         found.add(Code.REDACTED_COARSE, made.isCoarse() ? 1 : 0);
         found.add(Code.REDACTED_WITHOUT, made.picturesMissing());
+        found.add(Code.REDACTED_UNREAD, made.isUnread() ? 1 : 0);
         return Optional.of(made.picture());
     }
 

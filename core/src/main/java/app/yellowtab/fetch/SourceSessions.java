@@ -7,6 +7,8 @@ import app.yellowtab.input.PdfInput;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
+import app.yellowtab.recognise.LazyRecogniser;
+import app.yellowtab.recognise.TextRecogniser;
 import app.yellowtab.source.RecognisedPages;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
@@ -53,6 +55,7 @@ public final class SourceSessions implements Closeable {
     private final Map<SourceId, Integer> stretches = new HashMap<>();
     private final Map<SourceId, String> lists = new HashMap<>();
     private final Map<String, Optional<RecognisedPages>> recognised = new ConcurrentHashMap<>();
+    private final LazyRecogniser recogniser = LazyRecogniser.ofUser();
     private boolean closed;
 
     /** @param files the leaves of each file that will be written */
@@ -76,6 +79,11 @@ public final class SourceSessions implements Closeable {
             while (leaves.get(at) != run.leaves().getFirst()) at++;
             at += run.leaves().size();
         }
+    }
+
+    /** {@return what reads the pictures of redacted paper} */
+    TextRecogniser recogniser() {
+        return recogniser;
     }
 
     public SourceFiles sources() {
@@ -189,6 +197,11 @@ public final class SourceSessions implements Closeable {
                 }
             }
             idle.clear();
+        }
+        try {
+            recogniser.close();
+        } catch (IOException e) {
+            LoggerFactory.getLogger(SourceSessions.class).warn("the text recognition did not end", e);
         }
     }
 }

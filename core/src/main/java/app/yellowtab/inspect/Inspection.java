@@ -75,6 +75,18 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         return new Inspection(pageCount, bookmarks, facts, firstPage, stated, damaged, excessive);
     }
 
+    /**
+     * {@return whether pictures cover a page so far that it may be one of paper, whatever letters it draws over or under them}
+     *
+     * @param page that has all that it inherits for itself
+     * @throws IOException      if it cannot be looked through
+     * @throws RuntimeException of any kind, for the same reason
+     */
+    public static boolean isCovered(COSDictionary page) throws IOException {
+        return Reading.scan(new PDPage(page), new Letters(), new IdentityHashMap<>(), false,
+                () -> {}).pictureShare >= SCAN_SHARE;
+    }
+
     /** Reads all of it. */
     public static Inspection of(PdfInput input) throws IOException {
         return input.whole(() -> {
@@ -143,19 +155,15 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
         }
 
         private void readPage(int number, PDPage page) throws IOException {
-            PDRectangle box = page.getCropBox();
-            boolean turned = page.getRotation() % 180 != 0;
-            double width = Math.max(1, turned ? box.getHeight() : box.getWidth());
-            double height = Math.max(1, turned ? box.getWidth() : box.getHeight());
+            Extent seen = Extent.of(page);
+            double height = seen.height;
             double unit = Math.max(0.01, page.getUserUnit());
-            int widthMm = (int) Math.round(width * unit / Length.PT_PER_MM);
+            int widthMm = (int) Math.round(seen.width * unit / Length.PT_PER_MM);
             int heightMm = (int) Math.round(height * unit / Length.PT_PER_MM);
             sizes.merge(widthMm + "x" + heightMm, new SheetSize(widthMm, heightMm, 1),
                     (a, b) -> new SheetSize(widthMm, heightMm, a.pages() + 1));
-            COSDictionary resources = page.getResources() == null ? null : page.getResources().getCOSObject();
-            PageScan scan =
-                    new PageScan(letters, pictures, shown(box, page.getRotation()), width, height, height * EDGE, number == 1);
-            scan.run(content(page, () -> damaged.set(number)), resources);
+            COSDictionary resources = resources(page);
+            PageScan scan = scan(page, letters, pictures, number == 1, () -> damaged.set(number));
             boolean isScan = scan.pictureShare >= SCAN_SHARE && scan.visibleCodes <= FEW_LETTERS;
             if (isScan) scanned.set(number);
             // A few stray words over a picture do not tell what is in it.
@@ -168,6 +176,29 @@ public record Inspection(int pageCount, List<SourceBookmark> bookmarks, PageFact
                     .forEach(line -> firstPage.add(new FirstLine(line.text(), line.y() / height, line.sizePt())));
             fonts(resources);
             carried.page(page.getCOSObject());
+        }
+
+        /** What is seen of a page, in its own units. */
+        private record Extent(double width, double height) {
+            static Extent of(PDPage page) {
+                PDRectangle box = page.getCropBox();
+                boolean turned = page.getRotation() % 180 != 0;
+                return new Extent(Math.max(1, turned ? box.getHeight() : box.getWidth()),
+                        Math.max(1, turned ? box.getWidth() : box.getHeight()));
+            }
+        }
+
+        private static PageScan scan(PDPage page, Letters letters, Map<COSStream, String> pictures, boolean everything,
+                Runnable broken) throws IOException {
+            Extent seen = Extent.of(page);
+            PageScan scan = new PageScan(letters, pictures, shown(page.getCropBox(), page.getRotation()), seen.width, seen.height,
+                    seen.height * EDGE, everything);
+            scan.run(content(page, broken), resources(page));
+            return scan;
+        }
+
+        private static @Nullable COSDictionary resources(PDPage page) {
+            return page.getResources() == null ? null : page.getResources().getCOSObject();
         }
 
         private static AffineTransform shown(PDRectangle box, int rotation) {

@@ -5,6 +5,7 @@ import app.yellowtab.facts.PageText;
 import app.yellowtab.input.Allowance;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.input.TooMuchException;
+import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.apache.pdfbox.text.TextPosition;
+import org.apache.pdfbox.util.Matrix;
 
 /** Reads the words of pages, and where they stand. For one thread, as the open document is. */
 public final class TextReader implements AutoCloseable {
@@ -94,11 +96,10 @@ public final class TextReader implements AutoCloseable {
                 OperatorName.CLOSE_FILL_EVEN_ODD_AND_STROKE, OperatorName.SHADING_FILL, OperatorName.BEGIN_INLINE_IMAGE,
                 OperatorName.DRAW_OBJECT);
 
-        /** Which way words are written on the page as it is seen, in degrees against the clock. */
-        private static final int UP = 90;
-        private static final int UPSIDE_DOWN = 180;
-        private static final int DOWN = 270;
-        private static final int FULL_TURN = 360;
+        /** How a page is turned, in degrees clockwise. */
+        private static final int QUARTER = 90;
+        private static final int HALF = 180;
+        private static final int THREE_QUARTERS = 270;
         private static final Pattern WHITE = Pattern.compile("[\\s\\p{Cntrl}]+");
 
         private final List<List<PageText.Word>> lines = new ArrayList<>();
@@ -146,46 +147,54 @@ public final class TextReader implements AutoCloseable {
 
         private void addWord(List<TextPosition> letters) {
             StringBuilder word = new StringBuilder();
-            double left = Double.MAX_VALUE;
-            double top = Double.MAX_VALUE;
-            double right = -Double.MAX_VALUE;
-            double bottom = -Double.MAX_VALUE;
-            for (TextPosition letter : letters) {
-                word.append(letter.getUnicode());
-                double x = letter.getX();
-                double y = letter.getY();
-                double wide = letter.getWidthDirAdj();
-                double high = letter.getHeightDir();
-                // Letters reach from their beginning on the base line to where they are written, and to where their tops are.
-                switch (Math.floorMod(Math.round(letter.getDir()) - letter.getRotation(), FULL_TURN)) {
-                    case UP -> {
-                        left = Math.min(left, x - high);
-                        right = Math.max(right, x);
-                        top = Math.min(top, y - wide);
-                        bottom = Math.max(bottom, y);
-                    }
-                    case UPSIDE_DOWN -> {
-                        left = Math.min(left, x - wide);
-                        right = Math.max(right, x);
-                        top = Math.min(top, y);
-                        bottom = Math.max(bottom, y + high);
-                    }
-                    case DOWN -> {
-                        left = Math.min(left, x);
-                        right = Math.max(right, x + high);
-                        top = Math.min(top, y);
-                        bottom = Math.max(bottom, y + wide);
-                    }
-                    default -> {
-                        left = Math.min(left, x);
-                        right = Math.max(right, x + letter.getWidth());
-                        top = Math.min(top, y - letter.getHeight());
-                        bottom = Math.max(bottom, y);
-                    }
-                }
+            Rectangle2D box = new Rectangle2D.Double();
+            for (int i = 0; i < letters.size(); i++) {
+                word.append(letters.get(i).getUnicode());
+                Rectangle2D its = box(letters.get(i));
+                if (i == 0) box.setRect(its);
+                else Rectangle2D.union(box, its, box);
             }
             String text = WHITE.matcher(word).replaceAll("");
-            if (!text.isEmpty()) line.add(new PageText.Word(text, mm(left), mm(top), mm(right - left), mm(bottom - top)));
+            if (!text.isEmpty()) line.add(
+                    new PageText.Word(text, mm(box.getX()), mm(box.getY()), mm(box.getWidth()), mm(box.getHeight())));
+        }
+
+        /** {@return the box about a letter from its base line to its top, whichever way it is written, from the upper left} */
+        private static Rectangle2D box(TextPosition letter) {
+            Matrix at = letter.getTextMatrix();
+            double x = at.getTranslateX();
+            double y = at.getTranslateY();
+            double up = Math.hypot(at.getShearX(), at.getScaleY());
+            double high = up == 0 ? 0 : letter.getHeight() / up;
+            double overX = at.getShearX() * high;
+            double overY = at.getScaleY() * high;
+            Rectangle2D box = new Rectangle2D.Double(seenX(letter, x, y), seenY(letter, x, y), 0, 0);
+            box.add(seenX(letter, x + overX, y + overY), seenY(letter, x + overX, y + overY));
+            x = letter.getEndX();
+            y = letter.getEndY();
+            box.add(seenX(letter, x, y), seenY(letter, x, y));
+            box.add(seenX(letter, x + overX, y + overY), seenY(letter, x + overX, y + overY));
+            return box;
+        }
+
+        /** {@return how far a point of the page is from the left of what is seen} */
+        private static double seenX(TextPosition letter, double x, double y) {
+            return switch (Math.round(letter.getRotation())) {
+                case QUARTER -> y;
+                case HALF -> letter.getPageWidth() - x;
+                case THREE_QUARTERS -> letter.getPageHeight() - y;
+                default -> x;
+            };
+        }
+
+        /** {@return how far a point of the page is from the top of what is seen} */
+        private static double seenY(TextPosition letter, double x, double y) {
+            return switch (Math.round(letter.getRotation())) {
+                case QUARTER -> x;
+                case HALF -> y;
+                case THREE_QUARTERS -> letter.getPageWidth() - x;
+                default -> letter.getPageHeight() - y;
+            };
         }
 
         private float mm(double units) {

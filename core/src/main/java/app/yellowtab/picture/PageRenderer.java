@@ -40,7 +40,7 @@ public final class PageRenderer implements Closeable {
         this.sources = sources;
         this.kept = kept;
         this.open = new OpenSources(sources);
-        this.redacted = new RedactedPages(sources);
+        this.redacted = RedactedPages.toBeSeen(sources);
     }
 
     /** A picture that may be drawn, and the way to it. */

@@ -13,6 +13,7 @@ import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.output.Reached;
 import app.yellowtab.prove.OwnText.Letter;
+import app.yellowtab.recognise.TextRecogniser;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -46,14 +47,15 @@ final class LeafProof {
     private final ObjectGraph graph;
     private final List<Finding> findings = new ArrayList<>();
 
-    LeafProof(Path file, PdfInput input, PageTable pages, OwnFonts fonts, Map<Integer, List<Ledger.Row>> rows) {
+    LeafProof(Path file, PdfInput input, PageTable pages, OwnFonts fonts, Map<Integer, List<Ledger.Row>> rows,
+            TextRecogniser recogniser) {
         this.file = file;
         this.input = input;
         this.pages = pages;
         this.rows = rows;
         this.fonts = fonts;
         this.text = new OwnText(fonts);
-        this.redaction = new RedactionProof(input);
+        this.redaction = new RedactionProof(input, recogniser);
         this.graph = new ObjectGraph(item -> standIn(item, fonts), Set.of());
     }
 

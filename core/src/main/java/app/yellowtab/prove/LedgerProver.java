@@ -8,6 +8,7 @@ import app.yellowtab.finding.Subject;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerReader;
+import app.yellowtab.recognise.TextRecogniser;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -23,6 +24,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -34,6 +36,12 @@ final class LedgerProver implements Prover {
     /** So many leaves are proved before the file is opened anew and what was read of it forgotten. */
     private static final int STRETCH = 250;
     private static final int THREADS = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, 4);
+
+    private final Supplier<TextRecogniser> recognisers;
+
+    LedgerProver(Supplier<TextRecogniser> recognisers) {
+        this.recognisers = recognisers;
+    }
 
     @Override
     public Optional<Proof> prove(Path bundle, Progress progress, BooleanSupplier stop) throws FindingException {
@@ -53,7 +61,8 @@ final class LedgerProver implements Prover {
             throw new FindingException(
                     new Finding(Code.PROOF_NO_PDF, Subject.OfProduced.of(bundle, 0), String.valueOf(e.getMessage())), e);
         }
-        try (Leaves leaves = new Leaves(bundle, ledger, pages, progress, stop)) {
+        try (TextRecogniser recogniser = recognisers.get();
+                Leaves leaves = new Leaves(bundle, ledger, pages, recogniser, progress, stop)) {
             if (!leaves.prove(ledgerFile, findings)) return Optional.empty();
             findings.sort(Comparator.comparingInt(finding -> finding.subject().page()));
             int rows = ledger.index().stream().mapToInt(page -> page.rows().size()).sum();
@@ -77,6 +86,7 @@ final class LedgerProver implements Prover {
         private final Path bundle;
         private final Ledger ledger;
         private final PageTable pages;
+        private final TextRecogniser recogniser;
         private final Progress progress;
         private final BooleanSupplier stop;
         private final Map<Integer, List<Ledger.Row>> rows;
@@ -88,10 +98,12 @@ final class LedgerProver implements Prover {
         private final Deque<Stretch> underway = new ArrayDeque<>();
         private int links;
 
-        Leaves(Path bundle, Ledger ledger, PageTable pages, Progress progress, BooleanSupplier stop) {
+        Leaves(Path bundle, Ledger ledger, PageTable pages, TextRecogniser recogniser, Progress progress,
+                BooleanSupplier stop) {
             this.bundle = bundle;
             this.ledger = ledger;
             this.pages = pages;
+            this.recogniser = recogniser;
             this.progress = progress;
             this.stop = stop;
             this.rows = ledger.index().stream().collect(Collectors.toMap(Ledger.IndexPage::position, Ledger.IndexPage::rows));
@@ -128,7 +140,7 @@ final class LedgerProver implements Prover {
 
         private List<Finding> prove(List<Ledger.Page> leaves) throws IOException {
             try (PdfInput input = PdfInput.open(bundle, List.of())) {
-                LeafProof proof = new LeafProof(bundle, input, pages, new OwnFonts(ledger.fonts()), rows);
+                LeafProof proof = new LeafProof(bundle, input, pages, new OwnFonts(ledger.fonts()), rows, recogniser);
                 for (Ledger.Page leaf : leaves) {
                     if (stop.getAsBoolean()) return List.of();
                     if (leaf.position() <= pages.count()) proof.prove(leaf);

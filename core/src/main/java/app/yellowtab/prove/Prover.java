@@ -2,9 +2,12 @@ package app.yellowtab.prove;
 
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.recognise.LazyRecogniser;
+import app.yellowtab.recognise.TextRecogniser;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
 
 /** Opens a produced bundle anew and proves it against the ledger beside it, knowing nothing else of how it was made. */
 public interface Prover {
@@ -17,7 +20,13 @@ public interface Prover {
      */
     Optional<Proof> prove(Path bundle, Progress progress, BooleanSupplier stop) throws FindingException;
 
+    /** {@return one that reads the pictures of redacted pages with the engine that comes with the program} */
     static Prover standard() {
-        return new LedgerProver();
+        return by(LazyRecogniser::ofUser);
+    }
+
+    /** @param recognisers gives what reads the pictures of redacted pages in one proof, which closes it */
+    static Prover by(Supplier<TextRecogniser> recognisers) {
+        return new LedgerProver(recognisers);
     }
 }

@@ -3,14 +3,19 @@ package app.yellowtab.prove;
 import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.PageText.Word;
+import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.input.PdfInput;
 import app.yellowtab.inspect.TextReader;
 import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Redaction;
 import app.yellowtab.pdf.PageFrame;
+import app.yellowtab.recognise.PageReading;
+import app.yellowtab.recognise.TextRecogniser;
+import app.yellowtab.redact.SeenWords;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
+import java.awt.geom.NoninvertibleTransformException;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -25,6 +30,7 @@ import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.slf4j.LoggerFactory;
 
 /**
  * Proves that nothing is left on a page of what was taken out of it: it draws with one picture and nothing else, that is black
@@ -37,10 +43,16 @@ final class RedactionProof {
     /** Words at the very edge of an area are told by a box that is a little too large. */
     private static final double NEAR_PT = 0.2;
 
-    private final PdfInput input;
+    /** Letters may be seen so far beside the box of their word, in its heights. */
+    private static final double LOOSE = 0.5;
 
-    RedactionProof(PdfInput input) {
+    private final PdfInput input;
+    private final TextRecogniser recogniser;
+
+    /** @param recogniser reads the pictures; where it cannot, only words that stand on nothing are found to be out of place */
+    RedactionProof(PdfInput input, TextRecogniser recogniser) {
         this.input = input;
+        this.recogniser = recogniser;
     }
 
     /** {@return what is left, in a few words; empty for nothing} */
@@ -75,7 +87,43 @@ final class RedactionProof {
             if (word.isPresent()) return Optional.of("a word touches an area");
             if (annotationTouches(page, own)) return Optional.of("an annotation touches an area");
         }
-        return Optional.empty();
+        return foreign(words, image, placed, frame, wide, high);
+    }
+
+    /**
+     * {@return what tells that the words are not those of the picture} A page has words behind its picture, and where they stand
+     * elsewhere than they are seen, the areas are over other words than those that somebody redacted.
+     */
+    private Optional<String> foreign(List<Word> words, BufferedImage image, AffineTransform placed, PageFrame frame, double wide,
+            double high) {
+        AffineTransform toPicture = new AffineTransform(placed);
+        List<SeenWords.Said> said = new ArrayList<>();
+        try {
+            toPicture.invert();
+        } catch (NoninvertibleTransformException flat) {
+            return Optional.of("its picture is flat");
+        }
+        toPicture.concatenate(frame.fromReader().createAffineTransform());
+        for (Word word : words) {
+            Rectangle2D box = toPicture.createTransformedShape(box(word, frame, -LOOSE * word.heightMm() * Length.PT_PER_MM))
+                    .getBounds2D();
+            if (!SeenWords.isSeen(image, new Rectangle2D.Double(box.getX(), 1 - box.getMaxY(), box.getWidth(), box.getHeight())))
+                return Optional.of("a word stands where nothing is seen");
+            Rectangle2D own = toPicture.createTransformedShape(box(word, frame, 0)).getBounds2D();
+            double wideMm = wide / Length.PT_PER_MM;
+            double highMm = high / Length.PT_PER_MM;
+            said.add(new SeenWords.Said(word.text(), new Rectangle2D.Double(own.getX() * wideMm, (1 - own.getMaxY()) * highMm,
+                    own.getWidth() * wideMm, own.getHeight() * highMm)));
+        }
+        if (said.isEmpty()) return Optional.empty();
+        try {
+            RecognisedPage read = PageReading.read(image, wide, recogniser);
+            return SeenWords.belong(said, read, wide / Length.PT_PER_MM, high / Length.PT_PER_MM) ? Optional.empty()
+                    : Optional.of("the words behind its picture are not those that are seen in it");
+        } catch (IOException none) {
+            LoggerFactory.getLogger(RedactionProof.class).warn("a picture was not read", none);
+            return Optional.empty();
+        }
     }
 
     private static boolean isBlack(BufferedImage image, Rectangle2D area, double wide, double high) {
@@ -114,11 +162,16 @@ final class RedactionProof {
 
     /** Words are told as they are seen, from the upper left. */
     private static boolean touches(Word word, Shape area, PageFrame frame) {
-        Rectangle2D seen = new Rectangle2D.Double(word.leftMm() * Length.PT_PER_MM + NEAR_PT,
-                frame.heightPt() - (word.topMm() + word.heightMm()) * Length.PT_PER_MM + NEAR_PT,
-                Math.max(0.1, word.widthMm() * Length.PT_PER_MM - 2 * NEAR_PT),
-                Math.max(0.1, word.heightMm() * Length.PT_PER_MM - 2 * NEAR_PT));
-        return area.intersects(frame.fromReader().createAffineTransform().createTransformedShape(seen).getBounds2D());
+        return area.intersects(frame.fromReader().createAffineTransform().createTransformedShape(box(word, frame, NEAR_PT))
+                .getBounds2D());
+    }
+
+    /** {@return where a word is seen, in points from the lower left of what is seen, smaller by so much on each side} */
+    private static Rectangle2D box(Word word, PageFrame frame, double byPt) {
+        return new Rectangle2D.Double(word.leftMm() * Length.PT_PER_MM + byPt,
+                frame.heightPt() - (word.topMm() + word.heightMm()) * Length.PT_PER_MM + byPt,
+                Math.max(0.1, word.widthMm() * Length.PT_PER_MM - 2 * byPt),
+                Math.max(0.1, word.heightMm() * Length.PT_PER_MM - 2 * byPt));
     }
 
     private static boolean annotationTouches(COSDictionary page, Shape area) {

@@ -13,6 +13,9 @@ import app.yellowtab.ink.Fold;
 import app.yellowtab.ink.GreyPicture;
 import app.yellowtab.ink.Ink;
 import app.yellowtab.ink.Slant;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -65,6 +68,31 @@ public final class PageReading {
         double pxAnInch = drawn.image().getWidth() / (drawn.widthPt() / PT_AN_INCH);
         return read(GreyPicture.of(drawn.image(), Math.max(1, (int) Math.round(pxAnInch))), Length.MM_PER_INCH / pxAnInch,
                 recogniser);
+    }
+
+    /**
+     * Reads the picture of a page.
+     *
+     * @param image   all that is seen of the page
+     * @param widthPt how wide that is, in points
+     * @throws IOException if it cannot be read; others can
+     */
+    public static RecognisedPage read(BufferedImage image, double widthPt, TextRecogniser recogniser) throws IOException {
+        double pxAnInch = image.getWidth() / (widthPt / PT_AN_INCH);
+        BufferedImage read = pxAnInch > DPI ? smaller(image, DPI / pxAnInch) : image;
+        double dpi = read.getWidth() / (widthPt / PT_AN_INCH);
+        return read(GreyPicture.of(read, Math.max(1, (int) Math.round(dpi))), Length.MM_PER_INCH / dpi, recogniser);
+    }
+
+    private static BufferedImage smaller(BufferedImage image, double scale) {
+        int width = (int) Math.max(1, Math.round(image.getWidth() * scale));
+        int height = (int) Math.max(1, Math.round(image.getHeight() * scale));
+        BufferedImage grey = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_GRAY);
+        Graphics2D on = grey.createGraphics();
+        on.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+        on.drawImage(image, 0, 0, width, height, null);
+        on.dispose();
+        return grey;
     }
 
     /** @param mmAPx how large a pixel is, in millimetres */

@@ -61,7 +61,7 @@ final class RedactedFile {
             MadeStream picture = new MadeStream(parts.get(PICTURE));
             picture.addAll(dictionary(page.required("image")));
             return words.map(left -> new RedactedPages.Made(new RedactedPicture(picture, left), page.required("dpi").asDouble(),
-                    page.required("picturesMissing").asInt()));
+                    page.required("picturesMissing").asInt(), false));
         } catch (IOException | JacksonException | IllegalArgumentException | NullPointerException damaged) {
             LoggerFactory.getLogger(RedactedFile.class).warn("the page is made anew: {}", file, damaged);
             return Optional.empty();

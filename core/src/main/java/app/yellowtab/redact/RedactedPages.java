@@ -9,6 +9,7 @@ import app.yellowtab.facts.PageText;
 import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.facts.SheetState;
 import app.yellowtab.input.PdfInput;
+import app.yellowtab.inspect.Inspection;
 import app.yellowtab.inspect.TextReader;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.page.Area;
@@ -16,6 +17,8 @@ import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.pdf.PageFrame;
+import app.yellowtab.recognise.PageReading;
+import app.yellowtab.recognise.TextRecogniser;
 import app.yellowtab.source.RecognisedPages;
 import app.yellowtab.source.SourceFiles;
 import java.awt.Color;
@@ -32,8 +35,11 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.slf4j.LoggerFactory;
 
 /**
@@ -42,7 +48,7 @@ import org.slf4j.LoggerFactory;
  */
 public final class RedactedPages {
     /** Raised when pages are made another way, so that they are made anew. */
-    private static final int WAY = 1;
+    private static final int WAY = 2;
     private static final double DPI = 300;
     private static final double PT_A_INCH = 72;
     /** A page larger than A2 is drawn coarser, so that it fits into the memory; chosen by us. */
@@ -50,13 +56,26 @@ public final class RedactedPages {
     private static final int KEY_BYTES = 16;
     /** Words behind a scan may stand so far beside what is seen of them. */
     private static final double LOOSE_MM = 1;
+    private static final RecognisedPage NO_WORDS = new RecognisedPage(PageText.NONE, List.of(), "", "", SheetState.SOUND);
     /** Certainties are told of words that were read in pictures; the page's own are certain. */
     private static final int CERTAIN = 100;
 
     private final SourceFiles sources;
+    private final Optional<TextRecogniser> recogniser;
 
-    public RedactedPages(SourceFiles sources) {
+    /** @param recogniser reads blackened pictures of paper */
+    public RedactedPages(SourceFiles sources, TextRecogniser recogniser) {
+        this(sources, Optional.of(recogniser));
+    }
+
+    private RedactedPages(SourceFiles sources, Optional<TextRecogniser> recogniser) {
         this.sources = sources;
+        this.recogniser = recogniser;
+    }
+
+    /** {@return those that are only looked at: they are there sooner, and some lack their words} */
+    public static RedactedPages toBeSeen(SourceFiles sources) {
+        return new RedactedPages(sources, Optional.empty());
     }
 
     /**
@@ -64,8 +83,9 @@ public final class RedactedPages {
      *
      * @param dpi             how many dots its picture has to the inch
      * @param picturesMissing how many pictures on the page could not be drawn, and are missing in its picture
+     * @param isUnread        whether it is a picture of paper that could not be read, so that it has no words
      */
-    public record Made(RedactedPicture picture, double dpi, int picturesMissing) {
+    public record Made(RedactedPicture picture, double dpi, int picturesMissing, boolean isUnread) {
         /** {@return whether it is coarser than a page of usual size} */
         public boolean isCoarse() {
             return dpi < DPI - 1;
@@ -90,7 +110,7 @@ public final class RedactedPages {
         Optional<Made> kept = file.flatMap(RedactedFile::read);
         if (kept.isPresent()) return kept.get();
         Made made = make(id, open, carrier, page, redactions);
-        if (file.isPresent()) {
+        if (file.isPresent() && !made.isUnread()) {
             try {
                 RedactedFile.write(file.get(), made);
             } catch (IOException full) {
@@ -116,21 +136,54 @@ public final class RedactedPages {
     private Made make(SourceId id, PdfInput open, PageCarrier carrier, int page, List<Redaction> redactions) throws IOException {
         List<Area> areas = redactions.stream().map(Redaction::area).toList();
         COSDictionary whole = open.page(() -> carrier.toBeRedacted(page, redactions));
-        RecognisedPage words = words(id, open, page, whole);
+        Optional<RecognisedPage> ours = RecognisedPages.of(sources, id).flatMap(pages -> pages.page(page));
+        RecognisedPage words = ours.isPresent() ? ours.get() : own(id, open, page, whole);
+        boolean isPaper = isPaper(id, open, page, whole);
         whole.removeItem(COSName.ANNOTS);
         DrawnPage drawn = BoundedRenderer.within(sources.source(id).bytes(), () -> draw(whole));
         blacken(drawn, areas);
+        boolean isUnread = false;
+        if (ours.isEmpty() && isPaper && !words.text().isEmpty()) {
+            // Nobody knows whether words behind a picture that others read stand where they are seen.
+            Optional<RecognisedPage> read = read(id, page, drawn);
+            isUnread = read.isEmpty();
+            words = read.orElse(NO_WORDS);
+        }
         RecognisedPage left =
                 TakenOut.wordsLeft(words, areas, drawn.widthPt() / Length.PT_PER_MM, drawn.heightPt() / Length.PT_PER_MM,
-                        sources.source(id).about().pages().scanned().pages().get(page) ? LOOSE_MM : 0);
-        return new Made(new RedactedPicture(PicturePacker.pack(drawn.image()), left),
-                drawn.image().getWidth() * PT_A_INCH / drawn.widthPt(), drawn.picturesMissing());
+                        isPaper ? LOOSE_MM : 0);
+        COSStream picture = PicturePacker.pack(drawn.image());
+        if (!left.text().isEmpty()) left = TakenOut.wordsSeen(left,
+                new PDImageXObject(new PDStream(picture), null).getImage(), drawn.widthPt() / Length.PT_PER_MM,
+                drawn.heightPt() / Length.PT_PER_MM);
+        return new Made(new RedactedPicture(picture, left), drawn.image().getWidth() * PT_A_INCH / drawn.widthPt(),
+                drawn.picturesMissing(), isUnread);
     }
 
-    /** {@return the words of a page: those that were read in its picture, or its own} */
-    private RecognisedPage words(SourceId id, PdfInput open, int page, COSDictionary whole) throws IOException {
-        Optional<RecognisedPage> read = RecognisedPages.of(sources, id).flatMap(pages -> pages.page(page));
-        if (read.isPresent()) return read.get();
+    /** {@return whether a page may be a picture of paper, with words behind it or beneath it that somebody read there} */
+    private boolean isPaper(SourceId id, PdfInput open, int page, COSDictionary whole) {
+        if (sources.source(id).about().pages().scanned().pages().get(page)) return true;
+        try {
+            return open.page(() -> Inspection.isCovered(whole));
+        } catch (IOException | RuntimeException | Error unknown) {
+            LoggerFactory.getLogger(RedactedPages.class).info("not looked through: {} {}", sources.original(id), page, unknown);
+            return true;
+        }
+    }
+
+    /** {@return what is read in a page's picture, areas black in it; empty where nobody can} */
+    private Optional<RecognisedPage> read(SourceId id, int page, DrawnPage drawn) {
+        if (recogniser.isEmpty()) return Optional.empty();
+        try {
+            return Optional.of(PageReading.read(drawn.image(), drawn.widthPt(), recogniser.get()));
+        } catch (IOException | RuntimeException | Error unreadable) {
+            LoggerFactory.getLogger(RedactedPages.class).warn("not read: {} {}", sources.original(id), page, unreadable);
+            return Optional.empty();
+        }
+    }
+
+    /** {@return the words that a page has of its own} */
+    private RecognisedPage own(SourceId id, PdfInput open, int page, COSDictionary whole) throws IOException {
         PageText text;
         try (TextReader reader = new TextReader(open)) {
             text = reader.read(whole).text();

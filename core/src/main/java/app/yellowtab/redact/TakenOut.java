@@ -6,8 +6,16 @@ import app.yellowtab.facts.RecognisedPage;
 import app.yellowtab.facts.SheetState;
 import app.yellowtab.model.page.Area;
 import java.awt.geom.Rectangle2D;
+import java.awt.image.BufferedImage;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Deque;
+import java.util.IdentityHashMap;
+import java.util.Iterator;
 import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
 
 /** Which words of a page areas take out, and which areas take words out. A word that is touched goes whole. */
 public final class TakenOut {
@@ -16,14 +24,63 @@ public final class TakenOut {
     /** What stands as near as this is touched, in millimetres. */
     private static final double NEAR_MM = 0.3;
 
+    /** Some letters hang below their line by so much of the height of a word's box. */
+    private static final double HANG = 0.45;
+    /** Between words there is more room than so much of their height. */
+    private static final double CLOSE = 0.15;
+    /** What stands in one line overlaps by so much of the smaller. */
+    private static final double BESIDE = 0.25;
+    /** A word that is so many times as high as wide is written up or down. */
+    private static final double STANDING = 1.5;
+    private static final String HANGING = "gjpqyQJ,;()[]{}|/\\_@$&";
+    private static final int LAST_PLAIN = 127;
+
     private TakenOut() {}
 
     /**
      * {@return the words of a page that no area touches}
      *
-     * @param looseMm by how much words may stand beside what they are the words of
+     * @param looseMm by how much words that were read in a picture may stand beside what is seen of them; 0 for a page's own
      */
     static RecognisedPage wordsLeft(RecognisedPage page, List<Area> areas, double wideMm, double highMm, double looseMm) {
+        boolean isOwn = looseMm == 0;
+        List<Rectangle2D> boxes = new ArrayList<>();
+        Deque<Rectangle2D> touched = new ArrayDeque<>();
+        for (List<Word> line : page.text().lines()) for (Word word : line) {
+            Rectangle2D box = box(word, page.state(), wideMm, highMm);
+            // What was read in a picture stands in a box about its ink; that of a page's own words ends at their line.
+            if (isTouched(isOwn ? withInk(box, word.text()) : box, areas, looseMm)) touched.add(box);
+            boxes.add(box);
+        }
+        Set<Rectangle2D> taken = Collections.newSetFromMap(new IdentityHashMap<>());
+        while (!touched.isEmpty()) {
+            Rectangle2D next = touched.remove();
+            // A word that is written askew is told in parts.
+            if (taken.add(next) && isOwn) boxes.stream().filter(box -> isOneWord(box, next)).forEach(touched::add);
+        }
+        Iterator<Rectangle2D> at = boxes.iterator();
+        return only(page, word -> !taken.contains(at.next()));
+    }
+
+    /** {@return whether two parts of a line stand so close that they are of one word} */
+    private static boolean isOneWord(Rectangle2D one, Rectangle2D other) {
+        double across = Math.min(one.getMaxX(), other.getMaxX()) - Math.max(one.getX(), other.getX());
+        double down = Math.min(one.getMaxY(), other.getMaxY()) - Math.max(one.getY(), other.getY());
+        double gap = CLOSE * Math.min(Math.min(one.getWidth(), one.getHeight()), Math.min(other.getWidth(), other.getHeight()));
+        return across >= -gap && down >= -gap && (across >= BESIDE * Math.min(one.getWidth(), other.getWidth())
+                || down >= BESIDE * Math.min(one.getHeight(), other.getHeight()));
+    }
+
+    /** {@return the words of a page of which something is seen in its picture} */
+    static RecognisedPage wordsSeen(RecognisedPage page, BufferedImage picture, double wideMm, double highMm) {
+        return only(page, word -> {
+            Rectangle2D box = box(word, page.state(), wideMm, highMm);
+            return SeenWords.isSeen(picture, new Rectangle2D.Double(box.getX() / wideMm, box.getY() / highMm,
+                    box.getWidth() / wideMm, box.getHeight() / highMm));
+        });
+    }
+
+    private static RecognisedPage only(RecognisedPage page, Predicate<Word> stays) {
         List<List<Word>> lines = new ArrayList<>();
         List<Integer> certainties = new ArrayList<>();
         int at = 0;
@@ -31,7 +88,7 @@ public final class TakenOut {
             List<Word> its = new ArrayList<>();
             for (Word word : line) {
                 int certainty = page.certainties().get(at++);
-                if (isTouched(word, page.state(), areas, wideMm, highMm, looseMm)) continue;
+                if (!stays.test(word)) continue;
                 its.add(word);
                 certainties.add(certainty);
             }
@@ -51,15 +108,26 @@ public final class TakenOut {
     public static List<String> words(PageText text, SheetState state, Area area, double wideMm, double highMm) {
         List<String> words = new ArrayList<>();
         for (List<Word> line : text.lines())
-            for (Word word : line) if (isTouched(word, state, List.of(area), wideMm, highMm, 0)) words.add(word.text());
+            for (Word word : line) if (isTouched(box(word, state, wideMm, highMm), List.of(area), 0)) words.add(word.text());
         return words;
     }
 
-    private static boolean isTouched(Word word, SheetState state, List<Area> areas, double wideMm, double highMm,
-            double looseMm) {
-        Rectangle2D box = box(word, state, wideMm, highMm);
+    private static boolean isTouched(Rectangle2D box, List<Area> areas, double looseMm) {
         return areas.stream().anyMatch(area -> box.intersects(area.leftMm() - NEAR_MM - looseMm, area.topMm() - looseMm,
                 area.widthMm() + 2 * (NEAR_MM + looseMm), area.heightMm() + 2 * looseMm));
+    }
+
+    /** {@return the box of a word, with what its letters reach to below their line, and above it} */
+    private static Rectangle2D withInk(Rectangle2D box, String text) {
+        boolean isUpright = text.length() > 1 && box.getHeight() > STANDING * box.getWidth();
+        boolean hangs = text.chars().anyMatch(letter -> letter > LAST_PLAIN || HANGING.indexOf(letter) >= 0);
+        double below = hangs ? HANG * (isUpright ? box.getWidth() : box.getHeight()) : 0;
+        double reach = REACH * (isUpright ? box.getWidth() : box.getHeight());
+        // Which way up an upright word runs is not known.
+        double beside = Math.max(reach, below);
+        if (isUpright)
+            return new Rectangle2D.Double(box.getX() - beside, box.getY(), box.getWidth() + 2 * beside, box.getHeight());
+        return new Rectangle2D.Double(box.getX(), box.getY() - reach, box.getWidth(), box.getHeight() + reach + below);
     }
 
     /** {@return where a word stands on the page as it came, in millimetres from the upper left} */

@@ -20,6 +20,7 @@ import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.Prover;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.LeafPictures;
+import app.yellowtab.testing.NoEngine;
 import app.yellowtab.testing.Pdfs;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
@@ -44,6 +45,7 @@ import org.apache.pdfbox.cos.COSString;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.PDPageContentStream.AppendMode;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
@@ -66,6 +68,8 @@ import tools.jackson.databind.json.JsonMapper;
  */
 class RedactionTests extends OneSource {
     private static final double MM = 72 / 25.4;
+    /** Whose engine reads nothing, which is enough where the words are the page's own. */
+    private static final Prover PROVER = Prover.by(NoEngine::new);
     private static final String SECRET = "Vexillology";
     /** Over the second of three words. */
     private static final Area OVER = new Area(62, 44, 25, 8);
@@ -92,7 +96,7 @@ class RedactionTests extends OneSource {
     }
 
     private void assertGone() throws IOException {
-        assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
+        assertThat(PROVER.prove(target, Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
         String all = allObjects().toLowerCase(Locale.ROOT);
         assertThat(all).doesNotContain(SECRET.toLowerCase(Locale.ROOT));
         for (var coding : List.of(StandardCharsets.ISO_8859_1, StandardCharsets.UTF_16BE))
@@ -225,6 +229,32 @@ class RedactionTests extends OneSource {
     }
 
     @Test
+    void wordsThatNobodySeesGoWithWhatIsRedacted() throws IOException {
+        produce(2, document -> {
+            words(document);
+            try (PDPageContentStream content = new PDPageContentStream(document, document.getPage(0), AppendMode.APPEND, false)) {
+                content.beginText();
+                content.setNonStrokingColor(Color.WHITE);
+                content.setFont(new PDType1Font(Standard14Fonts.FontName.COURIER), 12);
+                content.newLineAtOffset((float) (40 * MM), (float) (100 * MM));
+                content.showText(SECRET);
+                content.endText();
+            }
+        });
+        assertGone();
+        assertThat(Pdfs.pages(target).get(2)).contains("Before12").contains("Behind34");
+    }
+
+    @Test
+    void aWordIsGoneWhereOnlyAHangingLetterOfItIsTouched() throws IOException {
+        // The line is 50 mm from above, and the letters of 12 points hang some 0.8 mm below it.
+        look = PageLook.PLAIN.withRedactions(List.of(new Redaction(new Area(60, 50.3, 30, 2), "", false)));
+        produce(2, RedactionTests::words);
+        assertGone();
+        assertThat(Pdfs.pages(target).get(2)).contains("Before12").contains("Behind34");
+    }
+
+    @Test
     void theLedgerListsTheAreas() throws IOException {
         produce(2, RedactionTests::words);
         String ledger = Files.readString(Ledger.beside(target));
@@ -247,7 +277,7 @@ class RedactionTests extends OneSource {
         produce(2, RedactionTests::words);
         String ledger = Files.readString(Ledger.beside(target));
         Files.writeString(Ledger.beside(target), ledger.replace("\"area\":[62.0,44.0", "\"area\":[42.0,44.0"));
-        assertThat(Prover.standard().prove(target, Progress.NONE, () -> false).orElseThrow().findings()).extracting(Finding::code)
+        assertThat(PROVER.prove(target, Progress.NONE, () -> false).orElseThrow().findings()).extracting(Finding::code)
                 .contains(Code.PROOF_REDACTION);
     }
 }

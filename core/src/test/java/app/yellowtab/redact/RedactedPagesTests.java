@@ -1,8 +1,11 @@
 package app.yellowtab.redact;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.doReturn;
+import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.spy;
+import static org.mockito.Mockito.when;
 
 import app.yellowtab.carry.PageCarrier;
 import app.yellowtab.carry.part.Targets;
@@ -13,18 +16,24 @@ import app.yellowtab.model.Comments;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.recognise.TextRecogniser;
 import app.yellowtab.source.InPlace;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.PDPageContentStream.AppendMode;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.common.PDStream;
+import org.apache.pdfbox.pdmodel.graphics.image.LosslessFactory;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -39,6 +48,7 @@ class RedactedPagesTests {
     private Path kept;
     private InPlace place;
     private Source source;
+    private final TextRecogniser recogniser = mock(TextRecogniser.class);
 
     @BeforeEach
     void bringIn() throws IOException {
@@ -59,7 +69,7 @@ class RedactedPagesTests {
     private RedactedPages.Made made(int page, List<Redaction> redactions) throws IOException {
         try (PdfInput open = place.open(source.id())) {
             PageCarrier carrier = open.whole(() -> new PageCarrier(open, Targets.NONE, Comments.KEPT, MarkSetter.NONE));
-            return new RedactedPages(place).page(source.id(), open, carrier, page, redactions, Comments.KEPT);
+            return new RedactedPages(place, recogniser).page(source.id(), open, carrier, page, redactions, Comments.KEPT);
         }
     }
 
