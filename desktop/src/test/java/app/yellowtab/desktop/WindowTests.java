@@ -25,6 +25,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CountDownLatch;
@@ -43,6 +44,7 @@ import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.ScrollEvent;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.apache.pdfbox.Loader;
@@ -381,6 +383,23 @@ class WindowTests extends AtTheWindow {
                     .isEqualTo(stage.beside() != Beside.NOTHING);
             assertThat(robot.lookup("#reader").query().isVisible()).as("reader beside %s", stage)
                     .isEqualTo(stage.beside() == Beside.READER);
+            for (ButtonBase button : robot.lookup(node -> node instanceof ButtonBase && isShown(node))
+                    .queryAllAs(ButtonBase.class)) {
+                assertThat(says(button)).as("what %s says beside %s", button, stage).isNotBlank();
+                if (button.lookup(".text") instanceof Text drawn && !button.getText().isEmpty())
+                    assertThat(drawn.getText()).as("words of a button of %s", stage).isEqualTo(button.getText());
+            }
         }
+    }
+
+    private static boolean isShown(Node node) {
+        for (Node at = node; at != null; at = at.getParent()) if (!at.isVisible()) return false;
+        return node.getScene() != null && node.getLayoutBounds().getWidth() > 0;
+    }
+
+    /** {@return its words, or those that are shown or read out where the pointer or the keyboard comes to it} */
+    private static String says(ButtonBase button) {
+        return button.getText() + Objects.requireNonNullElse(button.getAccessibleText(), "")
+                + (button.getTooltip() == null ? "" : button.getTooltip().getText());
     }
 }
