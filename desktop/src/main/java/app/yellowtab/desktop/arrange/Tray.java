@@ -9,6 +9,7 @@ import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.entry.EntryId;
+import app.yellowtab.model.source.Source;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
@@ -111,11 +112,17 @@ final class Tray extends VBox {
         List<InTray> items = list.getItems();
         int most = Math.min(tray.size(), items.size());
         int first = 0;
-        while (first < most && tray.get(first).equals(items.get(first))) first++;
+        while (first < most && isSame(tray.get(first), items.get(first))) first++;
         int last = 0;
-        while (last < most - first && tray.get(tray.size() - 1 - last).equals(items.get(items.size() - 1 - last))) last++;
+        while (last < most - first && isSame(tray.get(tray.size() - 1 - last), items.get(items.size() - 1 - last))) last++;
         if (first < items.size() - last) items.subList(first, items.size() - last).clear();
         if (first < tray.size() - last) items.addAll(first, tray.subList(first, tray.size() - last));
+    }
+
+    /** What is known of a file may be long, and most files are still the very same. */
+    private static boolean isSame(InTray one, InTray other) {
+        return one instanceof InTray.File(Source its) && other instanceof InTray.File(Source there) && its == there
+                || one.equals(other);
     }
 
     void dispose() {

@@ -82,13 +82,14 @@ public final class Intakes {
                     sources -> workspace.jobs().later(() -> workspace.keepArriving(intake, sources)));
             return reader.bringIn(found, arrivals.reporting(progress), stop);
         }, taken -> {
-            show(intake, List.of());
             workspace.folder().know(taken.sources());
-            workspace.arrived(intake);
-            workspace.edit(change.apply(taken));
-            workspace.findings().addAll(folders);
-            workspace.findings().addAll(taken.findings());
-            then.accept(taken);
+            workspace.editSoon("edit.bringIn", change.apply(taken), worked -> {
+                show(intake, List.of());
+                workspace.arrived(intake);
+                workspace.findings().addAll(folders);
+                workspace.findings().addAll(taken.findings());
+                if (worked) then.accept(taken);
+            });
         }, failure -> {
             show(intake, List.of());
             workspace.arrived(intake);

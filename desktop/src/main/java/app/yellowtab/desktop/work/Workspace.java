@@ -10,6 +10,7 @@ import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
@@ -304,7 +305,7 @@ public final class Workspace {
         autosave.save(withArriving());
     }
 
-    /** An intake has ended, and its edit comes next. */
+    /** An intake has ended, and its edit was made. */
     void arrived(Object intake) {
         arriving.remove(intake);
         finished.add(intake);
@@ -312,7 +313,10 @@ public final class Workspace {
 
     private Bundle withArriving() {
         Bundle all = history.present();
-        for (List<Source> sources : arriving.values()) all = Edits.addSources(all, sources);
+        for (List<Source> sources : arriving.values()) {
+            Set<SourceId> there = all.sourcesById().keySet();
+            all = Edits.addSources(all, sources.stream().filter(source -> !there.contains(source.id())).toList());
+        }
         return all;
     }
 
