@@ -12,10 +12,12 @@ public final class SeenWords {
     /** Where no two dots differ by as much, nobody sees anything. */
     private static final int LEAST_CONTRAST = 32;
     /** What was read less surely says nothing. */
-    private static final int SURE = 60;
+    private static final int SURE = 75;
     private static final int LONG_ENOUGH = 4;
     /** Fewer words tell nothing of a page. */
     private static final int ENOUGH = 3;
+    /** Of small print so many times more words are misread than read. */
+    private static final int MOST_MISREAD = 2;
     /** What covers so much of the smaller of two words stands where it stands. */
     private static final double SAME_PLACE = 0.3;
     /** Of so many letters one may be misread. */
@@ -57,8 +59,8 @@ public final class SeenWords {
     }
 
     /**
-     * {@return whether words belong to a picture: where it was read surely, most of them are what was read there} Few words tell
-     * nothing, and belong to it.
+     * {@return whether words belong to a picture: where it was read surely, no more than two of three are other words than were
+     * read there} Few words tell nothing, nor do those of scripts that not every engine reads.
      *
      * @param read   what was read in the picture
      * @param wideMm how wide the page is
@@ -75,12 +77,17 @@ public final class SeenWords {
         for (Said said : words) {
             String word = letters(said.word);
             List<Said> there =
-                    word.length() < LONG_ENOUGH ? List.of() : seen.stream().filter(one -> isSamePlace(one, said)).toList();
+                    word.length() < LONG_ENOUGH || !isLatin(word) ? List.of()
+                            : seen.stream().filter(one -> isSamePlace(one, said)).toList();
             if (there.isEmpty()) continue;
             if (there.stream().anyMatch(one -> isAlike(one.word, word))) same++;
             else other++;
         }
-        return same + other < ENOUGH || same >= other;
+        return other < ENOUGH || same * MOST_MISREAD >= other;
+    }
+
+    private static boolean isLatin(String letters) {
+        return letters.codePoints().allMatch(letter -> Character.UnicodeScript.of(letter) == Character.UnicodeScript.LATIN);
     }
 
     private static boolean isSamePlace(Said one, Said other) {
