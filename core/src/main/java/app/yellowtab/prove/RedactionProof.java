@@ -9,7 +9,7 @@ import app.yellowtab.inspect.TextReader;
 import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Redaction;
-import app.yellowtab.pdf.PageFrame;
+import app.yellowtab.output.MadeStream;
 import app.yellowtab.recognise.PageReading;
 import app.yellowtab.recognise.TextRecogniser;
 import app.yellowtab.redact.SeenWords;
@@ -21,6 +21,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
@@ -73,8 +74,8 @@ final class RedactionProof {
         double wide = Math.hypot(placed.getScaleX(), placed.getShearY()) * unit / look.scale();
         double high = Math.hypot(placed.getScaleY(), placed.getShearX()) * unit / look.scale();
         BufferedImage image = new PDImageXObject(new PDStream(picture), null).getImage();
-        List<Word> words = words(page);
-        PageFrame frame = PageFrame.of(new PDPage(page));
+        if (placed.getDeterminant() == 0) return Optional.of("its picture is flat");
+        List<Word> words = words(page, placed, wide, high);
         for (Redaction redaction : look.redactions()) {
             Rectangle2D area =
                     LookedPage.asCame(redaction.area(), high).createIntersection(new Rectangle2D.Double(0, 0, wide, high));
@@ -83,44 +84,36 @@ final class RedactionProof {
             AffineTransform onPage = new AffineTransform(placed);
             onPage.scale(1 / wide, 1 / high);
             Shape own = onPage.createTransformedShape(area);
-            Optional<String> word = words.stream().filter(one -> touches(one, own, frame)).map(Word::text).findFirst();
+            Optional<String> word =
+                    words.stream().filter(one -> box(one, high, NEAR_PT).intersects(area)).map(Word::text).findFirst();
             if (word.isPresent()) return Optional.of("a word touches an area");
             if (annotationTouches(page, own)) return Optional.of("an annotation touches an area");
         }
-        return foreign(words, image, placed, frame, wide, high);
+        return foreign(words, image, wide, high);
     }
 
     /**
      * {@return what tells that the words are not those of the picture} A page has words behind its picture, and where they stand
      * elsewhere than they are seen, the areas are over other words than those that somebody redacted.
      */
-    private Optional<String> foreign(List<Word> words, BufferedImage image, AffineTransform placed, PageFrame frame, double wide,
-            double high) {
-        AffineTransform toPicture = new AffineTransform(placed);
+    private Optional<String> foreign(List<Word> words, BufferedImage image, double wide, double high) {
+        double wideMm = wide / Length.PT_PER_MM;
+        double highMm = high / Length.PT_PER_MM;
         List<SeenWords.Said> said = new ArrayList<>();
-        try {
-            toPicture.invert();
-        } catch (NoninvertibleTransformException flat) {
-            return Optional.of("its picture is flat");
-        }
-        toPicture.concatenate(frame.fromReader().createAffineTransform());
         for (Word word : words) {
-            Rectangle2D box = toPicture.createTransformedShape(box(word, frame, -LOOSE * word.heightMm() * Length.PT_PER_MM))
-                    .getBounds2D();
-            if (!SeenWords.isSeen(image, new Rectangle2D.Double(box.getX(), 1 - box.getMaxY(), box.getWidth(), box.getHeight())))
+            double loose = LOOSE * word.heightMm();
+            if (!SeenWords.isSeen(image, new Rectangle2D.Double((word.leftMm() - loose) / wideMm, (word.topMm() - loose) / highMm,
+                    (word.widthMm() + 2 * loose) / wideMm, (word.heightMm() + 2 * loose) / highMm)))
                 return Optional.of("a word stands where nothing is seen");
-            Rectangle2D own = toPicture.createTransformedShape(box(word, frame, 0)).getBounds2D();
-            double wideMm = wide / Length.PT_PER_MM;
-            double highMm = high / Length.PT_PER_MM;
-            said.add(new SeenWords.Said(word.text(), new Rectangle2D.Double(own.getX() * wideMm, (1 - own.getMaxY()) * highMm,
-                    own.getWidth() * wideMm, own.getHeight() * highMm)));
+            said.add(new SeenWords.Said(word.text(),
+                    new Rectangle2D.Double(word.leftMm(), word.topMm(), word.widthMm(), word.heightMm())));
         }
         if (said.isEmpty()) return Optional.empty();
         try {
             RecognisedPage read = PageReading.read(image, wide, recogniser);
-            return SeenWords.belong(said, read, wide / Length.PT_PER_MM, high / Length.PT_PER_MM) ? Optional.empty()
+            return SeenWords.belong(said, read, wideMm, highMm) ? Optional.empty()
                     : Optional.of("the words behind its picture are not those that are seen in it");
-        } catch (IOException none) {
+        } catch (IOException | RuntimeException | Error none) {
             LoggerFactory.getLogger(RedactionProof.class).warn("a picture was not read", none);
             return Optional.empty();
         }
@@ -144,32 +137,40 @@ final class RedactionProof {
         return true;
     }
 
-    private List<Word> words(COSDictionary page) throws IOException {
-        COSDictionary alone = new COSDictionary(page);
-        alone.removeItem(COSName.PARENT);
+    /**
+     * {@return the words of a page as they stand on its picture} Where the page is straightened or scaled, the boxes of its words
+     * as it is seen would reach to what they do not touch.
+     */
+    private List<Word> words(COSDictionary page, AffineTransform placed, double wide, double high) throws IOException {
+        AffineTransform asCame = AffineTransform.getScaleInstance(wide, high);
+        try {
+            asCame.concatenate(placed.createInverse());
+        } catch (NoninvertibleTransformException flat) {
+            throw new IllegalArgumentException("a picture that has no extent", flat);
+        }
         COSArray contents = page.getCOSArray(COSName.CONTENTS);
-        // The marks stand in the last stream, and may stand on an area.
         COSArray below = new COSArray();
+        below.add(new MadeStream(String.format(Locale.ROOT, "%f %f %f %f %f %f cm\n", asCame.getScaleX(), asCame.getShearY(),
+                asCame.getShearX(), asCame.getScaleY(), asCame.getTranslateX(), asCame.getTranslateY())));
+        // The marks stand in the last stream, and may stand on an area.
         for (int i = 0; contents != null && i < contents.size() - 1; i++) below.add(contents.get(i));
-        alone.setItem(COSName.CONTENTS, below);
+        COSDictionary picture = new COSDictionary();
+        picture.setItem(COSName.TYPE, COSName.PAGE);
+        picture.setItem(COSName.RESOURCES, page.getItem(COSName.RESOURCES));
+        picture.setItem(COSName.MEDIA_BOX, new PDRectangle((float) wide, (float) high).getCOSArray());
+        picture.setItem(COSName.CONTENTS, below);
         try (TextReader reader = new TextReader(input)) {
-            PageText text = reader.read(alone).text();
+            PageText text = reader.read(picture).text();
             List<Word> words = new ArrayList<>();
             text.lines().forEach(words::addAll);
             return words;
         }
     }
 
-    /** Words are told as they are seen, from the upper left. */
-    private static boolean touches(Word word, Shape area, PageFrame frame) {
-        return area.intersects(frame.fromReader().createAffineTransform().createTransformedShape(box(word, frame, NEAR_PT))
-                .getBounds2D());
-    }
-
-    /** {@return where a word is seen, in points from the lower left of what is seen, smaller by so much on each side} */
-    private static Rectangle2D box(Word word, PageFrame frame, double byPt) {
+    /** {@return where a word stands on the picture, in points from its lower left, smaller by so much on each side} */
+    private static Rectangle2D box(Word word, double high, double byPt) {
         return new Rectangle2D.Double(word.leftMm() * Length.PT_PER_MM + byPt,
-                frame.heightPt() - (word.topMm() + word.heightMm()) * Length.PT_PER_MM + byPt,
+                high - (word.topMm() + word.heightMm()) * Length.PT_PER_MM + byPt,
                 Math.max(0.1, word.widthMm() * Length.PT_PER_MM - 2 * byPt),
                 Math.max(0.1, word.heightMm() * Length.PT_PER_MM - 2 * byPt));
     }

@@ -246,6 +246,22 @@ class RedactionTests extends OneSource {
     }
 
     @Test
+    void aLongWordBesideAnAreaOfAStraightenedPageTouchesNothing() throws IOException {
+        look = PageLook.PLAIN.withStraightening(4).withRedactions(List.of(new Redaction(new Area(40, 51, 120, 6), "", false)));
+        produce(2, document -> {
+            try (PDPageContentStream content = new PDPageContentStream(document, document.getPage(0))) {
+                content.beginText();
+                content.setFont(new PDType1Font(Standard14Fonts.FontName.COURIER), 12);
+                content.newLineAtOffset((float) (40 * MM), (float) (247 * MM));
+                content.showText("unwiederbrachtesNebeneinanderWort");
+                content.endText();
+            }
+        });
+        assertGone();
+        assertThat(Pdfs.pages(target).get(2)).contains("Nebeneinander");
+    }
+
+    @Test
     void aWordIsGoneWhereOnlyAHangingLetterOfItIsTouched() throws IOException {
         // The line is 50 mm from above, and the letters of 12 points hang some 0.8 mm below it.
         look = PageLook.PLAIN.withRedactions(List.of(new Redaction(new Area(60, 50.3, 30, 2), "", false)));
