@@ -41,7 +41,6 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -115,18 +114,15 @@ public final class Planner {
         private final Bundle bundle;
         private final LocalDateTime produced;
         private final Map<SourceId, Source> sources;
-        /** The rows of documents that were set before. */
-        private final Map<Document, IndexRow> set;
         private final Optional<Plan> before;
         private final List<Leaf> leavesBefore;
         /** Where documents stood before: what their leaves show is taken over, which is quicker than making it. */
         private final Map<Document, PlannedDocument> plannedBefore = new IdentityHashMap<>();
         private final Enclosures enclosures;
         private final List<String> headingLines;
-        private final IndexSetter setter;
+        private final IndexLines lines;
         private final List<Leaf> leaves;
         private final List<@Nullable PlannedEntry> entries = new ArrayList<>();
-        private final List<SetLines> lines = new ArrayList<>();
         private final List<PlannedBookmark> bookmarks = new ArrayList<>();
         /** What front sheets name, found once. */
         private final Map<EntryId, Document> documents = new HashMap<>();
@@ -142,28 +138,25 @@ public final class Planner {
             this.bundle = bundle;
             this.produced = produced;
             this.counter = new NumberCounter(bundle.numbering().bundle());
-            this.set = set;
             this.sources = bundle.sourcesById();
             this.enclosures = new Enclosures(bundle.contents().allDocuments(), sources);
             this.headingLines = IndexSetter.headingLines(bundle.heading());
-            this.setter = new IndexSetter(headingLines.size());
+            this.lines = new IndexLines(bundle, enclosures, set, headingLines.size());
             this.leaves = new ArrayList<>((int) Math.min(ROOM, sources.values().stream().mapToLong(Source::pageCount).sum()));
             this.paper = new PaperLeaves(paperSet, leaves);
         }
 
         Plan plan() {
-            setLines(bundle.contents(), 0);
-            List<Integer> rowsPerSheet = setter.sheets();
             List<List<CoverPart>> cover = bundle.layout().cover() ? CoverSetter.sheets(bundle.heading()) : List.of();
             for (int sheet = 0; sheet < cover.size(); sheet++) add(new Content.Cover(sheet));
             bookmarks.add(new PlannedBookmark(1, "Index", next()));
-            int indexPages = Math.max(rowsPerSheet.size(), bundle.numbering().bundle().indexPages());
+            int indexPages = Math.max(lines.sheetCount(), bundle.numbering().bundle().indexPages());
             for (int sheet = 0; sheet < indexPages; sheet++) add(new Content.IndexSheet(sheet));
             counter.endFront();
             place(bundle.contents(), 0, "");
             List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
             return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
-                    indexSheets(placed, rowsPerSheet), List.copyOf(bookmarks), cover, bundle.layout().agreement(),
+                    lines.sheets(placed, indexPages), List.copyOf(bookmarks), cover, bundle.layout().agreement(),
                     enclosures.list(),
                     marking(placed), bundle.toLookAt());
         }
@@ -199,29 +192,6 @@ public final class Planner {
 
         private void add(Optional<PageKey> key, Content content) {
             leaves.add(new Leaf(next(), key, Optional.of(counter.take(next())), false, content));
-        }
-
-        private void setLines(Contents contents, int depth) {
-            for (Document document : contents.documents()) {
-                if (!document.inIndex()) continue;
-                SetLines broken = linesOf(document, depth);
-                lines.add(broken);
-                setter.add(false, broken.title.size(), broken.description.size());
-            }
-            for (Section section : contents.sections()) {
-                SetLines broken = new SetLines(IndexSetter.sectionLines(section.title(), depth), List.of());
-                lines.add(broken);
-                setter.add(true, broken.title.size(), 0);
-                setLines(section.contents(), depth + 1);
-            }
-        }
-
-        private SetLines linesOf(Document document, int depth) {
-            IndexRow before = set.get(document);
-            return before != null && before.entry().depth() == depth && document.enclosed().isEmpty()
-                    ? new SetLines(before.titleLines(), before.descriptionLines())
-                    : new SetLines(IndexSetter.titleLines(document, depth), IndexSetter.descriptionLines(document, depth,
-                            bundle.layout().agreement(), enclosures.inIndex(document)));
         }
 
         private void place(Contents contents, int depth, String outerLabel) {
@@ -375,33 +345,6 @@ public final class Planner {
             boolean counted = from < leaves.size();
             return new PlannedEntry.Span(first, leaves.size() - 1, counted ? leaves.get(from).label() : "",
                     counted ? leaves.get(to).label() : "");
-        }
-
-        private List<List<IndexRow>> indexSheets(List<PlannedEntry> placed, List<Integer> rowsPerSheet) {
-            Iterator<SetLines> broken = lines.iterator();
-            Iterator<IndexRow> rows = placed.stream().filter(Planning::isListed)
-                    .map(entry -> broken.next().row(entry)).iterator();
-            List<List<IndexRow>> sheets = new ArrayList<>();
-            for (int count : rowsPerSheet) {
-                List<IndexRow> sheet = new ArrayList<>();
-                for (int i = 0; i < count; i++) sheet.add(rows.next());
-                sheets.add(List.copyOf(sheet));
-            }
-            while (sheets.size() < bundle.numbering().bundle().indexPages()) sheets.add(List.of());
-            return List.copyOf(sheets);
-        }
-
-        private static boolean isListed(PlannedEntry entry) {
-            return switch (entry) {
-                case PlannedSection section -> true;
-                case PlannedDocument document -> document.tab() > 0;
-            };
-        }
-
-        private record SetLines(List<String> title, List<String> description) {
-            IndexRow row(PlannedEntry entry) {
-                return new IndexRow(entry, title, description);
-            }
         }
     }
 }
