@@ -8,7 +8,6 @@ import static org.mockito.Mockito.when;
 import app.yellowtab.desktop.pages.PagePane;
 import app.yellowtab.desktop.work.Autosave;
 import app.yellowtab.desktop.work.Shortcut;
-import app.yellowtab.desktop.work.Stage.Beside;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.finding.Finding;
@@ -24,8 +23,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Locale;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CountDownLatch;
@@ -37,14 +34,12 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.ScrollEvent;
-import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.apache.pdfbox.Loader;
@@ -368,38 +363,5 @@ class WindowTests extends AtTheWindow {
         robot.interact(() -> desk.open(temp.resolve("bundle")));
         until(() -> desk.workspace().isPresent());
         assertThat(workspace().bundle().heading().title()).isEqualTo("Sorted bundle");
-    }
-
-    @Test
-    void everyStageIsReachedByItsKeyAndSignAndShowsOfThePageWhatItSays(FxRobot robot) throws IOException {
-        openBundle(robot);
-        for (var stage : app.yellowtab.desktop.work.Stage.values()) {
-            robot.press(KeyCode.CONTROL).push(KeyCode.getKeyCode(String.valueOf(stage.ordinal() + 1))).release(KeyCode.CONTROL);
-            until(() -> workspace().stageProperty().get() == stage);
-            ToggleButton sign = robot.lookup("#stage-" + stage.name().toLowerCase(Locale.ROOT)).queryAs(ToggleButton.class);
-            assertThat(sign.isSelected()).as("%s", stage).isTrue();
-            assertThat(sign.getText()).startsWith(stage.shown() + "\n");
-            assertThat(robot.lookup("#fore-edge").query().isVisible()).as("fore-edge beside %s", stage)
-                    .isEqualTo(stage.beside() != Beside.NOTHING);
-            assertThat(robot.lookup("#reader").query().isVisible()).as("reader beside %s", stage)
-                    .isEqualTo(stage.beside() == Beside.READER);
-            for (ButtonBase button : robot.lookup(node -> node instanceof ButtonBase && isShown(node))
-                    .queryAllAs(ButtonBase.class)) {
-                assertThat(says(button)).as("what %s says beside %s", button, stage).isNotBlank();
-                if (button.lookup(".text") instanceof Text drawn && !button.getText().isEmpty())
-                    assertThat(drawn.getText()).as("words of a button of %s", stage).isEqualTo(button.getText());
-            }
-        }
-    }
-
-    private static boolean isShown(Node node) {
-        for (Node at = node; at != null; at = at.getParent()) if (!at.isVisible()) return false;
-        return node.getScene() != null && node.getLayoutBounds().getWidth() > 0;
-    }
-
-    /** {@return its words, or those that are shown or read out where the pointer or the keyboard comes to it} */
-    private static String says(ButtonBase button) {
-        return button.getText() + Objects.requireNonNullElse(button.getAccessibleText(), "")
-                + (button.getTooltip() == null ? "" : button.getTooltip().getText());
     }
 }

@@ -131,15 +131,14 @@ public final class PagesWork {
         Shown now = desk.shownProperty().get();
         PageSpot spot = where == Where.BEFORE ? now.spot(places.getFirst(), true) : now.spot(places.getLast(), false);
         Set<PageKey> instead = now.chosen();
-        insert(file, typed, where == Where.INSTEAD ? (bundle, runs) -> PageEdits.replaced(bundle, instead, runs)
+        insert(List.of(file), typed, where == Where.INSTEAD ? (bundle, runs) -> PageEdits.replaced(bundle, instead, runs)
                 : (bundle, runs) -> PageEdits.inserted(bundle, spot, runs), said);
     }
 
-    /** Brings files in and puts their pages before a page, or behind it. */
+    /** Brings files in and puts their pages, in the order of the files, before a page or behind it. */
     public void insertAt(List<Path> files, int place, boolean before) {
         PageSpot spot = desk.shownProperty().get().spot(place, before);
-        for (Path file : files.reversed())
-            insert(file, "", (bundle, runs) -> PageEdits.inserted(bundle, spot, runs), words -> {});
+        if (!files.isEmpty()) insert(files, "", (bundle, runs) -> PageEdits.inserted(bundle, spot, runs), words -> {});
     }
 
     /** Puts pages into a bundle. */
@@ -148,9 +147,10 @@ public final class PagesWork {
         Bundle put(Bundle bundle, List<Run> runs);
     }
 
-    private void insert(Path file, String typed, Putting putting, Consumer<String> said) {
+    private void insert(List<Path> files, String typed, Putting putting, Consumer<String> said) {
         AtomicReference<String> result = new AtomicReference<>("");
-        intakes.bringIn(List.of(file), taken -> putting(taken, typed, putting, String.valueOf(file.getFileName()), result),
+        String name = String.valueOf(files.getFirst().getFileName());
+        intakes.bringIn(files, taken -> putting(taken, typed, putting, name, result),
                 taken -> said.accept(result.get()));
     }
 

@@ -22,6 +22,8 @@ import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.run.BlankPages;
 import app.yellowtab.model.run.Run;
 import app.yellowtab.model.run.SourcePages;
+import app.yellowtab.model.source.Source;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -29,6 +31,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.AfterEach;
@@ -119,6 +122,15 @@ class PagesWorkTests {
         assertThat(said).last().asString().contains("“7” names no pages of short.pdf").contains("a page from 1 to 1");
         work.insertAt(List.of(Pdfs.write(temp, "dropped", 2)), 1, true);
         assertThat(pages()).startsWith("one: 1 2 1 2 3");
+    }
+
+    @Test
+    void pagesOfSeveralFilesComeInTheOrderOfTheFiles() throws IOException {
+        work.insertAt(List.of(Pdfs.write(temp, "first", 2), Pdfs.write(temp, "second", 1)), 1, false);
+        List<Run> runs = workspace.bundle().contents().documents().getFirst().runs();
+        Map<SourceId, Source> sources = workspace.bundle().sourcesById();
+        assertThat(runs).extracting(run -> sources.get(((SourcePages) run).source()).fileName() + " " + run.pageCount())
+                .containsExactly("one.pdf 1", "first.pdf 2", "second.pdf 1", "one.pdf 2");
     }
 
     @Test
