@@ -1,6 +1,7 @@
 package app.yellowtab.ink;
 
 import java.awt.Graphics2D;
+import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 
@@ -33,6 +34,16 @@ public record GreyPicture(int width, int height, int dpi, byte[] pixels) {
             }
         }
         return new GreyPicture(newWidth, sideways ? width : height, dpi, turned);
+    }
+
+    /** {@return an image of another size, in pixels, without its colours} */
+    public static BufferedImage scaled(BufferedImage image, int width, int height) {
+        BufferedImage scaled = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_GRAY);
+        Graphics2D g = scaled.createGraphics();
+        g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+        g.drawImage(image, 0, 0, width, height, null);
+        g.dispose();
+        return scaled;
     }
 
     /** {@return an image without its colours} */

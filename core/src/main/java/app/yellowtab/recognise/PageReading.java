@@ -13,8 +13,6 @@ import app.yellowtab.ink.Fold;
 import app.yellowtab.ink.GreyPicture;
 import app.yellowtab.ink.Ink;
 import app.yellowtab.ink.Slant;
-import java.awt.Graphics2D;
-import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -79,20 +77,12 @@ public final class PageReading {
      */
     public static RecognisedPage read(BufferedImage image, double widthPt, TextRecogniser recogniser) throws IOException {
         double pxAnInch = image.getWidth() / (widthPt / PT_AN_INCH);
-        BufferedImage read = pxAnInch > DPI ? smaller(image, DPI / pxAnInch) : image;
+        double scale = Math.min(1, DPI / pxAnInch);
+        BufferedImage read =
+                scale == 1 ? image : GreyPicture.scaled(image, (int) Math.max(1, Math.round(image.getWidth() * scale)),
+                        (int) Math.max(1, Math.round(image.getHeight() * scale)));
         double dpi = read.getWidth() / (widthPt / PT_AN_INCH);
         return read(GreyPicture.of(read, Math.max(1, (int) Math.round(dpi))), Length.MM_PER_INCH / dpi, recogniser);
-    }
-
-    private static BufferedImage smaller(BufferedImage image, double scale) {
-        int width = (int) Math.max(1, Math.round(image.getWidth() * scale));
-        int height = (int) Math.max(1, Math.round(image.getHeight() * scale));
-        BufferedImage grey = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_GRAY);
-        Graphics2D on = grey.createGraphics();
-        on.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-        on.drawImage(image, 0, 0, width, height, null);
-        on.dispose();
-        return grey;
     }
 
     /** @param mmAPx how large a pixel is, in millimetres */

@@ -40,9 +40,9 @@ class SeenWordsTests {
         assertThat(belong(words, said(1, "Harvest", "ledger", "before", "Tuesday"), 90)).as("half of them").isTrue();
         assertThat(belong(said(1, "Harvest", "12", "the"), said(1, "weighed", "13", "and"), 90)).as("too few").isTrue();
         assertThat(belong(words, List.of(), 90)).as("nothing was read").isTrue();
-        assertThat(
-                belong(said(1, "Урожай", "журнал", "камера", "открыта"), said(1, "Ypoxan", "xypnan", "kamepa", "otkpbita"), 90))
-                .as("an engine for another script").isTrue();
+        List<Said> misread = said(1, "Ypoxan", "xypnan", "kamepa", "otkpbita");
+        List<Said> foreign = said(1, "Урожай", "журнал", "камера", "открыта");
+        assertThat(belong(foreign, misread, 90)).as("of another script").isTrue();
     }
 
     @Test

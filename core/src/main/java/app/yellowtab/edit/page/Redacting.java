@@ -46,12 +46,7 @@ public final class Redacting {
         List<Redaction> more = new ArrayList<>();
         for (Area area : seen)
             came(shape.get(), its.get().look(), area).ifPresent(came -> more.add(new Redaction(came, reason, printed)));
-        return changed(bundle, halves(bundle, page), before -> {
-            List<Redaction> all = new ArrayList<>(before);
-            for (Redaction redaction : more)
-                if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
-            return all;
-        });
+        return changed(bundle, halves(bundle, page), before -> union(before, more));
     }
 
     /** {@return the bundle with an area of a page taken back} */
@@ -74,12 +69,7 @@ public final class Redacting {
     /** {@return the bundle with all that is redacted on a page redacted on other pages too, which show the same} */
     public static Bundle alsoOn(Bundle bundle, PageKey page, Set<PageKey> others) {
         List<Redaction> redactions = on(bundle, page);
-        return changed(bundle, others, before -> {
-            List<Redaction> all = new ArrayList<>(before);
-            for (Redaction redaction : redactions)
-                if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
-            return all;
-        });
+        return changed(bundle, others, before -> union(before, redactions));
     }
 
     /**
@@ -107,10 +97,16 @@ public final class Redacting {
 
     /** {@return the first look, with what the second hides hidden too} */
     private static PageLook both(PageLook look, PageLook other) {
-        List<Redaction> all = new ArrayList<>(look.redactions());
-        for (Redaction redaction : other.redactions())
+        return look.withRedactions(union(look.redactions(), other.redactions()))
+                .withWithheld(look.withheld().or(other::withheld));
+    }
+
+    /** {@return redactions, and those of others whose areas are not among them} */
+    private static List<Redaction> union(List<Redaction> redactions, List<Redaction> more) {
+        List<Redaction> all = new ArrayList<>(redactions);
+        for (Redaction redaction : more)
             if (all.stream().noneMatch(known -> known.area().equals(redaction.area()))) all.add(redaction);
-        return look.withRedactions(all).withWithheld(look.withheld().or(other::withheld));
+        return all;
     }
 
     /** {@return what a page is known by: its place in its file, and what it shows} */

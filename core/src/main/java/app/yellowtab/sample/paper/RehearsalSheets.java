@@ -1,6 +1,7 @@
 package app.yellowtab.sample.paper;
 
 import app.yellowtab.facts.Length;
+import app.yellowtab.ink.GreyPicture;
 import app.yellowtab.pdf.BilevelPicture;
 import java.awt.Color;
 import java.awt.Graphics2D;
@@ -30,7 +31,7 @@ public final class RehearsalSheets {
     public static BufferedImage faxed(BufferedImage sheet, int dpi, Random random) {
         int across = (int) Math.round(sheet.getWidth() * FAX_ACROSS / dpi);
         int down = (int) Math.round(sheet.getHeight() * FAX_DOWN / dpi);
-        BufferedImage sent = scaled(sheet, across, down);
+        BufferedImage sent = GreyPicture.scaled(sheet, across, down);
         BufferedImage bits = new BufferedImage(across, down, BufferedImage.TYPE_BYTE_GRAY);
         int[] row = new int[across];
         for (int y = 0; y < down; y++) {
@@ -40,7 +41,7 @@ public final class RehearsalSheets {
             for (int x = 0; x < across; x++) row[x] = lost || row[x] >= FAX_THRESHOLD ? WHITE : 0;
             bits.getRaster().setSamples(0, y, across, 1, 0, row);
         }
-        return blackAndWhite(scaled(bits, sheet.getWidth(), sheet.getHeight()));
+        return blackAndWhite(GreyPicture.scaled(bits, sheet.getWidth(), sheet.getHeight()));
     }
 
     /** {@return a sheet as a telephone takes it from above: in grey, in perspective, in uneven light, on a table} */
@@ -128,14 +129,5 @@ public final class RehearsalSheets {
     public static BufferedImage blackAndWhite(BufferedImage grey) {
         int[] tones = grey.getRaster().getSamples(0, 0, grey.getWidth(), grey.getHeight(), 0, (int[]) null);
         return BilevelPicture.cut(grey.getWidth(), grey.getHeight(), at -> tones[at], RehearsalScan.THRESHOLD);
-    }
-
-    private static BufferedImage scaled(BufferedImage image, int width, int height) {
-        BufferedImage scaled = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_GRAY);
-        Graphics2D g = scaled.createGraphics();
-        g.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
-        g.drawImage(image, 0, 0, width, height, null);
-        g.dispose();
-        return scaled;
     }
 }
