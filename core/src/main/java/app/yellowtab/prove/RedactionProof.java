@@ -44,6 +44,8 @@ final class RedactionProof {
     /** Words at the very edge of an area are told by a box that is a little too large. */
     private static final double NEAR_PT = 0.2;
 
+    /** Shorter words may be higher than wide however they run. */
+    private static final int SHORT = 3;
     /** Letters may be seen so far beside the box of their word, in its heights. */
     private static final double LOOSE = 0.5;
 
@@ -110,7 +112,8 @@ final class RedactionProof {
         }
         if (said.isEmpty()) return Optional.empty();
         try {
-            RecognisedPage read = PageReading.read(image, wide, recogniser);
+            RecognisedPage read = isLevel(words) ? PageReading.readLevel(image, wide, recogniser)
+                    : PageReading.read(image, wide, recogniser);
             return SeenWords.belong(said, read, wideMm, highMm) ? Optional.empty()
                     : Optional.of("the words behind its picture are not those that are seen in it");
         } catch (IOException | RuntimeException | Error none) {
@@ -135,6 +138,13 @@ final class RedactionProof {
             }
         }
         return true;
+    }
+
+    /** {@return whether most words run from left to right, and not up or down the picture} */
+    private static boolean isLevel(List<Word> words) {
+        return 2 * words.stream().filter(word -> word.widthMm() >= word.heightMm() || word.text().length() < SHORT).count()
+                >= words
+                        .size();
     }
 
     /**

@@ -76,13 +76,34 @@ public final class PageReading {
      * @throws IOException if it cannot be read; others can
      */
     public static RecognisedPage read(BufferedImage image, double widthPt, TextRecogniser recogniser) throws IOException {
+        GreyPicture picture = toBeRead(image, widthPt);
+        return read(picture, mmAPx(picture, widthPt), recogniser);
+    }
+
+    /**
+     * Reads the picture of a page whose lines are known to be level, which takes a quarter of the time where little of it is read
+     * surely.
+     *
+     * @param image   all that is seen of the page
+     * @param widthPt how wide that is, in points
+     * @throws IOException if it cannot be read; others can
+     */
+    public static RecognisedPage readLevel(BufferedImage image, double widthPt, TextRecogniser recogniser) throws IOException {
+        GreyPicture picture = toBeRead(image, widthPt);
+        return of(recogniser.read(picture), mmAPx(picture, widthPt), recogniser, SheetState.SOUND);
+    }
+
+    private static GreyPicture toBeRead(BufferedImage image, double widthPt) {
         double pxAnInch = image.getWidth() / (widthPt / PT_AN_INCH);
         double scale = Math.min(1, DPI / pxAnInch);
         BufferedImage read =
                 scale == 1 ? image : GreyPicture.scaled(image, (int) Math.max(1, Math.round(image.getWidth() * scale)),
                         (int) Math.max(1, Math.round(image.getHeight() * scale)));
-        double dpi = read.getWidth() / (widthPt / PT_AN_INCH);
-        return read(GreyPicture.of(read, Math.max(1, (int) Math.round(dpi))), Length.MM_PER_INCH / dpi, recogniser);
+        return GreyPicture.of(read, Math.max(1, (int) Math.round(pxAnInch * scale)));
+    }
+
+    private static double mmAPx(GreyPicture picture, double widthPt) {
+        return widthPt * Length.MM_PER_PT / picture.width();
     }
 
     /** @param mmAPx how large a pixel is, in millimetres */
