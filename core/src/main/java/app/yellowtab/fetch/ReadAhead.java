@@ -46,6 +46,8 @@ public final class ReadAhead implements Closeable {
     /** So many times longer a file may take until it is open. */
     private static final int OPENING = 10;
 
+    private static final int LOOK_MS = 100;
+
     private final Plan plan;
     private final SourceFiles sources;
     private final SourceSessions sessions;
@@ -90,14 +92,15 @@ public final class ReadAhead implements Closeable {
         lookAhead();
         try {
             long seen = first.source.progress();
-            long since = System.nanoTime();
+            // Looks are counted and not the clock, which goes on while the machine sleeps.
+            long waited = 0;
             while (!isDone(first.work)) {
                 if (stop.getAsBoolean()) first.source.cancel();
                 long now = first.source.progress();
                 // A conversion that is made anew shows no progress while its file is opened.
-                long patience = first.source.isOpen() ? limit.toNanos() : OPENING * limit.toNanos();
-                if (now != seen) since = System.nanoTime();
-                else if (System.nanoTime() - since > patience) return givenUp(first);
+                long patience = first.source.isOpen() ? limit.toMillis() : OPENING * limit.toMillis();
+                waited = now == seen ? waited + LOOK_MS : 0;
+                if (waited > patience) return givenUp(first);
                 seen = now;
             }
             return first.source;
@@ -132,7 +135,7 @@ public final class ReadAhead implements Closeable {
 
     private static boolean isDone(Future<?> work) throws ExecutionException, InterruptedException {
         try {
-            work.get(100, TimeUnit.MILLISECONDS);
+            work.get(LOOK_MS, TimeUnit.MILLISECONDS);
             return true;
         } catch (TimeoutException notYet) {
             return false;

@@ -199,16 +199,19 @@ class FaultsTests {
 
     @Test
     void aSourceThatIsSlowIsWhole() throws IOException {
-        Path other = Files.createDirectories(folder.resolve("matter")).resolve("out.pdf");
-        Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(900));
-        var outcome = (Outcome.Written) impatient.assemble(plan, withSlowPages(350), other, Progress.NONE, () -> false);
+        Path matter = folder.resolve("matter");
+        Pdfs.write(matter, "Q", 8);
+        plan = Planner.plan(Folder.bundle(place, matter));
+        Path other = matter.resolve("out.pdf");
+        Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(1300));
+        var outcome = (Outcome.Written) impatient.assemble(plan, withSlowPages(120), other, Progress.NONE, () -> false);
         assertThat(outcome.findings()).isEmpty();
     }
 
     @Test
     void aPageThatDoesNotEndIsGivenUpAndTheRestIsProduced() throws IOException {
         Path other = Files.createDirectories(folder.resolve("matter")).resolve("out.pdf");
-        Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(700));
+        Assembler impatient = new StreamingAssembler(DraftFile::open, Files::move, Duration.ofMillis(1300));
         var outcome = (Outcome.Written) impatient.assemble(plan, withSlowPages(8000), other, Progress.NONE, () -> false);
         assertThat(outcome.findings()).extracting("code").containsExactly(Code.PAGE_LOST, Code.PAGE_LOST);
         assertThat(Pdfs.pages(other))
