@@ -35,6 +35,10 @@ final class BuildCommand implements Callable<Integer> {
             description = "Which set is produced: for the screen, to be printed (with a printing order and spine labels beside "
                     + "it), or both, held against each other; otherwise screen.")
     private Set set = Set.SCREEN;
+    @Option(names = "--go-on",
+            description = "Produces the bundle although words that are redacted on a page are still to be read elsewhere. "
+                    + "Otherwise each such place is named, nothing is written, and the command ends with 3.")
+    private boolean goOn;
     @Mixin
     private ProductionOptions options = new ProductionOptions();
     @Spec
@@ -50,15 +54,23 @@ final class BuildCommand implements Callable<Integer> {
                 BundleFolder place = opened.folder()) {
             place.tryPasswords(passwords);
             Bundle bundle = options.numbered(opened.bundle().withFromSources(options.over(opened.bundle().fromSources())));
+            RedactedWords.Found redacted =
+                    RedactedWords.in(bundle, Planner.plan(bundle), new BundleWords(place), production::isStopped);
+            redacted.notCompared().forEach(production::say);
+            redacted.open().forEach(leak -> production.say(leak.finding()));
+            if (!redacted.open().isEmpty() && !goOn) {
+                production.console()
+                        .say("Nothing was written. Decide each of these in the window, under Pages, or write the bundle "
+                                + "all the same with --go-on.");
+                return Exit.SOME_LEFT_OUT;
+            }
             if (options.checksNumbers()) production.checkNumbers(bundle, place);
             int code = set == Set.PAPER ? Exit.DONE
                     : production.produce(bundle, place, output, options.csv(), new ArrayList<>());
             if (set != Set.SCREEN && code != Exit.NOTHING)
                 code = Math.max(code, production.producePaper(bundle, place, output, options.csv()));
             if (set == Set.BOTH && code != Exit.NOTHING) code = Math.max(code, production.compareSets(output));
-            List<RedactedWords.Leak> leaks = RedactedWords.in(bundle, Planner.plan(bundle), new BundleWords(place));
-            leaks.forEach(leak -> production.say(leak.finding()));
-            return code == Exit.DONE && !leaks.isEmpty() ? Exit.SOME_LEFT_OUT : code;
+            return code == Exit.DONE && !redacted.open().isEmpty() ? Exit.SOME_LEFT_OUT : code;
         }
     }
 }

@@ -2,11 +2,15 @@ package app.yellowtab.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.intake.FoundFolder;
 import app.yellowtab.intake.Intake;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Reading;
+import app.yellowtab.model.contents.Document;
+import app.yellowtab.model.page.Area;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
@@ -77,6 +81,26 @@ class CommandTests extends AtTheCommandLine {
         byte[] first = Files.readAllBytes(target);
         run("assemble", matter, "-o", target);
         assertThat(Files.readAllBytes(target)).isEqualTo(first);
+    }
+
+    @Test
+    void whatIsRedactedAndReadElsewhereIsSaidBeforeAnythingIsWritten() throws IOException {
+        Path folder = temp.resolve("saved");
+        try (BundleFolder place = BundleFolder.create(folder, Bundle.EMPTY)) {
+            Intake.Taken taken = new Intake(place).bringIn(FoundFolder.of(List.of(matter), new ArrayList<>()),
+                    Intake.Listener.NONE, () -> false);
+            Bundle bundle = Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents());
+            Document fennick = bundle.contents().allDocuments().stream().filter(its -> its.title().equals("Fennick")).findFirst()
+                    .orElseThrow();
+            bundle = Edits.changeDocument(bundle, fennick.id(), its -> its.withTitle("Statement of Fennick"));
+            place.save(Redacting.redacted(bundle, fennick.runs().getFirst().key(1), List.of(new Area(10, 10, 180, 270)), "",
+                    false));
+        }
+        assertThat(run("build", folder, "-o", target)).isEqualTo(3);
+        assertThat(err.toString()).contains("The title of a document repeats words that are redacted", "Nothing was written");
+        assertThat(target).doesNotExist();
+        assertThat(run("build", folder, "-o", target, "--go-on")).isEqualTo(3);
+        assertThat(target).exists();
     }
 
     @Test

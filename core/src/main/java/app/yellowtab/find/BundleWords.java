@@ -112,6 +112,27 @@ public final class BundleWords {
     }
 
     /**
+     * {@return the words of a page of a source as {@link WordFinder#plainLine} makes them, in one line; empty where it has no
+     * such page}
+     *
+     * @param stop asked at every page
+     * @throws IOException if its file is gone, is locked or cannot be made out
+     */
+    String line(SourceId id, int page, BooleanSupplier stop) throws IOException {
+        List<String> lines = plain(id, stop);
+        return page > lines.size() ? "" : lines.get(page - 1);
+    }
+
+    /**
+     * {@return what comments on pages of one source say}
+     *
+     * @throws IOException if its file is gone, is locked or cannot be made out
+     */
+    List<String> comments(List<Content.SourcePage> pages) throws IOException {
+        return CommentWords.on(pages, files);
+    }
+
+    /**
      * {@return what is read on the pages of a source as they came}
      *
      * @param stop asked at every page

@@ -1,13 +1,16 @@
 package app.yellowtab.find;
 
-import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.page.Redacting;
+import app.yellowtab.facts.PageText;
+import app.yellowtab.find.Passage.Telling;
+import app.yellowtab.find.Recurrences.Recurrence;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.leaf.Content;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Comments;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.Redaction;
@@ -16,33 +19,48 @@ import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceBookmark;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.redact.TakenOut;
+import app.yellowtab.words.BatchPage;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiPredicate;
+import java.util.function.BooleanSupplier;
 import java.util.function.UnaryOperator;
-import java.util.regex.Matcher;
+import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
 
-/** Where a bundle still says what is redacted on one of its pages: in titles, in bookmarks, and on the same page elsewhere. */
+/**
+ * Where a bundle still says what is redacted on one of its pages: on other pages, in all that was typed, in bookmarks, names and
+ * comments, and in files that go along.
+ */
 public final class RedactedWords {
     private static final String INSTEAD = "[redacted]";
-    private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{N}]+(?:['’.-][\\p{L}\\p{N}]+)*");
-    /** A single word tells something if it is as long as this; two that follow each other, if each is as long as that. */
-    private static final int LEAST_LETTERS = 4;
-    private static final int LEAST_OF_TWO = 3;
-    /** Of an area with more words than this a single one tells nothing, unless it has a figure. */
-    private static final int FEW = 3;
+    private static final Pattern WORD = Pattern.compile("\\S+");
 
-    private RedactedWords() {}
+    private final Bundle bundle;
+    private final Plan plan;
+    private final BundleWords words;
+    private final Recurrences recurrences;
+    private final PassageFinder finder;
+    private final List<Leak> leaks = new ArrayList<>();
+
+    private RedactedWords(Bundle bundle, Plan plan, BundleWords words, Recurrences recurrences, PassageFinder finder) {
+        this.recurrences = recurrences;
+        this.bundle = bundle;
+        this.plan = plan;
+        this.words = words;
+        this.finder = finder;
+    }
 
     /**
      * Something that gives away what is redacted.
@@ -51,40 +69,113 @@ public final class RedactedWords {
      */
     public record Leak(Finding finding, Optional<UnaryOperator<Bundle>> fix) {}
 
-    /** {@return all that is found, in the order of the bundle; pages whose words cannot be read are passed over} */
-    public static List<Leak> in(Bundle bundle, Plan plan, BundleWords words) {
-        List<List<String>> taken = taken(plan, words);
-        List<Leak> leaks = new ArrayList<>(elsewhere(bundle, plan));
-        if (taken.isEmpty()) return leaks;
-        for (Document document : bundle.contents().allDocuments()) {
-            repeated(document.description(), taken).ifPresent(clean -> leaks.add(new Leak(
-                    new Finding(Code.REDACTED_IN_TITLE, new Subject.OfEntry(document.id().value(), document.description()),
-                            clean),
-                    Optional.of(now -> Edits.changeDocument(now, document.id(), its -> its.withDescription(clean))))));
-            repeated(document.title(), taken).ifPresent(clean -> leaks.add(new Leak(
-                    new Finding(Code.REDACTED_IN_TITLE, new Subject.OfEntry(document.id().value(), document.title()), clean),
-                    Optional.of(now -> Edits.changeDocument(now, document.id(), its -> its.withTitle(clean))))));
+    /**
+     * What was found.
+     *
+     * @param leaks       other than words on pages, in the order of the bundle
+     * @param recurrences words on other pages, but for pages that are among the leaks as a whole
+     */
+    public record Found(List<Leak> leaks, Recurrences.Found recurrences) {
+        public static final Found NOTHING = new Found(List.of(), Recurrences.Found.NOTHING);
+
+        public Found {
+            leaks = List.copyOf(leaks);
         }
-        Set<SourceId> used = new HashSet<>();
-        for (Document document : bundle.contents().allDocuments()) used.addAll(document.sources());
-        for (Source source : bundle.sources()) {
-            if (!used.contains(source.id())) continue;
-            if (repeated(source.fileName().replace('_', ' '), taken).isPresent()) leaks.add(new Leak(
-                    new Finding(Code.REDACTED_IN_NAME, new Subject.OfSource(source.id().value(), source.fileName(), "", 0), ""),
-                    Optional.empty()));
-            for (SourceBookmark own : new LinkedHashSet<>(source.bookmarks())) {
-                repeated(own.title(), taken)
-                        .ifPresent(
-                                clean -> leaks
-                                        .add(new Leak(
-                                                new Finding(Code.REDACTED_IN_BOOKMARK,
-                                                        new Subject.OfSource(source.id().value(), source.fileName(), "",
-                                                                own.page()),
-                                                        "\"" + own.title() + "\", which could be \"" + clean + "\""),
-                                                Optional.of(now -> renamed(now, source.id(), own, clean)))));
+
+        /** {@return all that somebody must decide before anything goes out, each with what helps} */
+        public List<Leak> open() {
+            return Stream.concat(leaks.stream(), recurrences.open().stream().map(RedactedWords::leak)).toList();
+        }
+
+        /** {@return what could not be compared, and so must be looked at} */
+        public List<Finding> notCompared() {
+            return recurrences.wordless() == 0 ? List.of() : List.of(Finding.about(Code.REDACTED_NOT_COMPARED, "The bundle",
+                    String.valueOf(recurrences.wordless())));
+        }
+    }
+
+    private static Leak leak(Recurrence one) {
+        return new Leak(new Finding(Code.REDACTED_AGAIN, new Subject.OfThing(one.label()),
+                "\"" + one.words() + "\", which is redacted on page " + one.there()),
+                Optional.of(now -> Redacting.redactedLike(now, one.page(), one.areas(), one.like())));
+    }
+
+    /**
+     * {@return all that is found} Pages whose words cannot be read are passed over.
+     *
+     * @param stop asked at every page
+     */
+    public static Found in(Bundle bundle, Plan plan, BundleWords words, BooleanSupplier stop) {
+        Recurrences recurrences = new Recurrences(plan, words, stop);
+        if (!recurrences.isAnyRedacted()) return Found.NOTHING;
+        PassageFinder finder = new PassageFinder(recurrences.passages());
+        RedactedWords all = new RedactedWords(bundle, plan, words, recurrences, finder);
+        Set<PageKey> whole = all.elsewhere();
+        Recurrences.Found onPages = recurrences.look(finder, whole);
+        if (!stop.getAsBoolean()) all.around();
+        return new Found(all.leaks, onPages);
+    }
+
+    private void around() {
+        for (Around.Text text : Around.of(bundle)) repeated(text.words()).ifPresent(clean -> leaks.add(new Leak(
+                Finding.about(Code.REDACTED_AROUND, text.what(), couldBe(text.words(), clean)),
+                text.fix().map(fix -> now -> fix.apply(now, clean)))));
+        Map<SourceId, List<Content.SourcePage>> used = new LinkedHashMap<>();
+        for (Leaf leaf : plan.leaves()) if (leaf.content() instanceof Content.SourcePage page)
+            used.computeIfAbsent(page.source(), id -> new ArrayList<>()).add(page);
+        Set<SourceId> named = new HashSet<>(used.keySet());
+        for (Document document : bundle.contents().allDocuments()) named.addAll(document.sources());
+        for (Source source : bundle.sources()) if (named.contains(source.id())) {
+            names(source);
+            if (used.containsKey(source.id())) comments(source, used.get(source.id()));
+        }
+        for (Document document : bundle.contents().allDocuments())
+            document.enclosed().ifPresent(file -> inside(document, file.source()));
+    }
+
+    private void names(Source source) {
+        if (repeated(source.fileName().replace('_', ' ')).isPresent())
+            leaks.add(new Leak(new Finding(Code.REDACTED_IN_NAME, of(source, 0), ""), Optional.empty()));
+        for (SourceBookmark own : new LinkedHashSet<>(source.bookmarks())) repeated(own.title())
+                .ifPresent(clean -> leaks.add(new Leak(
+                        new Finding(Code.REDACTED_IN_BOOKMARK, of(source, own.page()), couldBe(own.title(), clean)),
+                        Optional.of(now -> renamed(now, source.id(), own, clean)))));
+    }
+
+    private void comments(Source source, List<Content.SourcePage> pages) {
+        if (source.about().pages().comments() == 0 || bundle.fromSources().comments() == Comments.DROPPED) return;
+        try {
+            for (String said : words.comments(pages)) if (repeated(said).isPresent())
+                leaks.add(new Leak(new Finding(Code.REDACTED_IN_COMMENT, of(source, 0), "\"" + said + "\""), Optional.empty()));
+        } catch (IOException | RuntimeException | Error unreadable) {
+            LoggerFactory.getLogger(RedactedWords.class).info("comments not compared: {}", source.id(), unreadable);
+        }
+    }
+
+    /** Looks through a file that goes along as it is. */
+    private void inside(Document document, SourceId file) {
+        try {
+            int page = 0;
+            for (BatchPage read : words.pagesOf(file, () -> false)) {
+                page++;
+                if (finder.in(read.text().lines().stream().flatMap(List::stream).map(PageText.Word::text).toList(), false)
+                        .stream().noneMatch(hit -> hit.telling() == Telling.MUCH))
+                    continue;
+                leaks.add(new Leak(new Finding(Code.REDACTED_IN_FILE, new Subject.OfEntry(document.id().value(),
+                        document.title()), String.valueOf(page)), Optional.empty()));
+                return;
             }
+        } catch (IOException | RuntimeException | Error unreadable) {
+            LoggerFactory.getLogger(RedactedWords.class).info("file not compared: {}", file, unreadable);
         }
-        return leaks;
+    }
+
+    private static Subject.OfSource of(Source source, int page) {
+        return new Subject.OfSource(source.id().value(), source.fileName(), "", page);
+    }
+
+    private static String couldBe(String words, String clean) {
+        return "\"" + words + "\", which could be \"" + clean + "\"";
     }
 
     private static Bundle renamed(Bundle bundle, SourceId id, SourceBookmark own, String clean) {
@@ -95,90 +186,40 @@ public final class RedactedWords {
                 : source).toList());
     }
 
-    /** {@return the words of every area that is redacted} */
-    private static List<List<String>> taken(Plan plan, BundleWords words) {
-        List<List<String>> all = new ArrayList<>();
-        for (Leaf leaf : plan.leaves()) {
-            if (!(leaf.content() instanceof Content.SourcePage page) || page.look().redactions().isEmpty()) continue;
-            try {
-                words.page(page.source(), page.page()).ifPresent(its -> {
-                    for (Redaction redaction : page.look().redactions()) {
-                        List<String> area = new ArrayList<>();
-                        for (String word : TakenOut.words(its.text(), its.state(), redaction.area(), its.widthMm(),
-                                its.heightMm()))
-                            area.addAll(words(word));
-                        if (!area.isEmpty()) all.add(area);
-                    }
-                });
-            } catch (IOException | RuntimeException | Error unreadable) {
-                LoggerFactory.getLogger(RedactedWords.class).info("not compared: {}", page.source().value(), unreadable);
-            }
-        }
-        return all;
-    }
-
-    private static List<String> words(String text) {
-        return WORD.matcher(text).results().map(found -> found.group().toLowerCase(Locale.ROOT)).toList();
+    private Optional<String> repeated(String title) {
+        return repeated(title, finder, recurrences::tells);
     }
 
     /** {@return a title with what it repeats of redacted words left out; empty where it repeats nothing that tells anything} */
-    static Optional<String> repeated(String title, List<List<String>> taken) {
-        List<int[]> places = new ArrayList<>();
-        List<String> own = new ArrayList<>();
-        Matcher matcher = WORD.matcher(title);
-        while (matcher.find()) {
-            places.add(new int[] {matcher.start(), matcher.end()});
-            own.add(matcher.group().toLowerCase(Locale.ROOT));
-        }
-        boolean[] gone = new boolean[own.size()];
-        boolean any = false;
-        for (List<String> area : taken) {
-            for (int i = 0; i < own.size(); i++) {
-                for (int at = 0; at < area.size(); at++) {
-                    int same = 0;
-                    while (i + same < own.size() && at + same < area.size() && own.get(i + same).equals(area.get(at + same)))
-                        same++;
-                    if (!tells(own.subList(i, i + same), area.size())) continue;
-                    for (int n = 0; n < same; n++) gone[i + n] = true;
-                    any = true;
-                }
-            }
-        }
-        if (!any) return Optional.empty();
+    static Optional<String> repeated(String title, PassageFinder finder, BiPredicate<List<String>, PassageFinder.Hit> tells) {
+        List<MatchResult> places = WORD.matcher(title).results().toList();
+        List<String> all = places.stream().map(MatchResult::group).toList();
+        List<PassageFinder.Hit> hits = finder.in(all, true).stream().filter(hit -> tells.test(all, hit)).toList();
+        if (hits.isEmpty()) return Optional.empty();
+        BitSet gone = new BitSet();
+        hits.forEach(hit -> gone.set(hit.first(), hit.last() + 1));
         StringBuilder clean = new StringBuilder();
         int from = 0;
-        for (int i = 0; i < gone.length; i++) {
-            if (!gone[i]) continue;
-            int end = i;
-            while (end + 1 < gone.length && gone[end + 1]) end++;
-            clean.append(title, from, places.get(i)[0]).append(INSTEAD);
-            from = places.get(end)[1];
+        for (int i = gone.nextSetBit(0); i >= 0; i = gone.nextSetBit(i)) {
+            int end = gone.nextClearBit(i);
+            clean.append(title, from, places.get(i).start()).append(INSTEAD);
+            from = places.get(end - 1).end();
             i = end;
         }
         return Optional.of(clean.append(title.substring(from)).toString());
     }
 
-    private static boolean tells(List<String> same, int ofArea) {
-        if (same.isEmpty()) return false;
-        if (same.size() > 1) return same.stream().filter(word -> word.length() > LEAST_OF_TWO).count() > 1;
-        String word = same.getFirst();
-        boolean figure = word.chars().anyMatch(Character::isDigit);
-        return word.length() >= LEAST_LETTERS && (figure || ofArea <= FEW);
-    }
-
-    /** {@return pages that show the same, of the same file or of another, with more of it to be seen} */
-    private static List<Leak> elsewhere(Bundle bundle, Plan plan) {
+    /** Adds pages that show the same, of the same file or of another, with more of it to be seen; {@return those pages} */
+    private Set<PageKey> elsewhere() {
         Map<String, List<Leaf>> same = new HashMap<>();
         Map<SourceId, Source> sources = bundle.sourcesById();
         Set<SourceId> redacted = new HashSet<>();
         for (Leaf leaf : plan.leaves()) {
-            if (leaf.content() instanceof Content.SourcePage page && !page.look().redactions().isEmpty())
-                redacted.add(page.source());
-        }
-        List<Leak> leaks = new ArrayList<>();
-        if (redacted.isEmpty()) return leaks;
-        for (Leaf leaf : plan.leaves()) if (leaf.content() instanceof Content.SourcePage page)
+            if (!(leaf.content() instanceof Content.SourcePage page)) continue;
             same.computeIfAbsent(shown(page, sources), name -> new ArrayList<>(1)).add(leaf);
+            if (!page.look().redactions().isEmpty()) redacted.add(page.source());
+        }
+        Set<PageKey> found = new HashSet<>();
         for (Leaf leaf : plan.leaves()) {
             if (!(leaf.content() instanceof Content.SourcePage page) || page.look().redactions().isEmpty()) continue;
             for (Leaf other : same.getOrDefault(shown(page, sources), List.of())) {
@@ -189,6 +230,7 @@ public final class RedactedWords {
                 PageKey there = other.key().get();
                 leaks.add(new Leak(new Finding(Code.REDACTED_ELSEWHERE, new Subject.OfThing(leaf.label()), other.label()),
                         Optional.of(now -> Redacting.alsoOn(now, key, Set.of(there)))));
+                found.add(there);
             }
         }
         for (Document document : bundle.contents().allDocuments()) {
@@ -197,7 +239,7 @@ public final class RedactedWords {
                     new Finding(Code.REDACTED_GOES_ALONG, new Subject.OfEntry(document.id().value(), document.title()), ""),
                     Optional.empty()));
         }
-        return leaks;
+        return found;
     }
 
     /** {@return what tells a page from all that show something else; a file may have come in twice} */

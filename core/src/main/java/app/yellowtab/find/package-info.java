@@ -1,4 +1,4 @@
-/** Finding words in a bundle. Start at {@link app.yellowtab.find.BundleWords}. */
+/** Finding words in a bundle, and what still says what is redacted. Start at {@link app.yellowtab.find.BundleWords}. */
 @NullMarked
 package app.yellowtab.find;
 

@@ -170,9 +170,11 @@ public final class OlderFormats {
         }
     }
 
-    /** Pages were not withheld. */
+    /** Pages were not withheld, and nothing was left to be seen. */
     private static void shown(JsonNode look) {
-        if (look instanceof ObjectNode object) fill(object, "withheld", () -> BundleJson.MAPPER.nullNode());
+        if (!(look instanceof ObjectNode object)) return;
+        fill(object, "withheld", () -> BundleJson.MAPPER.nullNode());
+        fill(object, "spared", () -> BundleJson.MAPPER.createArrayNode());
     }
 
     /**

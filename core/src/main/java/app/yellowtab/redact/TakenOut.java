@@ -108,8 +108,13 @@ public final class TakenOut {
     public static List<String> words(PageText text, SheetState state, Area area, double wideMm, double highMm) {
         List<String> words = new ArrayList<>();
         for (List<Word> line : text.lines())
-            for (Word word : line) if (isTouched(box(word, state, wideMm, highMm), List.of(area), 0)) words.add(word.text());
+            for (Word word : line) if (takes(area, word, state, wideMm, highMm)) words.add(word.text());
         return words;
+    }
+
+    /** {@return whether an area takes a word of a page out} The other things are as {@link #words} takes them. */
+    public static boolean takes(Area area, Word word, SheetState state, double wideMm, double highMm) {
+        return isTouched(box(word, state, wideMm, highMm), List.of(area), 0);
     }
 
     private static boolean isTouched(Rectangle2D box, List<Area> areas, double looseMm) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.Entries;
 import app.yellowtab.edit.cut.CutEdits;
+import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.facts.PageSet;
 import app.yellowtab.facts.PageShape;
@@ -40,6 +41,7 @@ import app.yellowtab.model.number.Series;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.number.ServedNumber;
 import app.yellowtab.model.page.Area;
+import app.yellowtab.model.page.Spared;
 import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.RunId;
@@ -106,6 +108,17 @@ class BundleSchemaTests {
                     document -> document.withDate(DateReader.read(date).orElseThrow()));
             assertThat(schema.validate(write(dated))).isEmpty();
         }
+    }
+
+    @Test
+    void whatIsLeftToBeSeenIsKept() throws IOException {
+        PageKey page = bundle.contents().allDocuments().getFirst().runs().getFirst().key(1);
+        Bundle spared = Redacting.spared(bundle, page, List.of(new Spared(new Area(1, 2, 3, 4), "Whitlow", "in the order")));
+        JsonNode written = write(spared);
+        assertThat(schema.validate(written)).isEmpty();
+        assertThat(written.toString()).contains("in the order");
+        assertThat(BundleJson.read(written, key -> BundleJson.MAPPER.valueToTree(PageFacts.UNKNOWN)).contents())
+                .isEqualTo(spared.contents());
     }
 
     @Test

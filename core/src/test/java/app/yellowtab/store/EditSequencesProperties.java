@@ -37,6 +37,7 @@ import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageRanges;
 import app.yellowtab.model.page.Redaction;
+import app.yellowtab.model.page.Spared;
 import app.yellowtab.model.run.BlankLook;
 import app.yellowtab.model.run.BlankPages;
 import app.yellowtab.model.run.PageKey;
@@ -134,8 +135,10 @@ class EditSequencesProperties {
                     List.of(new BlankPages(RunId.fresh(), 1 + random.nextInt(3), BlankLook.PLAIN, true, BlankPages.Sets.BOTH)));
             case 25 -> PageEdits.replaced(now, somePages(now),
                     List.of(SourcePages.of(new SourceId("u"), 1 + random.nextInt(4), 5 + random.nextInt(4))));
-            case 26 -> PageEdits.looked(now, somePages(now), look -> look.withRedactions(
-                    List.of(new Redaction(new Area(10, 10, 1 + random.nextInt(50), 5), "private", random.nextBoolean()))));
+            case 26 -> PageEdits.looked(now, somePages(now), look -> look
+                    .withSpared(random.nextBoolean() ? List.of() : List.of(new Spared(new Area(1, 2, 3, 4), "left", "")))
+                    .withRedactions(List
+                            .of(new Redaction(new Area(10, 10, 1 + random.nextInt(50), 5), "private", random.nextBoolean()))));
             case 27 -> somePages(now).stream().findFirst().map(page -> random.nextBoolean()
                     ? Redacting.alsoOn(now, page, somePages(now)) : Redacting.allTakenBack(now, Set.of(page))).orElse(now);
             case 16 -> Enclosing.enclose(now, id, random.nextBoolean());

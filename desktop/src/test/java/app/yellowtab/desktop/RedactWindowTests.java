@@ -130,7 +130,12 @@ class RedactWindowTests extends AtTheWindow {
         robot.clickOn("#status-produce");
         until(() -> robot.lookup("#again").query().isVisible());
         assertThat(robot.lookup("#produce-start").query().isDisabled()).isTrue();
-        robot.clickOn("#again-seen").clickOn("#produce-target").push(KeyCode.END).clickOn("#produce-start");
+        robot.clickOn("#again-seen");
+        until(() -> robot.lookup("#repeats-leave").tryQuery().isPresent());
+        assertThat(robot.lookup("#produce-start").query().isDisabled()).as("one Quagmire is not decided").isTrue();
+        robot.clickOn("#repeats-reason").write("Quoted in the order").clickOn("#repeats-leave");
+        until(() -> !robot.lookup("#produce-start").query().isDisabled());
+        robot.clickOn("#produce-target").push(KeyCode.END).clickOn("#produce-start");
         Path target = temp.resolve("bundle/Trial bundle.pdf");
         until(() -> Files.exists(target) && jobs.running().isEmpty());
         List<String> pages = Pdfs.pages(target);
@@ -139,6 +144,7 @@ class RedactWindowTests extends AtTheWindow {
         assertThat(pages.get(4)).contains("once more").doesNotContain("Quagmire");
         assertThat(Files.readString(target, StandardCharsets.ISO_8859_1)).doesNotContain("Zanzibar");
         robot.interact(() -> {
+            workspace().undo();
             workspace().undo();
             assertThat(workspace().bundle().toLookAt()).containsExactly(again);
             workspace().undo();

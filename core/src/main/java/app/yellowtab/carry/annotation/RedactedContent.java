@@ -39,7 +39,7 @@ public final class RedactedContent {
     }
 
     /** {@return whether an annotation touches an area; one that says nowhere where it stands may} */
-    static boolean touches(COSDictionary annotation, List<Rectangle2D> areas) {
+    public static boolean touches(COSDictionary annotation, List<Rectangle2D> areas) {
         if (areas.isEmpty()) return false;
         COSArray sides = annotation.getCOSArray(COSName.RECT);
         if (sides == null || sides.size() < 4) return true;

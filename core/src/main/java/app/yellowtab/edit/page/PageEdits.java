@@ -42,7 +42,7 @@ public final class PageEdits {
      */
     public static Bundle asTheyCame(Bundle bundle, Set<PageKey> pages) {
         return looked(bundle, pages,
-                look -> new PageLook(0, 0, Optional.empty(), Optional.empty(), 1, look.redactions(), look.withheld()));
+                look -> PageLook.PLAIN.withRedactions(look.redactions()).withWithheld(look.withheld()).withSpared(look.spared()));
     }
 
     /**

@@ -9,6 +9,7 @@ import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.LookedPage;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Redaction;
+import app.yellowtab.model.page.Spared;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.Run;
 import app.yellowtab.model.run.SourcePages;
@@ -47,6 +48,33 @@ public final class Redacting {
         for (Area area : seen)
             came(shape.get(), its.get().look(), area).ifPresent(came -> more.add(new Redaction(came, reason, printed)));
         return changed(bundle, halves(bundle, page), before -> union(before, more));
+    }
+
+    /**
+     * {@return the bundle with areas of a page redacted as another page has it}
+     *
+     * @param came in millimetres from the upper left of the page as it came
+     * @param like has their reason
+     */
+    public static Bundle redactedLike(Bundle bundle, PageKey page, List<Area> came, Redaction like) {
+        Optional<PageShape> shape = find(bundle, page).flatMap(pages -> shape(bundle, pages, page.page()));
+        if (shape.isEmpty()) return bundle;
+        List<Redaction> more = new ArrayList<>();
+        for (Area area : came)
+            came(shape.get(), PageLook.PLAIN, area).ifPresent(on -> more.add(new Redaction(on, like.reason(), like.printed())));
+        return changed(bundle, halves(bundle, page), before -> union(before, more));
+    }
+
+    /** {@return the bundle with words of a page left to be seen although they are redacted elsewhere} */
+    public static Bundle spared(Bundle bundle, PageKey page, List<Spared> more) {
+        return PageEdits.looked(bundle, halves(bundle, page), look -> look.withSpared(
+                Stream.concat(look.spared().stream().filter(known -> !more.contains(known)), more.stream()).toList()));
+    }
+
+    /** {@return the bundle with nothing decided of words of a page that are redacted elsewhere} */
+    public static Bundle undecided(Bundle bundle, PageKey page, List<Spared> before) {
+        return PageEdits.looked(bundle, halves(bundle, page),
+                look -> look.withSpared(look.spared().stream().filter(known -> !before.contains(known)).toList()));
     }
 
     /** {@return the bundle with an area of a page taken back} */

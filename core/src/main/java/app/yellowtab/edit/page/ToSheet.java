@@ -81,8 +81,7 @@ public final class ToSheet {
     private record Placed(Optional<Sheet> sheet, double scale) {}
 
     private static PageLook on(PageLook look, Placed placed) {
-        return new PageLook(look.turns(), look.straightenDegrees(), look.crop(), placed.sheet(), placed.scale(),
-                look.redactions(), look.withheld());
+        return look.onSheet(placed.sheet(), placed.scale());
     }
 
     private static Optional<Placed> placed(PageShape shape, PageLook look, Sheet sheet, boolean enlarges, boolean drawings) {

@@ -15,9 +15,10 @@ import java.util.Optional;
  * @param redactions        areas that are taken out
  * @param withheld          why the page is withheld, and a slip stands in its place; the reason may be empty; no reason where it
  *         is shown
+ * @param spared            words that stay to be seen although they are redacted elsewhere
  */
 public record PageLook(int turns, double straightenDegrees, Optional<Area> crop, Optional<Sheet> sheet, double scale,
-        List<Redaction> redactions, Optional<String> withheld) {
+        List<Redaction> redactions, Optional<String> withheld, List<Spared> spared) {
     /** As it came. */
     public static final PageLook PLAIN = new PageLook(0, 0, Optional.empty(), Optional.empty(), 1, List.of());
     private static final double MOST_DEGREES = 45;
@@ -27,7 +28,7 @@ public record PageLook(int turns, double straightenDegrees, Optional<Area> crop,
     /** A page that is shown. */
     public PageLook(int turns, double straightenDegrees, Optional<Area> crop, Optional<Sheet> sheet, double scale,
             List<Redaction> redactions) {
-        this(turns, straightenDegrees, crop, sheet, scale, redactions, Optional.empty());
+        this(turns, straightenDegrees, crop, sheet, scale, redactions, Optional.empty(), List.of());
     }
 
     public PageLook {
@@ -40,35 +41,41 @@ public record PageLook(int turns, double straightenDegrees, Optional<Area> crop,
         if (!(scale >= LEAST_SCALE && scale <= MOST_SCALE))
             throw new IllegalArgumentException("\"scale\" must be " + LEAST_SCALE + " to " + MOST_SCALE + ", got " + scale);
         redactions = List.copyOf(redactions);
+        spared = List.copyOf(spared);
     }
 
+    /** {@return whether the page is seen as it came} */
     public boolean isPlain() {
-        return equals(PLAIN);
+        return (spared.isEmpty() ? this : withSpared(List.of())).equals(PLAIN);
     }
 
     public PageLook withTurns(int newTurns) {
-        return new PageLook(newTurns, straightenDegrees, crop, sheet, scale, redactions, withheld);
+        return new PageLook(newTurns, straightenDegrees, crop, sheet, scale, redactions, withheld, spared);
     }
 
     /** @param degrees clockwise about the middle */
     public PageLook withStraightening(double degrees) {
-        return new PageLook(turns, degrees, crop, sheet, scale, redactions, withheld);
+        return new PageLook(turns, degrees, crop, sheet, scale, redactions, withheld, spared);
     }
 
     public PageLook withRedactions(List<Redaction> newRedactions) {
-        return new PageLook(turns, straightenDegrees, crop, sheet, scale, newRedactions, withheld);
+        return new PageLook(turns, straightenDegrees, crop, sheet, scale, newRedactions, withheld, spared);
     }
 
     public PageLook withWithheld(Optional<String> reason) {
-        return new PageLook(turns, straightenDegrees, crop, sheet, scale, redactions, reason);
+        return new PageLook(turns, straightenDegrees, crop, sheet, scale, redactions, reason, spared);
     }
 
     /** {@return the same on a sheet, in another size} */
     public PageLook onSheet(Optional<Sheet> newSheet, double newScale) {
-        return new PageLook(turns, straightenDegrees, crop, newSheet, newScale, redactions, withheld);
+        return new PageLook(turns, straightenDegrees, crop, newSheet, newScale, redactions, withheld, spared);
     }
 
     public PageLook withCrop(Optional<Area> newCrop) {
-        return new PageLook(turns, straightenDegrees, newCrop, sheet, scale, redactions, withheld);
+        return new PageLook(turns, straightenDegrees, newCrop, sheet, scale, redactions, withheld, spared);
+    }
+
+    public PageLook withSpared(List<Spared> newSpared) {
+        return new PageLook(turns, straightenDegrees, crop, sheet, scale, redactions, withheld, newSpared);
     }
 }

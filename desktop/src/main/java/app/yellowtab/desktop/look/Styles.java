@@ -60,6 +60,8 @@ public final class Styles {
     public static final String GLANCE_WORDS = "glance-words";
     public static final String SMALL_PAGE = "small-page";
     public static final String FOUND_WORDS = "found-words";
+    public static final String REPEATED = "repeated-words";
+    public static final String AROUND_REPEATED = "around-repeated";
     public static final String LOOKED_WORDS = "looked-words";
     public static final String CHOSEN_WORDS = "chosen-words";
     public static final String FACT = "fact";

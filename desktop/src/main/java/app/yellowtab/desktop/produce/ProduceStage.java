@@ -16,6 +16,8 @@ import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.StageView;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.find.BundleWords;
+import app.yellowtab.find.RedactedWords;
+import app.yellowtab.find.RedactedWords.Leak;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.ledger.Ledger;
@@ -26,12 +28,14 @@ import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -45,6 +49,9 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** Says what will be written, asks where, and shows how far it is and what came of it. */
 public final class ProduceStage extends StackPane implements StageView {
+    /** So many pages with the same words are shown at a time. */
+    private static final int MANY = 40;
+
     private final Workspace workspace;
     private final Production production;
     private final FileDialogs dialogs;
@@ -65,14 +72,18 @@ public final class ProduceStage extends StackPane implements StageView {
     private final ScrollPane scroll = new ScrollPane();
     private Optional<ProofView> proof = Optional.empty();
     private final Subscription subscription;
+    private final CheckBox goOn = new CheckBox(Words.of("produce.goOn"));
     private String suggestedBefore = "";
+    /** What still says what is redacted, beside pages. */
+    private List<Finding> gone = List.of();
     /** Whether somebody must look at something first. */
     private boolean waits;
 
     /** @param notes what else must be known before it is produced */
     public ProduceStage(Workspace workspace, PageRenderer renderer, Region notes, FileDialogs dialogs, Opener opener) {
         this.workspace = workspace;
-        this.production = new Production(workspace, Assembler.standard(), renderer);
+        BundleWords words = new BundleWords(workspace.folder());
+        this.production = new Production(workspace, Assembler.standard(), renderer, words);
         this.dialogs = dialogs;
         this.notes = notes;
         this.opener = opener;
@@ -82,12 +93,15 @@ public final class ProduceStage extends StackPane implements StageView {
         produce.getStyleClass().add(Styles.MAIN_ACTION);
         produce.setDefaultButton(true);
         result.setId("produce-result");
-        this.leaking = new Leaks(workspace, new BundleWords(workspace.folder()));
-        this.leaks = new LeakList(leaking);
+        this.leaking = new Leaks(workspace, words);
+        this.leaks = new LeakList(leaking, MANY);
         this.again = new AgainList(workspace);
+        goOn.setId("produce-go-on");
+        goOn.setWrapText(true);
+        goOn.setOnAction(event -> enable());
         VBox card =
                 new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, again, contents, choices, paper,
-                        file(), leaks, notes, produce, result);
+                        file(), leaks, goOn, notes, produce, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
         StackPane room = new StackPane(card);
@@ -98,6 +112,7 @@ public final class ProduceStage extends StackPane implements StageView {
         getChildren().add(scroll);
         subscription = Subscription.combine(workspace.onPlan(this::show),
                 sceneProperty().subscribe(scene -> show(workspace.plan())), production.stateProperty().subscribe(this::show),
+                leaking.foundProperty().subscribe(this::showLeaks),
                 target.textProperty().subscribe(text -> showReplaced()),
                 result.heightProperty().subscribe(this::showEnd));
     }
@@ -171,9 +186,19 @@ public final class ProduceStage extends StackPane implements StageView {
                 && written.outcome().file().equals(file);
     }
 
+    /** Whoever goes on all the same goes on with what was found then. */
+    private void showLeaks(RedactedWords.Found found) {
+        if (!found.leaks().stream().map(Leak::finding).toList().equals(gone)) goOn.setSelected(false);
+        gone = found.leaks().stream().map(Leak::finding).toList();
+        Controls.show(goOn, !gone.isEmpty());
+        enable();
+    }
+
     private void enable() {
+        RedactedWords.Found found = leaking.foundProperty().get();
         produce.setDisable(production.stateProperty().get() instanceof Production.ProductionState.Running
-                || waits || workspace.plan().documentCount() == 0 || typed().isEmpty());
+                || waits || !found.recurrences().open().isEmpty() || !found.leaks().isEmpty() && !goOn.isSelected()
+                || workspace.plan().documentCount() == 0 || typed().isEmpty());
     }
 
     private Optional<Path> typed() {
@@ -187,7 +212,7 @@ public final class ProduceStage extends StackPane implements StageView {
     }
 
     private void start() {
-        typed().ifPresent(file -> production.start(file, paper.sets()));
+        typed().ifPresent(file -> production.start(file, paper.sets(), goOn.isSelected()));
     }
 
     private void show(Production.ProductionState state) {

@@ -8,6 +8,8 @@ import app.yellowtab.desktop.produce.PaperChoices.Sets;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.files.FileNames;
+import app.yellowtab.find.BundleWords;
+import app.yellowtab.find.RedactedWords;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
@@ -54,10 +56,13 @@ final class Production {
     private final Workspace workspace;
     private final Assembler assembler;
     private final PageRenderer renderer;
+    private final BundleWords words;
     private final ReadOnlyObjectWrapper<ProductionState> state =
             new ReadOnlyObjectWrapper<>(this, "state", new ProductionState.Ready());
 
-    Production(Workspace workspace, Assembler assembler, PageRenderer renderer) {
+    /** @param words of the bundle */
+    Production(Workspace workspace, Assembler assembler, PageRenderer renderer, BundleWords words) {
+        this.words = words;
         this.workspace = workspace;
         this.renderer = renderer;
         this.assembler = assembler;
@@ -77,26 +82,46 @@ final class Production {
     /** What the work came to. */
     private record Done(Outcome outcome, Optional<PaperFiles> paper, List<Finding> findings) {}
 
-    /** Begins to produce the bundle as it is now; edits made meanwhile are not in it. */
-    void start(Path target, Sets sets) {
+    /**
+     * Begins to produce the bundle as it is now; edits made meanwhile are not in it. Words on pages that are redacted elsewhere
+     * must be decided before.
+     *
+     * @param goOn whether it is produced although something else still says what is redacted
+     */
+    void start(Path target, Sets sets, boolean goOn) {
         if (state.get() instanceof ProductionState.Running) return;
         Bundle bundle = workspace.bundle();
         long begun = System.nanoTime();
-        Jobs.Job job = workspace.jobs().start((progress, stop) -> produce(bundle, target, sets, progress, stop),
+        Jobs.Job job = workspace.jobs().start((progress, stop) -> produce(bundle, target, sets, goOn, progress, stop),
                 done -> state.set(switch (done.outcome()) {
                     case Outcome.Written written ->
                             new ProductionState.Written(written, (System.nanoTime() - begun) / 1e9, done.paper(),
                                     done.findings());
                     case Outcome.Stopped stopped -> new ProductionState.Stopped();
                 }),
-                failure -> state.set(new ProductionState.Failed(failure instanceof FindingException known ? known.getMessage()
-                        : Words.of("produce.unexpected"))));
+                failure -> state.set(new ProductionState.Failed(
+                        failure instanceof FindingException || failure instanceof UndecidedException ? failure.getMessage()
+                                : Words.of("produce.unexpected"))));
         if (workspace.jobs().running().contains(job)) state.set(new ProductionState.Running(job));
     }
 
-    private Done produce(Bundle bundle, Path target, Sets sets, Consumer<Jobs.JobProgress> progress, BooleanSupplier stop)
+    /** Something in the bundle still says what is redacted. */
+    private static final class UndecidedException extends IOException {
+        private static final long serialVersionUID = 1;
+
+        UndecidedException(int places) {
+            super(Words.of("produce.undecided", places));
+        }
+    }
+
+    private Done produce(Bundle bundle, Path target, Sets sets, boolean goOn, Consumer<Jobs.JobProgress> progress,
+            BooleanSupplier stop)
             throws IOException {
         LocalDateTime now = LocalDateTime.now();
+        progress.accept(new Jobs.JobProgress(Words.of("produce.lookingRedacted"), -1));
+        RedactedWords.Found redacted = RedactedWords.in(bundle, Planner.plan(bundle, now), words, stop);
+        int open = goOn ? redacted.recurrences().open().size() : redacted.open().size();
+        if (open > 0) throw new UndecidedException(open);
         Optional<Outcome> screen = Optional.empty();
         if (sets != Sets.PAPER) {
             Plan plan = Planner.plan(bundle, now);

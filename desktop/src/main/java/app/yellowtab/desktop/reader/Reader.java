@@ -54,6 +54,9 @@ public final class Reader extends HBox {
     private static final double CHOSEN_PX = 64;
     private static final Duration PATIENCE = Duration.millis(250);
 
+    /** So many pages with the same words are shown at a time. */
+    private static final int FEW = 3;
+
     private final Workspace workspace;
     private final PagePictures pictures;
     private final List<PagePictures.Request> requests = new ArrayList<>();
@@ -98,7 +101,7 @@ public final class Reader extends HBox {
         this.redacting = new RedactDesk(workspace, words);
         this.redactBar = new RedactBar(redacting, workspace, dialogs);
         this.leaking = new Leaks(workspace, words);
-        this.leaks = new LeakList(leaking);
+        this.leaks = new LeakList(leaking, FEW);
         this.hand = new RedactHand(redacting, page, selection::text);
         page.onDrawn(() -> frame.wantedProperty().get() && !redacting.stateProperty().get().isOn(), area -> {
             page.mark(List.of(area));
@@ -218,7 +221,7 @@ public final class Reader extends HBox {
         selection.enable(!on);
         find.offerRedacting(on);
         leaking.look(on);
-        Controls.show(leaks, on && !leaking.foundProperty().get().isEmpty());
+        Controls.show(leaks, on && leaks.hasAny());
         show();
     }
 

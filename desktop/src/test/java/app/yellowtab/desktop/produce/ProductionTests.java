@@ -15,6 +15,7 @@ import app.yellowtab.desktop.produce.PaperChoices.Sets;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.desktop.work.Workspaces;
+import app.yellowtab.find.BundleWords;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
@@ -53,7 +54,7 @@ class ProductionTests {
     void open() throws IOException {
         folder = BundleFolder.create(temp.resolve("bundle"), start);
         workspace = Workspaces.of(folder, start, saved -> {}, background::add);
-        production = new Production(workspace, assembler, new PageRenderer(folder, PictureFiles.NONE));
+        production = new Production(workspace, assembler, new PageRenderer(folder, PictureFiles.NONE), new BundleWords(folder));
     }
 
     @AfterEach
@@ -78,10 +79,10 @@ class ProductionTests {
         Outcome.Written written = new Outcome.Written(target, 1, 5, 900, 0, List.of());
         when(assembler.assemble(any(), any(), any(), any(), any())).thenReturn(written);
         Plan planned = workspace.plan();
-        production.start(target, Sets.SCREEN);
+        production.start(target, Sets.SCREEN, false);
         assertThat(production.stateProperty().get()).isInstanceOf(Production.ProductionState.Running.class);
         workspace.edit(bundle -> bundle.withLayout(new Layout(false, Separators.TITLED)));
-        production.start(temp.resolve("second.pdf"), Sets.SCREEN);
+        production.start(temp.resolve("second.pdf"), Sets.SCREEN, false);
         finish();
         verify(assembler).assemble(eq(planned), any(), eq(target), any(), any());
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Written.class,
@@ -94,7 +95,7 @@ class ProductionTests {
             call.<Progress>getArgument(3).report(3, 5);
             return call.<BooleanSupplier>getArgument(4).getAsBoolean() ? new Outcome.Stopped(3) : null;
         });
-        production.start(temp.resolve("out.pdf"), Sets.SCREEN);
+        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false);
         Jobs.Job job = ((Production.ProductionState.Running) production.stateProperty().get()).job();
         job.stop();
         finish();
@@ -106,7 +107,7 @@ class ProductionTests {
     void aFailureSaysWhatAndWhy() throws FindingException {
         when(assembler.assemble(any(), any(), any(), any(), any())).thenThrow(
                 new FindingException(Finding.of(Finding.Code.NO_SPACE, temp.resolve("out.pdf")), null));
-        production.start(temp.resolve("out.pdf"), Sets.SCREEN);
+        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Failed.class,
                 failed -> assertThat(failed.message()).contains("out.pdf could not be written: the disk is full"));
@@ -115,7 +116,7 @@ class ProductionTests {
     @Test
     void aSurpriseIsNoStackTrace() throws FindingException {
         when(assembler.assemble(any(), any(), any(), any(), any())).thenThrow(new IllegalStateException("at com.example"));
-        production.start(temp.resolve("out.pdf"), Sets.SCREEN);
+        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Failed.class,
                 failed -> assertThat(failed.message()).contains("nothing was written").doesNotContain("com.example"));
@@ -129,7 +130,7 @@ class ProductionTests {
         });
         workspace.edit(bundle -> bundle
                 .withLayout(bundle.layout().withPaper(bundle.layout().paper().withTabs(PaperSet.Beginning.DOCUMENTS))));
-        production.start(temp.resolve("out.pdf"), Sets.PAPER);
+        production.start(temp.resolve("out.pdf"), Sets.PAPER, false);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Written.class, written -> {
             assertThat(written.outcome().file()).isEqualTo(temp.resolve("out (paper).pdf"));
