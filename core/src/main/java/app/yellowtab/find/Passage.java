@@ -25,6 +25,11 @@ final class Passage {
             + "shall she should since so some such than that the their them then there these they this those to under until upon "
             + "us very was we well were what when where which while who whom whose why will with within without would yes you "
             + "your").split(" "));
+    /** What dates are made of tells nothing alone. */
+    private static final Set<String> CALENDAR =
+            Set.of(("january february march april june july august september october november "
+                    + "december jan feb mar apr jun jul aug sept oct nov dec monday tuesday wednesday thursday friday saturday "
+                    + "sunday").split(" "));
 
     private final PageKey page;
     private final String label;
@@ -82,20 +87,21 @@ final class Passage {
      * @param inTitle whether it stands in a title or another short text, where less is no chance
      */
     Telling tells(int from, int to, boolean inTitle) {
-        int long1 = 0;
+        int telling = 0;
         int named = 0;
         boolean meaning = false;
         for (int i = from; i <= to; i++) {
             String token = tokens.get(i);
             if (isTellingFigure(token)) return Telling.MUCH;
             meaning |= !isGrammar(token);
-            if (token.length() < LEAST_LETTERS || isGrammar(token) || Tokens.isFigure(token)) continue;
-            long1++;
+            if (token.length() < LEAST_LETTERS || isGrammar(token) || CALENDAR.contains(token) || Tokens.isFigure(token))
+                continue;
+            telling++;
             if (names.get(i)) named++;
         }
         int count = to - from + 1;
-        if (tokens.size() <= FEW) return long1 > 0 || count == tokens.size() && meaning ? Telling.MUCH : Telling.NOTHING;
-        if (long1 >= 2 && (inTitle || count >= RUN || named >= 2)) return Telling.MUCH;
+        if (tokens.size() <= FEW) return telling > 0 || count == tokens.size() && meaning ? Telling.MUCH : Telling.NOTHING;
+        if (telling >= 2 && (inTitle || count >= RUN || named >= 2)) return Telling.MUCH;
         return count == 1 && named == 1 && tokens.get(from).length() >= LEAST_OF_NAME ? Telling.IF_RARE : Telling.NOTHING;
     }
 

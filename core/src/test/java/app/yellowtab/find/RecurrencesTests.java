@@ -104,6 +104,7 @@ class RecurrencesTests {
             "an amount out of a sentence|Aldermere branch for 48,250 before|paid 48 250 and|48 250",
             "grammar is no recurrence|the hearing of|the story of that|nothing",
             "a few usual words of a sentence|with the Aldermere branch for|the branch in the town|nothing",
+            "a date|9 June 2031|on 9 June 2031 and in June|9 June 2031",
             "a short word|Li|Li was there, not Lisa|Li",
     })
     void whatIsRedactedIsFoundWhereItIsReadOnAnotherPage(String what, String redacted, String elsewhere, String expected)

@@ -133,6 +133,8 @@ class RedactWindowTests extends AtTheWindow {
         robot.clickOn("#again-seen");
         until(() -> robot.lookup("#repeats-leave").tryQuery().isPresent());
         assertThat(robot.lookup("#produce-start").query().isDisabled()).as("one Quagmire is not decided").isTrue();
+        robot.clickOn("#repeats-leave");
+        assertThat(robot.lookup("#repeats-reason").query().isFocused()).as("a reason is wanted first").isTrue();
         robot.clickOn("#repeats-reason").write("Quoted in the order").clickOn("#repeats-leave");
         until(() -> !robot.lookup("#produce-start").query().isDisabled());
         robot.clickOn("#produce-target").push(KeyCode.END).clickOn("#produce-start");

@@ -49,9 +49,6 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** Says what will be written, asks where, and shows how far it is and what came of it. */
 public final class ProduceStage extends StackPane implements StageView {
-    /** So many pages with the same words are shown at a time. */
-    private static final int MANY = 40;
-
     private final Workspace workspace;
     private final Production production;
     private final FileDialogs dialogs;
@@ -94,14 +91,14 @@ public final class ProduceStage extends StackPane implements StageView {
         produce.setDefaultButton(true);
         result.setId("produce-result");
         this.leaking = new Leaks(workspace, words);
-        this.leaks = new LeakList(leaking, MANY);
+        this.leaks = new LeakList(leaking);
         this.again = new AgainList(workspace);
         goOn.setId("produce-go-on");
         goOn.setWrapText(true);
         goOn.setOnAction(event -> enable());
         VBox card =
                 new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, again, contents, choices, paper,
-                        file(), leaks, goOn, notes, produce, result);
+                        file(), notes, produce, leaks, goOn, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
         StackPane room = new StackPane(card);

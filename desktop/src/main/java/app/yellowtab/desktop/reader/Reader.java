@@ -33,6 +33,7 @@ import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.HBox;
@@ -54,9 +55,6 @@ public final class Reader extends HBox {
     private static final double CHOSEN_PX = 64;
     private static final Duration PATIENCE = Duration.millis(250);
 
-    /** So many pages with the same words are shown at a time. */
-    private static final int FEW = 3;
-
     private final Workspace workspace;
     private final PagePictures pictures;
     private final List<PagePictures.Request> requests = new ArrayList<>();
@@ -76,6 +74,7 @@ public final class Reader extends HBox {
     private final RedactHand hand;
     private final Leaks leaking;
     private final LeakList leaks;
+    private final ScrollPane leaksScroll;
     private final Button redact = Controls.iconButton(Feather.EYE_OFF, "reader.redact", this::redact);
     /** All but the page; with the page too, while it is not redacted. */
     private final VBox side = new VBox(8);
@@ -101,7 +100,13 @@ public final class Reader extends HBox {
         this.redacting = new RedactDesk(workspace, words);
         this.redactBar = new RedactBar(redacting, workspace, dialogs);
         this.leaking = new Leaks(workspace, words);
-        this.leaks = new LeakList(leaking, FEW);
+        this.leaks = new LeakList(leaking);
+        this.leaksScroll = new ScrollPane(leaks);
+        leaksScroll.setFitToWidth(true);
+        leaksScroll.setMinHeight(0);
+        leaksScroll.setPrefHeight(0);
+        VBox.setVgrow(leaksScroll, Priority.ALWAYS);
+        leaks.visibleProperty().subscribe(any -> Controls.show(leaksScroll, any && getChildren().contains(paper)));
         this.hand = new RedactHand(redacting, page, selection::text);
         page.onDrawn(() -> frame.wantedProperty().get() && !redacting.stateProperty().get().isOn(), area -> {
             page.mark(List.of(area));
@@ -148,7 +153,7 @@ public final class Reader extends HBox {
         what.setAlignment(Pos.CENTER);
         what.setTextAlignment(TextAlignment.CENTER);
         what.setMaxWidth(Double.MAX_VALUE);
-        side.getChildren().addAll(head, find, redactBar, what, remark, leaks, paper, chosen);
+        side.getChildren().addAll(head, find, redactBar, what, remark, leaksScroll, paper, chosen);
         side.getStyleClass().add(Styles.READER_SIDE);
         HBox.setHgrow(side, Priority.ALWAYS);
         HBox.setHgrow(paper, Priority.ALWAYS);
@@ -221,7 +226,7 @@ public final class Reader extends HBox {
         selection.enable(!on);
         find.offerRedacting(on);
         leaking.look(on);
-        Controls.show(leaks, on && leaks.hasAny());
+        Controls.show(leaksScroll, on && leaks.isVisible());
         show();
     }
 

@@ -19,11 +19,10 @@ public final class LeakList extends VBox {
     private final VBox others = new VBox(8);
     private final Subscription subscription;
 
-    /** @param most so many pages with the same words are shown at a time */
-    public LeakList(Leaks leaks, int most) {
+    public LeakList(Leaks leaks) {
         super(16);
         this.leaks = leaks;
-        this.repeats = new RepeatList(leaks, most);
+        this.repeats = new RepeatList(leaks);
         setId("leaks");
         getChildren().addAll(others, repeats);
         subscription = leaks.foundProperty().subscribe(this::show);
@@ -31,11 +30,6 @@ public final class LeakList extends VBox {
 
     public void dispose() {
         subscription.unsubscribe();
-    }
-
-    /** {@return whether there is anything to show} */
-    public boolean hasAny() {
-        return others.isManaged() || repeats.isManaged();
     }
 
     private void show(RedactedWords.Found found) {
@@ -55,6 +49,6 @@ public final class LeakList extends VBox {
                 finding -> others.getChildren().add(Controls.paragraph(finding.message(), Styles.SMALL)));
         repeats.show(found.recurrences());
         Controls.show(others, !others.getChildren().isEmpty());
-        Controls.show(this, hasAny());
+        Controls.show(this, others.isManaged() || repeats.isManaged());
     }
 }

@@ -76,10 +76,11 @@ public final class RedactBar extends VBox {
                 Controls.iconButton(Feather.CHEVRON_DOWN, "redact.pageBehind", () -> desk.goToRedacted(true)), done);
         pages.setAlignment(Pos.CENTER_LEFT);
         getChildren().addAll(Controls.paragraph(Words.of("redact.how"), Styles.SMALL), why, acts, walk, said, pages);
-        subscription = Subscription.combine(desk.stateProperty().subscribe(this::show), desk.saidProperty().subscribe(words -> {
-            said.setText(words);
-            Controls.show(said, !words.isEmpty());
-        }));
+        subscription = Subscription.combine(desk.stateProperty().subscribe(this::show),
+                workspace.onPlan(plan -> show(desk.stateProperty().get())), desk.saidProperty().subscribe(words -> {
+                    said.setText(words);
+                    Controls.show(said, !words.isEmpty());
+                }));
     }
 
     public void dispose() {

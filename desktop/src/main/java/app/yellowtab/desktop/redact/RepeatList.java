@@ -21,10 +21,13 @@ import javafx.scene.text.TextFlow;
 
 /** The same words on other pages, those that are alike beside each other, each to be redacted or left for a reason. */
 final class RepeatList extends VBox {
+    /** So many places are shown at a time. */
+    private static final int MOST = 40;
+
     private final Leaks leaks;
-    private final int most;
     private final Label title = Controls.label("", Styles.FORM_LABEL);
     private final TextField reason = new TextField();
+    private final Label needsReason = Controls.label(Words.of("repeats.needsReason"), Styles.WRONG);
     private final VBox groups = new VBox(16);
     private final Label decided = Controls.label("", Styles.SMALL);
     private final FlowPane decidedLine;
@@ -32,16 +35,16 @@ final class RepeatList extends VBox {
     /** Words, and the page on which they are redacted. */
     private record Alike(String words, String there) {}
 
-    RepeatList(Leaks leaks, int most) {
+    RepeatList(Leaks leaks) {
         super(8);
         this.leaks = leaks;
-        this.most = most;
         setId("repeats");
         reason.setId("repeats-reason");
         reason.setPromptText(Words.of("repeats.reason"));
         reason.setAccessibleText(Words.of("repeats.reason"));
+        reason.textProperty().subscribe(text -> Controls.show(needsReason, false));
         decidedLine = new FlowPane(8, 4, decided, quiet("repeats.anew", leaks::decideAnew));
-        getChildren().addAll(title, reason, groups, decidedLine);
+        getChildren().addAll(title, reason, needsReason, groups, decidedLine);
     }
 
     /** Shows what is open, and how much is decided. */
@@ -53,12 +56,12 @@ final class RepeatList extends VBox {
                 words -> new ArrayList<>()).add(one);
         int shown = 0;
         for (List<Recurrence> its : alike.values()) {
-            if (shown >= most) break;
-            groups.getChildren().add(group(its, most - shown));
+            if (shown >= MOST) break;
+            groups.getChildren().add(group(its, MOST - shown));
             shown += its.size();
         }
-        if (open.size() > most)
-            groups.getChildren().add(Controls.label(Words.of("leaks.more", open.size() - most), Styles.SMALL));
+        if (open.size() > MOST)
+            groups.getChildren().add(Controls.label(Words.of("leaks.more", open.size() - MOST), Styles.SMALL));
         title.setText(Words.of("repeats.title", open.size()));
         int left = (int) found.all().stream().filter(Recurrence::isDecided).count();
         decided.setText(Words.of("repeats.decided", left));
@@ -95,8 +98,12 @@ final class RepeatList extends VBox {
 
     /** What is left to be seen needs a reason. */
     private void leave(List<Recurrence> its) {
-        if (reason.getText().isBlank()) reason.requestFocus();
-        else leaks.leave(its, reason.getText().strip());
+        if (!reason.getText().isBlank()) {
+            leaks.leave(its, reason.getText().strip());
+            return;
+        }
+        Controls.show(needsReason, true);
+        reason.requestFocus();
     }
 
     private static Text plain(String words) {
