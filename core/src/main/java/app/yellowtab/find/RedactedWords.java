@@ -6,6 +6,7 @@ import app.yellowtab.find.Passage.Telling;
 import app.yellowtab.find.Recurrences.Recurrence;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.leaf.Content;
 import app.yellowtab.leaf.Leaf;
@@ -21,6 +22,7 @@ import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.words.BatchPage;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -65,9 +67,14 @@ public final class RedactedWords {
     /**
      * Something that gives away what is redacted.
      *
-     * @param fix what helps; empty where only the user can
+     * @param page on which it is to be seen; empty where it is on none of a source
+     * @param fix  what helps; empty where only the user can
      */
-    public record Leak(Finding finding, Optional<UnaryOperator<Bundle>> fix) {}
+    public record Leak(Finding finding, Optional<PageKey> page, Optional<UnaryOperator<Bundle>> fix) {
+        Leak(Finding finding, Optional<UnaryOperator<Bundle>> fix) {
+            this(finding, Optional.empty(), fix);
+        }
+    }
 
     /**
      * What was found.
@@ -87,6 +94,33 @@ public final class RedactedWords {
             return Stream.concat(leaks.stream(), recurrences.open().stream().map(RedactedWords::leak)).toList();
         }
 
+        /**
+         * Lets no pages out of which something is not decided.
+         *
+         * @param pages  that would be written
+         * @param target what would be written
+         * @throws FindingException if there is such a page; it says how many places there are
+         */
+        public void refuseUndecided(Set<PageKey> pages, Path target) throws FindingException {
+            refuse(open().stream().filter(leak -> leak.page().filter(pages::contains).isPresent()).count(), target);
+        }
+
+        /**
+         * Lets no bundle out of which something is not decided.
+         *
+         * @param goOn   whether it goes out although something other than words on pages is not
+         * @param target what would be written
+         * @throws FindingException if there is anything; it says how many places there are
+         */
+        public void refuseUndecided(boolean goOn, Path target) throws FindingException {
+            refuse(goOn ? recurrences.open().size() : open().size(), target);
+        }
+
+        private static void refuse(long places, Path target) throws FindingException {
+            if (places > 0) throw new FindingException(
+                    new Finding(Code.REDACTED_UNDECIDED, Subject.OfProduced.of(target, 0), String.valueOf(places)), null);
+        }
+
         /** {@return what could not be compared, and so must be looked at} */
         public List<Finding> notCompared() {
             return recurrences.wordless() == 0 ? List.of() : List.of(Finding.about(Code.REDACTED_NOT_COMPARED, "The bundle",
@@ -97,6 +131,7 @@ public final class RedactedWords {
     private static Leak leak(Recurrence one) {
         return new Leak(new Finding(Code.REDACTED_AGAIN, new Subject.OfThing(one.label()),
                 "\"" + one.words() + "\", which is redacted on page " + one.there()),
+                Optional.of(one.page()),
                 Optional.of(now -> Redacting.redactedLike(now, one.page(), one.areas(), one.like())));
     }
 
@@ -229,6 +264,7 @@ public final class RedactedWords {
                 PageKey key = leaf.key().get();
                 PageKey there = other.key().get();
                 leaks.add(new Leak(new Finding(Code.REDACTED_ELSEWHERE, new Subject.OfThing(leaf.label()), other.label()),
+                        Optional.of(there),
                         Optional.of(now -> Redacting.alsoOn(now, key, Set.of(there)))));
                 found.add(there);
             }

@@ -12,6 +12,7 @@ import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.page.Spared;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.Run;
+import app.yellowtab.model.run.Runs;
 import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
@@ -105,6 +106,28 @@ public final class Redacting {
      * is of the same file, or shows the same.
      */
     public static Batch alsoIn(Bundle bundle, Batch batch) {
+        Map<PageKey, PageLook> looks = hiding(bundle, batch.runs());
+        return looks.isEmpty() ? batch : batch.withLooks(looks);
+    }
+
+    /** {@return a document of which pages are redacted and withheld as those of a bundle that are the same have it} */
+    public static Document alsoIn(Bundle bundle, Document document) {
+        Map<PageKey, PageLook> looks = hiding(bundle,
+                document.runs().stream().filter(SourcePages.class::isInstance).map(SourcePages.class::cast).toList());
+        List<Run> runs = new ArrayList<>();
+        for (Run run : document.runs()) {
+            if (!(run instanceof SourcePages its)) {
+                runs.add(run);
+                continue;
+            }
+            for (int page = its.first(); page <= its.last(); page++)
+                runs.add(its.part(page, page).withLook(looks.getOrDefault(new PageKey(its.id(), page), its.look())));
+        }
+        return looks.isEmpty() ? document : document.withRuns(Runs.merged(runs));
+    }
+
+    /** {@return the looks of pages of which something is hidden in documents of a bundle} */
+    private static Map<PageKey, PageLook> hiding(Bundle bundle, List<SourcePages> runs) {
         Map<SourceId, Source> sources = bundle.sourcesById();
         Map<String, PageLook> hidden = new HashMap<>();
         for (Document document : bundle.contents().allDocuments()) for (Run run : document.runs())
@@ -112,11 +135,11 @@ public final class Redacting {
                 for (int page = pages.first(); page <= pages.last(); page++)
                     for (String name : names(sources, pages.source(), page)) hidden.merge(name, pages.look(), Redacting::both);
         Map<PageKey, PageLook> looks = new HashMap<>();
-        for (SourcePages run : hidden.isEmpty() ? List.<SourcePages>of() : batch.runs())
+        for (SourcePages run : hidden.isEmpty() ? List.<SourcePages>of() : runs)
             for (int n = 1; n <= run.pageCount(); n++) for (String name : names(sources, run.source(), run.key(n).page()))
                 if (hidden.containsKey(name))
                     looks.put(run.key(n), both(looks.getOrDefault(run.key(n), run.look()), hidden.get(name)));
-        return looks.isEmpty() ? batch : batch.withLooks(looks);
+        return looks;
     }
 
     private static boolean isHiding(PageLook look) {

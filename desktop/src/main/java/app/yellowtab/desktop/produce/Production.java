@@ -100,18 +100,9 @@ final class Production {
                     case Outcome.Stopped stopped -> new ProductionState.Stopped();
                 }),
                 failure -> state.set(new ProductionState.Failed(
-                        failure instanceof FindingException || failure instanceof UndecidedException ? failure.getMessage()
+                        failure instanceof FindingException known ? known.getMessage()
                                 : Words.of("produce.unexpected"))));
         if (workspace.jobs().running().contains(job)) state.set(new ProductionState.Running(job));
-    }
-
-    /** Something in the bundle still says what is redacted. */
-    private static final class UndecidedException extends IOException {
-        private static final long serialVersionUID = 1;
-
-        UndecidedException(int places) {
-            super(Words.of("produce.undecided", places));
-        }
     }
 
     private Done produce(Bundle bundle, Path target, Sets sets, boolean goOn, Consumer<Jobs.JobProgress> progress,
@@ -119,9 +110,7 @@ final class Production {
             throws IOException {
         LocalDateTime now = LocalDateTime.now();
         progress.accept(new Jobs.JobProgress(Words.of("produce.lookingRedacted"), -1));
-        RedactedWords.Found redacted = RedactedWords.in(bundle, Planner.plan(bundle, now), words, stop);
-        int open = goOn ? redacted.recurrences().open().size() : redacted.open().size();
-        if (open > 0) throw new UndecidedException(open);
+        RedactedWords.in(bundle, Planner.plan(bundle, now), words, stop).refuseUndecided(goOn, target);
         Optional<Outcome> screen = Optional.empty();
         if (sets != Sets.PAPER) {
             Plan plan = Planner.plan(bundle, now);

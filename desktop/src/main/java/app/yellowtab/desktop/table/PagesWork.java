@@ -4,6 +4,7 @@ import app.yellowtab.deliver.PageFiles;
 import app.yellowtab.deliver.PageName;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.table.PagesDesk.Shown;
+import app.yellowtab.desktop.work.BundleState;
 import app.yellowtab.desktop.work.Intakes;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
@@ -17,6 +18,8 @@ import app.yellowtab.edit.page.ToSheet;
 import app.yellowtab.facts.Length;
 import app.yellowtab.facts.PageShape;
 import app.yellowtab.files.FileNames;
+import app.yellowtab.find.BundleWords;
+import app.yellowtab.find.RedactedWords;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
@@ -246,14 +249,15 @@ public final class PagesWork {
     }
 
     /**
-     * Saves what lies in the tray as a file, with its pages as they are and without numbers.
+     * Saves what lies in the tray as a file, with its pages as they are and without numbers. What is redacted or withheld in
+     * the index is so here too.
      *
      * @param said is told what came of it
      */
     public void save(InTray item, Path target, Consumer<String> said) {
         Document document = document(item);
         Bundle alone = Bundle.EMPTY.withSources(workspace.bundle().sources()).withFromSources(workspace.bundle().fromSources())
-                .withContents(new Contents(List.of(document), List.of()));
+                .withContents(new Contents(List.of(Redacting.alsoIn(workspace.bundle(), document)), List.of()));
         PageFiles writer = new PageFiles(workspace.folder());
         workspace.jobs().start((progress, stop) -> {
             Plan plan = Planner.plan(alone);
@@ -282,7 +286,7 @@ public final class PagesWork {
     }
 
     /**
-     * Saves what is chosen.
+     * Saves what is chosen. Where words on it are redacted elsewhere, that must be decided before.
      *
      * @param target the file, or the folder for single files
      * @param files  is given what was written
@@ -295,7 +299,10 @@ public final class PagesWork {
         Set<PageKey> pages = now.chosen();
         if (leaves.isEmpty()) return;
         PageFiles writer = new PageFiles(workspace.folder());
+        BundleState state = workspace.stateProperty().get();
         workspace.jobs().start((progress, stop) -> {
+            RedactedWords.in(state.bundle(), state.plan(), new BundleWords(workspace.folder()), stop)
+                    .refuseUndecided(pages, target);
             Progress each =
                     (done, of) -> progress.accept(new Jobs.JobProgress(Words.of("save.saving", done, of), (double) done / of));
             if (how.each()) return writer.each(plan, leaves, how.numbered(), how.name(), target, each, stop);

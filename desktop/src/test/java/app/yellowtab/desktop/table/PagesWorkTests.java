@@ -12,6 +12,9 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.desktop.work.Workspaces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.page.Margins;
+import app.yellowtab.edit.page.PageEdits;
+import app.yellowtab.edit.page.PageSpot;
+import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.edit.page.ToSheet;
 import app.yellowtab.keep.RememberedPasswords;
 import app.yellowtab.model.Bundle;
@@ -20,6 +23,7 @@ import app.yellowtab.model.contents.InTray;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.Sheet;
 import app.yellowtab.model.run.BlankPages;
+import app.yellowtab.model.run.PageKey;
 import app.yellowtab.model.run.Run;
 import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.Source;
@@ -32,6 +36,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.junit.jupiter.api.AfterEach;
@@ -144,6 +149,27 @@ class PagesWorkTests {
         work.save(aside, target, said::add);
         assertThat(said).containsExactly("3 pages saved as aside.pdf.");
         assertThat(Pdfs.pageCount(target)).isEqualTo(3);
+    }
+
+    @Test
+    void whatIsRedactedInTheIndexIsSoInWhatIsSavedAndUndecidedPagesStay() throws IOException {
+        Path again = Files.copy(temp.resolve("one.pdf"), temp.resolve("again.pdf"));
+        PageKey first = workspace.bundle().contents().allDocuments().getFirst().runs().getFirst().key(1);
+        workspace.edit(bundle -> Redacting.redacted(bundle, first, List.of(new Area(10, 10, 180, 270)), "", false));
+        new Intakes(workspace, new RememberedPasswords(temp.resolve("user"))).bringIn(List.of(again),
+                taken -> bundle -> Edits.addSources(bundle, taken.sources()), taken -> {});
+        Path target = temp.resolve("saved.pdf");
+        work.save(workspace.bundle().tray().getFirst(), target, said::add);
+        assertThat(Pdfs.pages(target).getFirst()).as("the same page in another file").doesNotContain("one-1");
+        workspace.edit(bundle -> PageEdits.copied(bundle, Set.of(first),
+                new PageSpot(workspace.bundle().contents().allDocuments().getFirst().id(), Optional.empty())));
+        PageKey copy = workspace.bundle().contents().allDocuments().getFirst().runs().getLast().key(1);
+        workspace.edit(bundle -> Redacting.allTakenBack(bundle, Set.of(copy)));
+        desk.choose(Kind.ALL);
+        Path all = temp.resolve("all.pdf");
+        work.save(new Saving(false, false, false, PageName.USUAL), all, files -> {}, said::add);
+        assertThat(said).last().asString().contains("all.pdf was not written", "still say what is redacted: 1");
+        assertThat(all).doesNotExist();
     }
 
     @Test
