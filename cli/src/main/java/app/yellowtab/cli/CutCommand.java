@@ -108,7 +108,9 @@ final class CutCommand implements Callable<Integer> {
                 // What was not read any more cannot be cut as the rules say.
                 if (console.isStopped()) break;
                 if (list) show(cut);
-                else if (output != null) findings.addAll(write(cut, folders, place, console));
+                else if (output != null) findings
+                        .addAll(write(cut, bundle.map(its -> its.hiding(cut.batch)).orElse(Batch.of(cut.batch)), folders, place,
+                                console));
                 if (bundle.isPresent()) put(cut, rules, bundle.get(), console);
                 done++;
             } catch (FindingException failure) {
@@ -182,12 +184,13 @@ final class CutCommand implements Callable<Integer> {
                 dropped == 0 ? "" : ", " + dropped + " dropped");
     }
 
-    private List<Finding> write(Cut cut, FileNames folders, SourceFiles place, Console console) throws FindingException {
+    private List<Finding> write(Cut cut, Batch batch, FileNames folders, SourceFiles place, Console console)
+            throws FindingException {
         String name = cut.batch.fileName();
         int dot = name.lastIndexOf('.');
         Path folder = Objects.requireNonNull(output).resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
         PieceFiles.Written written = new PieceFiles(place,
-                new CutReport(List.of(cut.batch), Batch.of(cut.batch), cut.cutting, cut.names, List.of(), List.of()), cut.pages,
+                new CutReport(List.of(cut.batch), batch, cut.cutting, cut.names, List.of(), List.of()), cut.pages,
                 Bundle.EMPTY.fromSources().comments(), options.wanted())
                 .write(folder, (page, of) -> console.show(name + ": writing page " + page + " of " + of), console::isStopped);
         console.end(summary(cut) + ", in " + folder

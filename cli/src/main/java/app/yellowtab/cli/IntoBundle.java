@@ -7,6 +7,7 @@ import app.yellowtab.cut.Pieces;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.cut.CutEdits;
 import app.yellowtab.edit.cut.PiecePlace;
+import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.intake.NameReading;
 import app.yellowtab.model.Bundle;
@@ -47,6 +48,11 @@ final class IntoBundle implements AutoCloseable {
         return folder;
     }
 
+    /** {@return a batch of which pages are redacted and withheld as the bundle has them, whose file is in it or not yet} */
+    Batch hiding(Source source) {
+        return Redacting.alsoIn(Edits.addSources(bundle, List.of(source)), Batch.of(source));
+    }
+
     /** Takes a batch into the bundle, its pieces as documents. */
     void add(Source source, CutRules rules, ByHand hand, Cutting cutting, List<Named> names, PiecePlace place)
             throws FindingException {
@@ -56,7 +62,8 @@ final class IntoBundle implements AutoCloseable {
                 changed = changed.withDrop(batch.keys().get(drop.getKey() - 1), drop.getValue());
             return changed;
         });
-        bundle = CutEdits.make(ruled, source, Pieces.documents(CutEdits.batchOf(ruled, source), cutting, names), place, true);
+        bundle = CutEdits.make(ruled, source,
+                Pieces.documents(Redacting.alsoIn(ruled, CutEdits.batchOf(ruled, source)), cutting, names), place, true);
         folder.save(bundle);
     }
 

@@ -2,6 +2,7 @@ package app.yellowtab.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.keep.KeptRules;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
@@ -10,6 +11,8 @@ import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.cut.ValuePlace;
+import app.yellowtab.model.page.Area;
+import app.yellowtab.model.run.PageKey;
 import app.yellowtab.store.BundleFolder;
 import app.yellowtab.testing.Pdfs;
 import java.io.IOException;
@@ -103,6 +106,28 @@ class CutCommandTests {
         }
         assertThat(run(post, "--rules", rules, "--every", "2", "--list")).isEqualTo(2);
         assertThat(err.toString()).contains("--rules stands beside no other rule.");
+    }
+
+    @Test
+    void whatABundleHidesIsHiddenInItsPiecesToo() throws IOException {
+        Path bundle = temp.resolve("Trial bundle");
+        assertThat(run(post, "--every", "2", "--into", bundle, "--section", "Invoices")).isZero();
+        BundleFolder.Opened opened = BundleFolder.open(bundle);
+        try (BundleFolder folder = opened.folder()) {
+            PageKey first = opened.bundle().contents().allDocuments().getFirst().runs().getFirst().key(1);
+            folder.save(Redacting.redacted(opened.bundle(), first, List.of(new Area(10, 10, 180, 270)), "", false));
+        }
+        Path again = Files.copy(post, temp.resolve("post once more.pdf"));
+        assertThat(run(again, "--every", "2", "--into", bundle, "--section", "Again", "-o", to)).isZero();
+        try (Stream<Path> files = Files.walk(to)) {
+            Path piece = files.filter(file -> file.toString().endsWith(".pdf")).sorted().findFirst().orElseThrow();
+            assertThat(Pdfs.pages(piece).getFirst()).doesNotContain("Invoice");
+            assertThat(Pdfs.pages(piece).get(1)).contains("Invoice");
+        }
+        BundleFolder.Opened both = BundleFolder.open(bundle);
+        both.folder().close();
+        assertThat(both.bundle().contents().allDocuments()).filteredOn(its -> Redacting.on(both.bundle(),
+                its.runs().getFirst().key(1)).size() == 1).hasSize(2);
     }
 
     @Test
