@@ -19,6 +19,7 @@ import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.DraftFile;
+import app.yellowtab.output.PdfWriter;
 import app.yellowtab.pdf.Face;
 import app.yellowtab.pdf.SystemFaces;
 import app.yellowtab.pdf.Typeface;
@@ -68,6 +69,17 @@ final class AssemblyRun implements Closeable {
     /** Of the marks. */
     private final Set<Face> faces;
     private String version = "1.7";
+    /** The run before, whose pages may still be on their way from file to file. */
+    private Optional<Underway> before = Optional.empty();
+
+    private record Underway(ReadySource run, PdfWriter.Begun written) {
+        void finish() throws IOException {
+            try (run) {
+                written.await();
+                run.finish();
+            }
+        }
+    }
 
     /**
      * Begins an assembly.
@@ -128,6 +140,7 @@ final class AssemblyRun implements Closeable {
                 at++;
             }
         }
+        finishBefore();
         List<Ledger.Font> fonts = bundle.writeFonts();
         byte[] id = Arrays.copyOf(identity.digest(), IDENTITY_BYTES);
         bundle.finish(plan.heading(), version, id);
@@ -141,7 +154,9 @@ final class AssemblyRun implements Closeable {
 
     /** Writes the next run; {@return how many leaves, or the complement of that if it was stopped} */
     private int writeRun() throws IOException {
-        try (ReadySource ready = ahead.take()) {
+        ReadySource ready = ahead.take();
+        boolean isUnderway = false;
+        try {
             List<Leaf> leaves = ready.run().leaves();
             Path original = sources.original(ready.run().source());
             Subject.OfSource source = sources.subject(ready.run().source(), 0);
@@ -160,10 +175,19 @@ final class AssemblyRun implements Closeable {
             }
             report.add(source, ready.ofFile());
             if (ready.needsPdf2()) version = "2.0";
-            bundle.settle();
-            ready.finish();
+            finishBefore();
+            before = Optional.of(new Underway(ready, bundle.begun()));
+            isUnderway = true;
             return leaves.size();
+        } finally {
+            if (!isUnderway) ready.close();
         }
+    }
+
+    private void finishBefore() throws IOException {
+        Optional<Underway> underway = before;
+        before = Optional.empty();
+        if (underway.isPresent()) underway.get().finish();
     }
 
     private void add(Leaf leaf, CarriedPage page, String kind) throws IOException {
@@ -206,8 +230,8 @@ final class AssemblyRun implements Closeable {
 
     @Override
     public void close() throws IOException {
-        try (bundle; ledger) {
-            ahead.close();
+        try (bundle; ledger; ahead) {
+            if (before.isPresent()) before.get().run().close();
         }
     }
 }

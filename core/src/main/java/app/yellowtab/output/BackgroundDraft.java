@@ -83,7 +83,16 @@ final class BackgroundDraft {
 
     /** Waits until everything is written. */
     void drain() throws IOException {
+        begun().await();
+    }
+
+    /** {@return what waits until everything is written that was given by now} */
+    PdfWriter.Begun begun() {
         Future<?> before = last;
+        return () -> await(before);
+    }
+
+    private void await(@Nullable Future<?> before) throws IOException {
         if (before != null) {
             try {
                 before.get();

@@ -273,9 +273,16 @@ public final class PdfWriter implements Closeable {
         }
     }
 
-    /** Waits until all is written that sources must stay open for. */
-    public void settle() throws IOException {
-        flush();
+    /** Something that is being written. */
+    @FunctionalInterface
+    public interface Begun {
+        /** Waits until it is written. */
+        void await() throws IOException;
+    }
+
+    /** {@return what waits until all is written by now that sources must stay open for} */
+    public Begun begun() {
+        return draft.begun();
     }
 
     private void handOver() throws IOException {

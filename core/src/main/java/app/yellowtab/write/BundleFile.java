@@ -98,9 +98,9 @@ public final class BundleFile implements Closeable {
         writer.writeLeaf(position, page.leaf(), levels.getFirst() + (position - 1) / FAN_OUT);
     }
 
-    /** Waits until all is written that sources must stay open for. */
-    public void settle() throws IOException {
-        writer.settle();
+    /** {@return what waits until all is written by now that sources must stay open for} */
+    public PdfWriter.Begun begun() {
+        return writer.begun();
     }
 
     /** Writes our fonts, with the letters that were used by now; {@return what they are} */
