@@ -8,6 +8,7 @@ import app.yellowtab.intake.Intake;
 import app.yellowtab.intake.NameReading;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerCsv;
+import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.FromSources;
@@ -88,7 +89,7 @@ final class AssembleCommand implements Callable<Integer> {
                     RecognitionChoice.STANDARD, List.of());
             Bundle numbered = options.numbered(bundle);
             if (options.checksNumbers()) production.checkNumbers(numbered, place);
-            return production.produce(numbered, place, output, options.csv(), findings);
+            return production.produce(numbered, place, output, options.ledger(LedgerPlace.BESIDE), options.csv(), findings);
         }
     }
 

@@ -4,11 +4,13 @@ import app.yellowtab.cli.option.Exit;
 import app.yellowtab.cli.option.ProductionOptions;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.RedactedWords;
+import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -16,6 +18,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
@@ -56,7 +59,7 @@ final class BuildCommand implements Callable<Integer> {
             Bundle bundle = options.numbered(opened.bundle().withFromSources(options.over(opened.bundle().fromSources())));
             RedactedWords.Found redacted =
                     RedactedWords.in(bundle, Planner.plan(bundle), new BundleWords(place), production::isStopped);
-            redacted.notCompared().forEach(production::say);
+            redacted.remarks().forEach(production::say);
             redacted.open().forEach(leak -> production.say(leak.finding()));
             if (!redacted.open().isEmpty() && !goOn) {
                 production.console()
@@ -65,11 +68,15 @@ final class BuildCommand implements Callable<Integer> {
                 return Exit.SOME_LEFT_OUT;
             }
             if (options.checksNumbers()) production.checkNumbers(bundle, place);
+            LedgerPlace ledger = options.ledger(new LedgerPlace.House(place.produced(), LocalDateTime.now()));
+            if (set == Set.BOTH && (ledger instanceof LedgerPlace.At || ledger instanceof LedgerPlace.None))
+                throw new ParameterException(spec.commandLine(),
+                        "Both sets are held against each other by their ledgers: --ledger must be beside, or left out.");
             int code = set == Set.PAPER ? Exit.DONE
-                    : production.produce(bundle, place, output, options.csv(), new ArrayList<>());
+                    : production.produce(bundle, place, output, ledger, options.csv(), new ArrayList<>());
             if (set != Set.SCREEN && code != Exit.NOTHING)
-                code = Math.max(code, production.producePaper(bundle, place, output, options.csv()));
-            if (set == Set.BOTH && code != Exit.NOTHING) code = Math.max(code, production.compareSets(output));
+                code = Math.max(code, production.producePaper(bundle, place, output, ledger, options.csv()));
+            if (set == Set.BOTH && code != Exit.NOTHING) code = Math.max(code, production.compareSets(output, ledger));
             return code == Exit.DONE && !redacted.open().isEmpty() ? Exit.SOME_LEFT_OUT : code;
         }
     }

@@ -14,6 +14,8 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.ledger.LedgerCsv;
+import app.yellowtab.ledger.LedgerFinder;
+import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
@@ -53,10 +55,11 @@ final class ProductionRun implements AutoCloseable {
     }
 
     /** Produces the bundle and says what came of it; {@return the exit code} */
-    int produce(Bundle bundle, SourceFiles sources, Path output, boolean csv, List<Finding> findings) throws FindingException {
+    int produce(Bundle bundle, SourceFiles sources, Path output, LedgerPlace ledger, boolean csv, List<Finding> findings)
+            throws FindingException {
         findings.forEach(this::say);
         Plan plan = Planner.plan(bundle, LocalDateTime.now());
-        return produce(plan, Output.screen(plan), sources, output, csv, findings);
+        return produce(plan, Output.screen(plan), sources, output, ledger, csv, findings);
     }
 
     /** Names the marks that stand on something, and the numbers that pages carried before. */
@@ -89,10 +92,10 @@ final class ProductionRun implements AutoCloseable {
     }
 
     /** Produces the set to be printed, with all that goes with it; {@return the exit code} */
-    int producePaper(Bundle bundle, SourceFiles sources, Path screen, boolean csv) throws FindingException {
+    int producePaper(Bundle bundle, SourceFiles sources, Path screen, LedgerPlace ledger, boolean csv) throws FindingException {
         PaperFiles files = PaperFiles.beside(screen);
         Plan plan = Planner.paper(bundle, LocalDateTime.now());
-        int code = produce(plan, Output.paper(plan), sources, files.file(), csv, List.of());
+        int code = produce(plan, Output.paper(plan), sources, files.file(), ledger, csv, List.of());
         if (code == Exit.NOTHING) return code;
         try (PageRenderer renderer = new PageRenderer(sources, PictureFiles.NONE)) {
             files.writeOthers(bundle, plan, renderer,
@@ -102,15 +105,17 @@ final class ProductionRun implements AutoCloseable {
     }
 
     /** Holds both sets against each other; {@return the exit code} */
-    int compareSets(Path screen) throws IOException {
-        List<Finding> differing = SetsProof.prove(screen, PaperFiles.beside(screen).file());
+    int compareSets(Path screen, LedgerPlace place) throws IOException {
+        Path paper = PaperFiles.beside(screen).file();
+        List<Finding> differing = SetsProof.prove(LedgerFinder.find(screen, place.folders()), paper,
+                LedgerFinder.find(paper, place.folders()));
         differing.forEach(this::say);
         return differing.isEmpty() ? Exit.DONE : Exit.NOTHING;
     }
 
-    private int produce(Plan plan, Output set, SourceFiles sources, Path output, boolean csv, List<Finding> findings)
-            throws FindingException {
-        Outcome outcome = Assembler.standard().assemble(plan, set, sources, output,
+    private int produce(Plan plan, Output set, SourceFiles sources, Path output, LedgerPlace ledger, boolean csv,
+            List<Finding> findings) throws FindingException {
+        Outcome outcome = Assembler.standard().assemble(plan, set, sources, output, ledger,
                 (done, total) -> console.show("Writing page " + done + " of " + total), this::isStopped);
         return switch (outcome) {
             case Outcome.Stopped s -> {
@@ -129,7 +134,7 @@ final class ProductionRun implements AutoCloseable {
     /** The bundle is there, whatever becomes of its table; {@return whether that is there too} */
     private boolean table(Outcome.Written written) {
         try {
-            LedgerCsv.write(written.file());
+            LedgerCsv.write(written.file(), written.ledger().orElseThrow());
             return true;
         } catch (FindingException failure) {
             say(failure.finding());

@@ -3,9 +3,11 @@ package app.yellowtab.cli;
 import app.yellowtab.cli.option.Console;
 import app.yellowtab.cli.option.Exit;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.ledger.LedgerFinder;
 import app.yellowtab.prove.Proof;
 import app.yellowtab.prove.Prover;
 import app.yellowtab.prove.SetsProof;
+import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
@@ -19,7 +21,8 @@ import picocli.CommandLine.Spec;
 
 /** Opens a produced bundle anew and proves it. */
 @Command(name = "prove", mixinStandardHelpOptions = true, versionProvider = Version.class, sortOptions = false,
-        description = {"Opens a produced bundle anew and proves it against the ledger that lies beside it.",
+        description = {
+                "Opens a produced bundle anew and proves it against its ledger, which lies beside it or in the bundle folder.",
                 "Looked at are: the number of pages, every stamped number and page label, every row of the index with its "
                         + "number and link, every bookmark "
                         + "and link, every page as a whole, our fonts, and that nothing in it runs by itself."},
@@ -28,8 +31,14 @@ import picocli.CommandLine.Spec;
                         + "on the same page.",
                 "", "Exit codes: 0 all is as it was produced, 1 something is wrong or cannot be proved, 2 bad arguments."})
 final class ProveCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "BUNDLE", description = "The produced PDF; its ledger (.ledger.json) is beside it.")
+    @Parameters(paramLabel = "BUNDLE", description = "The produced PDF.")
     private Path bundle = Path.of("");
+    @Option(names = "--bundle", paramLabel = "BUNDLEFOLDER",
+            description = "The bundle folder that it was produced from, where its ledger is kept; otherwise that in which it "
+                    + "lies.")
+    private Optional<Path> folder = Optional.empty();
+    @Option(names = "--ledger", paramLabel = "FILE", description = "Its ledger, where that lies somewhere else.")
+    private Optional<Path> ledger = Optional.empty();
     @Option(names = "--paper", paramLabel = "FILE", description = "The set to be printed of the same bundle.")
     private Optional<Path> paper = Optional.empty();
     @Spec
@@ -38,14 +47,20 @@ final class ProveCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr())) {
-            boolean holds = holds(bundle, console);
-            if (paper.isPresent()) holds = holds(paper.get(), console) & holds && agree(paper.get(), console);
+            boolean holds = holds(bundle, ledger.orElse(ledgerOf(bundle)), console);
+            if (paper.isPresent())
+                holds = holds(paper.get(), ledgerOf(paper.get()), console) & holds && agree(paper.get(), console);
             return holds ? Exit.DONE : Exit.NOTHING;
         }
     }
 
-    private static boolean holds(Path produced, Console console) throws IOException {
-        Optional<Proof> proof = Prover.standard().prove(produced,
+    private Path ledgerOf(Path produced) {
+        Path in = folder.orElse(produced.toAbsolutePath().getParent());
+        return LedgerFinder.find(produced, List.of(BundleFolder.producedIn(in)));
+    }
+
+    private static boolean holds(Path produced, Path ledger, Console console) throws IOException {
+        Optional<Proof> proof = Prover.standard().prove(produced, ledger,
                 (done, total) -> console.show("Proving page " + done + " of " + total), console::isStopped);
         console.show("");
         if (proof.isEmpty()) {
@@ -58,7 +73,7 @@ final class ProveCommand implements Callable<Integer> {
     }
 
     private boolean agree(Path printed, Console console) throws IOException {
-        List<Finding> differing = SetsProof.prove(bundle, printed);
+        List<Finding> differing = SetsProof.prove(ledger.orElse(ledgerOf(bundle)), printed, ledgerOf(printed));
         for (Finding finding : differing) console.say(finding.message());
         if (differing.isEmpty()) console.end("Both sets have the same numbers on the same pages.");
         return differing.isEmpty();

@@ -2,10 +2,12 @@ package app.yellowtab.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.yellowtab.deliver.PaperFiles;
 import app.yellowtab.edit.Edits;
 import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.intake.FoundFolder;
 import app.yellowtab.intake.Intake;
+import app.yellowtab.ledger.Ledger;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Reading;
@@ -178,6 +180,15 @@ class CommandTests extends AtTheCommandLine {
         }
         assertThat(run("build", folder, "-o", target)).isZero();
         assertThat(Pdfs.pages(target).getFirst()).isEqualTo("Saved 1");
+        assertThat(Ledger.beside(target)).as("it names files of the house").doesNotExist();
+        assertThat(run("prove", target)).isEqualTo(1);
+        assertThat(run("prove", target, "--bundle", folder)).isZero();
+        assertThat(run("build", folder, "-o", target, "--ledger", temp.resolve("l.json"))).isZero();
+        assertThat(run("prove", target, "--ledger", temp.resolve("l.json"))).isZero();
+        assertThat(run("build", folder, "-o", target, "--set", "both", "--ledger", "none")).isEqualTo(2);
+        assertThat(run("build", folder, "-o", target, "--csv", "--ledger", "none")).isEqualTo(2);
+        assertThat(run("build", folder, "-o", target, "--set", "both")).isZero();
+        assertThat(run("prove", target, "--bundle", folder, "--paper", PaperFiles.beside(target).file())).isZero();
         assertThat(run("build", matter, "-o", target)).isEqualTo(1);
         assertThat(err.toString()).contains("Orchard case holds no bundle");
     }

@@ -2,6 +2,7 @@ package app.yellowtab.assemble;
 
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.sets.Output;
 import app.yellowtab.source.SourceFiles;
@@ -11,7 +12,7 @@ import java.util.function.BooleanSupplier;
 /** Carries out plans. It decides nothing: order, numbers and links are the plan's. */
 public interface Assembler {
     /**
-     * Writes a bundle and the ledger beside it ({@link app.yellowtab.ledger.Ledger#beside}): whole, or not at all. Both are
+     * Writes a bundle and its ledger: whole, or not at all. Both are
      * drafted there and moved into place, and so are the files that go along with the bundle
      * ({@link app.yellowtab.ledger.Ledger#filesBeside}).
      *
@@ -19,16 +20,23 @@ public interface Assembler {
      * @param output   which of its leaves the file holds
      * @param sources  where the plan's sources lie
      * @param target   the PDF to write; what stands there is replaced
+     * @param ledger   where its ledger goes
      * @param progress is told after every leaf
      * @param stop     asked at every leaf
      * @return what was written, or that it was stopped
      * @throws FindingException if a source is gone or unreadable, another file is in the way of one that goes along, the target
      *         is not writable, or the disk is full
      */
-    Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
-            throws FindingException;
+    Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, LedgerPlace ledger, Progress progress,
+            BooleanSupplier stop) throws FindingException;
 
-    /** Writes the set of a bundle that is read on a screen. */
+    /** Writes a bundle with its ledger beside it. */
+    default Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
+            throws FindingException {
+        return assemble(plan, output, sources, target, LedgerPlace.BESIDE, progress, stop);
+    }
+
+    /** Writes the set of a bundle that is read on a screen, with its ledger beside it. */
     default Outcome assemble(Plan plan, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
             throws FindingException {
         return assemble(plan, Output.screen(plan), sources, target, progress, stop);

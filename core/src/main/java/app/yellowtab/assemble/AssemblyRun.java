@@ -51,8 +51,6 @@ import java.util.function.BooleanSupplier;
  * with the number of leaves, but for some tables outside of the heap. Works on the calling thread.
  */
 final class AssemblyRun implements Closeable {
-    private static final int IDENTITY_BYTES = 16;
-
     private final Plan plan;
     private final Output output;
     private final SourceFiles sources;
@@ -69,6 +67,7 @@ final class AssemblyRun implements Closeable {
     /** Of the marks. */
     private final Set<Face> faces;
     private String version = "1.7";
+    private String written = "";
     /** The run before, whose pages may still be on their way from file to file. */
     private Optional<Underway> before = Optional.empty();
 
@@ -142,14 +141,21 @@ final class AssemblyRun implements Closeable {
         }
         finishBefore();
         List<Ledger.Font> fonts = bundle.writeFonts();
-        byte[] id = Arrays.copyOf(identity.digest(), IDENTITY_BYTES);
+        byte[] id = Arrays.copyOf(identity.digest(), Ledger.IDENTITY_BYTES);
         bundle.finish(plan.heading(), version, id);
-        ledger.end(fonts, List.of(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT),
-                HexFormat.of().formatHex(id), output.size())), LedgerParts.enclosed(plan));
+        written = HexFormat.of().formatHex(id);
+        ledger.end(fonts,
+                List.of(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT), written, output.size())),
+                LedgerParts.enclosed(plan));
         SystemFaces.missing(faces).forEach(report::add);
         // A piece has no page of ours that its title would stand on.
         if (!plan.indexSheets().isEmpty()) reportMissingLetters();
         return Optional.empty();
+    }
+
+    /** {@return the identifier of the file that was written, as the ledger has it} */
+    String identity() {
+        return written;
     }
 
     /** Writes the next run; {@return how many leaves, or the complement of that if it was stopped} */

@@ -6,6 +6,7 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.leaf.Enclosure;
 import app.yellowtab.ledger.Ledger;
+import app.yellowtab.ledger.LedgerFinder;
 import app.yellowtab.ledger.LedgerReader;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.SourceFiles;
@@ -40,13 +41,16 @@ final class EnclosedFiles implements AutoCloseable {
 
     private record Copy(Draft draft, Path place) {}
 
-    /** @param target of the bundle */
-    EnclosedFiles(List<Enclosure> enclosures, SourceFiles sources, Path target) {
+    /**
+     * @param target  of the bundle
+     * @param ledgers folders in which ledgers of earlier productions lie
+     */
+    EnclosedFiles(List<Enclosure> enclosures, SourceFiles sources, Path target, List<Path> ledgers) {
         this.enclosures = enclosures;
         this.sources = sources;
         this.target = target;
         this.folder = Ledger.filesBeside(target);
-        this.before = Files.isDirectory(folder) ? putBefore(Ledger.beside(target)) : List.of();
+        this.before = Files.isDirectory(folder) ? putBefore(LedgerFinder.find(target, ledgers)) : List.of();
     }
 
     private static List<Ledger.Enclosed> putBefore(Path ledger) {

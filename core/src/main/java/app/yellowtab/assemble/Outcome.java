@@ -3,6 +3,7 @@ package app.yellowtab.assemble;
 import app.yellowtab.finding.Finding;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 
 /** How an assembly ended. */
 public sealed interface Outcome {
@@ -12,8 +13,10 @@ public sealed interface Outcome {
      * @param bytes    the size of the file
      * @param enclosed how many files lie in the folder beside it
      * @param findings what the user must know of single sources and pages
+     * @param ledger   where the ledger is; empty for none
      */
-    record Written(Path file, int documents, int pages, long bytes, int enclosed, List<Finding> findings) implements Outcome {
+    record Written(Path file, int documents, int pages, long bytes, int enclosed, List<Finding> findings,
+            Optional<Path> ledger) implements Outcome {
         public Written {
             findings = List.copyOf(findings);
         }

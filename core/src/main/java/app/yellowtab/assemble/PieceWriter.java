@@ -60,7 +60,7 @@ public final class PieceWriter implements Closeable {
             if (stopped.isPresent()) return stopped.get();
             long bytes = Files.size(draft.path());
             Files.move(draft.path(), target);
-            return new Outcome.Written(target, piece.documentCount(), piece.pageCount(), bytes, 0, List.of());
+            return new Outcome.Written(target, piece.documentCount(), piece.pageCount(), bytes, 0, List.of(), Optional.empty());
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {

@@ -8,7 +8,7 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Subject;
-import app.yellowtab.ledger.Ledger;
+import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.sets.Output;
@@ -54,14 +54,15 @@ final class StreamingAssembler implements Assembler {
     }
 
     @Override
-    public Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)
-            throws FindingException {
+    public Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, LedgerPlace ledger, Progress progress,
+            BooleanSupplier stop) throws FindingException {
         if (plan.documentCount() == 0) throw failure(Code.NOTHING_TO_PRODUCE, target, "", null);
         if (sources.isOriginal(target)) throw failure(Code.TARGET_IS_SOURCE, target, "", null);
         AssemblyRun.refuseUnseen(plan, output, sources);
         checkFolder(target);
+        makeReady(ledger, sources);
         try {
-            return TargetLock.holding(target, () -> draftAndMove(plan, output, sources, target, progress, stop));
+            return TargetLock.holding(target, () -> draftAndMove(plan, output, sources, target, ledger, progress, stop));
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {
@@ -72,16 +73,17 @@ final class StreamingAssembler implements Assembler {
         }
     }
 
-    private Outcome draftAndMove(Plan plan, Output output, SourceFiles sources, Path target, Progress progress,
+    private Outcome draftAndMove(Plan plan, Output output, SourceFiles sources, Path target, LedgerPlace place, Progress progress,
             BooleanSupplier stop) throws IOException {
-        try (Draft pdfDraft = Draft.beside(target); Draft ledgerDraft = Draft.beside(target);
-                EnclosedFiles files = new EnclosedFiles(plan.enclosures(), sources, target)) {
+        try (Draft pdfDraft = Draft.beside(target); Draft ledgerDraft = Draft.beside(place.drafted(target));
+                EnclosedFiles files = new EnclosedFiles(plan.enclosures(), sources, target, place.folders())) {
             if (!files.draft(stop)) return new Outcome.Stopped(0);
-            Outcome outcome = write(plan, output, sources, target, progress, stop, pdfDraft.path(), ledgerDraft.path());
-            if (outcome instanceof Outcome.Written) {
+            Outcome outcome = write(plan, output, sources, target, place, progress, stop, pdfDraft.path(), ledgerDraft.path());
+            if (outcome instanceof Outcome.Written written) {
                 files.moveIntoPlace(mover);
-                moveBoth(pdfDraft.path(), ledgerDraft.path(), target);
+                moveBoth(pdfDraft.path(), ledgerDraft.path(), target, written.ledger());
                 files.clearAway();
+                if (place instanceof LedgerPlace.House house) house.takeIn(target);
             }
             return outcome;
         }
@@ -91,23 +93,27 @@ final class StreamingAssembler implements Assembler {
      * The old ledger goes out of the way first, so that no file that is held open elsewhere leaves a bundle beside another's
      * ledger.
      */
-    private void moveBoth(Path pdfDraft, Path ledgerDraft, Path target) throws IOException {
-        Path ledger = Ledger.beside(target);
-        try (Draft aside = Draft.beside(target)) {
-            boolean isThere = Files.exists(ledger);
-            if (isThere) mover.move(ledger, aside.path());
+    private void moveBoth(Path pdfDraft, Path ledgerDraft, Path target, Optional<Path> ledger) throws IOException {
+        if (ledger.isEmpty()) {
+            mover.move(pdfDraft, target);
+            return;
+        }
+        try (Draft aside = Draft.beside(ledger.get())) {
+            boolean isThere = Files.exists(ledger.get());
+            if (isThere) mover.move(ledger.get(), aside.path());
             try {
+                mover.move(ledgerDraft, ledger.get());
                 mover.move(pdfDraft, target);
             } catch (IOException refused) {
-                if (isThere) Drafts.move(aside.path(), ledger);
+                if (isThere) Drafts.move(aside.path(), ledger.get());
+                else Files.deleteIfExists(ledger.get());
                 throw refused;
             }
-            mover.move(ledgerDraft, ledger);
         }
     }
 
-    private Outcome write(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop,
-            Path pdfDraft, Path ledgerDraft)
+    private Outcome write(Plan plan, Output output, SourceFiles sources, Path target, LedgerPlace place, Progress progress,
+            BooleanSupplier stop, Path pdfDraft, Path ledgerDraft)
             throws IOException {
         Report report = new Report();
         try (DraftFile pdf = opener.open(pdfDraft);
@@ -118,7 +124,21 @@ final class StreamingAssembler implements Assembler {
             Optional<Outcome.Stopped> stopped = run.write();
             if (stopped.isPresent()) return stopped.get();
             return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft),
-                    plan.enclosures().size(), report.findings());
+                    plan.enclosures().size(), report.findings(), place.file(target, run.identity()));
+        }
+    }
+
+    private static void makeReady(LedgerPlace ledger, SourceFiles sources) throws FindingException {
+        if (ledger instanceof LedgerPlace.At(Path chosen)) {
+            if (sources.isOriginal(chosen)) throw failure(Code.TARGET_IS_SOURCE, chosen, "", null);
+            checkFolder(chosen);
+        }
+        for (Path folder : ledger.folders()) {
+            try {
+                Files.createDirectories(folder);
+            } catch (IOException e) {
+                throw targetFailure(folder, e);
+            }
         }
     }
 

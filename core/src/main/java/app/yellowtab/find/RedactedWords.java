@@ -55,6 +55,7 @@ public final class RedactedWords {
     private final Recurrences recurrences;
     private final PassageFinder finder;
     private final List<Leak> leaks = new ArrayList<>();
+    private final List<Finding> remarks = new ArrayList<>();
 
     private RedactedWords(Bundle bundle, Plan plan, BundleWords words, Recurrences recurrences, PassageFinder finder) {
         this.recurrences = recurrences;
@@ -81,12 +82,14 @@ public final class RedactedWords {
      *
      * @param leaks       other than words on pages, in the order of the bundle
      * @param recurrences words on other pages, but for pages that are among the leaks as a whole
+     * @param remarks     what need not be decided, and should be known
      */
-    public record Found(List<Leak> leaks, Recurrences.Found recurrences) {
-        public static final Found NOTHING = new Found(List.of(), Recurrences.Found.NOTHING);
+    public record Found(List<Leak> leaks, Recurrences.Found recurrences, List<Finding> remarks) {
+        public static final Found NOTHING = new Found(List.of(), Recurrences.Found.NOTHING, List.of());
 
         public Found {
             leaks = List.copyOf(leaks);
+            remarks = List.copyOf(remarks);
         }
 
         /** {@return all that somebody must decide before anything goes out, each with what helps} */
@@ -120,12 +123,6 @@ public final class RedactedWords {
             if (places > 0) throw new FindingException(
                     new Finding(Code.REDACTED_UNDECIDED, Subject.OfProduced.of(target, 0), String.valueOf(places)), null);
         }
-
-        /** {@return what could not be compared, and so must be looked at} */
-        public List<Finding> notCompared() {
-            return recurrences.wordless() == 0 ? List.of() : List.of(Finding.about(Code.REDACTED_NOT_COMPARED, "The bundle",
-                    String.valueOf(recurrences.wordless())));
-        }
     }
 
     private static Leak leak(Recurrence one) {
@@ -148,7 +145,9 @@ public final class RedactedWords {
         Set<PageKey> whole = all.elsewhere();
         Recurrences.Found onPages = recurrences.look(finder, whole);
         if (!stop.getAsBoolean()) all.around();
-        return new Found(all.leaks, onPages);
+        if (onPages.wordless() > 0)
+            all.remarks.add(Finding.about(Code.REDACTED_NOT_COMPARED, "The bundle", String.valueOf(onPages.wordless())));
+        return new Found(all.leaks, onPages, all.remarks);
     }
 
     private void around() {
@@ -169,8 +168,13 @@ public final class RedactedWords {
     }
 
     private void names(Source source) {
-        if (repeated(source.fileName().replace('_', ' ')).isPresent())
-            leaks.add(new Leak(new Finding(Code.REDACTED_IN_NAME, of(source, 0), ""), Optional.empty()));
+        if (repeated(source.fileName().replace('_', ' ')).isPresent()) {
+            Finding named = new Finding(Code.REDACTED_IN_NAME, of(source, 0), "");
+            if (bundle.contents().allDocuments().stream().anyMatch(document -> document.enclosed()
+                    .filter(file -> file.source().equals(source.id())).isPresent()))
+                leaks.add(new Leak(named, Optional.empty()));
+            else remarks.add(named);
+        }
         for (SourceBookmark own : new LinkedHashSet<>(source.bookmarks())) repeated(own.title())
                 .ifPresent(clean -> leaks.add(new Leak(
                         new Finding(Code.REDACTED_IN_BOOKMARK, of(source, own.page()), couldBe(own.title(), clean)),

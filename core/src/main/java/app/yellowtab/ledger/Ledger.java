@@ -21,6 +21,11 @@ import java.util.Optional;
  */
 public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index, List<Bookmark> bookmarks, List<Font> fonts,
         List<ProducedFile> files, List<Enclosed> enclosed) {
+    /** How long the identifiers of our files are. */
+    public static final int IDENTITY_BYTES = 16;
+    /** What the name of every ledger ends with. */
+    static final String ENDING = ".ledger.json";
+
     public Ledger {
         enclosed = List.copyOf(enclosed);
         files = List.copyOf(files);
@@ -32,7 +37,7 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
 
     /** {@return where the ledger of a bundle lies: beside it, "Trial bundle.ledger.json" for "Trial bundle.pdf"} */
     public static Path beside(Path bundle) {
-        return bundle.resolveSibling(stem(bundle) + ".ledger.json");
+        return bundle.resolveSibling(stem(bundle) + ENDING);
     }
 
     /** {@return the folder of the files that go along with a bundle: beside it, "Trial bundle files" for "Trial bundle.pdf"} */
@@ -40,7 +45,7 @@ public record Ledger(int pages, List<SourceFile> sources, List<IndexPage> index,
         return bundle.resolveSibling(stem(bundle) + " files");
     }
 
-    private static String stem(Path bundle) {
+    static String stem(Path bundle) {
         String name = String.valueOf(bundle.getFileName());
         return name.toLowerCase(Locale.ROOT).endsWith(".pdf") ? name.substring(0, name.length() - 4) : name;
     }

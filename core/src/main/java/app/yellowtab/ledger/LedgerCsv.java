@@ -25,23 +25,22 @@ public final class LedgerCsv {
     }
 
     /**
-     * Writes the table of a bundle's ledger, leaf by leaf, and moves it into place.
+     * Writes the table of a bundle's ledger beside the bundle, leaf by leaf, and moves it into place.
      *
      * @throws FindingException if the ledger cannot be read or the table not be written; a table that was there is there still
      */
-    public static void write(Path bundle) throws FindingException {
+    public static void write(Path bundle, Path ledger) throws FindingException {
         try {
-            draftAndMove(bundle);
+            draftAndMove(bundle, ledger);
         } catch (IndexOutOfBoundsException noSuchSource) {
-            throw new FindingException(Finding.of(Code.LEDGER_DAMAGED, Ledger.beside(bundle)), noSuchSource);
+            throw new FindingException(Finding.of(Code.LEDGER_DAMAGED, ledger), noSuchSource);
         } catch (IOException e) {
             Code code = DiskFull.is(e, bundle) ? Code.NO_SPACE : Code.TARGET_NOT_WRITABLE;
             throw new FindingException(Finding.of(code, beside(bundle), String.valueOf(e.getMessage())), e);
         }
     }
 
-    private static void draftAndMove(Path bundle) throws IOException {
-        Path ledgerFile = Ledger.beside(bundle);
+    private static void draftAndMove(Path bundle, Path ledgerFile) throws IOException {
         Ledger ledger = LedgerReader.read(ledgerFile);
         Path draft = Drafts.beside(beside(bundle));
         try {

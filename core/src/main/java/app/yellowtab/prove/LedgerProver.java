@@ -44,8 +44,7 @@ final class LedgerProver implements Prover {
     }
 
     @Override
-    public Optional<Proof> prove(Path bundle, Progress progress, BooleanSupplier stop) throws FindingException {
-        Path ledgerFile = Ledger.beside(bundle);
+    public Optional<Proof> prove(Path bundle, Path ledgerFile, Progress progress, BooleanSupplier stop) throws FindingException {
         if (!Files.isReadable(bundle))
             throw new FindingException(new Finding(Code.PROOF_NO_BUNDLE, Subject.OfProduced.of(bundle, 0), ""), null);
         if (!Files.isReadable(ledgerFile)) throw new FindingException(

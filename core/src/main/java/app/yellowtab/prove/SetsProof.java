@@ -21,11 +21,13 @@ public final class SetsProof {
     /**
      * {@return the first page in which they differ; nothing where they agree}
      *
+     * @param screen      the ledger of the set for the screen
+     * @param paper       the set to be printed
+     * @param paperLedger its ledger
      * @throws IOException if one of the ledgers cannot be read
      */
-    public static List<Finding> prove(Path screen, Path paper) throws IOException {
-        try (LedgerReader one = LedgerReader.leaves(Ledger.beside(screen));
-                LedgerReader other = LedgerReader.leaves(Ledger.beside(paper))) {
+    public static List<Finding> prove(Path screen, Path paper, Path paperLedger) throws IOException {
+        try (LedgerReader one = LedgerReader.leaves(screen); LedgerReader other = LedgerReader.leaves(paperLedger)) {
             while (true) {
                 Optional<Ledger.Page> onScreen = one.next();
                 Optional<Ledger.Page> onPaper = counted(other);

@@ -103,6 +103,16 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         }
     }
 
+    /** {@return the folder in which the ledgers of what was produced are kept; need not exist} */
+    public Path produced() {
+        return producedIn(folder);
+    }
+
+    /** {@return the same of the bundle folder at a path} */
+    public static Path producedIn(Path folder) {
+        return folder.resolve("produced");
+    }
+
     /**
      * Opens a bundle folder, and keeps a copy of its bundle as it is now.
      *

@@ -46,7 +46,7 @@ class PaperSetTests extends OneSource {
         PaperFiles files = PaperFiles.beside(target);
         Plan plan = Planner.paper(bundle, LocalDateTime.now());
         Assembler.standard().assemble(plan, Output.paper(plan), place, files.file(), Progress.NONE, () -> false);
-        assertThat(SetsProof.prove(target, files.file())).isEmpty();
+        assertThat(SetsProof.prove(Ledger.beside(target), files.file(), Ledger.beside(files.file()))).isEmpty();
         assertThat(Prover.standard().prove(files.file(), Progress.NONE, () -> false).orElseThrow().findings()).isEmpty();
         assertThat(Pdfs.pages(files.file()).get(2)).contains("1").contains("S").contains("Blue card");
         assertThat(Pdfs.pageCount(files.file())).isEqualTo(12);
@@ -61,6 +61,7 @@ class PaperSetTests extends OneSource {
         assertThat(String.join(" ", Pdfs.pages(files.labels()))).contains("of 2");
         String ledger = Files.readString(Ledger.beside(files.file()));
         Files.writeString(Ledger.beside(files.file()), ledger.replaceFirst("\"number\"\\s*:\\s*\"4\"", "\"number\": \"44\""));
-        assertThat(SetsProof.prove(target, files.file())).extracting(Finding::code).containsExactly(Code.PROOF_SETS);
+        assertThat(SetsProof.prove(Ledger.beside(target), files.file(), Ledger.beside(files.file()))).extracting(Finding::code)
+                .containsExactly(Code.PROOF_SETS);
     }
 }

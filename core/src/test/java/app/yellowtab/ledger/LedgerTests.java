@@ -79,7 +79,7 @@ class LedgerTests {
 
     @Test
     void canBeHadAsATableThatASpreadsheetReadsAsText() throws IOException {
-        LedgerCsv.write(target);
+        LedgerCsv.write(target, Ledger.beside(target));
         List<String> lines = Files.readAllLines(folder.resolve("Trial bundle.ledger.csv"));
         assertThat(lines).hasSize(7);
         assertThat(lines.getFirst()).startsWith("position,number,label,kind,file,file sha256,page,fingerprint");

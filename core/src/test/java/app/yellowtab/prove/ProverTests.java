@@ -173,7 +173,7 @@ class ProverTests {
         Files.writeString(ledger, whole.replaceFirst("\\n?,?\\{\"places\":\\[\\[0,8.*", ""));
         assertThatThrownBy(this::prove).hasMessageStartingWith("bundle.ledger.json is damaged");
         Files.delete(ledger);
-        assertThatThrownBy(this::prove).hasMessageContaining("its ledger, bundle.ledger.json, is not beside it");
+        assertThatThrownBy(this::prove).hasMessageContaining("its ledger is neither beside it, as bundle.ledger.json, nor");
         Files.writeString(ledger, whole);
         Files.writeString(target, "not a PDF");
         assertThatThrownBy(this::prove).hasMessageContaining("damaged, or no PDF");

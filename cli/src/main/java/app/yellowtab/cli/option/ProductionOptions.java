@@ -1,9 +1,11 @@
 package app.yellowtab.cli.option;
 
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.Comments;
 import app.yellowtab.model.FromSources;
+import java.nio.file.Path;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -23,6 +25,10 @@ public final class ProductionOptions {
     private @Nullable Integer bookmarkLevels;
     @Option(names = "--csv", description = "Writes the ledger as CSV, too, beside the PDF.")
     private boolean csv;
+    @Option(names = "--ledger", paramLabel = "FILE|beside|none",
+            description = "Where the ledger goes: to a file, beside the PDF, or nowhere. It names files of the house. Otherwise "
+                    + "assemble puts it beside the PDF, and build into the bundle folder, where the proof finds it.")
+    private @Nullable String ledger;
     @Option(names = "--check-numbers",
             description = "Names numbers and lines that stand on something, and numbers that pages carried before; takes a few "
                     + "seconds for a thousand pages.")
@@ -37,7 +43,19 @@ public final class ProductionOptions {
     }
 
     public boolean csv() {
+        if (csv && "none".equals(ledger))
+            throw new ParameterException(spec.commandLine(), "--csv is made of the ledger, and --ledger none keeps none.");
         return csv;
+    }
+
+    /** {@return where ledgers go} */
+    public LedgerPlace ledger(LedgerPlace usual) {
+        return switch (ledger) {
+            case null -> usual;
+            case "beside" -> LedgerPlace.BESIDE;
+            case "none" -> LedgerPlace.NONE;
+            default -> new LedgerPlace.At(Path.of(ledger));
+        };
     }
 
     /** {@return the bundle with its numbers as they were asked for} */

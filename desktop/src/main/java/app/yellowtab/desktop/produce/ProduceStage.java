@@ -69,6 +69,7 @@ public final class ProduceStage extends StackPane implements StageView {
     private final ScrollPane scroll = new ScrollPane();
     private Optional<ProofView> proof = Optional.empty();
     private final Subscription subscription;
+    private final CheckBox ledger = new CheckBox(Words.of("produce.ledger"));
     private final CheckBox goOn = new CheckBox(Words.of("produce.goOn"));
     private String suggestedBefore = "";
     /** What still says what is redacted, beside pages. */
@@ -141,7 +142,8 @@ public final class ProduceStage extends StackPane implements StageView {
         HBox.setHgrow(target, Priority.ALWAYS);
         HBox row = new HBox(8, target, Controls.button("produce.choose", () -> dialogs.saveAs(Words.of("produce.file"),
                 typed().orElse(production.suggested())).ifPresent(path -> target.setText(path.toString()))));
-        return new VBox(8, Controls.label(Words.of("produce.file"), Styles.FORM_LABEL), row, replaces);
+        ledger.setId("produce-ledger");
+        return new VBox(8, Controls.label(Words.of("produce.file"), Styles.FORM_LABEL), row, replaces, ledger);
     }
 
     private void show(Plan plan) {
@@ -209,7 +211,7 @@ public final class ProduceStage extends StackPane implements StageView {
     }
 
     private void start() {
-        typed().ifPresent(file -> production.start(file, paper.sets(), goOn.isSelected()));
+        typed().ifPresent(file -> production.start(file, paper.sets(), goOn.isSelected(), ledger.isSelected()));
     }
 
     private void show(Production.ProductionState state) {

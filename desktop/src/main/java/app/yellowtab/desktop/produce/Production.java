@@ -12,6 +12,7 @@ import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.RedactedWords;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.picture.PageRenderer;
@@ -86,13 +87,14 @@ final class Production {
      * Begins to produce the bundle as it is now; edits made meanwhile are not in it. Words on pages that are redacted elsewhere
      * must be decided before.
      *
-     * @param goOn whether it is produced although something else still says what is redacted
+     * @param goOn   whether it is produced although something else still says what is redacted
+     * @param beside whether its ledger goes beside it; otherwise into the bundle folder
      */
-    void start(Path target, Sets sets, boolean goOn) {
+    void start(Path target, Sets sets, boolean goOn, boolean beside) {
         if (state.get() instanceof ProductionState.Running) return;
         Bundle bundle = workspace.bundle();
         long begun = System.nanoTime();
-        Jobs.Job job = workspace.jobs().start((progress, stop) -> produce(bundle, target, sets, goOn, progress, stop),
+        Jobs.Job job = workspace.jobs().start((progress, stop) -> produce(bundle, target, sets, goOn, beside, progress, stop),
                 done -> state.set(switch (done.outcome()) {
                     case Outcome.Written written ->
                             new ProductionState.Written(written, (System.nanoTime() - begun) / 1e9, done.paper(),
@@ -105,29 +107,34 @@ final class Production {
         if (workspace.jobs().running().contains(job)) state.set(new ProductionState.Running(job));
     }
 
-    private Done produce(Bundle bundle, Path target, Sets sets, boolean goOn, Consumer<Jobs.JobProgress> progress,
+    private Done produce(Bundle bundle, Path target, Sets sets, boolean goOn, boolean beside, Consumer<Jobs.JobProgress> progress,
             BooleanSupplier stop)
             throws IOException {
         LocalDateTime now = LocalDateTime.now();
         progress.accept(new Jobs.JobProgress(Words.of("produce.lookingRedacted"), -1));
         RedactedWords.in(bundle, Planner.plan(bundle, now), words, stop).refuseUndecided(goOn, target);
+        LedgerPlace ledgers = beside ? LedgerPlace.BESIDE : new LedgerPlace.House(workspace.folder().produced(), now);
         Optional<Outcome> screen = Optional.empty();
         if (sets != Sets.PAPER) {
             Plan plan = Planner.plan(bundle, now);
-            screen = Optional.of(assembler.assemble(plan, workspace.folder(), target,
+            screen = Optional.of(assembler.assemble(plan, Output.screen(plan), workspace.folder(), target, ledgers,
                     (done, total) -> report(done, total, "produce.page", progress), stop));
             if (sets == Sets.SCREEN || screen.get() instanceof Outcome.Stopped)
                 return new Done(screen.get(), Optional.empty(), List.of());
         }
         PaperFiles files = PaperFiles.beside(target);
         Plan plan = Planner.paper(bundle, now);
-        Outcome paper = assembler.assemble(plan, Output.paper(plan), workspace.folder(), files.file(),
+        Outcome paper = assembler.assemble(plan, Output.paper(plan), workspace.folder(), files.file(), ledgers,
                 (done, total) -> report(done, total, "produce.paperPage", progress), stop);
         if (paper instanceof Outcome.Stopped) return new Done(paper, Optional.empty(), List.of());
         files.writeOthers(bundle, plan, renderer, (done, total) -> report(done, total, "produce.colour", progress), stop);
         if (stop.getAsBoolean()) return new Done(new Outcome.Stopped(0), Optional.empty(), List.of());
         return new Done(screen.orElse(paper), Optional.of(files),
-                screen.isPresent() ? SetsProof.prove(target, files.file()) : List.of());
+                screen.isPresent() ? SetsProof.prove(ledger(screen.get()), files.file(), ledger(paper)) : List.of());
+    }
+
+    private static Path ledger(Outcome outcome) {
+        return ((Outcome.Written) outcome).ledger().orElseThrow();
     }
 
     private static void report(int done, int total, String key, Consumer<Jobs.JobProgress> progress) {

@@ -33,7 +33,7 @@ final class ProofView extends VBox {
         super(8);
         this.workspace = workspace;
         this.proving = new Proving(workspace.jobs(), prover);
-        this.button = Controls.button("produce.prove", () -> proving.start(file));
+        this.button = Controls.button("produce.prove", () -> proving.start(file, workspace.folder().produced()));
         setId("proof");
         subscription = proving.stateProperty().subscribe(this::show);
     }

@@ -3,9 +3,11 @@ package app.yellowtab.desktop.produce;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.finding.FindingException;
+import app.yellowtab.ledger.LedgerFinder;
 import app.yellowtab.prove.Proof;
 import app.yellowtab.prove.Prover;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -37,11 +39,18 @@ final class Proving {
         return state.getReadOnlyProperty();
     }
 
-    /** Begins to prove a produced file; when it is stopped, it is offered again. */
-    void start(Path bundle) {
+    /**
+     * Begins to prove a produced file; when it is stopped, it is offered again.
+     *
+     * @param ledgers the folder in which ledgers are kept that do not lie beside their file
+     */
+    void start(Path bundle, Path ledgers) {
         if (state.get() instanceof ProvingState.Running) return;
-        Jobs.Job job = jobs.start((progress, stop) -> prover.prove(bundle, (done, total) -> progress.accept(
-                new Jobs.JobProgress(Words.of("produce.proving", done, total), (double) done / total)), stop),
+        Jobs.Job job = jobs.start(
+                (progress, stop) -> prover.prove(bundle, LedgerFinder.find(bundle, List.of(ledgers)),
+                        (done, total) -> progress.accept(
+                                new Jobs.JobProgress(Words.of("produce.proving", done, total), (double) done / total)),
+                        stop),
                 (Optional<Proof> proof) -> state
                         .set(proof.<ProvingState>map(ProvingState.Done::new).orElseGet(ProvingState.Offered::new)),
                 failure -> state.set(new ProvingState.Failed(

@@ -45,7 +45,7 @@ public final class LeakList extends VBox {
             others.getChildren().add(one);
         }
         if (all.size() > MOST) others.getChildren().add(Controls.label(Words.of("leaks.more", all.size() - MOST), Styles.SMALL));
-        found.notCompared().forEach(
+        found.remarks().stream().limit(MOST).forEach(
                 finding -> others.getChildren().add(Controls.paragraph(finding.message(), Styles.SMALL)));
         repeats.show(found.recurrences());
         Controls.show(others, !others.getChildren().isEmpty());

@@ -34,6 +34,7 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -76,26 +77,26 @@ class ProductionTests {
     @Test
     void whatWasPlannedAtTheStartIsProduced() throws FindingException {
         Path target = temp.resolve("out.pdf");
-        Outcome.Written written = new Outcome.Written(target, 1, 5, 900, 0, List.of());
-        when(assembler.assemble(any(), any(), any(), any(), any())).thenReturn(written);
+        Outcome.Written written = new Outcome.Written(target, 1, 5, 900, 0, List.of(), Optional.empty());
+        when(assembler.assemble(any(), any(), any(), any(), any(), any(), any())).thenReturn(written);
         Plan planned = workspace.plan();
-        production.start(target, Sets.SCREEN, false);
+        production.start(target, Sets.SCREEN, false, true);
         assertThat(production.stateProperty().get()).isInstanceOf(Production.ProductionState.Running.class);
         workspace.edit(bundle -> bundle.withLayout(new Layout(false, Separators.TITLED)));
-        production.start(temp.resolve("second.pdf"), Sets.SCREEN, false);
+        production.start(temp.resolve("second.pdf"), Sets.SCREEN, false, true);
         finish();
-        verify(assembler).assemble(eq(planned), any(), eq(target), any(), any());
+        verify(assembler).assemble(eq(planned), any(), any(), eq(target), any(), any(), any());
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Written.class,
                 state -> assertThat(state.outcome()).isEqualTo(written));
     }
 
     @Test
     void theStopButtonStops() throws FindingException {
-        when(assembler.assemble(any(), any(), any(), any(), any())).thenAnswer(call -> {
-            call.<Progress>getArgument(3).report(3, 5);
-            return call.<BooleanSupplier>getArgument(4).getAsBoolean() ? new Outcome.Stopped(3) : null;
+        when(assembler.assemble(any(), any(), any(), any(), any(), any(), any())).thenAnswer(call -> {
+            call.<Progress>getArgument(5).report(3, 5);
+            return call.<BooleanSupplier>getArgument(6).getAsBoolean() ? new Outcome.Stopped(3) : null;
         });
-        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false);
+        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false, true);
         Jobs.Job job = ((Production.ProductionState.Running) production.stateProperty().get()).job();
         job.stop();
         finish();
@@ -105,9 +106,9 @@ class ProductionTests {
 
     @Test
     void aFailureSaysWhatAndWhy() throws FindingException {
-        when(assembler.assemble(any(), any(), any(), any(), any())).thenThrow(
+        when(assembler.assemble(any(), any(), any(), any(), any(), any(), any())).thenThrow(
                 new FindingException(Finding.of(Finding.Code.NO_SPACE, temp.resolve("out.pdf")), null));
-        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false);
+        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false, true);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Failed.class,
                 failed -> assertThat(failed.message()).contains("out.pdf could not be written: the disk is full"));
@@ -115,8 +116,9 @@ class ProductionTests {
 
     @Test
     void aSurpriseIsNoStackTrace() throws FindingException {
-        when(assembler.assemble(any(), any(), any(), any(), any())).thenThrow(new IllegalStateException("at com.example"));
-        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false);
+        when(assembler.assemble(any(), any(), any(), any(), any(), any(), any()))
+                .thenThrow(new IllegalStateException("at com.example"));
+        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false, true);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Failed.class,
                 failed -> assertThat(failed.message()).contains("nothing was written").doesNotContain("com.example"));
@@ -124,13 +126,13 @@ class ProductionTests {
 
     @Test
     void theSetToBePrintedComesWithAllThatThePrinterMustKnow() throws FindingException {
-        when(assembler.assemble(any(), any(), any(), any(), any(), any())).thenAnswer(call -> {
+        when(assembler.assemble(any(), any(), any(), any(), any(), any(), any())).thenAnswer(call -> {
             Output output = call.getArgument(1);
-            return new Outcome.Written(call.getArgument(3), 1, output.size(), 900, 0, List.of());
+            return new Outcome.Written(call.getArgument(3), 1, output.size(), 900, 0, List.of(), Optional.empty());
         });
         workspace.edit(bundle -> bundle
                 .withLayout(bundle.layout().withPaper(bundle.layout().paper().withTabs(PaperSet.Beginning.DOCUMENTS))));
-        production.start(temp.resolve("out.pdf"), Sets.PAPER, false);
+        production.start(temp.resolve("out.pdf"), Sets.PAPER, false, true);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Written.class, written -> {
             assertThat(written.outcome().file()).isEqualTo(temp.resolve("out (paper).pdf"));
