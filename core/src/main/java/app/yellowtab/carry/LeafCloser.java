@@ -21,6 +21,7 @@ import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.pdmodel.PDPage;
+import org.jspecify.annotations.Nullable;
 
 /** The last steps that every leaf takes, whether it comes from a source or is ours. */
 public final class LeafCloser {
@@ -84,10 +85,8 @@ public final class LeafCloser {
      */
     public static COSDictionary content(COSDictionary leaf, Predicate<COSBase> isOurs) {
         COSDictionary content = new COSDictionary();
-        COSDictionary resources = new COSDictionary();
-        if (leaf.getCOSDictionary(COSName.RESOURCES) instanceof COSDictionary all) resources.addAll(all);
-        COSDictionary fonts = new COSDictionary();
-        if (resources.getCOSDictionary(COSName.FONT) instanceof COSDictionary all) fonts.addAll(all);
+        COSDictionary resources = copy(leaf.getCOSDictionary(COSName.RESOURCES));
+        COSDictionary fonts = copy(resources.getCOSDictionary(COSName.FONT));
         for (COSName name : List.copyOf(fonts.keySet()))
             if (name.getName().startsWith(NAME) && (isOurs.test(fonts.getItem(name)) || HiddenWords.isFont(fonts.getItem(name))))
                 fonts.removeItem(name);
@@ -100,6 +99,10 @@ public final class LeafCloser {
         for (int i = PUT_BEFORE; all != null && i < all.size() - PUT_AFTER; i++) streams.add(all.get(i));
         content.setItem(COSName.CONTENTS, streams);
         return content;
+    }
+
+    private static COSDictionary copy(@Nullable COSDictionary of) {
+        return of == null ? new COSDictionary() : new COSDictionary(of);
     }
 
     private static void withoutOpacities(COSDictionary resources) {

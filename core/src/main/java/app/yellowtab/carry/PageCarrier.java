@@ -176,7 +176,7 @@ public final class PageCarrier {
         COSDictionary resources = new COSDictionary();
         to.setItem(COSName.RESOURCES, resources);
         String picture = LeafCloser.add(resources, COSName.XOBJECT, instead.get().picture());
-        String hidden = hidden(Optional.of(HiddenWords.seen(instead.get().words(), came, look)), came, resources);
+        String hidden = hidden(HiddenWords.seen(instead.get().words(), came, look), came, resources);
         List<COSStream> contents = List.of(new MadeStream(RedactedContent.operators(look, came, picture)));
         return new Ready(to, new LeafCloser.Shown(looked.setUp() + hidden, contents, ContentScan.EMPTY, ""), true);
     }
@@ -199,7 +199,8 @@ public final class PageCarrier {
         if (source.getRotation() != 0) to.setInt(COSName.ROTATE, source.getRotation());
         if (from.getFloat("UserUnit", 1) > 0 && from.containsKey("UserUnit"))
             to.setFloat("UserUnit", from.getFloat("UserUnit", 1));
-        return annotations.settle(from, RedactedContent.areas(redactions, PageFrame.of(new PDPage(to))), notes);
+        return annotations.settle(from,
+                redactions.isEmpty() ? List.of() : RedactedContent.areas(redactions, PageFrame.of(new PDPage(to))), notes);
     }
 
     private static Looks.Done carryOut(PageLook look, COSDictionary to, Annotations.Settled settled) {
@@ -229,8 +230,9 @@ public final class PageCarrier {
         String drawn = drawn(settled.drawings(), looked.setUp(), to.getCOSDictionary(COSName.RESOURCES));
         return new Ready(to,
                 new LeafCloser.Shown(
-                        looked.setUp() + hidden(words.map(read -> HiddenWords.seen(read, PageFrame.of(source), look)),
-                                PageFrame.of(source), to.getCOSDictionary(COSName.RESOURCES)),
+                        looked.setUp() + (words.isEmpty() ? ""
+                                : hidden(HiddenWords.seen(words.get(), PageFrame.of(source), look), PageFrame.of(source),
+                                        to.getCOSDictionary(COSName.RESOURCES))),
                         contents, alone ? ContentScan.EMPTY : scan, drawn),
                 used.isFollowed());
     }
@@ -275,11 +277,11 @@ public final class PageCarrier {
         return List.of(new MadeStream("/" + LeafCloser.add(resources, COSName.XOBJECT, form) + " Do"));
     }
 
-    private String hidden(Optional<RecognisedPage> words, PageFrame frame, COSDictionary resources) {
-        if (words.isEmpty() || words.get().text().isEmpty()) return "";
+    private String hidden(RecognisedPage words, PageFrame frame, COSDictionary resources) {
+        if (words.text().isEmpty()) return "";
         COSDictionary font = wordsFont == null ? HiddenWords.font() : wordsFont;
         wordsFont = font;
-        return HiddenWords.operators(words.get(), frame, LeafCloser.add(resources, COSName.FONT, font));
+        return HiddenWords.operators(words, frame, LeafCloser.add(resources, COSName.FONT, font));
     }
 
     private static String drawn(List<Drawing> drawings, String setUp, COSDictionary resources) {
