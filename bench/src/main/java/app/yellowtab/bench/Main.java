@@ -48,7 +48,8 @@ public final class Main {
             default -> {
                 System.err.println(
                         "Usage: yellowtab bench plan\n       yellowtab bench gather [--files 1000] [--pages 10] [--scans "
-                                + "0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33]\n       "
+                                + "0.33]\n       yellowtab bench assemble [--files 400] [--pages 25] [--scans 0.33] "
+                                + "[--against COMMIT]\n       "
                                 + "yellowtab bench assemble --pieces 300 [--pages 2000] [--scans 0.85]\n       yellowtab bench "
                                 + "assemble --marks 4 [--files 400] [--pages 50] [--scans 0]\n       yellowtab bench pictures "
                                 + "[--files 20] [--pages 25] [--scans 0]\n       yellowtab bench start\n       yellowtab bench "

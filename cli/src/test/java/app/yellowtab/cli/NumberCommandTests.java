@@ -91,12 +91,12 @@ class NumberCommandTests extends AtTheCommandLine {
         assertThat(Pdfs.pageCount(paper)).isEqualTo(9);
         assertThat(temp.resolve("out (printing order).docx")).exists();
         assertThat(temp.resolve("out (spine labels).pdf")).exists();
-        assertThat(run("prove", target, "--paper", paper)).isZero();
+        assertThat(run("prove", target, "--bundle", folder, "--paper", paper)).isZero();
         assertThat(out.toString()).contains("out.pdf: 8 pages proved").contains("out (paper).pdf: 9 pages proved")
                 .contains("Both sets have the same numbers on the same pages.");
         Pdfs.write(Files.createDirectories(temp.resolve("less")), "A", 2);
         assertThat(run("assemble", temp.resolve("less"), "-o", temp.resolve("other.pdf"))).isZero();
-        assertThat(run("prove", temp.resolve("other.pdf"), "--paper", paper)).isEqualTo(1);
+        assertThat(run("prove", temp.resolve("other.pdf"), "--bundle", folder, "--paper", paper)).isEqualTo(1);
         assertThat(err.toString()).contains("the set to be printed and the set for the screen differ at number 1");
         Files.delete(target);
         assertThat(run("build", folder, "-o", target, "--set", "paper")).isZero();
