@@ -63,8 +63,8 @@ final class BuildCommand implements Callable<Integer> {
             redacted.open().forEach(leak -> production.say(leak.finding()));
             if (!redacted.open().isEmpty() && !goOn) {
                 production.console()
-                        .say("Nothing was written. Decide each of these in the window, under Pages, or write the bundle "
-                                + "all the same with --go-on.");
+                        .say("Nothing was written. Decide each of these in the window, where they are listed under Produce, "
+                                + "or write the bundle all the same with --go-on.");
                 return Exit.SOME_LEFT_OUT;
             }
             if (options.checksNumbers()) production.checkNumbers(bundle, place);

@@ -79,16 +79,14 @@ public final class Recurrences {
     /**
      * What came of looking.
      *
-     * @param all       in the order of the pages
-     * @param wordless  how many pages have no words that could be compared
-     * @param unread    the sources that could not be read
+     * @param all      in the order of the pages
+     * @param wordless how many pages have no words that could be read
      */
-    public record Found(List<Recurrence> all, int wordless, Set<SourceId> unread) {
-        public static final Found NOTHING = new Found(List.of(), 0, Set.of());
+    public record Found(List<Recurrence> all, int wordless) {
+        public static final Found NOTHING = new Found(List.of(), 0);
 
         public Found {
             all = List.copyOf(all);
-            unread = Set.copyOf(unread);
         }
 
         /** {@return those of which nothing is decided} */
@@ -139,7 +137,7 @@ public final class Recurrences {
             if (stop.getAsBoolean()) break;
             read(leaf).ifPresent(its -> all.addAll(on(leaf, its, finder)));
         }
-        return new Found(all, wordless, unread);
+        return new Found(all, wordless);
     }
 
     private static List<String> tokens(List<String> words, Hit hit) {

@@ -27,10 +27,16 @@ final class Tokens {
     Tokens(List<String> words) {
         for (int i = 0; i < words.size(); i++) {
             String word = words.get(i);
-            if (word.isEmpty()) add(END, i);
+            if (word.isEmpty() || isLetters(word)) add(plain(word), i);
             else if (word.chars().anyMatch(Character::isDigit)) add(MARKS.matcher(plain(word)).replaceAll(""), i);
             else for (String part : MARKS.split(OWNING.matcher(plain(word)).replaceAll(""))) if (!part.isEmpty()) add(part, i);
         }
+    }
+
+    /** Most words are: they need no taking apart. */
+    private static boolean isLetters(String word) {
+        for (int i = 0; i < word.length(); i++) if (!Character.isLetter(word.charAt(i))) return false;
+        return true;
     }
 
     private void add(String text, int word) {
