@@ -68,7 +68,7 @@ final class BuildCommand implements Callable<Integer> {
                 return Exit.SOME_LEFT_OUT;
             }
             if (options.checksNumbers()) production.checkNumbers(bundle, place);
-            LedgerPlace ledger = options.ledger(new LedgerPlace.House(place.produced(), LocalDateTime.now()));
+            LedgerPlace ledger = options.ledger(new LedgerPlace.House(BundleFolder.produced(place.path()), LocalDateTime.now()));
             if (set == Set.BOTH && (ledger instanceof LedgerPlace.At || ledger instanceof LedgerPlace.None))
                 throw new ParameterException(spec.commandLine(),
                         "Both sets are held against each other by their ledgers: --ledger must be beside, or left out.");

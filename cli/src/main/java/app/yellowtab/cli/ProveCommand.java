@@ -56,7 +56,7 @@ final class ProveCommand implements Callable<Integer> {
 
     private Path ledgerOf(Path produced) {
         Path in = folder.orElse(produced.toAbsolutePath().getParent());
-        return LedgerFinder.find(produced, List.of(BundleFolder.producedIn(in)));
+        return LedgerFinder.find(produced, List.of(BundleFolder.produced(in)));
     }
 
     private static boolean holds(Path produced, Path ledger, Console console) throws IOException {

@@ -222,8 +222,8 @@ public final class Recurrences {
         List<Recurrence> found = new ArrayList<>();
         for (Hit hit : finder.in(open, false)) {
             if (!tells(open, hit)) continue;
-            List<Area> areas = lines(all.subList(hit.first(), hit.last() + 1)).stream()
-                    .map(line -> TakenOut.over(line, read.state(), read.widthMm(), read.heightMm())).toList();
+            List<Area> areas = TakenOut.overLines(all.subList(hit.first(), hit.last() + 1), read.state(), read.widthMm(),
+                    read.heightMm());
             String words = together(open, hit.first(), hit.last() + 1);
             List<Spared> spared = page.look().spared().stream().filter(its -> its.words().equals(words)
                     && areas.stream().anyMatch(area -> touch(area, its.area()))).toList();
@@ -242,14 +242,5 @@ public final class Recurrences {
 
     private static String together(List<String> words, int from, int to) {
         return words.subList(from, to).stream().filter(word -> !word.isEmpty()).collect(Collectors.joining(" "));
-    }
-
-    private static List<List<Word>> lines(List<Word> words) {
-        List<List<Word>> lines = new ArrayList<>();
-        for (Word word : words) {
-            if (lines.isEmpty() || lines.getLast().getLast().leftMm() > word.leftMm()) lines.add(new ArrayList<>());
-            lines.getLast().add(word);
-        }
-        return lines;
     }
 }

@@ -188,6 +188,7 @@ public final class RedactedWords {
                 leaks.add(new Leak(new Finding(Code.REDACTED_IN_COMMENT, of(source, 0), "\"" + said + "\""), Optional.empty()));
         } catch (IOException | RuntimeException | Error unreadable) {
             LoggerFactory.getLogger(RedactedWords.class).info("comments not compared: {}", source.id(), unreadable);
+            remarks.add(new Finding(Code.REDACTED_NOT_LOOKED, of(source, 0), "its comments"));
         }
     }
 
@@ -206,6 +207,8 @@ public final class RedactedWords {
             }
         } catch (IOException | RuntimeException | Error unreadable) {
             LoggerFactory.getLogger(RedactedWords.class).info("file not compared: {}", file, unreadable);
+            remarks.add(new Finding(Code.REDACTED_NOT_LOOKED,
+                    new Subject.OfEntry(document.id().value(), document.title()), "the file that goes along"));
         }
     }
 

@@ -141,6 +141,19 @@ public final class TakenOut {
         return new Rectangle2D.Double(box[0], box[1], Math.max(0.01, box[2] - box[0]), Math.max(0.01, box[3] - box[1]));
     }
 
+    /**
+     * {@return the areas that take words out which follow each other on a page, one for each line that they stand in} The other
+     * things are as {@link #over} takes them.
+     */
+    public static List<Area> overLines(List<Word> words, SheetState state, double wideMm, double highMm) {
+        List<List<Word>> lines = new ArrayList<>();
+        for (Word word : words) {
+            if (lines.isEmpty() || lines.getLast().getLast().leftMm() > word.leftMm()) lines.add(new ArrayList<>());
+            lines.getLast().add(word);
+        }
+        return lines.stream().map(line -> over(line, state, wideMm, highMm)).toList();
+    }
+
     /** {@return the area that takes neighbouring words of a line out, with all that their letters reach to} */
     public static Area over(List<Word> words, SheetState state, double wideMm, double highMm) {
         Rectangle2D all = box(words.getFirst(), state, wideMm, highMm);

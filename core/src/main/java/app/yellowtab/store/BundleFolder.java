@@ -103,13 +103,8 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         }
     }
 
-    /** {@return the folder in which the ledgers of what was produced are kept; need not exist} */
-    public Path produced() {
-        return producedIn(folder);
-    }
-
-    /** {@return the same of the bundle folder at a path} */
-    public static Path producedIn(Path folder) {
+    /** {@return where the ledgers of what was produced of a bundle folder are kept; need not exist} */
+    public static Path produced(Path folder) {
         return folder.resolve("produced");
     }
 

@@ -3,6 +3,7 @@ package app.yellowtab.find;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.Enclosing;
 import app.yellowtab.edit.page.PageEdits;
 import app.yellowtab.edit.page.PageSpot;
 import app.yellowtab.edit.page.Redacting;
@@ -76,6 +77,25 @@ class RedactedWordsTests {
             assertThat(List.of(facts.likePrint(1).orElseThrow(), facts.likePrint(2).orElseThrow())).doesNotHaveDuplicates()
                     .allMatch(print -> RecognisedPages.prints(bundle.sources().getFirst()).contains(print));
             assertThat(facts.print(3)).isEmpty();
+        }
+    }
+
+    @Test
+    void aFileThatGoesAlongAndCannotBeLookedThroughIsNamed() throws IOException {
+        Pdfs.write(folder, "S", 2);
+        Path along = Pdfs.write(folder, "T", 1);
+        try (InPlace place = new InPlace(List.of())) {
+            Bundle bundle = Folder.bundle(place, folder);
+            List<Document> documents = bundle.contents().documents();
+            PageKey page = documents.getFirst().runs().getFirst().key(1);
+            Bundle redacted = Enclosing.enclose(
+                    Redacting.redacted(bundle, page, List.of(new Area(10, 10, 190, 270)), "privileged", false),
+                    documents.get(1).id(), false);
+            Files.delete(along);
+            assertThat(RedactedWords.in(redacted, Planner.plan(redacted), new BundleWords(place), () -> false).remarks())
+                    .filteredOn(finding -> finding.code() == Code.REDACTED_NOT_LOOKED).singleElement()
+                    .satisfies(
+                            finding -> assertThat(finding.message()).startsWith("T: the file that goes along could not be read"));
         }
     }
 

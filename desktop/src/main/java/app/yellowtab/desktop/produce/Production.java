@@ -20,6 +20,7 @@ import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.SetsProof;
 import app.yellowtab.sets.Output;
+import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
@@ -113,7 +114,8 @@ final class Production {
         LocalDateTime now = LocalDateTime.now();
         progress.accept(new Jobs.JobProgress(Words.of("produce.lookingRedacted"), -1));
         RedactedWords.in(bundle, Planner.plan(bundle, now), words, stop).refuseUndecided(goOn, target);
-        LedgerPlace ledgers = beside ? LedgerPlace.BESIDE : new LedgerPlace.House(workspace.folder().produced(), now);
+        LedgerPlace ledgers =
+                beside ? LedgerPlace.BESIDE : new LedgerPlace.House(BundleFolder.produced(workspace.folder().path()), now);
         Optional<Outcome> screen = Optional.empty();
         if (sets != Sets.PAPER) {
             Plan plan = Planner.plan(bundle, now);

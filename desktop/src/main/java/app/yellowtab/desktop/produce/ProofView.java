@@ -9,6 +9,7 @@ import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.prove.Proof;
 import app.yellowtab.prove.Prover;
+import app.yellowtab.store.BundleFolder;
 import java.nio.file.Path;
 import javafx.scene.control.Button;
 import javafx.scene.control.ListCell;
@@ -33,7 +34,8 @@ final class ProofView extends VBox {
         super(8);
         this.workspace = workspace;
         this.proving = new Proving(workspace.jobs(), prover);
-        this.button = Controls.button("produce.prove", () -> proving.start(file, workspace.folder().produced()));
+        this.button =
+                Controls.button("produce.prove", () -> proving.start(file, BundleFolder.produced(workspace.folder().path())));
         setId("proof");
         subscription = proving.stateProperty().subscribe(this::show);
     }

@@ -35,22 +35,12 @@ public record Hit(PageKey page, List<Area> areas, String around) {
                 continue;
             try {
                 for (WordFinder.Hit hit : finder.on(words.of(leaf)))
-                    hits.add(new Hit(leaf.key().get(), areas(lines(hit.words())), hit.around()));
+                    hits.add(new Hit(leaf.key().get(), TakenOut.overLines(hit.words(), SheetState.SOUND, 0, 0), hit.around()));
             } catch (IOException | RuntimeException | Error unreadable) {
                 LoggerFactory.getLogger(Hit.class).info("no hits there: {}", leaf.index(), unreadable);
             }
         }
         return hits;
-    }
-
-    /** {@return words in the lines that they stand in} */
-    private static List<List<Word>> lines(List<Word> words) {
-        List<List<Word>> lines = new ArrayList<>();
-        for (Word word : words) {
-            if (lines.isEmpty() || lines.getLast().getLast().leftMm() > word.leftMm()) lines.add(new ArrayList<>());
-            lines.getLast().add(word);
-        }
-        return lines;
     }
 
     /** {@return the areas that take words out, as they are seen, line by line} */

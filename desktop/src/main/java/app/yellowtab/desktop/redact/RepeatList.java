@@ -22,7 +22,7 @@ import javafx.scene.text.TextFlow;
 /** The same words on other pages, those that are alike beside each other, each to be redacted or left for a reason. */
 final class RepeatList extends VBox {
     /** So many places are shown at a time. */
-    private static final int MOST = 40;
+    private static final int MOST = 20;
 
     private final Leaks leaks;
     private final Label title = Controls.label("", Styles.FORM_LABEL);
