@@ -2,6 +2,7 @@ package app.yellowtab.cli;
 
 import app.yellowtab.cli.option.ProductionOptions;
 import app.yellowtab.cli.option.ReadingOptions;
+import app.yellowtab.deliver.BundleSets;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.intake.FoundFolder;
 import app.yellowtab.intake.Intake;
@@ -87,9 +88,11 @@ final class AssembleCommand implements Callable<Integer> {
             Bundle bundle = new Bundle(heading, new Layout(!noCover, separators), options.over(FromSources.STANDARD),
                     intake.over(Reading.STANDARD), taken.sources(), taken.contents(), List.of(), Numbering.NONE, List.of(),
                     RecognitionChoice.STANDARD, List.of());
-            Bundle numbered = options.numbered(bundle);
+            Bundle numbered = options.on(bundle);
             if (options.checksNumbers()) production.checkNumbers(numbered, place);
-            return production.produce(numbered, place, output, options.ledger(LedgerPlace.BESIDE), options.csv(), findings);
+            return production.produce(numbered, place, BundleSets.SCREEN, output, options.ledger(LedgerPlace.BESIDE),
+                    options.csv(), options.goesOn(),
+                    findings);
         }
     }
 

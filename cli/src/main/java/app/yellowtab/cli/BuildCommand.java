@@ -2,6 +2,7 @@ package app.yellowtab.cli;
 
 import app.yellowtab.cli.option.Exit;
 import app.yellowtab.cli.option.ProductionOptions;
+import app.yellowtab.deliver.BundleSets;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.RedactedWords;
 import app.yellowtab.ledger.LedgerPlace;
@@ -11,7 +12,6 @@ import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -37,18 +37,11 @@ final class BuildCommand implements Callable<Integer> {
     @Option(names = "--set", paramLabel = "screen|paper|both",
             description = "Which set is produced: for the screen, to be printed (with a printing order and spine labels beside "
                     + "it), or both, held against each other; otherwise screen.")
-    private Set set = Set.SCREEN;
-    @Option(names = "--go-on",
-            description = "Produces the bundle although words that are redacted on a page are still to be read elsewhere. "
-                    + "Otherwise each such place is named, nothing is written, and the command ends with 3.")
-    private boolean goOn;
+    private BundleSets set = BundleSets.SCREEN;
     @Mixin
     private ProductionOptions options = new ProductionOptions();
     @Spec
     private CommandSpec spec = CommandSpec.create();
-
-    /** Which set is produced. */
-    private enum Set { SCREEN, PAPER, BOTH }
 
     @Override
     public Integer call() throws IOException {
@@ -56,12 +49,12 @@ final class BuildCommand implements Callable<Integer> {
         try (ProductionRun production = new ProductionRun(spec.commandLine().getOut(), spec.commandLine().getErr());
                 BundleFolder place = opened.folder()) {
             place.tryPasswords(passwords);
-            Bundle bundle = options.numbered(opened.bundle().withFromSources(options.over(opened.bundle().fromSources())));
+            Bundle bundle = options.on(opened.bundle().withFromSources(options.over(opened.bundle().fromSources())));
             RedactedWords.Found redacted =
                     RedactedWords.in(bundle, Planner.plan(bundle), new BundleWords(place), production::isStopped);
             redacted.remarks().forEach(production::say);
             redacted.open().forEach(leak -> production.say(leak.finding()));
-            if (!redacted.open().isEmpty() && !goOn) {
+            if (!redacted.open().isEmpty() && !options.goesOn()) {
                 production.console()
                         .say("Nothing was written. Decide each of these in the window, where they are listed under Produce, "
                                 + "or write the bundle all the same with --go-on.");
@@ -69,14 +62,10 @@ final class BuildCommand implements Callable<Integer> {
             }
             if (options.checksNumbers()) production.checkNumbers(bundle, place);
             LedgerPlace ledger = options.ledger(new LedgerPlace.House(BundleFolder.produced(place.path()), LocalDateTime.now()));
-            if (set == Set.BOTH && (ledger instanceof LedgerPlace.At || ledger instanceof LedgerPlace.None))
-                throw new ParameterException(spec.commandLine(),
-                        "Both sets are held against each other by their ledgers: --ledger must be beside, or left out.");
-            int code = set == Set.PAPER ? Exit.DONE
-                    : production.produce(bundle, place, output, ledger, options.csv(), new ArrayList<>());
-            if (set != Set.SCREEN && code != Exit.NOTHING)
-                code = Math.max(code, production.producePaper(bundle, place, output, ledger, options.csv()));
-            if (set == Set.BOTH && code != Exit.NOTHING) code = Math.max(code, production.compareSets(output, ledger));
+            if (set == BundleSets.BOTH && ledger instanceof LedgerPlace.None) throw new ParameterException(spec.commandLine(),
+                    "Both sets are held against each other by their ledger: --ledger must not be none.");
+            int code = production.produce(bundle, place, set, output, ledger, options.csv(), options.goesOn(),
+                    List.of());
             return code == Exit.DONE && !redacted.open().isEmpty() ? Exit.SOME_LEFT_OUT : code;
         }
     }

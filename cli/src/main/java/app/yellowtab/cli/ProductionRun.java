@@ -1,12 +1,16 @@
 package app.yellowtab.cli;
 
 import app.yellowtab.assemble.Assembler;
+import app.yellowtab.assemble.Delivery;
 import app.yellowtab.assemble.Outcome;
 import app.yellowtab.clash.Clash;
 import app.yellowtab.clash.ClashFinder;
 import app.yellowtab.cli.option.Console;
 import app.yellowtab.cli.option.Exit;
+import app.yellowtab.deliver.BundleSets;
 import app.yellowtab.deliver.PaperFiles;
+import app.yellowtab.deliver.Producing;
+import app.yellowtab.deliver.VolumeCheck;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
@@ -14,7 +18,6 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.ledger.LedgerCsv;
-import app.yellowtab.ledger.LedgerFinder;
 import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.picture.PageRenderer;
@@ -23,7 +26,6 @@ import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.printed.OldSeries;
 import app.yellowtab.prove.SetsProof;
-import app.yellowtab.sets.Output;
 import app.yellowtab.source.SourceFiles;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -54,12 +56,33 @@ final class ProductionRun implements AutoCloseable {
         return console;
     }
 
-    /** Produces the bundle and says what came of it; {@return the exit code} */
-    int produce(Bundle bundle, SourceFiles sources, Path output, LedgerPlace ledger, boolean csv, List<Finding> findings)
-            throws FindingException {
+    /** Produces sets of the bundle, with all that goes with them, and says what came of it; {@return the exit code} */
+    int produce(Bundle bundle, SourceFiles sources, BundleSets sets, Path output, LedgerPlace ledger, boolean csv,
+            boolean goOn, List<Finding> findings) throws IOException {
         findings.forEach(this::say);
-        Plan plan = Planner.plan(bundle, LocalDateTime.now());
-        return produce(plan, Output.screen(plan), sources, output, ledger, csv, findings);
+        Producing.Produced produced;
+        try {
+            produced = new Producing(Assembler.standard(), sources,
+                    (done, total) -> console.show("Measuring page " + done + " of " + total),
+                    (done, total) -> console.show("Writing page " + done + " of " + total), this::isStopped)
+                    .produce(bundle, sets, LocalDateTime.now(), output, ledger, goOn);
+        } catch (FindingException refused) {
+            if (!VolumeCheck.isOf(refused.finding())) throw refused;
+            say(refused.finding());
+            console.say("Nothing was written. Write the bundle all the same with --go-on.");
+            return Exit.SOME_LEFT_OUT;
+        }
+        Delivery delivery = produced.delivery();
+        if (!(produced.outcome() instanceof Outcome.Written written)) {
+            console.say("Stopped. Nothing was written.");
+            return Exit.NOTHING;
+        }
+        written.findings().forEach(this::say);
+        boolean complete = !csv || table(delivery.name(), written);
+        if (sets.hasPaper()) besidePaper(bundle, sources, delivery, output);
+        int code = summary(written, findings);
+        if (sets == BundleSets.BOTH) code = Math.max(code, compareSets(written));
+        return complete ? code : Math.max(code, Exit.SOME_LEFT_OUT);
     }
 
     /** Names the marks that stand on something, and the numbers that pages carried before. */
@@ -91,50 +114,25 @@ final class ProductionRun implements AutoCloseable {
                 "\"" + clash.mark().words() + "\" " + on);
     }
 
-    /** Produces the set to be printed, with all that goes with it; {@return the exit code} */
-    int producePaper(Bundle bundle, SourceFiles sources, Path screen, LedgerPlace ledger, boolean csv) throws FindingException {
-        PaperFiles files = PaperFiles.beside(screen);
-        Plan plan = Planner.paper(bundle, LocalDateTime.now());
-        int code = produce(plan, Output.paper(plan), sources, files.file(), ledger, csv, List.of());
-        if (code == Exit.NOTHING) return code;
+    private void besidePaper(Bundle bundle, SourceFiles sources, Delivery delivery, Path output) throws FindingException {
         try (PageRenderer renderer = new PageRenderer(sources, PictureFiles.NONE)) {
-            files.writeOthers(bundle, plan, renderer,
+            PaperFiles.beside(output).writeOthers(bundle, delivery.files().getLast().plan(), renderer,
                     (done, total) -> console.show("Looking for colour: page " + done + " of " + total), this::isStopped);
         }
-        return code;
     }
 
     /** Holds both sets against each other; {@return the exit code} */
-    int compareSets(Path screen, LedgerPlace place) throws IOException {
-        Path paper = PaperFiles.beside(screen).file();
-        List<Finding> differing = SetsProof.prove(LedgerFinder.find(screen, place.folders()), paper,
-                LedgerFinder.find(paper, place.folders()));
+    private int compareSets(Outcome.Written written) throws IOException {
+        Path ledger = written.ledger().orElseThrow();
+        List<Finding> differing = SetsProof.prove(ledger, written.files().getLast().file(), ledger);
         differing.forEach(this::say);
         return differing.isEmpty() ? Exit.DONE : Exit.NOTHING;
     }
 
-    private int produce(Plan plan, Output set, SourceFiles sources, Path output, LedgerPlace ledger, boolean csv,
-            List<Finding> findings) throws FindingException {
-        Outcome outcome = Assembler.standard().assemble(plan, set, sources, output, ledger,
-                (done, total) -> console.show("Writing page " + done + " of " + total), this::isStopped);
-        return switch (outcome) {
-            case Outcome.Stopped s -> {
-                console.say("Stopped. Nothing was written.");
-                yield Exit.NOTHING;
-            }
-            case Outcome.Written written -> {
-                written.findings().forEach(this::say);
-                boolean complete = !csv || table(written);
-                int code = summary(written, findings);
-                yield complete ? code : Exit.SOME_LEFT_OUT;
-            }
-        };
-    }
-
     /** The bundle is there, whatever becomes of its table; {@return whether that is there too} */
-    private boolean table(Outcome.Written written) {
+    private boolean table(Path name, Outcome.Written written) {
         try {
-            LedgerCsv.write(written.file(), written.ledger().orElseThrow());
+            LedgerCsv.write(name, written.ledger().orElseThrow());
             return true;
         } catch (FindingException failure) {
             say(failure.finding());
@@ -144,9 +142,11 @@ final class ProductionRun implements AutoCloseable {
 
     private int summary(Outcome.Written written, List<Finding> intake) {
         long leftOut = intake.stream().filter(finding -> finding.severity() != Severity.REMARK).count();
-        console.end(String.format(Locale.UK, "%s: %,d %s, %,d pages, %,d bytes,%s%s", written.file(), written.documents(),
-                written.documents() == 1 ? "document" : "documents", written.pages(),
-                written.bytes(),
+        List<Outcome.WrittenFile> files = written.files();
+        for (Outcome.WrittenFile file : files.subList(0, files.size() - 1))
+            console.say(String.format(Locale.UK, "%s: %,d pages, %,d bytes", file.file(), file.pages(), file.bytes()));
+        console.end(String.format(Locale.UK, "%s: %,d %s, %,d pages, %,d bytes,%s%s", files.getLast().file(), written.documents(),
+                written.documents() == 1 ? "document" : "documents", files.getLast().pages(), files.getLast().bytes(),
                 written.enclosed() > 0
                         ? " " + written.enclosed() + (written.enclosed() == 1 ? " file beside it," : " files beside it,") : "",
                 leftOut > 0 ? " " + leftOut + " left out or damaged (named above)," : ""));

@@ -39,6 +39,9 @@ final class ProveCommand implements Callable<Integer> {
     private Optional<Path> folder = Optional.empty();
     @Option(names = "--ledger", paramLabel = "FILE", description = "Its ledger, where that lies somewhere else.")
     private Optional<Path> ledger = Optional.empty();
+    @Option(names = "--all", description = "Proves all files that were produced with it, such as the other volumes, as they lie "
+            + "beside it.")
+    private boolean all;
     @Option(names = "--paper", paramLabel = "FILE", description = "The set to be printed of the same bundle.")
     private Optional<Path> paper = Optional.empty();
     @Spec
@@ -47,7 +50,9 @@ final class ProveCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr())) {
-            boolean holds = holds(bundle, ledger.orElse(ledgerOf(bundle)), console);
+            Path its = ledger.orElse(ledgerOf(bundle));
+            boolean holds = true;
+            for (Path file : all ? Prover.filesOf(bundle, its) : List.of(bundle)) holds &= holds(file, its, console);
             if (paper.isPresent())
                 holds = holds(paper.get(), ledgerOf(paper.get()), console) & holds && agree(paper.get(), console);
             return holds ? Exit.DONE : Exit.NOTHING;

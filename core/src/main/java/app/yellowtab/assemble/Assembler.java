@@ -12,23 +12,24 @@ import java.util.function.BooleanSupplier;
 /** Carries out plans. It decides nothing: order, numbers and links are the plan's. */
 public interface Assembler {
     /**
-     * Writes a bundle and its ledger: whole, or not at all. Both are
-     * drafted there and moved into place, and so are the files that go along with the bundle
-     * ({@link app.yellowtab.ledger.Ledger#filesBeside}).
+     * Writes files and their ledger: all of them, or none. They are drafted beside their targets, and moved into place with the
+     * files that go along ({@link app.yellowtab.ledger.Ledger#filesBeside}); what a program was doing at the same targets when it
+     * was killed is finished or taken back before.
      *
-     * @param plan     with at least one document
-     * @param output   which of its leaves the file holds
-     * @param sources  where the plan's sources lie
-     * @param target   the PDF to write; what stands there is replaced
-     * @param ledger   where its ledger goes
+     * @param sources  where the plans' sources lie
      * @param progress is told after every leaf
      * @param stop     asked at every leaf
      * @return what was written, or that it was stopped
-     * @throws FindingException if a source is gone or unreadable, another file is in the way of one that goes along, the target
-     *         is not writable, or the disk is full
+     * @throws FindingException if a source is gone or unreadable, another file is in the way of one that goes along, a target
+     *         is not writable, or the disk is full; what stood there stands there still
      */
-    Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, LedgerPlace ledger, Progress progress,
-            BooleanSupplier stop) throws FindingException;
+    Outcome deliver(Delivery delivery, SourceFiles sources, Progress progress, BooleanSupplier stop) throws FindingException;
+
+    /** Writes one file and its ledger. */
+    default Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, LedgerPlace ledger, Progress progress,
+            BooleanSupplier stop) throws FindingException {
+        return deliver(Delivery.of(plan, output, target, ledger), sources, progress, stop);
+    }
 
     /** Writes a bundle with its ledger beside it. */
     default Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, Progress progress, BooleanSupplier stop)

@@ -20,17 +20,18 @@ import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.output.PdfWriter;
+import app.yellowtab.output.Place;
 import app.yellowtab.pdf.Face;
 import app.yellowtab.pdf.SystemFaces;
 import app.yellowtab.pdf.Typeface;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.sets.Output;
+import app.yellowtab.sets.Ways;
 import app.yellowtab.source.SourceFiles;
 import app.yellowtab.write.BundleFile;
 import app.yellowtab.write.OwnLeaves;
 import java.io.Closeable;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.security.MessageDigest;
@@ -53,21 +54,19 @@ import java.util.function.BooleanSupplier;
 final class AssemblyRun implements Closeable {
     private final Plan plan;
     private final Output output;
-    private final SourceFiles sources;
+    private final int number;
+    private final Shared shared;
     private final Progress progress;
-    private final BooleanSupplier stop;
     private final BundleFile bundle;
     private final OwnLeaves own;
     private final ReadAhead ahead;
-    private final LedgerWriter ledger;
-    private final Map<SourceId, Integer> sourcePlaces;
-    private final Report report;
     private final MessageDigest identity;
     private final String fileName;
+    private final List<String> names;
     /** Of the marks. */
     private final Set<Face> faces;
+    private Optional<Taker> taker = Optional.empty();
     private String version = "1.7";
-    private String written = "";
     /** The run before, whose pages may still be on their way from file to file. */
     private Optional<Underway> before = Optional.empty();
 
@@ -81,34 +80,47 @@ final class AssemblyRun implements Closeable {
     }
 
     /**
-     * Begins an assembly.
+     * What the files of one delivery have in common.
      *
-     * @param fileName of the bundle, as the ledger names it
-     * @param sessions the sources; not closed by this
-     * @param report   takes what must be known of them
-     * @param limit how long nothing may come from a source before it is given up
+     * @param sessions     the sources; not closed by an assembly
+     * @param report       takes what must be known of them
+     * @param progress     is told of each leaf of all files
+     * @param ledger       not closed by an assembly
+     * @param sourcePlaces where each source stands in it
+     * @param limit        how long nothing may come from a source before it is given up
      */
-    AssemblyRun(Plan plan, Output output, String fileName, SourceSessions sessions, Report report, Progress progress,
-            BooleanSupplier stop, DraftFile pdf, OutputStream ledger, Duration limit)
-            throws IOException {
-        this.plan = plan;
-        this.output = output;
-        this.sources = sessions.sources();
-        this.report = report;
-        this.progress = progress;
-        this.stop = stop;
+    record Shared(SourceSessions sessions, Report report, Progress progress, BooleanSupplier stop, LedgerWriter ledger,
+            Map<SourceId, Integer> sourcePlaces, Duration limit) {}
+
+    /** Takes leaves as they are ready, instead of having them written. */
+    @FunctionalInterface
+    interface Taker {
+        void take(Leaf leaf, CarriedPage page);
+    }
+
+    /**
+     * Begins a file.
+     *
+     * @param number which it is in the delivery, counted from 0
+     * @param before how many leaves were written in the files before
+     */
+    AssemblyRun(Delivery delivery, int number, int before, DraftFile pdf, Shared shared) throws IOException {
+        Delivery.File file = delivery.files().get(number);
+        this.plan = file.plan();
+        this.output = file.output();
+        this.number = number;
+        this.shared = shared;
+        this.progress = (done, total) -> shared.progress().report(before + done, delivery.pages());
         this.identity = begunWith(plan.heading(), output.bookmarks());
         Map<Face, Set<Integer>> letters = plan.markLetters();
         this.faces = letters.keySet();
-        this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), output.bookmarks(),
+        Ways ways = delivery.ways(number);
+        this.names = ways.names();
+        this.bundle = new BundleFile(pdf, output.leaves().stream().map(Leaf::label).toList(), names, output.bookmarks(),
                 output::position, letters);
-        this.own = new OwnLeaves(plan, plan::marksOn, output::position, bundle);
-        this.ahead = new ReadAhead(plan, output, sessions, bundle.markSetter(), stop, limit);
-        this.sourcePlaces = LedgerParts.sourcePlaces(output);
-        this.ledger = new LedgerWriter(ledger, output.size(), LedgerParts.sources(sourcePlaces.keySet(), sources),
-                LedgerParts.index(plan, output),
-                LedgerParts.bookmarks(output));
-        this.fileName = fileName;
+        this.own = new OwnLeaves(plan, plan::marksOn, ways::to, bundle);
+        this.ahead = new ReadAhead(plan, output, ways, shared.sessions(), bundle.markSetter(), shared.stop(), shared.limit());
+        this.fileName = file.name();
     }
 
     /**
@@ -124,15 +136,39 @@ final class AssemblyRun implements Closeable {
                 String.valueOf(toLookAt.size())), null);
     }
 
-    /** Writes the bundle and its ledger; {@return where it was stopped, or empty when it was not} */
-    Optional<Outcome.Stopped> write() throws IOException {
+    /**
+     * A file as it was written.
+     *
+     * @param file  as the ledger has it
+     * @param fonts our own
+     */
+    record Made(Ledger.ProducedFile file, List<Ledger.Font> fonts) {}
+
+    /** Makes all leaves ready, and writes none; {@return whether it came to the end} */
+    boolean weigh(Taker by) throws IOException {
+        taker = Optional.of(by);
+        return writeLeaves();
+    }
+
+    /** Writes the file, and its leaves into the ledger; {@return what it is, or empty when it was stopped} */
+    Optional<Made> write() throws IOException {
+        if (!writeLeaves()) return Optional.empty();
+        List<Ledger.Font> fonts = bundle.writeFonts(number);
+        byte[] id = Arrays.copyOf(identity.digest(), Ledger.IDENTITY_BYTES);
+        bundle.finish(plan.heading(), version, id);
+        if (number == 0) reportLetters();
+        return Optional.of(new Made(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT),
+                HexFormat.of().formatHex(id), output.size()), fonts));
+    }
+
+    /** {@return whether it came to the end} */
+    private boolean writeLeaves() throws IOException {
         for (int at = 0; at < output.size();) {
             Leaf leaf = output.leaves().get(at);
-            int done = at;
-            if (stop.getAsBoolean()) return Optional.of(new Outcome.Stopped(done));
+            if (shared.stop().getAsBoolean()) return false;
             if (leaf.content() instanceof Content.SourcePage) {
                 int written = writeRun();
-                if (written < 0) return Optional.of(new Outcome.Stopped(done + ~written));
+                if (written < 0) return false;
                 at += written;
             } else {
                 own.draw(leaf, page -> add(leaf, page, LedgerParts.kind(leaf)));
@@ -140,34 +176,27 @@ final class AssemblyRun implements Closeable {
             }
         }
         finishBefore();
-        List<Ledger.Font> fonts = bundle.writeFonts();
-        byte[] id = Arrays.copyOf(identity.digest(), Ledger.IDENTITY_BYTES);
-        bundle.finish(plan.heading(), version, id);
-        written = HexFormat.of().formatHex(id);
-        ledger.end(fonts,
-                List.of(new Ledger.ProducedFile(fileName, output.kind().name().toLowerCase(Locale.ROOT), written, output.size())),
-                LedgerParts.enclosed(plan));
-        SystemFaces.missing(faces).forEach(report::add);
+        return true;
+    }
+
+    private void reportLetters() {
+        SystemFaces.missing(faces).forEach(shared.report()::add);
         // A piece has no page of ours that its title would stand on.
         if (!plan.indexSheets().isEmpty()) reportMissingLetters();
-        return Optional.empty();
     }
 
-    /** {@return the identifier of the file that was written, as the ledger has it} */
-    String identity() {
-        return written;
-    }
-
-    /** Writes the next run; {@return how many leaves, or the complement of that if it was stopped} */
+    /** Writes the next run; {@return how many leaves, or less than none if it was stopped} */
     private int writeRun() throws IOException {
         ReadySource ready = ahead.take();
         boolean isUnderway = false;
         try {
             List<Leaf> leaves = ready.run().leaves();
+            SourceFiles sources = shared.sessions().sources();
+            Report report = shared.report();
             Path original = sources.original(ready.run().source());
             Subject.OfSource source = sources.subject(ready.run().source(), 0);
             for (int i = 0; i < leaves.size(); i++) {
-                if (stop.getAsBoolean()) return ~i;
+                if (shared.stop().getAsBoolean()) return -1;
                 Leaf leaf = leaves.get(i);
                 int wanted = ready.run().page(i).page();
                 Optional<CarriedPage> page = ready.page(i);
@@ -198,10 +227,17 @@ final class AssemblyRun implements Closeable {
 
     private void add(Leaf leaf, CarriedPage page, String kind) throws IOException {
         int position = output.position(leaf.index());
+        if (taker.isPresent()) {
+            taker.get().take(leaf, page);
+            progress.report(position, output.size());
+            return;
+        }
         bundle.add(position, page);
-        report.add(leaf.label(), page.marks());
+        // Cover and index stand in every volume, and what is to be said of them is said once.
+        if (number == 0 || leaf.key().isPresent()) shared.report().add(leaf.label(), page.marks());
         identity.update(page.pagePrint().getBytes(StandardCharsets.US_ASCII));
-        ledger.add(LedgerParts.leaf(leaf, position, page, kind, sourcePlaces));
+        shared.ledger().add(LedgerParts.leaf(leaf, new Place(number, position), names.isEmpty() ? "" : names.get(position - 1),
+                page, kind, shared.sourcePlaces()));
         progress.report(position, output.size());
     }
 
@@ -212,10 +248,10 @@ final class AssemblyRun implements Closeable {
         heading.parties().forEach(party -> words.addAll(List.of(party.name(), party.role())));
         int ofHeading = words.stream().mapToInt(Typeface.SERIF::missingIn).sum();
         if (ofHeading > 0)
-            report.add(Finding.about(Code.CHARACTERS_NOT_SHOWN, "The heading of the bundle", String.valueOf(ofHeading)));
+            shared.report().add(Finding.about(Code.CHARACTERS_NOT_SHOWN, "The heading of the bundle", String.valueOf(ofHeading)));
         for (PlannedEntry entry : plan.entries()) {
             int missing = Typeface.SERIF.missingIn(entry.title());
-            if (missing > 0) report.add(new Finding(Code.CHARACTERS_NOT_SHOWN,
+            if (missing > 0) shared.report().add(new Finding(Code.CHARACTERS_NOT_SHOWN,
                     new Subject.OfEntry(entry.id().value(), entry.title()), String.valueOf(missing)));
         }
     }
@@ -236,7 +272,7 @@ final class AssemblyRun implements Closeable {
 
     @Override
     public void close() throws IOException {
-        try (bundle; ledger; ahead) {
+        try (bundle; ahead) {
             if (before.isPresent()) before.get().run().close();
         }
     }

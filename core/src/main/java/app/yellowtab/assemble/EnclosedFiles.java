@@ -1,12 +1,12 @@
 package app.yellowtab.assemble;
 
+import app.yellowtab.files.Handover;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.leaf.Enclosure;
 import app.yellowtab.ledger.Ledger;
-import app.yellowtab.ledger.LedgerFinder;
 import app.yellowtab.ledger.LedgerReader;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.SourceFiles;
@@ -42,15 +42,15 @@ final class EnclosedFiles implements AutoCloseable {
     private record Copy(Draft draft, Path place) {}
 
     /**
-     * @param target  of the bundle
-     * @param ledgers folders in which ledgers of earlier productions lie
+     * @param target  that the folder is named after
+     * @param ledger of the production before; need not exist
      */
-    EnclosedFiles(List<Enclosure> enclosures, SourceFiles sources, Path target, List<Path> ledgers) {
+    EnclosedFiles(List<Enclosure> enclosures, SourceFiles sources, Path target, Path ledger) {
         this.enclosures = enclosures;
         this.sources = sources;
         this.target = target;
         this.folder = Ledger.filesBeside(target);
-        this.before = Files.isDirectory(folder) ? putBefore(LedgerFinder.find(target, ledgers)) : List.of();
+        this.before = Files.isDirectory(folder) ? putBefore(ledger) : List.of();
     }
 
     private static List<Ledger.Enclosed> putBefore(Path ledger) {
@@ -111,23 +111,30 @@ final class EnclosedFiles implements AutoCloseable {
         return Files.isRegularFile(file) && Files.size(file) == bytes && Fingerprint.of(file).equals(sha256);
     }
 
-    /** Moves the drafts into place. */
-    void moveIntoPlace(StreamingAssembler.Mover mover) throws IOException {
+    /**
+     * {@return what becomes of the folder} What went along before and does not any more is taken away, unless somebody has
+     * changed it.
+     *
+     * @throws IOException if the folder cannot be made
+     */
+    List<Handover.Change> changes() throws IOException {
         if (!copies.isEmpty()) Files.createDirectories(folder);
-        for (Copy copy : copies) mover.move(copy.draft().path(), copy.place());
+        List<Handover.Change> changes = new ArrayList<>();
+        for (Copy copy : copies) changes.add(Handover.Change.put(copy.draft().path(), copy.place()));
+        Set<String> now = enclosures.stream().map(Enclosure::name).collect(Collectors.toSet());
+        for (Ledger.Enclosed put : before) {
+            Path place = folder.resolve(put.name());
+            if (!now.contains(put.name()) && wasPut(place)) changes.add(Handover.Change.empty(place));
+        }
+        return changes;
     }
 
-    /** Takes away what went along before and does not any more, unless somebody has changed it. */
-    void clearAway() {
-        Set<String> now = enclosures.stream().map(Enclosure::name).collect(Collectors.toSet());
+    /** Takes the folder away where nothing is in it. */
+    void tidy() {
         try {
-            for (Ledger.Enclosed put : before) {
-                Path place = folder.resolve(put.name());
-                if (!now.contains(put.name()) && wasPut(place)) Files.delete(place);
-            }
-            if (!before.isEmpty() && now.isEmpty() && isEmpty(folder)) Files.delete(folder);
+            if (Files.isDirectory(folder) && isEmpty(folder)) Files.delete(folder);
         } catch (IOException held) {
-            LOG.warn("a file of an earlier production could not be taken away from {}", folder, held);
+            LOG.warn("an empty folder could not be taken away: {}", folder, held);
         }
     }
 
@@ -137,6 +144,7 @@ final class EnclosedFiles implements AutoCloseable {
         }
     }
 
+    /** Forgets the drafts, where they are not in place. */
     @Override
     public void close() {
         copies.forEach(copy -> copy.draft().close());

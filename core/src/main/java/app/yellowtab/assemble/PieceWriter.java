@@ -7,6 +7,9 @@ import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Subject;
+import app.yellowtab.ledger.LedgerPlace;
+import app.yellowtab.ledger.LedgerWriter;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.sets.Output;
@@ -16,8 +19,8 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
@@ -27,7 +30,6 @@ import org.jspecify.annotations.Nullable;
  * threads.
  */
 public final class PieceWriter implements Closeable {
-    private static final Duration LIMIT = Duration.ofSeconds(90);
 
     private final SourceFiles sources;
     private final SourceSessions sessions;
@@ -51,16 +53,26 @@ public final class PieceWriter implements Closeable {
         Output screen = Output.screen(piece);
         AssemblyRun.refuseUnseen(piece, screen, sources);
         try (Draft draft = Draft.beside(target)) {
-            Optional<Outcome.Stopped> stopped;
-            try (DraftFile pdf = DraftFile.open(draft.path());
-                    AssemblyRun run = new AssemblyRun(piece, screen, String.valueOf(target.getFileName()), sessions,
-                            report, progress, stop, pdf, OutputStream.nullOutputStream(), LIMIT)) {
-                stopped = run.write();
+            Delivery delivery = Delivery.of(piece, screen, target, LedgerPlace.NONE);
+            Map<SourceId, Integer> places = LedgerParts.sourcePlaces(delivery.files());
+            int[] reached = {0};
+            boolean whole;
+            try (LedgerWriter none =
+                    new LedgerWriter(OutputStream.nullOutputStream(), screen.size(), List.of(), List.of(), List.of());
+                    DraftFile pdf = DraftFile.open(draft.path());
+                    AssemblyRun run = new AssemblyRun(delivery, 0, 0, pdf,
+                            new AssemblyRun.Shared(sessions, report, (done, total) -> {
+                                reached[0] = done;
+                                progress.report(done, total);
+                            }, stop, none, places, StreamingAssembler.LIMIT))) {
+                whole = run.write().isPresent();
             }
-            if (stopped.isPresent()) return stopped.get();
+            if (!whole) return new Outcome.Stopped(reached[0]);
             long bytes = Files.size(draft.path());
             Files.move(draft.path(), target);
-            return new Outcome.Written(target, piece.documentCount(), piece.pageCount(), bytes, 0, List.of(), Optional.empty());
+            return new Outcome.Written(List.of(new Outcome.WrittenFile(target, piece.pageCount(), bytes)), piece.documentCount(),
+                    0,
+                    List.of(), Optional.empty());
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {

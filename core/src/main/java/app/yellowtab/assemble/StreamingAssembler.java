@@ -2,16 +2,22 @@ package app.yellowtab.assemble;
 
 import app.yellowtab.fetch.SourceSessions;
 import app.yellowtab.files.Drafts;
+import app.yellowtab.files.Handover;
+import app.yellowtab.files.Interrupted;
+import app.yellowtab.files.TargetLock;
 import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.finding.Subject;
+import app.yellowtab.ledger.Ledger;
+import app.yellowtab.ledger.LedgerFinder;
 import app.yellowtab.ledger.LedgerPlace;
+import app.yellowtab.ledger.LedgerWriter;
+import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.sets.Output;
 import app.yellowtab.source.SourceFiles;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -21,7 +27,9 @@ import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
@@ -30,7 +38,7 @@ import tools.jackson.core.JacksonException;
 /** Drafts bundle and ledger beside the target, and moves them into place. Stateless; each assembly is an {@link AssemblyRun}. */
 final class StreamingAssembler implements Assembler {
     /** A run of a source's leaves is ready in well under a second; what takes this long never ends. Chosen by us. */
-    private static final Duration LIMIT = Duration.ofSeconds(90);
+    static final Duration LIMIT = Duration.ofSeconds(90);
 
     private final DraftOpener opener;
     private final Mover mover;
@@ -54,77 +62,101 @@ final class StreamingAssembler implements Assembler {
     }
 
     @Override
-    public Outcome assemble(Plan plan, Output output, SourceFiles sources, Path target, LedgerPlace ledger, Progress progress,
-            BooleanSupplier stop) throws FindingException {
-        if (plan.documentCount() == 0) throw failure(Code.NOTHING_TO_PRODUCE, target, "", null);
-        if (sources.isOriginal(target)) throw failure(Code.TARGET_IS_SOURCE, target, "", null);
-        AssemblyRun.refuseUnseen(plan, output, sources);
-        checkFolder(target);
-        makeReady(ledger, sources);
+    public Outcome deliver(Delivery delivery, SourceFiles sources, Progress progress, BooleanSupplier stop)
+            throws FindingException {
+        for (Delivery.File file : delivery.files()) {
+            if (file.plan().documentCount() == 0) throw failure(Code.NOTHING_TO_PRODUCE, file.target(), "", null);
+            if (sources.isOriginal(file.target())) throw failure(Code.TARGET_IS_SOURCE, file.target(), "", null);
+            AssemblyRun.refuseUnseen(file.plan(), file.output(), sources);
+            checkFolder(file.target());
+        }
+        makeReady(delivery.ledger(), sources);
+        List<Path> targets = delivery.files().stream().map(Delivery.File::target).toList();
         try {
-            return TargetLock.holding(target, () -> draftAndMove(plan, output, sources, target, ledger, progress, stop));
+            return TargetLock.holding(targets, () -> {
+                for (Path target : targets) Interrupted.finish(target, true);
+                return draftAndMove(delivery, sources, progress, stop);
+            });
         } catch (FindingException known) {
             throw known;
         } catch (IOException e) {
-            throw targetFailure(target, e);
+            throw targetFailure(targets.getFirst(), e);
         } catch (JacksonException e) {
             // The JSON library's own wrapping of a failure to write the ledger.
-            throw targetFailure(target, e.getCause() instanceof IOException cause ? cause : new IOException(e.getMessage(), e));
+            throw targetFailure(targets.getFirst(),
+                    e.getCause() instanceof IOException cause ? cause : new IOException(e.getMessage(), e));
         }
     }
 
-    private Outcome draftAndMove(Plan plan, Output output, SourceFiles sources, Path target, LedgerPlace place, Progress progress,
-            BooleanSupplier stop) throws IOException {
-        try (Draft pdfDraft = Draft.beside(target); Draft ledgerDraft = Draft.beside(place.drafted(target));
-                EnclosedFiles files = new EnclosedFiles(plan.enclosures(), sources, target, place.folders())) {
+    private Outcome draftAndMove(Delivery delivery, SourceFiles sources, Progress progress, BooleanSupplier stop)
+            throws IOException {
+        Path name = delivery.name();
+        LedgerPlace place = delivery.ledger();
+        Path first = delivery.files().getFirst().target();
+        Path before = LedgerFinder.find(first, place.folders());
+        List<Draft> drafts = new ArrayList<>();
+        EnclosedFiles files = new EnclosedFiles(delivery.files().getFirst().plan().enclosures(), sources, name, before);
+        try {
+            for (Delivery.File file : delivery.files()) drafts.add(Draft.beside(file.target()));
+            Draft ledgerDraft = Draft.beside(place.drafted(name));
+            drafts.add(ledgerDraft);
             if (!files.draft(stop)) return new Outcome.Stopped(0);
-            Outcome outcome = write(plan, output, sources, target, place, progress, stop, pdfDraft.path(), ledgerDraft.path());
-            if (outcome instanceof Outcome.Written written) {
-                files.moveIntoPlace(mover);
-                moveBoth(pdfDraft.path(), ledgerDraft.path(), target, written.ledger());
-                files.clearAway();
-                if (place instanceof LedgerPlace.House house) house.takeIn(target);
-            }
+            Outcome outcome = write(delivery, sources, progress, stop, drafts);
+            if (!(outcome instanceof Outcome.Written written)) return outcome;
+            if (written.files().stream().anyMatch(file -> file.bytes() > delivery.most())) return new Outcome.TooLarge();
+            List<Handover.Change> changes = new ArrayList<>(files.changes());
+            written.ledger().ifPresent(its -> changes.add(Handover.Change.put(ledgerDraft.path(), its)));
+            for (int i = 0; i < delivery.files().size(); i++)
+                changes.add(Handover.Change.put(drafts.get(i).path(), delivery.files().get(i).target()));
+            for (Path over : VolumeFiles.left(delivery)) changes.add(Handover.Change.empty(over));
+            Handover.make(name.toAbsolutePath().getParent(), changes, place.folders().stream().findFirst(), mover::move);
+            if (place instanceof LedgerPlace.House its) its.takeIn(name);
             return outcome;
-        }
-    }
-
-    /**
-     * The old ledger goes out of the way first, so that no file that is held open elsewhere leaves a bundle beside another's
-     * ledger.
-     */
-    private void moveBoth(Path pdfDraft, Path ledgerDraft, Path target, Optional<Path> ledger) throws IOException {
-        if (ledger.isEmpty()) {
-            mover.move(pdfDraft, target);
-            return;
-        }
-        try (Draft aside = Draft.beside(ledger.get())) {
-            boolean isThere = Files.exists(ledger.get());
-            if (isThere) mover.move(ledger.get(), aside.path());
-            try {
-                mover.move(ledgerDraft, ledger.get());
-                mover.move(pdfDraft, target);
-            } catch (IOException refused) {
-                if (isThere) Drafts.move(aside.path(), ledger.get());
-                else Files.deleteIfExists(ledger.get());
-                throw refused;
+        } finally {
+            // What a journal names is finished or taken back by whoever finds it.
+            if (Handover.pending(first).isEmpty()) {
+                drafts.forEach(Draft::close);
+                files.close();
+                files.tidy();
             }
         }
     }
 
-    private Outcome write(Plan plan, Output output, SourceFiles sources, Path target, LedgerPlace place, Progress progress,
-            BooleanSupplier stop, Path pdfDraft, Path ledgerDraft)
+    private Outcome write(Delivery delivery, SourceFiles sources, Progress progress, BooleanSupplier stop, List<Draft> drafts)
             throws IOException {
         Report report = new Report();
-        try (DraftFile pdf = opener.open(pdfDraft);
-                OutputStream ledger = new BufferedOutputStream(Files.newOutputStream(ledgerDraft), 1 << 16);
-                SourceSessions sessions = new SourceSessions(sources, List.of(output.leaves()));
-                AssemblyRun run = new AssemblyRun(plan, output, String.valueOf(target.getFileName()), sessions, report, progress,
-                        stop, pdf, ledger, limit)) {
-            Optional<Outcome.Stopped> stopped = run.write();
-            if (stopped.isPresent()) return stopped.get();
-            return new Outcome.Written(target, plan.documentCount(), output.size(), Files.size(pdfDraft),
-                    plan.enclosures().size(), report.findings(), place.file(target, run.identity()));
+        List<Ledger.ProducedFile> made = new ArrayList<>();
+        List<Ledger.Font> fonts = new ArrayList<>();
+        List<Outcome.WrittenFile> written = new ArrayList<>();
+        List<Delivery.File> files = delivery.files();
+        Map<SourceId, Integer> places = LedgerParts.sourcePlaces(files);
+        int[] done = {0};
+        try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(drafts.getLast().path()), 1 << 16);
+                LedgerWriter ledger = new LedgerWriter(out, delivery.pages(), LedgerParts.sources(places.keySet(), sources),
+                        LedgerParts.index(delivery), LedgerParts.bookmarks(files));
+                SourceSessions sessions =
+                        new SourceSessions(sources, files.stream().map(file -> file.output().leaves()).toList())) {
+            AssemblyRun.Shared shared = new AssemblyRun.Shared(sessions, report, (pages, total) -> {
+                done[0] = pages;
+                progress.report(pages, total);
+            }, stop, ledger, places, limit);
+            for (int number = 0; number < files.size(); number++) {
+                Path draft = drafts.get(number).path();
+                try (DraftFile pdf = opener.open(draft);
+                        AssemblyRun run = new AssemblyRun(delivery, number, done[0], pdf, shared)) {
+                    Optional<AssemblyRun.Made> its = run.write();
+                    if (its.isEmpty()) return new Outcome.Stopped(done[0]);
+                    made.add(its.get().file());
+                    fonts.addAll(its.get().fonts());
+                }
+                written.add(new Outcome.WrittenFile(files.get(number).target(), files.get(number).output().size(),
+                        Files.size(draft)));
+            }
+            Plan plan = files.getFirst().plan();
+            ledger.end(fonts, made, LedgerParts.enclosed(plan),
+                    String.valueOf(Ledger.filesBeside(delivery.name()).getFileName()));
+            return new Outcome.Written(written, plan.documentCount(), plan.enclosures().size(), report.findings(),
+                    delivery.ledger().file(delivery.name(), made.getFirst().identity()));
         }
     }
 

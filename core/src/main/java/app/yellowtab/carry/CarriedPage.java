@@ -2,6 +2,7 @@ package app.yellowtab.carry;
 
 import app.yellowtab.mark.Placed;
 import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.output.Place;
 import java.util.List;
 
 /**
@@ -11,10 +12,10 @@ import java.util.List;
  * @param contentPrint of its contents and what they need, without annotations and marks
  * @param pagePrint   of all that it holds and reaches
  * @param marks       what is set on it, and where
- * @param links       the places in the file that its links lead to, counted from 1, in order
+ * @param links       where its links lead, in order
  * @param allResources whether its content could not be followed, so that it holds all that it might draw with
  */
-public record CarriedPage(ObjectGraph.Reach leaf, String contentPrint, String pagePrint, List<Placed> marks, List<Integer> links,
+public record CarriedPage(ObjectGraph.Reach leaf, String contentPrint, String pagePrint, List<Placed> marks, List<Place> links,
         boolean allResources) {
     public CarriedPage {
         marks = List.copyOf(marks);

@@ -3,10 +3,12 @@ package app.yellowtab.carry;
 import app.yellowtab.content.ContentScan;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkSetter;
+import app.yellowtab.output.Crossing;
 import app.yellowtab.output.FontReference;
 import app.yellowtab.output.MadeStream;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.ObjectNumber;
+import app.yellowtab.output.Place;
 import app.yellowtab.pdf.Face;
 import app.yellowtab.pdf.PageFrame;
 import java.io.IOException;
@@ -137,14 +139,14 @@ public final class LeafCloser {
         return name + n;
     }
 
-    private static List<Integer> links(COSDictionary leaf) {
-        List<Integer> links = new ArrayList<>();
+    private static List<Place> links(COSDictionary leaf) {
+        List<Place> links = new ArrayList<>();
         COSArray annotations = leaf.getCOSArray(COSName.ANNOTS);
         for (int i = 0; annotations != null && i < annotations.size(); i++) {
-            if (annotations.getObject(i) instanceof COSDictionary annotation
-                    && annotation.getDictionaryObject(COSName.DEST) instanceof COSArray to
-                    && to.get(0) instanceof ObjectNumber target)
-                links.add(target.number());
+            if (!(annotations.getObject(i) instanceof COSDictionary annotation)) continue;
+            if (annotation.getDictionaryObject(COSName.DEST) instanceof COSArray to && to.get(0) instanceof ObjectNumber target)
+                links.add(Place.here(target.number()));
+            else if (annotation.getDictionaryObject(COSName.A) instanceof Crossing across) links.add(across.place());
         }
         return links;
     }

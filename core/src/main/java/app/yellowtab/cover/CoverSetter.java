@@ -7,6 +7,7 @@ import app.yellowtab.pdf.Typeface;
 import app.yellowtab.pdf.Units;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Sets the cover: on one page, with its title in the middle, where that has room; otherwise it flows on over as many as it takes.
@@ -19,23 +20,31 @@ public final class CoverSetter {
     private static final float TITLE_AT_MOST = Units.A4_HEIGHT_PT * 0.46f;
     private static final float LEADING = 1.3f;
 
+    private static final float VOLUME_PT = 15;
+
     private final CaseHeading heading;
+    private final Optional<String> volume;
     private final boolean flows;
     private final List<List<CoverPart>> sheets = new ArrayList<>(List.of(new ArrayList<>()));
     private float y = TOP;
     private float lowest = TOP;
 
-    private CoverSetter(CaseHeading heading, boolean flows) {
+    private CoverSetter(CaseHeading heading, Optional<String> volume, boolean flows) {
         this.heading = heading;
+        this.volume = volume;
         this.flows = flows;
     }
 
-    /** {@return the lines of each cover page, at least one page} */
-    public static List<List<CoverPart>> sheets(CaseHeading heading) {
-        CoverSetter single = new CoverSetter(heading, false);
+    /**
+     * {@return the lines of each cover page, at least one page} As many whatever is said of the volume.
+     *
+     * @param volume which volume it is; without words where it is the only one and might not be; empty where there are none
+     */
+    public static List<List<CoverPart>> sheets(CaseHeading heading, Optional<String> volume) {
+        CoverSetter single = new CoverSetter(heading, volume, false);
         single.set();
         if (single.lowest >= BOTTOM + (heading.preparedBy().isBlank() ? 0 : 18)) return single.result();
-        CoverSetter flowing = new CoverSetter(heading, true);
+        CoverSetter flowing = new CoverSetter(heading, volume, true);
         flowing.set();
         return flowing.result();
     }
@@ -60,12 +69,21 @@ public final class CoverSetter {
         lines(heading.title().isBlank() ? "Bundle" : heading.title(), Typeface.SERIF_BOLD, 26);
         rule(10);
         y -= 24;
+        volume.ifPresent(this::volume);
         if (heading.hearing().isPresent())
             lines("Hearing: " + DocumentDate.Formats.full(heading.hearing().get()), Typeface.SERIF, 12);
         lowest = Math.min(lowest, y);
         if (heading.preparedBy().isBlank()) return;
         if (!flows) y = BOTTOM;
         lines("Prepared by " + heading.preparedBy(), Typeface.SERIF_ITALIC, 11);
+    }
+
+    /** One line, whatever it says, so that no cover has more pages than another. */
+    private void volume(String words) {
+        float size = Math.min(VOLUME_PT, VOLUME_PT * MEASURE / Math.max(1, Typeface.SERIF_BOLD.width(words, VOLUME_PT)));
+        if (words.isEmpty() && flows && y < BOTTOM) turn();
+        if (!words.isEmpty()) line(words, Typeface.SERIF_BOLD, size, false);
+        y -= 2 * VOLUME_PT;
     }
 
     private void parties() {

@@ -12,6 +12,7 @@ import app.yellowtab.model.Comments;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.sets.Way;
 import app.yellowtab.source.RecognisedPages;
 import app.yellowtab.source.SourceFiles;
 import app.yellowtab.words.PageWeight;
@@ -44,7 +45,8 @@ public final class PieceSizes {
         for (int first = 1; first <= count; first += AT_ONCE) {
             try (PdfInput input = files.open(id)) {
                 PageCarrier carrier = input.whole(() -> new PageCarrier(input,
-                        page -> Optional.of(new Targets.Target(page, PageLook.PLAIN)), comments, MarkSetter.NONE));
+                        page -> Optional.of(new Targets.Target(new Way.Within(page), PageLook.PLAIN)), comments,
+                        MarkSetter.NONE));
                 for (int page = first; page < first + AT_ONCE && page <= count; page++) {
                     weights.add(stop.getAsBoolean() ? PageWeight.UNKNOWN : weight(files, id, input, carrier, page, recognised));
                     progress.report(page, count);

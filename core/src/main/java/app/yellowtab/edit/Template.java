@@ -69,7 +69,8 @@ public record Template(String called, String about, Layout layout, FromSources f
      */
     public static Template of(Bundle bundle, String called, boolean withDocuments) {
         NumberPreset numbers = NumberPreset.of(bundle);
-        return new Template(called, "", bundle.layout().withPaper(bundle.layout().paper().withSingleSided(List.of())),
+        return new Template(called, "", bundle.layout().withPaper(bundle.layout().paper().withSingleSided(List.of()))
+                .withVolumes(bundle.layout().volumes().withSections(List.of()).withKept(List.of())),
                 bundle.fromSources(), numbers.number(), numbers.series(), numbers.lines(),
                 entries(bundle.contents(), withDocuments), parts(bundle.contents(), withDocuments));
     }

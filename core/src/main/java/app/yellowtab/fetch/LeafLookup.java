@@ -8,20 +8,21 @@ import app.yellowtab.model.run.Run;
 import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.sets.Output;
+import app.yellowtab.sets.Way;
+import app.yellowtab.sets.Ways;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Where the pages of sources stand in the file. Grows with the documents, not with their pages. Immutable. */
+/** Where the pages of sources stand in what is produced. Grows with the documents, not with their pages. Immutable. */
 final class LeafLookup {
     private final Map<SourceId, List<Stand>> stands = new HashMap<>();
-    private final Output output;
+    private final Ways ways;
 
-    LeafLookup(Plan plan, Output output) {
-        this.output = output;
+    LeafLookup(Plan plan, Ways ways) {
+        this.ways = ways;
         for (PlannedEntry entry : plan.entries()) {
             if (!(entry instanceof PlannedEntry.PlannedDocument planned)) continue;
             int leaf = planned.span().first();
@@ -46,8 +47,8 @@ final class LeafLookup {
     }
 
     /**
-     * {@return where a source's page stands in the file: in the document that asks if it has that page, else in the first that
-     * has; empty where the file has it not}
+     * {@return where a source's page stands: in the document that asks if it has that page, else in the first that
+     * has; empty where no file has it}
      *
      * @param page counted from 1
      */
@@ -55,9 +56,9 @@ final class LeafLookup {
         Optional<Targets.Target> elsewhere = Optional.empty();
         for (Stand stand : stands.getOrDefault(source, List.of())) {
             if (page < stand.run.first() || page > stand.run.last()) continue;
-            int position = output.position(stand.leaf + (page - stand.run.first()) * stand.step);
-            if (position == 0) continue;
-            Targets.Target target = new Targets.Target(position, stand.run.look());
+            Optional<Way> way = ways.to(stand.leaf + (page - stand.run.first()) * stand.step);
+            if (way.isEmpty()) continue;
+            Targets.Target target = new Targets.Target(way.get(), stand.run.look());
             if (stand.document.equals(asking)) return Optional.of(target);
             if (elsewhere.isEmpty()) elsewhere = Optional.of(target);
         }

@@ -8,6 +8,7 @@ import app.yellowtab.model.source.Source;
 import app.yellowtab.model.source.SourceId;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.sets.Output;
+import app.yellowtab.sets.Ways;
 import app.yellowtab.source.SourceFiles;
 import java.io.Closeable;
 import java.io.IOException;
@@ -65,15 +66,18 @@ public final class ReadAhead implements Closeable {
     private int next;
 
     /**
+     * @param output   the leaves
+     * @param ways     where links between them lead
      * @param sessions the sources; not closed by this
      * @param limit    how long nothing may come from a source before it is given up
      */
-    public ReadAhead(Plan plan, Output output, SourceSessions sessions, MarkSetter setter, BooleanSupplier stop, Duration limit) {
+    public ReadAhead(Plan plan, Output output, Ways ways, SourceSessions sessions, MarkSetter setter, BooleanSupplier stop,
+            Duration limit) {
         this.plan = plan;
         this.sources = sessions.sources();
         this.sessions = sessions;
         this.output = output;
-        this.lookup = new LeafLookup(plan, output);
+        this.lookup = new LeafLookup(plan, ways);
         this.setter = setter;
         this.stop = stop;
         this.limit = limit;

@@ -25,7 +25,8 @@ public final class IndexLook {
     /** The right edge of the page column is {@link #RIGHT}; a span such as "10,001–20,000" has room. */
     public static final float PAGE_WIDTH = 78;
     public static final float DATE_WIDTH = 96;
-    public static final float DATE_LEFT = RIGHT - PAGE_WIDTH - DATE_WIDTH;
+    /** Of the column that says in which volume an entry lies, where there are several; it ends where the page column begins. */
+    public static final float VOLUME_WIDTH = 46;
     public static final float TOP = Units.A4_HEIGHT_PT - Units.mm(22);
     public static final float BOTTOM = Units.mm(24);
     public static final float HEADING_LINE_PT = 16;
@@ -46,8 +47,17 @@ public final class IndexLook {
         return tabLeft(depth) + TAB_WIDTH;
     }
 
-    /** {@return how wide a title may be; a section's runs on into the date column, which it does not use} */
-    public static float titleWidth(int depth, boolean section) {
-        return (section ? RIGHT - PAGE_WIDTH : DATE_LEFT) - 8 - titleLeft(depth);
+    /** {@return where the date column begins} */
+    public static float dateLeft(boolean volumes) {
+        return RIGHT - PAGE_WIDTH - DATE_WIDTH - (volumes ? VOLUME_WIDTH : 0);
+    }
+
+    /**
+     * {@return how wide a title may be; a section's runs on into the date column, which it does not use}
+     *
+     * @param volumes whether there is a column for volumes
+     */
+    public static float titleWidth(int depth, boolean section, boolean volumes) {
+        return dateLeft(volumes) + (section ? DATE_WIDTH : 0) - 8 - titleLeft(depth);
     }
 }

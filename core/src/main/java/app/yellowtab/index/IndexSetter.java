@@ -46,23 +46,25 @@ public final class IndexSetter {
         return first;
     }
 
-    public static List<String> sectionLines(String title, int depth) {
-        return bounded(IndexLook.SECTION_FACE.wrap(title, IndexLook.SIZE_PT, IndexLook.titleWidth(depth + 1, true)),
+    public static List<String> sectionLines(String title, int depth, boolean volumes) {
+        return bounded(IndexLook.SECTION_FACE.wrap(title, IndexLook.SIZE_PT, IndexLook.titleWidth(depth + 1, true, volumes)),
                 MOST_TITLE_LINES);
     }
 
-    public static List<String> titleLines(Document document, int depth) {
-        return bounded(IndexLook.FACE.wrap(document.title(), IndexLook.SIZE_PT, IndexLook.titleWidth(depth, false)),
+    public static List<String> titleLines(Document document, int depth, boolean volumes) {
+        return bounded(IndexLook.FACE.wrap(document.title(), IndexLook.SIZE_PT, IndexLook.titleWidth(depth, false, volumes)),
                 MOST_TITLE_LINES);
     }
 
     /**
      * @param agreement whether it says how the document stands between the parties
+     * @param volumes   whether there is a column for volumes
      * @param files     what is said of files that go along with it
      */
-    public static List<String> descriptionLines(Document document, int depth, boolean agreement, List<String> files) {
+    public static List<String> descriptionLines(Document document, int depth, boolean agreement, boolean volumes,
+            List<String> files) {
         List<String> lines = new ArrayList<>();
-        float width = IndexLook.titleWidth(depth, false);
+        float width = IndexLook.titleWidth(depth, false, volumes);
         if (!document.description().isBlank())
             lines.addAll(bounded(IndexLook.FACE.wrap(document.description(), IndexLook.SMALL_PT, width), MOST_DESCRIPTION_LINES));
         int reserved = document.runs().stream().filter(ReservedPages.class::isInstance).mapToInt(Run::pageCount).sum();

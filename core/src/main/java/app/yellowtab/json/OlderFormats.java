@@ -5,6 +5,7 @@ import app.yellowtab.model.FromSources;
 import app.yellowtab.model.PaperSet;
 import app.yellowtab.model.Reading;
 import app.yellowtab.model.RecognitionChoice;
+import app.yellowtab.model.Volumes;
 import app.yellowtab.model.entry.Agreement;
 import app.yellowtab.model.number.Numbering;
 import app.yellowtab.model.run.RunId;
@@ -77,6 +78,7 @@ public final class OlderFormats {
         if (!(root.get("layout") instanceof ObjectNode layout)) return;
         if (!layout.has("agreement")) layout.put("agreement", false);
         fill(layout, "paper", () -> BundleJson.MAPPER.valueToTree(PaperSet.STANDARD));
+        fill(layout, "volumes", () -> BundleJson.MAPPER.valueToTree(Volumes.NONE));
     }
 
     /** Numbers were given to pages as their files were read when the bundle was saved. */

@@ -45,7 +45,8 @@ public final class LedgerCsv {
         Path draft = Drafts.beside(beside(bundle));
         try {
             try (LedgerReader leaves = LedgerReader.leaves(ledgerFile); BufferedWriter out = Files.newBufferedWriter(draft)) {
-                out.write("position,number,label,kind,file,file sha256,page,fingerprint,stamp x,stamp y,stamp size\r\n");
+                out.write("position,number,label,kind,file,file sha256,page,fingerprint,"
+                        + "stamp x,stamp y,stamp size,produced file\r\n");
                 for (Optional<Ledger.Page> leaf; (leaf = leaves.next()).isPresent();) out.write(line(leaf.get(), ledger));
             }
             Drafts.move(draft, beside(bundle));
@@ -58,11 +59,12 @@ public final class LedgerCsv {
         Ledger.SourceFile source =
                 leaf.from().map(from -> ledger.sources().get(from.source())).orElse(new Ledger.SourceFile("", "", 0));
         Optional<Ledger.Mark> number = leaf.marks().stream().filter(mark -> mark.series().equals(Mark.BUNDLE_NUMBER)).findFirst();
-        return String.format(Locale.ROOT, "%d,%s,%s,%s,%s,%s,%s,%s,%s\r\n", leaf.position(),
+        return String.format(Locale.ROOT, "%d,%s,%s,%s,%s,%s,%s,%s,%s,%s\r\n", leaf.position(),
                 CsvLine.quoted(leaf.number().orElse("")), CsvLine.quoted(leaf.label()), leaf.kind(),
                 CsvLine.quoted(source.file()),
                 source.sha256(), leaf.from().map(from -> String.valueOf(from.page())).orElse(""), leaf.pagePrint(),
                 number.map(mark -> String.format(Locale.ROOT, "%.2f,%.2f,%.2f", mark.box().left(), mark.box().bottom(),
-                        mark.sizePt())).orElse(",,"));
+                        mark.sizePt())).orElse(",,"),
+                CsvLine.quoted(ledger.files().get(leaf.file()).name()));
     }
 }

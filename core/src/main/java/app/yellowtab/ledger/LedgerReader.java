@@ -5,6 +5,7 @@ import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Redaction;
 import app.yellowtab.model.page.Sheet;
+import app.yellowtab.output.Place;
 import app.yellowtab.pdf.Face;
 import java.io.Closeable;
 import java.io.IOException;
@@ -68,21 +69,29 @@ public final class LedgerReader implements Closeable {
             if (json.nextToken() != JsonToken.START_OBJECT) return Optional.empty();
             JsonNode node = json.readValueAsTree();
             boolean first = node.has("stamp");
+            Place place = first ? new Place(0, node.required("number").asInt())
+                    : place(node.has("place") ? node.required("place") : node.required("places").required(0));
+            String contentPrint = first ? "" : node.required("contentPrint").asString();
             Optional<Ledger.From> from = node.has("source")
                     ? Optional.of(new Ledger.From(node.required("source").asInt(), node.required("page").asInt()))
                     : Optional.empty();
-            return Optional.of(new Ledger.Page(
-                    first ? node.required("number").asInt() : node.required("places").required(0).required(1).asInt(),
+            return Optional.of(new Ledger.Page(place, node.path("name").asString(""),
                     Optional.ofNullable(node.get("number")).map(JsonNode::asString), node.required("label").asString(),
                     node.required("kind").asString(),
-                    first ? "" : node.required("contentPrint").asString(),
+                    contentPrint, node.path("shownPrint").asString(contentPrint),
                     node.required(first ? "fingerprint" : "pagePrint").asString(), look(node.path("look")),
                     first ? List.of(number(node)) : each(node.required("marks"), LedgerReader::mark), from,
-                    each(node.path("links"), JsonNode::asInt),
+                    each(node.path("links"), LedgerReader::place),
                     ALL.equals(node.path("resources").asString(""))));
         } catch (JacksonException | IllegalArgumentException e) {
             throw new IOException("it is no ledger, or a damaged one", e);
         }
+    }
+
+    /** {@return a place; of older ledgers, one in their only file} */
+    private static Place place(JsonNode node) {
+        if (node.isMissingNode()) return Place.NOWHERE;
+        return node.isArray() ? new Place(node.required(0).asInt(), node.required(1).asInt()) : new Place(0, node.asInt());
     }
 
     /** {@return what was done to a page; in older ledgers nothing was taken out} */
@@ -124,6 +133,7 @@ public final class LedgerReader implements Closeable {
         int format = 0;
         int pages = 0;
         String identity = "";
+        String folder = "";
         List<Ledger.ProducedFile> files = List.of();
         List<Ledger.SourceFile> sources = List.of();
         List<Ledger.IndexPage> index = List.of();
@@ -144,10 +154,12 @@ public final class LedgerReader implements Closeable {
                 case "sources" -> sources = each(tree(), s -> new Ledger.SourceFile(s.required("file").asString(),
                         s.required("sha256").asString(), s.required("pages").asInt()));
                 case "index" -> index =
-                        each(tree(), p -> new Ledger.IndexPage(p.required(p.has("number") ? "number" : "position").asInt(),
+                        each(tree(), p -> new Ledger.IndexPage(
+                                place(p.required(p.has("number") ? "number" : p.has("position") ? "position" : "place")),
                                 each(p.required("rows"), LedgerReader::row)));
-                case "bookmarks" -> bookmarks = each(tree(), b -> new Ledger.Bookmark(b.required("level").asInt(),
-                        b.required("title").asString(), b.required("to").asInt()));
+                case "bookmarks" -> bookmarks = each(tree(), b -> new Ledger.Bookmark(b.path("file").asInt(0),
+                        b.required("level").asInt(), b.required("title").asString(), place(b.required("to"))));
+                case "folder" -> folder = json.getString();
                 case "enclosed" -> enclosed = each(tree(), f -> new Ledger.Enclosed(f.required("name").asString(),
                         f.required("bytes").asLong(), f.required("sha256").asString()));
                 case "fonts" -> fonts = each(tree(), LedgerReader::font);
@@ -156,8 +168,9 @@ public final class LedgerReader implements Closeable {
         }
         if (format < 1 || format > LedgerWriter.FORMAT) throw new IllegalArgumentException("format " + format);
         if (format == 1) files = List.of(new Ledger.ProducedFile("", "screen", identity, pages));
-        if (files.size() != 1 || files.getFirst().pages() != pages) throw new IllegalArgumentException("files");
-        return new Ledger(pages, sources, index, bookmarks, fonts, files, enclosed);
+        if (files.isEmpty() || files.stream().mapToInt(Ledger.ProducedFile::pages).sum() != pages)
+            throw new IllegalArgumentException("files");
+        return new Ledger(pages, sources, index, bookmarks, fonts, files, enclosed, folder);
     }
 
     private JsonNode tree() {
@@ -165,7 +178,7 @@ public final class LedgerReader implements Closeable {
     }
 
     private static Ledger.Row row(JsonNode node) {
-        return new Ledger.Row(node.required("text").asString(), node.required("pages").asString(), node.required("to").asInt(),
+        return new Ledger.Row(node.required("text").asString(), node.required("pages").asString(), place(node.path("to")),
                 area(node.required("area")));
     }
 
@@ -175,7 +188,8 @@ public final class LedgerReader implements Closeable {
     }
 
     private static Ledger.Font font(JsonNode node) {
-        return new Ledger.Font(Face.of(node.required("face").asString()), node.required("name").asString(),
+        return new Ledger.Font(node.path("file").asInt(0), Face.of(node.required("face").asString()),
+                node.required("name").asString(),
                 node.required("object").asInt(),
                 node.required(node.has("print") ? "print" : "fingerprint").asString());
     }

@@ -3,6 +3,7 @@ package app.yellowtab.ledger;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.Redaction;
+import app.yellowtab.output.Place;
 import java.io.Closeable;
 import java.io.OutputStream;
 import java.util.List;
@@ -13,7 +14,9 @@ import tools.jackson.core.json.JsonFactory;
 
 /** Writes a ledger leaf by leaf: one leaf a line, so that two ledgers can be compared. For one thread. */
 public final class LedgerWriter implements Closeable {
-    static final int FORMAT = 2;
+    static final int FORMAT = 3;
+    /** Raised when prints of the same page come out otherwise. */
+    static final int PRINTS = 1;
     private final JsonGenerator json;
 
     /**
@@ -26,6 +29,7 @@ public final class LedgerWriter implements Closeable {
         json = new JsonFactory().createGenerator(ObjectWriteContext.empty(), out, JsonEncoding.UTF8);
         json.writeStartObject();
         json.writeNumberProperty("ledger", FORMAT);
+        json.writeNumberProperty("prints", PRINTS);
         json.writeNumberProperty("pages", pages);
         json.writeArrayPropertyStart("sources");
         for (Ledger.SourceFile source : sources) {
@@ -44,9 +48,10 @@ public final class LedgerWriter implements Closeable {
         for (Ledger.Bookmark bookmark : bookmarks) {
             newLine();
             json.writeStartObject();
+            json.writeNumberProperty("file", bookmark.file());
             json.writeNumberProperty("level", bookmark.level());
             json.writeStringProperty("title", bookmark.title());
-            json.writeNumberProperty("to", bookmark.to());
+            place("to", bookmark.to());
             json.writeEndObject();
         }
         json.writeEndArray();
@@ -59,19 +64,31 @@ public final class LedgerWriter implements Closeable {
 
     private void indexPage(Ledger.IndexPage page) {
         json.writeStartObject();
-        json.writeNumberProperty("position", page.position());
+        place("place", page.place());
         json.writeArrayPropertyStart("rows");
         for (Ledger.Row row : page.rows()) {
             newLine();
             json.writeStartObject();
             json.writeStringProperty("text", row.text());
             json.writeStringProperty("pages", row.pages());
-            json.writeNumberProperty("to", row.to());
+            if (!row.to().isNowhere()) place("to", row.to());
             area("area", row.area());
             json.writeEndObject();
         }
         json.writeEndArray();
         json.writeEndObject();
+    }
+
+    private void place(String name, Place place) {
+        json.writeName(name);
+        place(place);
+    }
+
+    private void place(Place place) {
+        json.writeStartArray();
+        json.writeNumber(place.file());
+        json.writeNumber(place.position());
+        json.writeEndArray();
     }
 
     private void area(String name, Ledger.Area area) {
@@ -109,12 +126,8 @@ public final class LedgerWriter implements Closeable {
     public void add(Ledger.Page leaf) {
         newLine();
         json.writeStartObject();
-        json.writeArrayPropertyStart("places");
-        json.writeStartArray();
-        json.writeNumber(0);
-        json.writeNumber(leaf.position());
-        json.writeEndArray();
-        json.writeEndArray();
+        place("place", leaf.place());
+        if (!leaf.name().isEmpty()) json.writeStringProperty("name", leaf.name());
         leaf.number().ifPresent(number -> json.writeStringProperty("number", number));
         json.writeStringProperty("label", leaf.label());
         json.writeStringProperty("kind", leaf.kind());
@@ -123,6 +136,7 @@ public final class LedgerWriter implements Closeable {
             json.writeNumberProperty("page", from.page());
         });
         json.writeStringProperty("contentPrint", leaf.contentPrint());
+        if (!leaf.shownPrint().equals(leaf.contentPrint())) json.writeStringProperty("shownPrint", leaf.shownPrint());
         json.writeStringProperty("pagePrint", leaf.pagePrint());
         if (!leaf.look().isPlain()) look(leaf.look());
         json.writeArrayPropertyStart("marks");
@@ -138,20 +152,25 @@ public final class LedgerWriter implements Closeable {
         json.writeEndArray();
         if (!leaf.links().isEmpty()) {
             json.writeArrayPropertyStart("links");
-            leaf.links().forEach(json::writeNumber);
+            leaf.links().forEach(this::place);
             json.writeEndArray();
         }
         if (leaf.allResources()) json.writeStringProperty("resources", LedgerReader.ALL);
         json.writeEndObject();
     }
 
-    /** Ends the ledger, after the last leaf. */
-    public void end(List<Ledger.Font> fonts, List<Ledger.ProducedFile> files, List<Ledger.Enclosed> enclosed) {
+    /**
+     * Ends the ledger, after the last leaf. The files come last, so that whose ledger it is can be told from its end.
+     *
+     * @param folder in which the files lie that go along
+     */
+    public void end(List<Ledger.Font> fonts, List<Ledger.ProducedFile> files, List<Ledger.Enclosed> enclosed, String folder) {
         json.writeEndArray();
         json.writeArrayPropertyStart("fonts");
         for (Ledger.Font font : fonts) {
             newLine();
             json.writeStartObject();
+            json.writeNumberProperty("file", font.file());
             json.writeStringProperty("face", font.face().key());
             json.writeStringProperty("name", font.name());
             json.writeNumberProperty("object", font.object());
@@ -159,6 +178,7 @@ public final class LedgerWriter implements Closeable {
             json.writeEndObject();
         }
         json.writeEndArray();
+        enclosed(enclosed, folder);
         json.writeArrayPropertyStart("files");
         for (Ledger.ProducedFile file : files) {
             json.writeStartObject();
@@ -169,13 +189,13 @@ public final class LedgerWriter implements Closeable {
             json.writeEndObject();
         }
         json.writeEndArray();
-        enclosed(enclosed);
         json.writeEndObject();
         newLine();
     }
 
-    private void enclosed(List<Ledger.Enclosed> files) {
+    private void enclosed(List<Ledger.Enclosed> files, String folder) {
         if (files.isEmpty()) return;
+        json.writeStringProperty("folder", folder);
         json.writeArrayPropertyStart("enclosed");
         for (Ledger.Enclosed file : files) {
             newLine();

@@ -6,6 +6,7 @@ import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
 import app.yellowtab.leaf.PlannedEntry.PlannedSection;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Volumes;
 import app.yellowtab.model.contents.Contents;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.contents.Section;
@@ -20,6 +21,7 @@ final class IndexLines {
     private final Enclosures enclosures;
     private final Map<Document, IndexRow> set;
     private final IndexSetter setter;
+    private final boolean volumes;
     private final List<SetLines> lines = new ArrayList<>();
     private final List<Integer> rowsPerSheet;
 
@@ -31,6 +33,7 @@ final class IndexLines {
         this.bundle = bundle;
         this.enclosures = enclosures;
         this.set = set;
+        this.volumes = bundle.layout().volumes().by() != Volumes.Division.NOTHING;
         this.setter = new IndexSetter(headingLines);
         add(bundle.contents(), 0);
         this.rowsPerSheet = setter.sheets();
@@ -50,7 +53,7 @@ final class IndexLines {
             setter.add(false, broken.title.size(), broken.description.size());
         }
         for (Section section : contents.sections()) {
-            SetLines broken = new SetLines(IndexSetter.sectionLines(section.title(), depth), List.of());
+            SetLines broken = new SetLines(IndexSetter.sectionLines(section.title(), depth, volumes), List.of());
             lines.add(broken);
             setter.add(true, broken.title.size(), 0);
             add(section.contents(), depth + 1);
@@ -61,8 +64,8 @@ final class IndexLines {
         IndexRow before = set.get(document);
         return before != null && before.entry().depth() == depth && document.enclosed().isEmpty()
                 ? new SetLines(before.titleLines(), before.descriptionLines())
-                : new SetLines(IndexSetter.titleLines(document, depth), IndexSetter.descriptionLines(document, depth,
-                        bundle.layout().agreement(), enclosures.inIndex(document)));
+                : new SetLines(IndexSetter.titleLines(document, depth, volumes), IndexSetter.descriptionLines(document, depth,
+                        bundle.layout().agreement(), volumes, enclosures.inIndex(document)));
     }
 
     /** {@return how many pages the rows need} */

@@ -1,29 +1,35 @@
 package app.yellowtab.plan;
 
 import app.yellowtab.cover.CoverPart;
+import app.yellowtab.cover.CoverSetter;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.index.IndexRow;
 import app.yellowtab.leaf.Content;
 import app.yellowtab.leaf.Enclosure;
 import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.Parting;
 import app.yellowtab.leaf.PlannedBookmark;
 import app.yellowtab.leaf.PlannedEntry;
+import app.yellowtab.leaf.PlannedVolume;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Comments;
+import app.yellowtab.model.Volumes;
 import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.model.number.GivenNumber;
 import app.yellowtab.model.number.SeriesId;
 import app.yellowtab.model.run.LookAgain;
 import app.yellowtab.model.run.PageKey;
 import app.yellowtab.pdf.Face;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntUnaryOperator;
 
 /**
  * The whole product before anything is written. Immutable.
@@ -39,14 +45,47 @@ import java.util.Set;
  * @param agreement  whether the index says how entries stand between the parties
  * @param enclosures the files that are put beside the produced bundle
  * @param marking    which marks leaves bear
+ * @param parting    how the set for the screen is divided into files
  * @param toLookAt   pages that somebody must look at before they go out
  */
 public record Plan(CaseHeading heading, Comments comments, List<Leaf> leaves, List<PlannedEntry> entries,
         List<String> headingLines,
         List<List<IndexRow>> indexSheets, List<PlannedBookmark> bookmarks, List<List<CoverPart>> coverSheets, boolean agreement,
-        List<Enclosure> enclosures, Marking marking, List<LookAgain> toLookAt) {
+        List<Enclosure> enclosures, Marking marking, Parting parting, List<LookAgain> toLookAt) {
     public int pageCount() {
         return leaves.size();
+    }
+
+    /** {@return the same as one of its volumes has it, with a cover of its own} */
+    public Plan in(PlannedVolume volume) {
+        return new Plan(heading, comments, leaves, entries, headingLines, indexSheets, bookmarks,
+                coverSheets.isEmpty() ? coverSheets : CoverSetter.sheets(heading, Optional.of(volume.words())), agreement,
+                enclosures, marking,
+                parting, toLookAt);
+    }
+
+    /** {@return where the volumes begin, to be kept} */
+    public List<Volumes.Start> starts() {
+        return starts(parting.volumes().stream().map(PlannedVolume::first).toList());
+    }
+
+    /**
+     * {@return where volumes would begin that are filled as far as goes, to be kept}
+     *
+     * @param fits gives how far a volume reaches that begins with a leaf: the index of the first leaf that has no room in it
+     */
+    public List<Volumes.Start> starts(Volumes volumes, IntUnaryOperator fits) {
+        return starts(VolumePlanner.starts(this, volumes, fits));
+    }
+
+    private List<Volumes.Start> starts(List<Integer> firsts) {
+        List<Volumes.Start> starts = new ArrayList<>();
+        for (int first : firsts) {
+            EntryId entry = Reach.entry(leaf(first).content()).orElseThrow();
+            boolean isWithin = first > 0 && Reach.entry(leaf(first - 1).content()).filter(entry::equals).isPresent();
+            starts.add(new Volumes.Start(entry, isWithin ? leaf(first).key() : Optional.empty()));
+        }
+        return starts;
     }
 
     /** {@return how many documents it holds} */

@@ -8,6 +8,7 @@ import app.yellowtab.index.IndexSetter;
 import app.yellowtab.index.SlipWords;
 import app.yellowtab.leaf.Content;
 import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.Parting;
 import app.yellowtab.leaf.PlannedBookmark;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
@@ -16,6 +17,7 @@ import app.yellowtab.leaf.Target;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.PaperSet;
 import app.yellowtab.model.Separators;
+import app.yellowtab.model.Volumes;
 import app.yellowtab.model.contents.Contents;
 import app.yellowtab.model.contents.Document;
 import app.yellowtab.model.contents.Section;
@@ -68,7 +70,7 @@ public final class Planner {
      * @throws IllegalArgumentException if a document takes pages from a source that the bundle does not hold
      */
     public static Plan plan(Bundle bundle, LocalDateTime produced) {
-        return new Planning(bundle, produced, Map.of(), null, PaperSet.STANDARD).plan();
+        return new Planning(bundle, produced, Map.of(), null, Optional.empty()).plan();
     }
 
     /**
@@ -77,7 +79,7 @@ public final class Planner {
      * @throws IllegalArgumentException if a document takes pages from a source that the bundle does not hold
      */
     public static Plan paper(Bundle bundle, LocalDateTime produced) {
-        return new Planning(bundle, produced, Map.of(), null, bundle.layout().paper()).plan();
+        return new Planning(bundle, produced, Map.of(), null, Optional.of(bundle.layout().paper())).plan();
     }
 
     /**
@@ -86,11 +88,12 @@ public final class Planner {
      */
     public static Plan plan(Bundle bundle, Plan before) {
         Map<Document, IndexRow> set = new IdentityHashMap<>();
-        if (before.agreement() != bundle.layout().agreement()) return plan(bundle);
+        boolean inIndex = bundle.layout().volumes().by() != Volumes.Division.NOTHING;
+        if (before.agreement() != bundle.layout().agreement() || before.parting().inIndex() != inIndex) return plan(bundle);
         for (List<IndexRow> sheet : before.indexSheets()) {
             for (IndexRow row : sheet) if (row.entry() instanceof PlannedDocument planned) set.put(planned.document(), row);
         }
-        return new Planning(bundle, LocalDateTime.now(), set, before, PaperSet.STANDARD).plan();
+        return new Planning(bundle, LocalDateTime.now(), set, before, Optional.empty()).plan();
     }
 
     /** {@return the letter of the n-th section, counted from 0: A to Z, then AA, AB and so on} */
@@ -128,9 +131,12 @@ public final class Planner {
         private final Map<EntryId, Document> documents = new HashMap<>();
         private final NumberCounter counter;
         private final PaperLeaves paper;
+        private final Volumes volumes;
+        private final boolean isPaper;
         private int tabs;
 
-        Planning(Bundle bundle, LocalDateTime produced, Map<Document, IndexRow> set, @Nullable Plan before, PaperSet paperSet) {
+        Planning(Bundle bundle, LocalDateTime produced, Map<Document, IndexRow> set, @Nullable Plan before,
+                Optional<PaperSet> onPaper) {
             this.before = Optional.ofNullable(before);
             this.leavesBefore = before == null ? List.of() : before.leaves();
             if (before != null) for (PlannedEntry entry : before.entries())
@@ -143,22 +149,33 @@ public final class Planner {
             this.headingLines = IndexSetter.headingLines(bundle.heading());
             this.lines = new IndexLines(bundle, enclosures, set, headingLines.size());
             this.leaves = new ArrayList<>((int) Math.min(ROOM, sources.values().stream().mapToLong(Source::pageCount).sum()));
-            this.paper = new PaperLeaves(paperSet, leaves);
+            this.paper = new PaperLeaves(onPaper.orElse(PaperSet.STANDARD), leaves);
+            this.volumes = bundle.layout().volumes();
+            this.isPaper = onPaper.isPresent();
         }
 
         Plan plan() {
-            List<List<CoverPart>> cover = bundle.layout().cover() ? CoverSetter.sheets(bundle.heading()) : List.of();
-            for (int sheet = 0; sheet < cover.size(); sheet++) add(new Content.Cover(sheet));
+            int coverSheets = cover(Parting.NONE).size();
+            for (int sheet = 0; sheet < coverSheets; sheet++) add(new Content.Cover(sheet));
             bookmarks.add(new PlannedBookmark(1, "Index", next()));
             int indexPages = Math.max(lines.sheetCount(), bundle.numbering().bundle().indexPages());
             for (int sheet = 0; sheet < indexPages; sheet++) add(new Content.IndexSheet(sheet));
             counter.endFront();
             place(bundle.contents(), 0, "");
             List<PlannedEntry> placed = entries.stream().<PlannedEntry>map(Objects::requireNonNull).toList();
+            Parting parting = new Parting(volumes.by() != Volumes.Division.NOTHING,
+                    isPaper ? List.of() : VolumePlanner.plan(volumes, leaves, placed));
             return new Plan(bundle.heading(), bundle.fromSources().comments(), List.copyOf(leaves), placed, headingLines,
-                    lines.sheets(placed, indexPages), List.copyOf(bookmarks), cover, bundle.layout().agreement(),
+                    lines.sheets(placed, indexPages), List.copyOf(bookmarks), cover(parting), bundle.layout().agreement(),
                     enclosures.list(),
-                    marking(placed), bundle.toLookAt());
+                    marking(placed), parting, bundle.toLookAt());
+        }
+
+        /** {@return the cover of the first volume} It has room for a line that says so wherever there may be several. */
+        private List<List<CoverPart>> cover(Parting parting) {
+            if (!bundle.layout().cover()) return List.of();
+            return CoverSetter.sheets(bundle.heading(), volumes.by() == Volumes.Division.NOTHING ? Optional.empty()
+                    : Optional.of(parting.volumes().isEmpty() ? "" : parting.volumes().getFirst().words()));
         }
 
         private Marking marking(List<PlannedEntry> placed) {

@@ -11,11 +11,11 @@ import app.yellowtab.input.PdfInput;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.output.ObjectGraph;
 import app.yellowtab.output.ObjectNumber;
+import app.yellowtab.output.Place;
 import app.yellowtab.output.Reached;
 import app.yellowtab.prove.OwnText.Letter;
 import app.yellowtab.recognise.TextRecogniser;
 import java.io.IOException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -37,9 +37,8 @@ final class LeafProof {
     /** A number may stand this far from where the ledger has it: less than a printer's dot at 300 dpi. */
     private static final float TOLERANCE_PT = 0.2f;
 
-    private final Path file;
+    private final Produced produced;
     private final PdfInput input;
-    private final PageTable pages;
     private final Map<Integer, List<Ledger.Row>> rows;
     private final OwnFonts fonts;
     private final OwnText text;
@@ -47,11 +46,10 @@ final class LeafProof {
     private final ObjectGraph graph;
     private final List<Finding> findings = new ArrayList<>();
 
-    LeafProof(Path file, PdfInput input, PageTable pages, OwnFonts fonts, Map<Integer, List<Ledger.Row>> rows,
+    LeafProof(Produced produced, PdfInput input, OwnFonts fonts, Map<Integer, List<Ledger.Row>> rows,
             TextRecogniser recogniser) {
-        this.file = file;
+        this.produced = produced;
         this.input = input;
-        this.pages = pages;
         this.rows = rows;
         this.fonts = fonts;
         this.text = new OwnText(fonts);
@@ -61,7 +59,7 @@ final class LeafProof {
 
     private @Nullable COSBase standIn(COSBase item, OwnFonts fonts) {
         if (!(item instanceof COSObject reference) || reference.getKey() == null) return null;
-        int place = pages.place(reference.getKey().getNumber());
+        int place = produced.pages().place(reference.getKey().getNumber());
         return place > 0 ? new ObjectNumber(place) : fonts.standIn(item).orElse(null);
     }
 
@@ -77,13 +75,14 @@ final class LeafProof {
                 return leaf;
             });
         } catch (IOException | RuntimeException | Error e) {
-            LoggerFactory.getLogger(LeafProof.class).warn("page {} of {} cannot be read", leaf.position(), file, e);
+            LoggerFactory.getLogger(LeafProof.class).warn("page {} of {} cannot be read", leaf.position(), produced.file(), e);
             report(leaf, Code.PROOF_UNREADABLE, String.valueOf(e.getMessage()));
         }
     }
 
     private void proveWithin(Ledger.Page leaf) throws IOException {
-        COSObject object = input.document().getDocument().getObjectFromPool(new COSObjectKey(pages.object(leaf.position()), 0));
+        COSObject object =
+                input.document().getDocument().getObjectFromPool(new COSObjectKey(produced.pages().object(leaf.position()), 0));
         if (!(object.getObject() instanceof COSDictionary dictionary)
                 || !COSName.PAGE.equals(dictionary.getCOSName(COSName.TYPE)) || dictionary.containsKey(COSName.KIDS)) {
             throw new IOException("the page is no page");
@@ -93,18 +92,18 @@ final class LeafProof {
         alone.removeItem(COSName.PARENT);
         ObjectGraph.Reach reach = graph.reach(alone);
         String fingerprint = graph.fingerprintOf(reach);
-        String contentPrint =
+        String shownPrint =
                 graph.fingerprintOf(graph.reach(LeafCloser.content(dictionary, item -> fonts.faceOf(item).isPresent())));
         if (leaf.kind().equals("page") && !leaf.look().redactions().isEmpty())
             redaction.fault(leaf.look(), dictionary).ifPresent(fault -> report(leaf, Code.PROOF_REDACTION, fault));
         marks(leaf, text.marks(dictionary));
         rows(leaf, dictionary);
-        List<Integer> links = links(dictionary);
+        List<Place> links = links(dictionary);
         if (!links.equals(leaf.links())) report(leaf, Code.PROOF_LINKS, difference(leaf.links(), links));
         AtomicBoolean damaged = new AtomicBoolean();
         ContentScan scan = ContentScan.of(PageContents.unpacked(PageContents.of(dictionary), () -> damaged.set(true)));
         if (damaged.get() || !scan.isSound()) report(leaf, Code.PROOF_CONTENT, "");
-        boolean isContent = leaf.contentPrint().isEmpty() || contentPrint.equals(leaf.contentPrint());
+        boolean isContent = leaf.shownPrint().isEmpty() || shownPrint.equals(leaf.shownPrint());
         if (!fingerprint.equals(leaf.pagePrint()) || !isContent) report(leaf, Code.PROOF_PAGE, "");
         boolean acts = acts(alone);
         for (Reached reached : reach.fresh()) acts |= acts(reached.base());
@@ -147,10 +146,10 @@ final class LeafProof {
                             .map(Letter::text).collect(Collectors.joining()));
             if (!found.endsWith(bare(row.pages()))) report(leaf, Code.PROOF_ROW_NUMBER, row.text());
             else if (!found.equals(bare(row.text()))) report(leaf, Code.PROOF_ROW, row.text());
-            if (row.to() == 0) continue;
+            if (row.to().isNowhere()) continue;
             COSBase link = annotations == null || linked >= annotations.size() ? null : annotations.getObject(linked);
             linked++;
-            if (!(link instanceof COSDictionary dictionary) || target(dictionary) != row.to()
+            if (!(link instanceof COSDictionary dictionary) || !target(dictionary).equals(row.to())
                     || !covers(dictionary, row.area())) {
                 report(leaf, Code.PROOF_ROW_LINK, row.text());
             }
@@ -172,28 +171,42 @@ final class LeafProof {
                 && Math.abs(is.getUpperRightY() - area.top()) < TOLERANCE_PT;
     }
 
-    private List<Integer> links(COSDictionary page) {
-        List<Integer> links = new ArrayList<>();
+    private List<Place> links(COSDictionary page) {
+        List<Place> links = new ArrayList<>();
         COSArray annotations = page.getCOSArray(COSName.ANNOTS);
         for (int i = 0; annotations != null && i < annotations.size(); i++) {
-            if (annotations.getObject(i) instanceof COSDictionary annotation && annotation.containsKey(COSName.DEST))
+            if (annotations.getObject(i) instanceof COSDictionary annotation
+                    && (annotation.containsKey(COSName.DEST) || crosses(annotation)))
                 links.add(target(annotation));
         }
         return links;
     }
 
-    /** {@return the page that something leads to; 0 for none} */
-    private int target(COSDictionary from) {
-        return pages.target(from.getDictionaryObject(COSName.DEST));
+    private static boolean crosses(COSDictionary annotation) {
+        return annotation.getDictionaryObject(COSName.A) instanceof COSDictionary action && Crossings.is(action);
+    }
+
+    /** {@return the page that a link leads to} */
+    private Place target(COSDictionary from) {
+        if (!from.containsKey(COSName.DEST) && from.getDictionaryObject(COSName.A) instanceof COSDictionary action
+                && Crossings.is(action))
+            return produced.crossings().of(action);
+        int position = produced.pages().target(from.getDictionaryObject(COSName.DEST));
+        return position == 0 ? Place.NOWHERE : new Place(produced.number(), position);
     }
 
     /** {@return the first link that differs, in words} */
-    private static String difference(List<Integer> expected, List<Integer> found) {
+    private String difference(List<Place> expected, List<Place> found) {
         if (expected.size() != found.size()) return found.size() + " instead of " + expected.size();
         for (int i = 0;; i++) {
             if (!expected.get(i).equals(found.get(i))) return "one leads to "
-                    + (found.get(i) == 0 ? "no page" : "page " + found.get(i)) + " instead of " + expected.get(i);
+                    + (found.get(i).isNowhere() ? "no page" : "page " + shown(found.get(i))) + " instead of "
+                    + shown(expected.get(i));
         }
+    }
+
+    private String shown(Place place) {
+        return place.position() + (place.file() == produced.number() ? "" : " of the file " + (place.file() + 1));
     }
 
     /**
@@ -209,6 +222,6 @@ final class LeafProof {
     }
 
     private void report(Ledger.Page leaf, Code code, String detail) {
-        findings.add(new Finding(code, Subject.OfProduced.of(file, leaf.position()), detail));
+        findings.add(new Finding(code, Subject.OfProduced.of(produced.file(), leaf.position()), detail));
     }
 }

@@ -1,5 +1,6 @@
 package app.yellowtab.prove;
 
+import app.yellowtab.files.Interrupted;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
@@ -45,23 +46,29 @@ final class LedgerProver implements Prover {
 
     @Override
     public Optional<Proof> prove(Path bundle, Path ledgerFile, Progress progress, BooleanSupplier stop) throws FindingException {
+        Interrupted.finish(bundle, false);
         if (!Files.isReadable(bundle))
             throw new FindingException(new Finding(Code.PROOF_NO_BUNDLE, Subject.OfProduced.of(bundle, 0), ""), null);
         if (!Files.isReadable(ledgerFile)) throw new FindingException(
                 new Finding(Code.LEDGER_MISSING, Subject.OfProduced.of(bundle, 0), String.valueOf(ledgerFile.getFileName())),
                 null);
-        Ledger ledger = read(ledgerFile);
+        Ledger whole = read(ledgerFile);
+        Ledger ledger;
+        int number;
         PageTable pages;
         List<Finding> findings;
         try (PdfInput input = PdfInput.open(bundle, List.of())) {
             pages = PageTable.of(input);
-            findings = new ArrayList<>(new WholeProof(bundle, ledger, input, pages).prove(ledgerFile));
+            number = which(whole, bundle, input);
+            ledger = whole.of(number);
+            findings = new ArrayList<>(new WholeProof(bundle, number, ledger, input, pages).prove(ledgerFile));
         } catch (IOException | RuntimeException | StackOverflowError e) {
             throw new FindingException(
                     new Finding(Code.PROOF_NO_PDF, Subject.OfProduced.of(bundle, 0), String.valueOf(e.getMessage())), e);
         }
         try (TextRecogniser recogniser = recognisers.get();
-                Leaves leaves = new Leaves(bundle, ledger, pages, recogniser, progress, stop)) {
+                Leaves leaves = new Leaves(new Produced(bundle, number, ledger, pages, Crossings.of(number, whole, ledgerFile)),
+                        recogniser, progress, stop)) {
             if (!leaves.prove(ledgerFile, findings)) return Optional.empty();
             findings.sort(Comparator.comparingInt(finding -> finding.subject().page()));
             int rows = ledger.index().stream().mapToInt(page -> page.rows().size()).sum();
@@ -70,6 +77,15 @@ final class LedgerProver implements Prover {
         } catch (IOException e) {
             throw new FindingException(Finding.of(Code.LEDGER_DAMAGED, ledgerFile), e);
         }
+    }
+
+    /** {@return which of the files of a ledger a file is: by its identifier, or else by its name} */
+    private static int which(Ledger ledger, Path bundle, PdfInput input) {
+        for (int i = 0; i < ledger.files().size(); i++)
+            if (WholeProof.isIdentified(input, ledger.files().get(i))) return i;
+        for (int i = 0; i < ledger.files().size(); i++)
+            if (bundle.endsWith(ledger.files().get(i).name())) return i;
+        return 0;
     }
 
     private static Ledger read(Path ledgerFile) throws FindingException {
@@ -82,9 +98,7 @@ final class LedgerProver implements Prover {
 
     /** The leaves of one proof, in stretches. For one thread, which has others work for it. */
     private static final class Leaves implements AutoCloseable {
-        private final Path bundle;
-        private final Ledger ledger;
-        private final PageTable pages;
+        private final Produced produced;
         private final TextRecogniser recogniser;
         private final Progress progress;
         private final BooleanSupplier stop;
@@ -97,15 +111,13 @@ final class LedgerProver implements Prover {
         private final Deque<Stretch> underway = new ArrayDeque<>();
         private int links;
 
-        Leaves(Path bundle, Ledger ledger, PageTable pages, TextRecogniser recogniser, Progress progress,
-                BooleanSupplier stop) {
-            this.bundle = bundle;
-            this.ledger = ledger;
-            this.pages = pages;
+        Leaves(Produced produced, TextRecogniser recogniser, Progress progress, BooleanSupplier stop) {
+            this.produced = produced;
             this.recogniser = recogniser;
             this.progress = progress;
             this.stop = stop;
-            this.rows = ledger.index().stream().collect(Collectors.toMap(Ledger.IndexPage::position, Ledger.IndexPage::rows));
+            this.rows = produced.ledger().index().stream()
+                    .collect(Collectors.toMap(page -> page.place().position(), Ledger.IndexPage::rows));
         }
 
         private record Stretch(int last, Future<List<Finding>> work) {}
@@ -122,7 +134,8 @@ final class LedgerProver implements Prover {
                 }
             }
             while (!underway.isEmpty()) if (!finish(findings)) return false;
-            if (read != ledger.pages()) throw new IOException("the ledger has " + read + " leaves instead of " + ledger.pages());
+            int pages = produced.ledger().pages();
+            if (read != pages) throw new IOException("the ledger has " + read + " leaves instead of " + pages);
             return true;
         }
 
@@ -131,6 +144,7 @@ final class LedgerProver implements Prover {
             while (leaves.size() < STRETCH) {
                 Optional<Ledger.Page> leaf = reader.next();
                 if (leaf.isEmpty()) break;
+                if (leaf.get().file() != produced.number()) continue;
                 links += leaf.get().links().size();
                 leaves.add(leaf.get());
             }
@@ -138,11 +152,11 @@ final class LedgerProver implements Prover {
         }
 
         private List<Finding> prove(List<Ledger.Page> leaves) throws IOException {
-            try (PdfInput input = PdfInput.open(bundle, List.of())) {
-                LeafProof proof = new LeafProof(bundle, input, pages, new OwnFonts(ledger.fonts()), rows, recogniser);
+            try (PdfInput input = PdfInput.open(produced.file(), List.of())) {
+                LeafProof proof = new LeafProof(produced, input, new OwnFonts(produced.ledger().fonts()), rows, recogniser);
                 for (Ledger.Page leaf : leaves) {
                     if (stop.getAsBoolean()) return List.of();
-                    if (leaf.position() <= pages.count()) proof.prove(leaf);
+                    if (leaf.position() <= produced.pages().count()) proof.prove(leaf);
                 }
                 return proof.findings();
             }
@@ -160,7 +174,7 @@ final class LedgerProver implements Prover {
                 Thread.currentThread().interrupt();
                 return false;
             }
-            progress.report(Math.min(first.last, ledger.pages()), ledger.pages());
+            progress.report(Math.min(first.last, produced.ledger().pages()), produced.ledger().pages());
             return !stop.getAsBoolean();
         }
 

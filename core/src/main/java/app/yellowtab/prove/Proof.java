@@ -2,6 +2,7 @@ package app.yellowtab.prove;
 
 import app.yellowtab.finding.Finding;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
@@ -17,6 +18,14 @@ import java.util.Locale;
 public record Proof(Path file, int pages, int rows, int bookmarks, int links, int enclosed, List<Finding> findings) {
     public Proof {
         findings = List.copyOf(findings);
+    }
+
+    /** {@return this, and what came of the proof of another file of the same production} */
+    public Proof and(Proof other) {
+        List<Finding> both = new ArrayList<>(findings);
+        both.addAll(other.findings);
+        return new Proof(file, pages + other.pages, rows + other.rows, bookmarks + other.bookmarks, links + other.links, enclosed,
+                both);
     }
 
     /** {@return whether nothing is wrong} */

@@ -1,11 +1,16 @@
 package app.yellowtab.prove;
 
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.ledger.Ledger;
+import app.yellowtab.ledger.LedgerReader;
 import app.yellowtab.recognise.LazyRecogniser;
 import app.yellowtab.recognise.TextRecogniser;
+import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
@@ -13,14 +18,47 @@ import java.util.function.Supplier;
 /** Opens a produced bundle anew and proves it against its ledger, knowing nothing else of how it was made. */
 public interface Prover {
     /**
-     * Proves a bundle; its file is only read.
+     * Proves a file; it is only read. What a program was putting into place there when it was killed is finished first.
      *
-     * @param ledger of the bundle
+     * @param ledger of the file, and of those that were produced with it
      * @param stop asked for every few pages
      * @return what was proved and what is wrong; empty if it was stopped
      * @throws FindingException if the bundle or its ledger cannot be read
      */
     Optional<Proof> prove(Path bundle, Path ledger, Progress progress, BooleanSupplier stop) throws FindingException;
+
+    /**
+     * {@return all files that a ledger is of, in its order, as they lie beside one of them}
+     *
+     * @throws FindingException if the ledger cannot be read
+     */
+    static List<Path> filesOf(Path one, Path ledger) throws FindingException {
+        try {
+            Ledger read = LedgerReader.read(ledger);
+            return read.files().size() == 1 ? List.of(one)
+                    : read.files().stream().map(file -> one.resolveSibling(file.name())).toList();
+        } catch (IOException e) {
+            throw new FindingException(Finding.of(Code.LEDGER_DAMAGED, ledger), e);
+        }
+    }
+
+    /**
+     * Proves several files of one ledger; what is found says in which.
+     *
+     * @param files at least one
+     * @return as of one file
+     * @throws FindingException if one of the files, or the ledger, cannot be read
+     */
+    default Optional<Proof> proveAll(List<Path> files, Path ledger, Progress progress, BooleanSupplier stop)
+            throws FindingException {
+        Optional<Proof> all = Optional.empty();
+        for (Path file : files) {
+            Optional<Proof> one = prove(file, ledger, progress, stop);
+            if (one.isEmpty()) return one;
+            all = Optional.of(all.map(before -> before.and(one.get())).orElse(one.get()));
+        }
+        return all;
+    }
 
     /** Proves a bundle against the ledger beside it. */
     default Optional<Proof> prove(Path bundle, Progress progress, BooleanSupplier stop) throws FindingException {

@@ -7,14 +7,17 @@ import app.yellowtab.input.PdfInput;
 import app.yellowtab.ledger.Ledger;
 import app.yellowtab.ledger.LedgerReader;
 import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.output.Place;
 import app.yellowtab.output.Reached;
 import app.yellowtab.source.Fingerprint;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.apache.pdfbox.cos.COSArray;
@@ -35,14 +38,19 @@ import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlin
  * along. For one thread.
  */
 final class WholeProof {
+    /** Ours has two levels. */
+    private static final int DEEPEST_NAMES = 8;
+
     private final Path file;
+    private final int number;
     private final Ledger ledger;
     private final PdfInput input;
     private final PageTable pages;
     private final List<Finding> findings = new ArrayList<>();
 
-    WholeProof(Path file, Ledger ledger, PdfInput input, PageTable pages) {
+    WholeProof(Path file, int number, Ledger ledger, PdfInput input, PageTable pages) {
         this.file = file;
+        this.number = number;
         this.ledger = ledger;
         this.input = input;
         this.pages = pages;
@@ -52,7 +60,7 @@ final class WholeProof {
         int counted = input.document().getNumberOfPages();
         if (pages.count() != ledger.pages()) report(Code.PROOF_COUNT, 0, String.valueOf(pages.count()));
         else if (counted != ledger.pages()) report(Code.PROOF_COUNT, 0, String.valueOf(counted));
-        if (!isIdentified()) report(Code.PROOF_OTHER_FILE, 0, "");
+        if (!isIdentified(input, ledger.files().getFirst())) report(Code.PROOF_OTHER_FILE, 0, "");
         labels(ledgerFile);
         bookmarks();
         fonts();
@@ -61,12 +69,12 @@ final class WholeProof {
         return findings;
     }
 
-    private boolean isIdentified() {
+    static boolean isIdentified(PdfInput input, Ledger.ProducedFile file) {
         COSArray identity = input.document().getDocument().getDocumentID();
         if (identity == null || identity.size() < 2) return false;
         for (int i = 0; i < 2; i++) {
             if (!(identity.getObject(i) instanceof COSString part)
-                    || !HexFormat.of().formatHex(part.getBytes()).equals(ledger.files().getFirst().identity()))
+                    || !HexFormat.of().formatHex(part.getBytes()).equals(file.identity()))
                 return false;
         }
         return true;
@@ -74,14 +82,37 @@ final class WholeProof {
 
     private void labels(Path ledgerFile) throws IOException {
         PDPageLabels labels = input.document().getDocumentCatalog().getPageLabels();
+        Map<String, Integer> names = names();
         String[] shown = labels == null ? new String[0] : labels.getLabelsByPageIndices();
         try (LedgerReader leaves = LedgerReader.leaves(ledgerFile)) {
             for (Optional<Ledger.Page> leaf; (leaf = leaves.next()).isPresent();) {
+                if (leaf.get().file() != number) continue;
                 int position = leaf.get().position();
+                String name = leaf.get().name();
+                if (!name.isEmpty() && names.getOrDefault(name, 0) != position) report(Code.PROOF_NAME, position, name);
                 String label = position <= shown.length ? shown[position - 1] : "none";
                 if (position <= pages.count() && !label.equals(leaf.get().label())) report(Code.PROOF_LABEL, position, label);
             }
         }
+    }
+
+    /** {@return where the names lead by which other files lead to pages of this one} */
+    private Map<String, Integer> names() throws IOException {
+        Map<String, Integer> all = new HashMap<>();
+        COSDictionary named = input.document().getDocumentCatalog().getCOSObject().getCOSDictionary(COSName.NAMES);
+        COSDictionary destinations = named == null ? null : named.getCOSDictionary(COSName.DESTS);
+        if (destinations != null) names(destinations, 0, all);
+        return all;
+    }
+
+    private void names(COSDictionary node, int depth, Map<String, Integer> all) throws IOException {
+        if (depth > DEEPEST_NAMES) throw new IOException("a tree of names without an end");
+        COSArray kids = node.getCOSArray(COSName.KIDS);
+        for (int i = 0; kids != null && i < kids.size(); i++)
+            if (kids.getObject(i) instanceof COSDictionary kid) names(kid, depth + 1, all);
+        COSArray pairs = node.getCOSArray(COSName.NAMES);
+        for (int i = 0; pairs != null && i + 1 < pairs.size(); i += 2)
+            if (pairs.getObject(i) instanceof COSString name) all.put(name.getString(), pages.target(pairs.getObject(i + 1)));
     }
 
     private void bookmarks() {
@@ -91,18 +122,19 @@ final class WholeProof {
         for (int i = 0; i < ledger.bookmarks().size(); i++) {
             Ledger.Bookmark bookmark = ledger.bookmarks().get(i);
             if (i >= found.size() || !found.get(i).equals(bookmark)) {
-                report(Code.PROOF_BOOKMARK, bookmark.to(), bookmark.title());
+                report(Code.PROOF_BOOKMARK, bookmark.to().position(), bookmark.title());
                 return;
             }
         }
-        if (found.size() > ledger.bookmarks().size()) report(Code.PROOF_BOOKMARK, found.getLast().to(), found.getLast().title());
+        if (found.size() > ledger.bookmarks().size())
+            report(Code.PROOF_BOOKMARK, found.getLast().to().position(), found.getLast().title());
     }
 
     private void collect(PDOutlineNode node, int level, List<Ledger.Bookmark> found) {
         for (PDOutlineItem item : node.children()) {
             if (found.size() > ledger.bookmarks().size()) return;
-            found.add(new Ledger.Bookmark(level, String.valueOf(item.getTitle()),
-                    pages.target(item.getCOSObject().getDictionaryObject(COSName.DEST))));
+            found.add(new Ledger.Bookmark(number, level, String.valueOf(item.getTitle()),
+                    new Place(number, pages.target(item.getCOSObject().getDictionaryObject(COSName.DEST)))));
             collect(item, level + 1, found);
         }
     }
@@ -117,7 +149,7 @@ final class WholeProof {
     /** The files that go along lie beside the bundle as they were put there. */
     private void enclosed() {
         for (Ledger.Enclosed its : ledger.enclosed()) {
-            Path place = Ledger.filesBeside(file).resolve(its.name());
+            Path place = ledger.filesOf(file).resolve(its.name());
             try {
                 if (!Files.isRegularFile(place)) report(Code.PROOF_FILE_MISSING, 0, its.name());
                 else if (Files.size(place) != its.bytes() || !Fingerprint.of(place).equals(its.sha256()))

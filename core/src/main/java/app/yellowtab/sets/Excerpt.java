@@ -1,6 +1,7 @@
 package app.yellowtab.sets;
 
 import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.Parting;
 import app.yellowtab.leaf.PlannedBookmark;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
@@ -64,7 +65,7 @@ public final class Excerpt {
         }
         return new Plan(CaseHeading.EMPTY.withTitle(title), plan.comments(), own, entries, List.of(), List.of(),
                 bookmarks(places), List.of(), false, List.of(), numbered ? plan.marking().of(leaves) : Marking.STANDARD,
-                plan.toLookAt());
+                Parting.NONE, plan.toLookAt());
     }
 
     private static Run part(PlannedDocument document, PageKey key) {

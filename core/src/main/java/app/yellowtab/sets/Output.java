@@ -3,6 +3,7 @@ package app.yellowtab.sets;
 import app.yellowtab.leaf.Content;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.leaf.PlannedBookmark;
+import app.yellowtab.leaf.PlannedVolume;
 import app.yellowtab.plan.Plan;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,6 +58,11 @@ public final class Output {
             throw new IllegalArgumentException("a volume must have leaves that a screen shows, got " + first + " to " + last);
         return new Output(Kind.VOLUME, plan, leaf -> leaf.index() >= first && leaf.index() <= last
                 || leaf.content() instanceof Content.Cover || leaf.content() instanceof Content.IndexSheet);
+    }
+
+    /** {@return one of the volumes of a plan} */
+    public static Output of(Plan plan, PlannedVolume volume) {
+        return volume(plan, volume.first(), volume.last());
     }
 
     public Kind kind() {

@@ -2,6 +2,7 @@ package app.yellowtab.sets;
 
 import app.yellowtab.leaf.Content;
 import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.Parting;
 import app.yellowtab.leaf.PlannedBookmark;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.leaf.Target;
@@ -62,6 +63,6 @@ public final class PiecePlanner {
         PlannedEntry.Span span = new PlannedEntry.Span(0, leaves.size() - 1, "", "");
         return new Plan(CaseHeading.EMPTY.withTitle(document.title()), comments, leaves,
                 List.of(new PlannedEntry.PlannedDocument(document, 0, 0, span)), List.of(), List.of(), bookmarks, List.of(),
-                false, List.of(), Marking.STANDARD, List.of());
+                false, List.of(), Marking.STANDARD, Parting.NONE, List.of());
     }
 }

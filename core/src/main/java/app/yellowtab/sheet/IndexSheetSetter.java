@@ -19,6 +19,8 @@ public final class IndexSheetSetter {
     private static final String AS_FILE = "file";
     /** What stands on a page that the index does not need yet. */
     private static final String KEPT_FREE = "This page is kept free for the index.";
+    private static final float VOLUME_RIGHT = IndexLook.RIGHT - IndexLook.PAGE_WIDTH - 6;
+    private static final float VOLUME_ROOM = IndexLook.VOLUME_WIDTH - 10;
     private final Plan plan;
 
     IndexSheetSetter(Plan plan) {
@@ -28,9 +30,10 @@ public final class IndexSheetSetter {
     /**
      * A row where it lies.
      *
-     * @param area the whole width of the row, in points
+     * @param volume which it lies in; empty where there is one file
+     * @param area   the whole width of the row, in points
      */
-    public record PlacedRow(IndexRow row, PDRectangle area) {
+    public record PlacedRow(IndexRow row, String volume, PDRectangle area) {
         /**
          * {@return its words in reading order, as they are drawn but for their spacing, and with boxes for letters that are not
          * in our fonts}
@@ -41,6 +44,7 @@ public final class IndexSheetSetter {
             words.addAll(row.titleLines());
             words.addAll(row.descriptionLines());
             if (entry instanceof PlannedDocument document) words.add(document.document().date().shown());
+            words.add(volume);
             words.add(pages());
             return (entry instanceof PlannedSection ? IndexLook.SECTION_FACE : IndexLook.FACE)
                     .showable(String.join(" ", words.stream().filter(word -> !word.isEmpty()).toList()));
@@ -58,7 +62,8 @@ public final class IndexSheetSetter {
         float top = firstRowTop(plan);
         for (IndexRow row : plan.indexSheets().get(sheet)) {
             float bottom = top - row.heightPt();
-            rows.add(new PlacedRow(row, new PDRectangle(IndexLook.LEFT, bottom, IndexLook.RIGHT - IndexLook.LEFT, top - bottom)));
+            rows.add(new PlacedRow(row, plan.parting().shown(row.entry()),
+                    new PDRectangle(IndexLook.LEFT, bottom, IndexLook.RIGHT - IndexLook.LEFT, top - bottom)));
             top = bottom;
         }
         return rows;
@@ -71,7 +76,7 @@ public final class IndexSheetSetter {
             return;
         }
         head(canvas);
-        for (PlacedRow row : rows(plan, sheet)) row(canvas, row.row(), row.area().getUpperRightY());
+        for (PlacedRow row : rows(plan, sheet)) row(canvas, row, row.area().getUpperRightY());
     }
 
     private static float firstRowTop(Plan plan) {
@@ -93,13 +98,15 @@ public final class IndexSheetSetter {
         float base = y - 15;
         canvas.left("Tab", Typeface.SERIF_ITALIC, 9, IndexLook.LEFT, base);
         canvas.left("Document", Typeface.SERIF_ITALIC, 9, IndexLook.titleLeft(0), base);
-        canvas.left("Date", Typeface.SERIF_ITALIC, 9, IndexLook.DATE_LEFT, base);
+        canvas.left("Date", Typeface.SERIF_ITALIC, 9, dateLeft(), base);
+        if (!plan.parting().volumes().isEmpty()) canvas.right("Volume", Typeface.SERIF_ITALIC, 9, VOLUME_RIGHT, base);
         canvas.right("Page", Typeface.SERIF_ITALIC, 9, IndexLook.RIGHT, base);
         canvas.rule(IndexLook.LEFT, IndexLook.RIGHT, base - 5, 0.6f);
     }
 
     /** Draws a row in reading order, so that copied text and screen readers have it in that order too. */
-    private static void row(Canvas canvas, IndexRow row, float top) throws IOException {
+    private void row(Canvas canvas, PlacedRow placed, float top) throws IOException {
+        IndexRow row = placed.row();
         PlannedEntry entry = row.entry();
         switch (entry) {
             case PlannedSection section -> {
@@ -107,6 +114,7 @@ public final class IndexSheetSetter {
                 int depth = section.depth() + 1;
                 tab(canvas, label(section), IndexLook.SECTION_FACE, depth, y);
                 lines(canvas, row.titleLines(), IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.LINE_PT, depth, y);
+                volume(canvas, placed, IndexLook.SECTION_FACE, y - IndexLook.LINE_PT + 4);
                 canvas.right(pages(section), IndexLook.SECTION_FACE, IndexLook.SIZE_PT, IndexLook.RIGHT,
                         y - IndexLook.LINE_PT + 4);
             }
@@ -118,6 +126,7 @@ public final class IndexSheetSetter {
                 lines(canvas, row.descriptionLines(), IndexLook.FACE, IndexLook.SMALL_PT, IndexLook.SMALL_LINE_PT, depth, below);
                 float base = y - IndexLook.LINE_PT + 4;
                 date(canvas, document.document().date().shown(), base);
+                volume(canvas, placed, IndexLook.FACE, base);
                 canvas.right(pages(document), IndexLook.FACE, IndexLook.SIZE_PT, IndexLook.RIGHT, base);
             }
         }
@@ -151,11 +160,24 @@ public final class IndexSheetSetter {
         canvas.left(label, face, size, IndexLook.tabLeft(depth), top - IndexLook.LINE_PT + 4);
     }
 
+    private float dateLeft() {
+        return IndexLook.dateLeft(plan.parting().inIndex());
+    }
+
+    /** The names of many volumes are set smaller rather than run into the dates. */
+    private static void volume(Canvas canvas, PlacedRow placed, Typeface face, float base) throws IOException {
+        if (placed.volume().isEmpty()) return;
+        float width = face.width(placed.volume(), IndexLook.SIZE_PT);
+        canvas.right(placed.volume(), face, Math.min(IndexLook.SIZE_PT, IndexLook.SIZE_PT * VOLUME_ROOM / width), VOLUME_RIGHT,
+                base);
+    }
+
     /** A long range is set smaller rather than run into the page column. */
-    private static void date(Canvas canvas, String date, float base) throws IOException {
+    private void date(Canvas canvas, String date, float base) throws IOException {
         float width = IndexLook.FACE.width(date, IndexLook.SIZE_PT);
-        float room = IndexLook.DATE_WIDTH + IndexLook.PAGE_WIDTH - 40;
+        float room = IndexLook.DATE_WIDTH
+                + (plan.parting().inIndex() ? IndexLook.VOLUME_WIDTH - VOLUME_ROOM : IndexLook.PAGE_WIDTH - 40);
         float size = width <= room ? IndexLook.SIZE_PT : IndexLook.SIZE_PT * room / width;
-        canvas.left(date, IndexLook.FACE, size, IndexLook.DATE_LEFT, base);
+        canvas.left(date, IndexLook.FACE, size, dateLeft(), base);
     }
 }

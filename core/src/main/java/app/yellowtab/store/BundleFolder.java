@@ -3,6 +3,7 @@ package app.yellowtab.store;
 import app.yellowtab.facts.PageFacts;
 import app.yellowtab.files.Drafts;
 import app.yellowtab.files.Folders;
+import app.yellowtab.files.Interrupted;
 import app.yellowtab.files.WorkFolder;
 import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
@@ -366,6 +367,7 @@ public final class BundleFolder implements Depot, SourceFiles, Closeable {
         reading = bundle.reading();
         identity = BundleIdentity.read(root, folder);
         identitySaved = identity.isIn(root);
+        Interrupted.finishIn(List.of(folder, produced(folder)));
         Leftovers.sweep(folder, originals, bundle, known.values(), folder.resolve(PREVIOUS));
         Drafts.write(folder.resolve(PREVIOUS), Files.readAllBytes(file));
         return bundle;

@@ -1,6 +1,7 @@
 package app.yellowtab.store;
 
 import app.yellowtab.files.Drafts;
+import app.yellowtab.files.Handover;
 import app.yellowtab.json.BundleJson;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
@@ -44,7 +45,11 @@ final class Leftovers {
             named.add(BundleFolder.linesName(source));
             named.add(source.about().recognised());
         }
-        for (Path file : files(folder)) if (Drafts.is(file)) Originals.delete(file);
+        for (Path place : List.of(folder, BundleFolder.produced(folder))) {
+            // What a journal names is still to be put into place.
+            if (Handover.pendingIn(place).isEmpty())
+                for (Path file : files(place)) if (Drafts.is(file)) Originals.delete(file);
+        }
         originals.sweep(named, bundle.sources());
         for (String inner : List.of("converted", "facts", "words")) {
             for (Path file : files(folder.resolve(inner))) {

@@ -7,6 +7,7 @@ import app.yellowtab.mark.MarkSetter;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.output.ObjectGraph;
+import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.output.PdfWriter;
 import app.yellowtab.pdf.Face;
 import app.yellowtab.pdf.FontSet;
@@ -20,8 +21,10 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.IntUnaryOperator;
+import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.cos.COSNull;
 import org.apache.pdfbox.cos.COSString;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
@@ -35,6 +38,7 @@ public final class BundleFile implements Closeable {
 
     private final int leafCount;
     private final List<String> labels;
+    private final List<String> names;
     private final List<PlannedBookmark> bookmarks;
     private final IntUnaryOperator positions;
     /** The first number of each level of the page tree above the leaves; the last level is the root alone. */
@@ -52,13 +56,16 @@ public final class BundleFile implements Closeable {
 
     /**
      * @param labels      of its leaves, at least one
+     * @param names       by which other files lead to its leaves, one for each; none where none does
      * @param positions   gives the place in the file, counted from 1, of a leaf by its index in the plan
      * @param markLetters what marks are made of, by typeface
      */
-    public BundleFile(DraftFile file, List<String> labels, List<PlannedBookmark> bookmarks, IntUnaryOperator positions,
+    public BundleFile(DraftFile file, List<String> labels, List<String> names, List<PlannedBookmark> bookmarks,
+            IntUnaryOperator positions,
             Map<Face, Set<Integer>> markLetters) throws IOException {
         this.leafCount = labels.size();
         this.labels = labels;
+        this.names = names;
         this.bookmarks = bookmarks;
         this.positions = positions;
         this.markSetter = new MarkSetter(fonts, markLetters);
@@ -103,8 +110,12 @@ public final class BundleFile implements Closeable {
         return writer.begun();
     }
 
-    /** Writes our fonts, with the letters that were used by now; {@return what they are} */
-    public List<Ledger.Font> writeFonts() throws IOException {
+    /**
+     * Writes our fonts, with the letters that were used by now; {@return what they are}
+     *
+     * @param file which it is of those that are produced together, counted from 0
+     */
+    public List<Ledger.Font> writeFonts(int file) throws IOException {
         fonts.complete();
         ObjectGraph graph = ObjectGraph.plain();
         List<Ledger.Font> written = new ArrayList<>();
@@ -114,7 +125,7 @@ public final class BundleFile implements Closeable {
             ObjectGraph.Reach reach = graph.reach(font);
             int number = fontNumber(face);
             writer.write(number, reach);
-            written.add(new Ledger.Font(face, font.getNameAsString(COSName.BASE_FONT), number, graph.fingerprintOf(reach)));
+            written.add(new Ledger.Font(file, face, font.getNameAsString(COSName.BASE_FONT), number, graph.fingerprintOf(reach)));
         }
         return written;
     }
@@ -129,13 +140,24 @@ public final class BundleFile implements Closeable {
     public long finish(CaseHeading heading, String version, byte[] identity) throws IOException {
         writePageTree();
         if (!bookmarks.isEmpty()) new OutlineWriter(bookmarks, positions, outline).write(writer);
+        int destinations = names.isEmpty() ? 0 : new NameTree(names).write(writer);
         writer.write(catalog,
                 "<</Type/Catalog/Pages " + levels.getLast() + " 0 R" + (version.equals("1.7") ? "" : "/Version/" + version)
                         + (isLabelled() ? "/PageLabels<</Nums[" + PageLabels.of(labels) + "]>>" : "")
                         + (bookmarks.isEmpty() ? "" : "/Outlines " + outline + " 0 R/PageMode/UseOutlines")
+                        + (destinations == 0 ? "" : "/Names<</Dests " + destinations + " 0 R>>")
                         + "/OpenAction[1 0 R/XYZ null null null]/Lang(en-GB)>>");
         writer.write(information, ObjectGraph.plain().reach(properties(heading)));
         return writer.finish(catalog, information, identity);
+    }
+
+    /** {@return the destination at the top of a page (ISO 32000-1:2008, 12.3.2.2)} */
+    static COSArray top(int position) {
+        COSArray destination = new COSArray();
+        destination.add(new ObjectNumber(position));
+        destination.add(COSName.getPDFName("XYZ"));
+        for (int i = 0; i < 3; i++) destination.add(COSNull.NULL);
+        return destination;
     }
 
     /** {@return whether any page is called by something else than its place} */

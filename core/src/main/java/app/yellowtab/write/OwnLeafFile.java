@@ -3,6 +3,7 @@ package app.yellowtab.write;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.sets.Way;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -10,6 +11,7 @@ import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Single leaves that are ours, each as a PDF of its own, as they will be produced but for their marks. Stateless. */
 public final class OwnLeafFile {
@@ -38,9 +40,10 @@ public final class OwnLeafFile {
 
     private static byte[] make(Plan plan, Leaf leaf, Maker maker) throws IOException {
         Memory memory = new Memory();
-        try (BundleFile bundle = new BundleFile(memory, List.of(""), List.of(), any -> 1, Map.of())) {
-            maker.make(new OwnLeaves(plan, any -> List.of(), any -> 1, bundle), leaf, drawn -> bundle.add(1, drawn));
-            bundle.writeFonts();
+        try (BundleFile bundle = new BundleFile(memory, List.of(""), List.of(), List.of(), any -> 1, Map.of())) {
+            maker.make(new OwnLeaves(plan, any -> List.of(), any -> Optional.of(new Way.Within(1)), bundle), leaf,
+                    drawn -> bundle.add(1, drawn));
+            bundle.writeFonts(0);
             bundle.finish(plan.heading(), "1.7", new byte[16]);
         }
         return memory.bytes.toByteArray();

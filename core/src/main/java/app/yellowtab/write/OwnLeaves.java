@@ -8,25 +8,26 @@ import app.yellowtab.leaf.Leaf;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.mark.Mark;
 import app.yellowtab.mark.MarkSetter;
+import app.yellowtab.output.Crossing;
 import app.yellowtab.output.FontReference;
 import app.yellowtab.output.ObjectGraph;
-import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.pdf.FontSet;
 import app.yellowtab.plan.Plan;
+import app.yellowtab.sets.Way;
 import app.yellowtab.sheet.IndexSheetSetter;
 import app.yellowtab.sheet.SheetSetter;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.function.IntUnaryOperator;
+import java.util.function.IntFunction;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSInteger;
 import org.apache.pdfbox.cos.COSName;
-import org.apache.pdfbox.cos.COSNull;
 import org.apache.pdfbox.cos.COSStream;
 import org.apache.pdfbox.cos.COSString;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -41,19 +42,18 @@ public final class OwnLeaves {
     private final Plan plan;
     private final FontSet fonts;
     private final Function<Leaf, List<Mark>> marks;
-    private final IntUnaryOperator positions;
+    private final IntFunction<Optional<Way>> ways;
     private final MarkSetter setter;
     private final SheetSetter sheets;
 
     /**
      * @param marks     gives what is set on a leaf
-     * @param positions gives the place in the file, counted from 1, of a leaf by its index in the plan; 0 where it is not in the
-     *         file
+     * @param ways  gives where what leads to a leaf leads, by its index in the plan
      */
-    public OwnLeaves(Plan plan, Function<Leaf, List<Mark>> marks, IntUnaryOperator positions, BundleFile bundle) {
+    public OwnLeaves(Plan plan, Function<Leaf, List<Mark>> marks, IntFunction<Optional<Way>> ways, BundleFile bundle) {
         this.plan = plan;
         this.marks = marks;
-        this.positions = positions;
+        this.ways = ways;
         this.fonts = bundle.fonts();
         this.setter = bundle.markSetter();
         this.sheets = new SheetSetter(fonts, plan);
@@ -103,15 +103,15 @@ public final class OwnLeaves {
     }
 
     /**
-     * {@return the links of an index page, each over the whole width of its row; none for a row that leads out of the file, or to
-     * no page}
+     * {@return the links of an index page, each over the whole width of its row; none for a row that leads to no page, or to one
+     * that no file has}
      */
     private COSArray links(int sheet) {
         COSArray links = new COSArray();
         for (IndexSheetSetter.PlacedRow row : IndexSheetSetter.rows(plan, sheet)) {
             PlannedEntry.Span span = row.row().entry().span();
-            int position = span.isEmpty() ? 0 : positions.applyAsInt(span.first());
-            if (position == 0) continue;
+            Optional<Way> way = span.isEmpty() ? Optional.empty() : ways.apply(span.first());
+            if (way.isEmpty()) continue;
             COSDictionary link = new COSDictionary();
             link.setItem(COSName.TYPE, COSName.ANNOT);
             link.setItem(COSName.SUBTYPE, COSName.LINK);
@@ -119,11 +119,11 @@ public final class OwnLeaves {
             link.setInt(COSName.F, PRINTED);
             link.setItem(COSName.BORDER, numbers(0, 0, 0));
             link.setItem(COSName.CONTENTS, new COSString(row.row().entry().title()));
-            COSArray destination = new COSArray();
-            destination.add(new ObjectNumber(position));
-            destination.add(COSName.getPDFName("XYZ"));
-            for (int i = 0; i < 3; i++) destination.add(COSNull.NULL);
-            link.setItem(COSName.DEST, destination);
+            switch (way.get()) {
+                case Way.Within within -> link.setItem(COSName.DEST, BundleFile.top(within.position()));
+                case Way.Across across ->
+                        link.setItem(COSName.A, new Crossing(across.place(), across.fileName(), across.name()));
+            }
             links.add(link);
         }
         return links;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.yellowtab.assemble.Assembler;
 import app.yellowtab.finding.Progress;
+import app.yellowtab.output.Place;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.Fingerprint;
 import app.yellowtab.source.InPlace;
@@ -60,8 +61,8 @@ class LedgerTests {
         assertThat(leaves()).extracting(Ledger.Page::pagePrint).doesNotHaveDuplicates();
         assertThat(ledger.sources().get(1))
                 .isEqualTo(new Ledger.SourceFile("P.pdf", Fingerprint.of(folder.resolve("matter/A - Letters/P.pdf")), 1));
-        assertThat(leaves().get(1).links()).containsExactly(3, 5, 6);
-        assertThat(ledger.index().getFirst().rows()).extracting(Ledger.Row::to).containsExactly(3, 5, 6);
+        assertThat(leaves().get(1).links()).containsExactly(new Place(0, 3), new Place(0, 5), new Place(0, 6));
+        assertThat(ledger.index().getFirst().rows()).extracting(row -> row.to().position()).containsExactly(3, 5, 6);
     }
 
     @Test
@@ -71,7 +72,7 @@ class LedgerTests {
         String written = Files.readString(Ledger.beside(target));
         JsonMapper mapper = JsonMapper.builder().build();
         assertThat(schema.validate(mapper.readTree(written))).isEmpty();
-        for (String word : List.of("contentPrint", "pagePrint", "marks", "places", "identity", "rows")) {
+        for (String word : List.of("contentPrint", "pagePrint", "marks", "place", "identity", "rows")) {
             assertThat(schema.validate(mapper.readTree(written.replaceFirst('"' + word + '"', "\"other\""))))
                     .as("without %s", word).isNotEmpty();
         }

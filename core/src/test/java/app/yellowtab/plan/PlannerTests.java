@@ -154,7 +154,7 @@ class PlannerTests {
         IndexRow row = Planner.plan(wordy).indexSheets().getFirst().getLast();
         assertThat(row.titleLines()).hasSizeGreaterThan(1)
                 .allSatisfy(line -> assertThat(IndexLook.FACE.width(line, IndexLook.SIZE_PT))
-                        .isLessThanOrEqualTo(IndexLook.titleWidth(1, false)));
+                        .isLessThanOrEqualTo(IndexLook.titleWidth(1, false, false)));
     }
 
     @Test

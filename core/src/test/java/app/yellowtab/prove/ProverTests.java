@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.assemble.Assembler;
+import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.ledger.Ledger;
@@ -149,19 +151,32 @@ class ProverTests {
         assertThat(prove().holds()).isFalse();
     }
 
-    @Test
-    void aBundleWithALedgerOfTheFirstFormatIsProvedStill() throws IOException {
-        for (String name : List.of("former.pdf", "former.ledger.json")) {
-            try (InputStream file = Objects.requireNonNull(ProverTests.class.getResourceAsStream(name))) {
-                Files.write(target.resolveSibling(name), file.readAllBytes());
+    private Path former(String name) throws IOException {
+        for (String ending : List.of(".pdf", ".ledger.json")) {
+            try (InputStream file = Objects.requireNonNull(ProverTests.class.getResourceAsStream(name + ending))) {
+                Files.write(target.resolveSibling(name + ending), file.readAllBytes());
             }
         }
-        target = target.resolveSibling("former.pdf");
+        target = target.resolveSibling(name + ".pdf");
+        return Ledger.beside(target);
+    }
+
+    @Test
+    void aBundleWithALedgerOfTheFirstFormatIsProvedStill() throws IOException {
+        Path ledger = former("former");
         assertThat(prove().summary()).isEqualTo(
                 "6 pages proved: every number, label and page as it was produced, 3 rows of the index, 4 bookmarks, 3 links.");
-        Path ledger = Ledger.beside(target);
         Files.writeString(ledger, Files.readString(ledger).replaceFirst("\"number\":4,", "\"number\":5,"));
         assertThat(prove().holds()).isFalse();
+    }
+
+    @Test
+    void aBundleWithALedgerOfTheSecondFormatIsProvedStill() throws IOException {
+        Path ledger = former("second");
+        assertThat(prove().summary()).isEqualTo(
+                "5 pages proved: every number, label and page as it was produced, 2 rows of the index, 3 bookmarks, 5 links.");
+        Files.writeString(ledger, Files.readString(ledger).replaceFirst("\"links\":\\[4", "\"links\":[5"));
+        assertThat(prove().findings()).extracting(Finding::code).containsExactly(Code.PROOF_LINKS);
     }
 
     @Test
@@ -170,7 +185,7 @@ class ProverTests {
         String whole = Files.readString(ledger);
         Files.writeString(ledger, whole.substring(0, whole.length() / 2));
         assertThatThrownBy(this::prove).hasMessageStartingWith("bundle.ledger.json is damaged");
-        Files.writeString(ledger, whole.replaceFirst("\\n?,?\\{\"places\":\\[\\[0,8.*", ""));
+        Files.writeString(ledger, whole.replaceFirst("\\n?,?\\{\"place\":\\[0,8.*", ""));
         assertThatThrownBy(this::prove).hasMessageStartingWith("bundle.ledger.json is damaged");
         Files.delete(ledger);
         assertThatThrownBy(this::prove).hasMessageContaining("its ledger is neither beside it, as bundle.ledger.json, nor");

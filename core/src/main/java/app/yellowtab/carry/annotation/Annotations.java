@@ -193,10 +193,9 @@ public final class Annotations {
         if (Actions.kind(action).equals("URI") && action != null) {
             annotation.setItem(COSName.A, webLink(action));
         } else if (kind.equals("Link")) {
-            Optional<COSArray> destination = Optional.ofNullable(wanted).flatMap(destinations::resolve);
-            destination.ifPresent(to -> annotation.setItem(COSName.DEST, to));
+            boolean isLed = wanted != null && destinations.lead(annotation, wanted);
             boolean remote = Actions.kind(action).startsWith("GoTo");
-            if (destination.isEmpty() && (wanted != null || remote)) notes.add(Code.LINK_DROPPED);
+            if (!isLed && (wanted != null || remote)) notes.add(Code.LINK_DROPPED);
         }
     }
 

@@ -3,13 +3,17 @@ package app.yellowtab.carry.part;
 import app.yellowtab.input.NamedDestinations;
 import app.yellowtab.input.PageList;
 import app.yellowtab.model.page.LookedPage;
+import app.yellowtab.model.page.PageLook;
 import app.yellowtab.model.page.PageView;
+import app.yellowtab.output.Crossing;
 import app.yellowtab.output.ObjectNumber;
 import app.yellowtab.pdf.PageFrame;
+import app.yellowtab.sets.Way;
 import java.awt.geom.AffineTransform;
 import java.util.Optional;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
+import org.apache.pdfbox.cos.COSDictionary;
 import org.apache.pdfbox.cos.COSFloat;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.cos.COSNull;
@@ -37,35 +41,49 @@ public final class Destinations {
 
     /** {@return the leaf that a page of the source has become} */
     public Optional<ObjectNumber> leaf(COSBase page) {
-        return targets.of(pages.numberOf(page)).map(target -> new ObjectNumber(target.position()));
+        return targets.of(pages.numberOf(page)).flatMap(target -> target.way() instanceof Way.Within within
+                ? Optional.of(new ObjectNumber(within.position())) : Optional.empty());
     }
 
     /**
-     * {@return the explicit destination in the bundle, or empty if the page is not in it} Named destinations lose their
-     * name: two sources may use the same one.
+     * Leads a link to where its page is in the bundle. Named destinations lose their name: two sources may use the same one.
+     *
+     * @param wanted where it led in its own file
+     * @return whether the page is in the bundle
      */
-    public Optional<COSArray> resolve(COSBase wanted) {
+    public boolean lead(COSDictionary link, COSBase wanted) {
         try {
-            return names.explicit(wanted).flatMap(this::inBundle);
+            return names.explicit(wanted).filter(explicit -> inBundle(link, explicit)).isPresent();
         } catch (RuntimeException | StackOverflowError senseless) {
             LoggerFactory.getLogger(Destinations.class).info("a link without a sensible target", senseless);
-            return Optional.empty();
+            return false;
         }
     }
 
-    private Optional<COSArray> inBundle(COSArray original) {
+    private boolean inBundle(COSDictionary link, COSArray original) {
         COSBase wanted = original.get(0);
         int page = wanted instanceof COSNumber number ? number.intValue() + 1 : wanted == null ? 0 : pages.numberOf(wanted);
-        return targets.of(page).map(target -> {
-            COSArray explicit = new COSArray();
-            explicit.add(new ObjectNumber(target.position()));
-            for (int i = 1; i < Math.min(original.size(), 6); i++) {
-                COSBase part = original.getObject(i);
-                explicit.add(part instanceof COSNumber || part instanceof COSName ? part : COSNull.NULL);
+        Optional<Targets.Target> found = targets.of(page);
+        found.ifPresent(target -> {
+            switch (target.way()) {
+                case Way.Within within -> link.setItem(COSName.DEST, explicit(original, page, within.position(), target.look()));
+                // A name leads to the page as a whole.
+                case Way.Across across ->
+                        link.setItem(COSName.A, new Crossing(across.place(), across.fileName(), across.name()));
             }
-            return target.look().isPlain() ? explicit
-                    : moved(explicit, LookedPage.onto(PageFrame.of(new PDPage(pages.get(page - 1))).shape(), target.look()));
         });
+        return found.isPresent();
+    }
+
+    private COSArray explicit(COSArray original, int page, int position, PageLook look) {
+        COSArray explicit = new COSArray();
+        explicit.add(new ObjectNumber(position));
+        for (int i = 1; i < Math.min(original.size(), 6); i++) {
+            COSBase part = original.getObject(i);
+            explicit.add(part instanceof COSNumber || part instanceof COSName ? part : COSNull.NULL);
+        }
+        return look.isPlain() ? explicit
+                : moved(explicit, LookedPage.onto(PageFrame.of(new PDPage(pages.get(page - 1))).shape(), look));
     }
 
     /** {@return a destination that shows the same of its page, which has another look} */

@@ -1,21 +1,22 @@
 package app.yellowtab.carry.part;
 
 import app.yellowtab.model.page.PageLook;
+import app.yellowtab.sets.Way;
 import java.util.Optional;
 
-/** Says where pages of a source stand in the file that is written. */
+/** Says where pages of a source stand in the file that is written, or in those beside it. */
 @FunctionalInterface
 public interface Targets {
     /** None of them stands in it. */
     Targets NONE = page -> Optional.empty();
 
     /**
-     * A page in the file.
+     * A page in the file, or in one beside it.
      *
-     * @param position its place, counted from 1
-     * @param look     how it looks there
+     * @param way  that leads to it
+     * @param look how it looks there
      */
-    record Target(int position, PageLook look) {}
+    record Target(Way way, PageLook look) {}
 
     /** @param page of the source, counted from 1 */
     Optional<Target> of(int page);

@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.produce;
 
+import app.yellowtab.deliver.BundleSets;
 import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.Segments;
 import app.yellowtab.desktop.look.Styles;
@@ -41,33 +42,25 @@ import javafx.util.StringConverter;
 
 /** Which sets are produced, and what only the one has that is printed. */
 final class PaperChoices extends VBox {
-    private static final double LIST_HEIGHT = 130;
-
-    /** Which sets are produced. */
-    enum Sets { SCREEN, PAPER, BOTH }
-
-    /** A document or section whose backs may be empty. */
-    private record Choice(EntryId entry, String words) {}
-
     private final Workspace workspace;
-    private final Segments<Sets> sets;
+    private final Segments<BundleSets> sets;
     private final CheckBox twoSided = new CheckBox(Words.of("paper.twoSided"));
     private final ChoiceBox<Beginning> begins = choice("paper.begins", beginning -> edit(set -> set.withBegins(beginning)));
     private final ChoiceBox<Beginning> tabs = choice("paper.tabs", beginning -> edit(set -> set.withTabs(beginning)));
     private final TextField note = new TextField();
     private final Spinner<Integer> binder = new Spinner<>(0, PaperSet.MOST_BINDER_SHEETS, 0, 50);
     private final Spinner<Integer> copies = new Spinner<>(1, PaperSet.MOST_COPIES, 1);
-    private final ListView<Choice> list = new ListView<>();
-    private final Map<EntryId, BooleanProperty> ticked = new HashMap<>();
+    private final EntryTicks list = new EntryTicks("paper-singleSided", entries -> edit(set -> set.withSingleSided(entries)));
     private final Label sum = Controls.paragraph("", Styles.SMALL);
     private final VBox paper;
-    private Sets chosen = Sets.SCREEN;
+    private BundleSets chosen = BundleSets.SCREEN;
     private boolean showing;
 
     PaperChoices(Workspace workspace) {
         super(8);
         this.workspace = workspace;
-        sets = new Segments<>("paper-sets", List.of(Sets.values()), each -> Words.of("paper.sets." + each.name()), this::choose);
+        sets = new Segments<>("paper-sets", List.of(BundleSets.values()), each -> Words.of("paper.sets." + each.name()),
+                this::choose);
         sets.choose(chosen);
         twoSided.setId("paper-twoSided");
         twoSided.setOnAction(event -> edit(set -> set.withTwoSided(twoSided.isSelected())));
@@ -82,19 +75,6 @@ final class PaperChoices extends VBox {
         });
         spinner(binder, "paper-binder", sheets -> edit(set -> set.withBinderSheets(sheets)));
         spinner(copies, "paper-copies", count -> edit(set -> set.withCopies(count)));
-        list.setId("paper-singleSided");
-        list.setPrefHeight(LIST_HEIGHT);
-        list.setCellFactory(CheckBoxListCell.forListView(this::isTicked, new StringConverter<>() {
-            @Override
-            public String toString(Choice choice) {
-                return choice.words();
-            }
-
-            @Override
-            public Choice fromString(String text) {
-                throw new UnsupportedOperationException("nothing is typed here");
-            }
-        }));
         sum.setId("paper-sum");
         paper = new VBox(8, twoSided, row(new Label(Words.of("paper.begins")), begins),
                 row(new Label(Words.of("paper.tabs")), tabs, note), Controls.label(Words.of("paper.singleSided"), Styles.SMALL),
@@ -105,13 +85,13 @@ final class PaperChoices extends VBox {
     }
 
     /** {@return which sets are to be produced} */
-    Sets sets() {
+    BundleSets sets() {
         return chosen;
     }
 
-    private void choose(Sets wanted) {
+    private void choose(BundleSets wanted) {
         chosen = wanted;
-        Controls.show(paper, wanted != Sets.SCREEN);
+        Controls.show(paper, wanted != BundleSets.SCREEN);
         show(workspace.bundle());
     }
 
@@ -155,26 +135,9 @@ final class PaperChoices extends VBox {
         workspace.edit(bundle -> bundle.withLayout(bundle.layout().withPaper(change.apply(bundle.layout().paper()))));
     }
 
-    private BooleanProperty isTicked(Choice choice) {
-        return ticked.computeIfAbsent(choice.entry(), entry -> {
-            BooleanProperty property =
-                    new SimpleBooleanProperty(workspace.bundle().layout().paper().singleSided().contains(entry));
-            property.addListener((value, before, now) -> {
-                if (showing) return;
-                edit(set -> {
-                    List<EntryId> all = new ArrayList<>(set.singleSided());
-                    all.remove(entry);
-                    if (now) all.add(entry);
-                    return set.withSingleSided(all);
-                });
-            });
-            return property;
-        });
-    }
-
     /** Shows what the bundle says. */
     void show(Bundle bundle) {
-        if (chosen == Sets.SCREEN) return;
+        if (chosen == BundleSets.SCREEN) return;
         showing = true;
         PaperSet set = bundle.layout().paper();
         twoSided.setSelected(set.twoSided());
@@ -186,16 +149,7 @@ final class PaperChoices extends VBox {
         Controls.show(note, set.tabs() != Beginning.NOTHING);
         binder.getValueFactory().setValue(set.binderSheets());
         copies.getValueFactory().setValue(set.copies());
-        List<Choice> entries = new ArrayList<>();
-        for (PlannedEntry entry : workspace.plan().entries()) {
-            String indent = "   ".repeat(entry.depth());
-            entries.add(new Choice(entry.id(), switch (entry) {
-                case PlannedSection section -> indent + section.label() + ". " + section.title();
-                case PlannedDocument document -> indent + (document.tab() == 0 ? "" : document.tab() + ". ") + document.title();
-            }));
-        }
-        if (!list.getItems().equals(entries)) list.getItems().setAll(entries);
-        ticked.forEach((entry, property) -> property.set(set.singleSided().contains(entry)));
+        list.show(workspace.plan().entries(), set.singleSided());
         showing = false;
         workspace.jobs().quietly(() -> sheets(bundle), words -> {
             if (workspace.bundle() == bundle) sum.setText(words);

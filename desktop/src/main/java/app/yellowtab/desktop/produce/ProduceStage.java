@@ -56,6 +56,7 @@ public final class ProduceStage extends StackPane implements StageView {
     private final Prover prover = Prover.standard();
     private final Choices choices;
     private final PaperChoices paper;
+    private final VolumeChoices volumes;
     private final TextField target = new TextField();
     private final Label replaces = Controls.label("", Styles.SMALL);
     private final Label summary = Controls.paragraph("", Styles.SMALL);
@@ -87,6 +88,7 @@ public final class ProduceStage extends StackPane implements StageView {
         this.opener = opener;
         this.choices = new Choices(workspace);
         this.paper = new PaperChoices(workspace);
+        this.volumes = new VolumeChoices(workspace);
         this.produce = Controls.button("produce.start", this::start);
         produce.getStyleClass().add(Styles.MAIN_ACTION);
         produce.setDefaultButton(true);
@@ -99,6 +101,7 @@ public final class ProduceStage extends StackPane implements StageView {
         goOn.setOnAction(event -> enable());
         VBox card =
                 new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, again, contents, choices, paper,
+                        volumes,
                         file(), notes, produce, leaks, goOn, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
@@ -152,6 +155,7 @@ public final class ProduceStage extends StackPane implements StageView {
         if (getScene() == null) return;
         choices.show(workspace.bundle());
         paper.show(workspace.bundle());
+        volumes.show(workspace.bundle());
         waits = again.show();
         summary.setText(Words.of("produce.summary", plan.pageCount(), plan.documentCount(), plan.indexSheets().size()));
         contents.show(plan);
@@ -182,15 +186,20 @@ public final class ProduceStage extends StackPane implements StageView {
 
     private boolean isProduced(Path file) {
         return production.stateProperty().get() instanceof Production.ProductionState.Written written
-                && written.outcome().file().equals(file);
+                && written.delivery().name().equals(file);
     }
 
     /** Whoever goes on all the same goes on with what was found then. */
     private void showLeaks(RedactedWords.Found found) {
         if (!found.leaks().stream().map(Leak::finding).toList().equals(gone)) goOn.setSelected(false);
         gone = found.leaks().stream().map(Leak::finding).toList();
-        Controls.show(goOn, !gone.isEmpty());
+        Controls.show(goOn, !gone.isEmpty() || isRefused());
         enable();
+    }
+
+    /** {@return whether it was not produced because of something that one can go on with} */
+    private boolean isRefused() {
+        return production.stateProperty().get() instanceof Production.ProductionState.Failed failed && failed.mayGoOn();
     }
 
     private void enable() {
@@ -227,19 +236,17 @@ public final class ProduceStage extends StackPane implements StageView {
             case Production.ProductionState.Failed failed ->
                     result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
         }
+        Controls.show(goOn, !gone.isEmpty() || isRefused());
         showReplaced();
     }
 
     private void showWritten(Production.ProductionState.Written written) {
         Outcome.Written outcome = written.outcome();
-        ProofView offered = new ProofView(workspace, prover, outcome.file());
+        ProofView offered = new ProofView(workspace, prover, written.delivery());
         proof = Optional.of(offered);
         result.getChildren().addAll(Sign.of(Feather.CHECK, Words.of("produce.written", outcome.pages(), outcome.documents(),
                 Words.size(outcome.bytes()), written.seconds()), Styles.DONE),
-                Controls.paragraph(outcome.enclosed() == 0 ? outcome.file().toString()
-                        : Words.of("produce.withFiles", outcome.file(), outcome.enclosed(),
-                                Ledger.filesBeside(outcome.file()).getFileName()),
-                        Styles.SMALL),
+                Controls.paragraph(where(written), Styles.SMALL),
                 new HBox(8, Controls.button("produce.openFile", () -> opener.open(outcome.file())),
                         Controls.button("produce.openFolder", () -> opener.open(outcome.file().toAbsolutePath().getParent())),
                         offered.button()),
@@ -249,6 +256,16 @@ public final class ProduceStage extends StackPane implements StageView {
         Stream.concat(written.findings().stream(), outcome.findings().stream())
                 .sorted(Comparator.comparing(Finding::severity).reversed())
                 .forEach(finding -> result.getChildren().add(finding(finding)));
+    }
+
+    private static String where(Production.ProductionState.Written written) {
+        Outcome.Written outcome = written.outcome();
+        List<Outcome.WrittenFile> files = outcome.files();
+        String place = files.size() == 1 ? outcome.file().toString() : Words.of("produce.volumes", files.size(), outcome.file(),
+                files.getLast().file().getFileName());
+        return outcome.enclosed() == 0 ? place
+                : Words.of("produce.withFiles", place, outcome.enclosed(),
+                        Ledger.filesBeside(written.delivery().name()).getFileName());
     }
 
     /** {@return what was found, with a way to the page that it is about} */

@@ -1,12 +1,16 @@
 package app.yellowtab.desktop.produce;
 
 import app.yellowtab.assemble.Assembler;
+import app.yellowtab.assemble.Delivery;
 import app.yellowtab.assemble.Outcome;
+import app.yellowtab.deliver.BundleSets;
 import app.yellowtab.deliver.PaperFiles;
+import app.yellowtab.deliver.Producing;
+import app.yellowtab.deliver.VolumeCheck;
 import app.yellowtab.desktop.look.Words;
-import app.yellowtab.desktop.produce.PaperChoices.Sets;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.edit.VolumeEdits;
 import app.yellowtab.files.FileNames;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.RedactedWords;
@@ -15,11 +19,11 @@ import app.yellowtab.finding.FindingException;
 import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
+import app.yellowtab.model.Volumes;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.SetsProof;
-import app.yellowtab.sets.Output;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -28,6 +32,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 
@@ -40,10 +45,12 @@ final class Production {
         record Running(Jobs.Job job) implements ProductionState {}
 
         /**
+         * @param delivery which leaves are in which file
          * @param paper    the files of the set that is printed; empty where none was asked for
          * @param findings beside those of the outcome
          */
-        record Written(Outcome.Written outcome, double seconds, Optional<PaperFiles> paper, List<Finding> findings)
+        record Written(Outcome.Written outcome, Delivery delivery, double seconds, Optional<PaperFiles> paper,
+                List<Finding> findings)
                 implements ProductionState {
             public Written {
                 findings = List.copyOf(findings);
@@ -52,7 +59,8 @@ final class Production {
 
         record Stopped() implements ProductionState {}
 
-        record Failed(String message) implements ProductionState {}
+        /** @param mayGoOn whether it can be produced all the same */
+        record Failed(String message, boolean mayGoOn) implements ProductionState {}
     }
 
     private final Workspace workspace;
@@ -81,8 +89,13 @@ final class Production {
         return workspace.folder().path().resolve(FileNames.safe(name) + ".pdf");
     }
 
-    /** What the work came to. */
-    private record Done(Outcome outcome, Optional<PaperFiles> paper, List<Finding> findings) {}
+    /**
+     * What the work came to.
+     *
+     * @param kept what is to be remembered of it
+     */
+    private record Done(Outcome outcome, Delivery delivery, Optional<PaperFiles> paper, List<Finding> findings,
+            UnaryOperator<Bundle> kept) {}
 
     /**
      * Begins to produce the bundle as it is now; edits made meanwhile are not in it. Words on pages that are redacted elsewhere
@@ -91,24 +104,29 @@ final class Production {
      * @param goOn   whether it is produced although something else still says what is redacted
      * @param beside whether its ledger goes beside it; otherwise into the bundle folder
      */
-    void start(Path target, Sets sets, boolean goOn, boolean beside) {
+    void start(Path target, BundleSets sets, boolean goOn, boolean beside) {
         if (state.get() instanceof ProductionState.Running) return;
         Bundle bundle = workspace.bundle();
         long begun = System.nanoTime();
         Jobs.Job job = workspace.jobs().start((progress, stop) -> produce(bundle, target, sets, goOn, beside, progress, stop),
-                done -> state.set(switch (done.outcome()) {
-                    case Outcome.Written written ->
-                            new ProductionState.Written(written, (System.nanoTime() - begun) / 1e9, done.paper(),
-                                    done.findings());
-                    case Outcome.Stopped stopped -> new ProductionState.Stopped();
-                }),
-                failure -> state.set(new ProductionState.Failed(
-                        failure instanceof FindingException known ? known.getMessage()
-                                : Words.of("produce.unexpected"))));
+                done -> {
+                    if (done.outcome() instanceof Outcome.Written written) {
+                        workspace.learn(done.kept());
+                        state.set(new ProductionState.Written(written, done.delivery(), (System.nanoTime() - begun) / 1e9,
+                                done.paper(),
+                                done.findings()));
+                    } else {
+                        state.set(new ProductionState.Stopped());
+                    }
+                },
+                failure -> state.set(failure instanceof FindingException known
+                        ? new ProductionState.Failed(known.getMessage(), VolumeCheck.isOf(known.finding()))
+                        : new ProductionState.Failed(Words.of("produce.unexpected"), false)));
         if (workspace.jobs().running().contains(job)) state.set(new ProductionState.Running(job));
     }
 
-    private Done produce(Bundle bundle, Path target, Sets sets, boolean goOn, boolean beside, Consumer<Jobs.JobProgress> progress,
+    private Done produce(Bundle bundle, Path target, BundleSets sets, boolean goOn, boolean beside,
+            Consumer<Jobs.JobProgress> progress,
             BooleanSupplier stop)
             throws IOException {
         LocalDateTime now = LocalDateTime.now();
@@ -116,27 +134,23 @@ final class Production {
         RedactedWords.in(bundle, Planner.plan(bundle, now), words, stop).refuseUndecided(goOn, target);
         LedgerPlace ledgers =
                 beside ? LedgerPlace.BESIDE : new LedgerPlace.House(BundleFolder.produced(workspace.folder().path()), now);
-        Optional<Outcome> screen = Optional.empty();
-        if (sets != Sets.PAPER) {
-            Plan plan = Planner.plan(bundle, now);
-            screen = Optional.of(assembler.assemble(plan, Output.screen(plan), workspace.folder(), target, ledgers,
-                    (done, total) -> report(done, total, "produce.page", progress), stop));
-            if (sets == Sets.SCREEN || screen.get() instanceof Outcome.Stopped)
-                return new Done(screen.get(), Optional.empty(), List.of());
-        }
+        Producing.Produced produced = new Producing(assembler, workspace.folder(),
+                (done, total) -> report(done, total, "produce.weighing", progress),
+                (done, total) -> report(done, total, "produce.page", progress), stop)
+                .produce(bundle, sets, now, target, ledgers, goOn);
+        Outcome outcome = produced.outcome();
+        Volumes volumes = bundle.layout().volumes();
+        UnaryOperator<Bundle> kept = later -> VolumeEdits.kept(later, volumes, produced.starts());
+        if (!sets.hasPaper() || !(outcome instanceof Outcome.Written written))
+            return new Done(outcome, produced.delivery(), Optional.empty(), List.of(), kept);
         PaperFiles files = PaperFiles.beside(target);
-        Plan plan = Planner.paper(bundle, now);
-        Outcome paper = assembler.assemble(plan, Output.paper(plan), workspace.folder(), files.file(), ledgers,
-                (done, total) -> report(done, total, "produce.paperPage", progress), stop);
-        if (paper instanceof Outcome.Stopped) return new Done(paper, Optional.empty(), List.of());
-        files.writeOthers(bundle, plan, renderer, (done, total) -> report(done, total, "produce.colour", progress), stop);
-        if (stop.getAsBoolean()) return new Done(new Outcome.Stopped(0), Optional.empty(), List.of());
-        return new Done(screen.orElse(paper), Optional.of(files),
-                screen.isPresent() ? SetsProof.prove(ledger(screen.get()), files.file(), ledger(paper)) : List.of());
-    }
-
-    private static Path ledger(Outcome outcome) {
-        return ((Outcome.Written) outcome).ledger().orElseThrow();
+        files.writeOthers(bundle, produced.delivery().files().getLast().plan(), renderer,
+                (done, total) -> report(done, total, "produce.colour", progress), stop);
+        if (stop.getAsBoolean())
+            return new Done(new Outcome.Stopped(0), produced.delivery(), Optional.empty(), List.of(), UnaryOperator.identity());
+        Path ledger = written.ledger().orElseThrow();
+        return new Done(outcome, produced.delivery(), Optional.of(files),
+                sets == BundleSets.BOTH ? SetsProof.prove(ledger, files.file(), ledger) : List.of(), kept);
     }
 
     private static void report(int done, int total, String key, Consumer<Jobs.JobProgress> progress) {

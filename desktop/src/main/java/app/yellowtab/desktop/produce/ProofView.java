@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.produce;
 
+import app.yellowtab.assemble.Delivery;
 import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.Sign;
 import app.yellowtab.desktop.look.Styles;
@@ -10,7 +11,6 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.prove.Proof;
 import app.yellowtab.prove.Prover;
 import app.yellowtab.store.BundleFolder;
-import java.nio.file.Path;
 import javafx.scene.control.Button;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -26,16 +26,20 @@ final class ProofView extends VBox {
     private static final int MOST_ROWS = 5;
 
     private final Workspace workspace;
+    private final Delivery delivery;
     private final Proving proving;
     private final Button button;
     private final Subscription subscription;
 
-    ProofView(Workspace workspace, Prover prover, Path file) {
+    ProofView(Workspace workspace, Prover prover, Delivery delivery) {
         super(8);
         this.workspace = workspace;
+        this.delivery = delivery;
         this.proving = new Proving(workspace.jobs(), prover);
         this.button =
-                Controls.button("produce.prove", () -> proving.start(file, BundleFolder.produced(workspace.folder().path())));
+                Controls.button("produce.prove", () -> proving.start(
+                        delivery.files().stream().map(Delivery.File::target).toList(),
+                        BundleFolder.produced(workspace.folder().path())));
         setId("proof");
         subscription = proving.stateProperty().subscribe(this::show);
     }
@@ -86,7 +90,7 @@ final class ProofView extends VBox {
 
     private void goToSelected(ListView<Finding> list) {
         @Nullable Finding chosen = list.getSelectionModel().getSelectedItem();
-        if (chosen != null) workspace.plan().leafOf(chosen.subject()).ifPresent(leaf -> workspace.goTo(leaf.index()));
+        if (chosen != null) delivery.leafOf(chosen.subject()).ifPresent(leaf -> workspace.goTo(leaf.index()));
     }
 
     private static final class FindingCell extends ListCell<Finding> {

@@ -40,14 +40,15 @@ final class Proving {
     }
 
     /**
-     * Begins to prove a produced file; when it is stopped, it is offered again.
+     * Begins to prove produced files; when it is stopped, that is offered again.
      *
+     * @param files   of one production
      * @param ledgers the folder in which ledgers are kept that do not lie beside their file
      */
-    void start(Path bundle, Path ledgers) {
+    void start(List<Path> files, Path ledgers) {
         if (state.get() instanceof ProvingState.Running) return;
         Jobs.Job job = jobs.start(
-                (progress, stop) -> prover.prove(bundle, LedgerFinder.find(bundle, List.of(ledgers)),
+                (progress, stop) -> prover.proveAll(files, LedgerFinder.find(files.getFirst(), List.of(ledgers)),
                         (done, total) -> progress.accept(
                                 new Jobs.JobProgress(Words.of("produce.proving", done, total), (double) done / total)),
                         stop),

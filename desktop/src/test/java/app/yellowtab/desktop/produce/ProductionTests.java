@@ -4,14 +4,14 @@ import static app.yellowtab.testing.Bundles.bundle;
 import static app.yellowtab.testing.Bundles.document;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
 
 import app.yellowtab.assemble.Assembler;
+import app.yellowtab.assemble.Delivery;
 import app.yellowtab.assemble.Outcome;
-import app.yellowtab.desktop.produce.PaperChoices.Sets;
+import app.yellowtab.deliver.BundleSets;
 import app.yellowtab.desktop.work.Jobs;
 import app.yellowtab.desktop.work.Workspace;
 import app.yellowtab.desktop.work.Workspaces;
@@ -40,6 +40,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.mockito.ArgumentCaptor;
 
 class ProductionTests {
     private final Bundle start = bundle(document("x", 2)).withHeading(CaseHeading.EMPTY.withTitle("Hearing: 1/2"));
@@ -74,29 +75,39 @@ class ProductionTests {
         assertThat(production.suggested()).isEqualTo(folder.path().resolve("Bundle.pdf"));
     }
 
+    private static Outcome.Written written(Path target, int pages) {
+        return new Outcome.Written(List.of(new Outcome.WrittenFile(target, pages, 900)), 1, 0, List.of(),
+                Optional.of(target.resolveSibling("ledger")));
+    }
+
     @Test
     void whatWasPlannedAtTheStartIsProduced() throws FindingException {
         Path target = temp.resolve("out.pdf");
-        Outcome.Written written = new Outcome.Written(target, 1, 5, 900, 0, List.of(), Optional.empty());
-        when(assembler.assemble(any(), any(), any(), any(), any(), any(), any())).thenReturn(written);
+        Outcome.Written written = written(target, 5);
+        when(assembler.deliver(any(), any(), any(), any())).thenReturn(written);
         Plan planned = workspace.plan();
-        production.start(target, Sets.SCREEN, false, true);
+        production.start(target, BundleSets.SCREEN, false, true);
         assertThat(production.stateProperty().get()).isInstanceOf(Production.ProductionState.Running.class);
         workspace.edit(bundle -> bundle.withLayout(new Layout(false, Separators.TITLED)));
-        production.start(temp.resolve("second.pdf"), Sets.SCREEN, false, true);
+        production.start(temp.resolve("second.pdf"), BundleSets.SCREEN, false, true);
         finish();
-        verify(assembler).assemble(eq(planned), any(), any(), eq(target), any(), any(), any());
+        ArgumentCaptor<Delivery> asked = ArgumentCaptor.forClass(Delivery.class);
+        verify(assembler).deliver(asked.capture(), any(), any(), any());
+        assertThat(asked.getValue().files()).singleElement().satisfies(file -> {
+            assertThat(file.plan()).isEqualTo(planned);
+            assertThat(file.target()).isEqualTo(target);
+        });
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Written.class,
                 state -> assertThat(state.outcome()).isEqualTo(written));
     }
 
     @Test
     void theStopButtonStops() throws FindingException {
-        when(assembler.assemble(any(), any(), any(), any(), any(), any(), any())).thenAnswer(call -> {
-            call.<Progress>getArgument(5).report(3, 5);
-            return call.<BooleanSupplier>getArgument(6).getAsBoolean() ? new Outcome.Stopped(3) : null;
+        when(assembler.deliver(any(), any(), any(), any())).thenAnswer(call -> {
+            call.<Progress>getArgument(2).report(3, 5);
+            return call.<BooleanSupplier>getArgument(3).getAsBoolean() ? new Outcome.Stopped(3) : null;
         });
-        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false, true);
+        production.start(temp.resolve("out.pdf"), BundleSets.SCREEN, false, true);
         Jobs.Job job = ((Production.ProductionState.Running) production.stateProperty().get()).job();
         job.stop();
         finish();
@@ -106,9 +117,9 @@ class ProductionTests {
 
     @Test
     void aFailureSaysWhatAndWhy() throws FindingException {
-        when(assembler.assemble(any(), any(), any(), any(), any(), any(), any())).thenThrow(
+        when(assembler.deliver(any(), any(), any(), any())).thenThrow(
                 new FindingException(Finding.of(Finding.Code.NO_SPACE, temp.resolve("out.pdf")), null));
-        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false, true);
+        production.start(temp.resolve("out.pdf"), BundleSets.SCREEN, false, true);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Failed.class,
                 failed -> assertThat(failed.message()).contains("out.pdf could not be written: the disk is full"));
@@ -116,9 +127,9 @@ class ProductionTests {
 
     @Test
     void aSurpriseIsNoStackTrace() throws FindingException {
-        when(assembler.assemble(any(), any(), any(), any(), any(), any(), any()))
+        when(assembler.deliver(any(), any(), any(), any()))
                 .thenThrow(new IllegalStateException("at com.example"));
-        production.start(temp.resolve("out.pdf"), Sets.SCREEN, false, true);
+        production.start(temp.resolve("out.pdf"), BundleSets.SCREEN, false, true);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Failed.class,
                 failed -> assertThat(failed.message()).contains("nothing was written").doesNotContain("com.example"));
@@ -126,13 +137,13 @@ class ProductionTests {
 
     @Test
     void theSetToBePrintedComesWithAllThatThePrinterMustKnow() throws FindingException {
-        when(assembler.assemble(any(), any(), any(), any(), any(), any(), any())).thenAnswer(call -> {
-            Output output = call.getArgument(1);
-            return new Outcome.Written(call.getArgument(3), 1, output.size(), 900, 0, List.of(), Optional.empty());
+        when(assembler.deliver(any(), any(), any(), any())).thenAnswer(call -> {
+            Delivery.File file = call.<Delivery>getArgument(0).files().getFirst();
+            return written(file.target(), file.output().size());
         });
         workspace.edit(bundle -> bundle
                 .withLayout(bundle.layout().withPaper(bundle.layout().paper().withTabs(PaperSet.Beginning.DOCUMENTS))));
-        production.start(temp.resolve("out.pdf"), Sets.PAPER, false, true);
+        production.start(temp.resolve("out.pdf"), BundleSets.PAPER, false, true);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Written.class, written -> {
             assertThat(written.outcome().file()).isEqualTo(temp.resolve("out (paper).pdf"));

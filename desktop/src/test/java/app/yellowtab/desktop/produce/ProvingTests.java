@@ -32,24 +32,24 @@ class ProvingTests {
     @Test
     void whatWasProvedIsShownOnceItIsKnown() throws FindingException {
         Proof proof = new Proof(FILE, 412, 38, 57, 60, 0, List.of());
-        when(prover.prove(any(), any(), any(), any())).thenAnswer(call -> {
+        when(prover.proveAll(any(), any(), any(), any())).thenAnswer(call -> {
             call.<Progress>getArgument(2).report(250, 412);
             return Optional.of(proof);
         });
-        proving.start(FILE, FILE);
+        proving.start(List.of(FILE), FILE);
         Jobs.Job job = ((Proving.ProvingState.Running) proving.stateProperty().get()).job();
-        proving.start(FILE, FILE);
+        proving.start(List.of(FILE), FILE);
         background.poll().run();
         assertThat(job.stateProperty().get().words()).isEqualTo("Proving page 250 of 412");
         assertThat(proving.stateProperty().get()).isEqualTo(new Proving.ProvingState.Done(proof));
-        verify(prover, times(1)).prove(eq(FILE), any(), any(), any());
+        verify(prover, times(1)).proveAll(eq(List.of(FILE)), any(), any(), any());
     }
 
     @Test
     void stoppedItIsOfferedAgain() throws FindingException {
-        when(prover.prove(any(), any(), any(), any()))
+        when(prover.proveAll(any(), any(), any(), any()))
                 .thenAnswer(call -> call.<BooleanSupplier>getArgument(3).getAsBoolean() ? Optional.empty() : null);
-        proving.start(FILE, FILE);
+        proving.start(List.of(FILE), FILE);
         ((Proving.ProvingState.Running) proving.stateProperty().get()).job().stop();
         background.poll().run();
         assertThat(proving.stateProperty().get()).isInstanceOf(Proving.ProvingState.Offered.class);
@@ -57,11 +57,11 @@ class ProvingTests {
 
     @Test
     void whyItCannotBeProvedIsSaid() throws FindingException {
-        when(prover.prove(any(), any(), any(), any()))
+        when(prover.proveAll(any(), any(), any(), any()))
                 .thenThrow(new FindingException(Finding.of(Code.LEDGER_DAMAGED, Path.of("bundle.ledger.json")), null))
                 .thenThrow(new IllegalStateException("secret"));
         for (String expected : List.of("bundle.ledger.json is damaged", "The file could not be proved. The log")) {
-            proving.start(FILE, FILE);
+            proving.start(List.of(FILE), FILE);
             background.poll().run();
             assertThat(proving.stateProperty().get()).isInstanceOfSatisfying(Proving.ProvingState.Failed.class,
                     state -> assertThat(state.message()).startsWith(expected));

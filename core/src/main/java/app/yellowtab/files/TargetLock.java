@@ -1,4 +1,4 @@
-package app.yellowtab.assemble;
+package app.yellowtab.files;
 
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
@@ -11,24 +11,30 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.List;
 import org.slf4j.LoggerFactory;
 
-/** Held while a target is produced, so that two programs do not produce the same one at once. */
-final class TargetLock {
+/** Held while targets are produced, so that two programs do not produce the same one at once. */
+public final class TargetLock {
     private TargetLock() {}
 
     /** A piece of work. */
     @FunctionalInterface
-    interface Work {
-        Outcome run() throws IOException;
+    public interface Work<T> {
+        T run() throws IOException;
     }
 
     /**
-     * Does a piece of work while the target's lock is held; the lock's own file is gone afterwards.
+     * Does a piece of work while the locks of targets are held; the locks' own files are gone afterwards.
      *
-     * @throws FindingException if another holds it
+     * @throws FindingException if another holds one
      */
-    static Outcome holding(Path target, Work work) throws IOException {
+    public static <T> T holding(List<Path> targets, Work<T> work) throws IOException {
+        if (targets.isEmpty()) return work.run();
+        return holding(targets.getFirst(), () -> holding(targets.subList(1, targets.size()), work));
+    }
+
+    private static <T> T holding(Path target, Work<T> work) throws IOException {
         Path file = target.toAbsolutePath().resolveSibling(".yellowtab-" + target.getFileName() + ".lock");
         try (FileChannel channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
             if (isTaken(channel))
