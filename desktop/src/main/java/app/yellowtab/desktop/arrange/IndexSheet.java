@@ -9,6 +9,7 @@ import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.replace.Replacement;
 import app.yellowtab.desktop.work.Shortcut;
 import app.yellowtab.desktop.work.Workspace;
+import app.yellowtab.leaf.Parting;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.plan.Plan;
@@ -58,6 +59,7 @@ final class IndexSheet extends VBox {
     private Optional<EntryId> inView = Optional.empty();
     private final PauseTransition bringing = new PauseTransition(RESTS);
     private boolean showingPlan;
+    private Parting parting = Parting.NONE;
 
     /** @param file asks for a file */
     IndexSheet(Workspace workspace, Arrangement arrangement, Replacement replacement, AgreeMenu agree,
@@ -71,7 +73,7 @@ final class IndexSheet extends VBox {
         rows.getStyleClass().add(Styles.SHEET_LIST);
         rows.setPrefSize(LEAST_WIDTH, LEAST_WIDTH);    // it takes what room there is, and need not measure its rows for that
         rows.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-        rows.setCellFactory(view -> new SheetCell(arrangement, () -> inView));
+        rows.setCellFactory(view -> new SheetCell(arrangement, () -> inView, () -> parting));
         rows.setPlaceholder(new SheetDrop(arrangement, Words.of("sheet.empty")));
         EdgeScroll.install(rows);
         EntryDesk desk = arrangement.entries();
@@ -205,6 +207,8 @@ final class IndexSheet extends VBox {
 
     private void show(Plan plan) {
         showingPlan = true;
+        boolean sameVolumes = plan.parting().equals(parting);
+        parting = plan.parting();
         List<PlannedEntry> shown = rows.getItems();
         boolean sameRows = shown.size() == plan.entries().size();
         int from = 0;
@@ -214,6 +218,7 @@ final class IndexSheet extends VBox {
         // A title that is typed concerns its own row, which is felt where there are two thousand.
         if (!sameRows || to - from > MOST_ROW_BY_ROW) rows.getItems().setAll(plan.entries());
         else for (int i = from; i < to; i++) shown.set(i, plan.entries().get(i));
+        if (!sameVolumes) rows.refresh();
         showingPlan = false;
         showSelected(arrangement.selectedProperty().get());
     }

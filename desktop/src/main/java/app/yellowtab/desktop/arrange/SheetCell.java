@@ -5,9 +5,11 @@ import app.yellowtab.desktop.entry.Arrangement.Field;
 import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
+import app.yellowtab.leaf.Parting;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
 import app.yellowtab.leaf.PlannedEntry.PlannedSection;
+import app.yellowtab.leaf.PlannedVolume;
 import app.yellowtab.model.entry.EntryId;
 import java.util.List;
 import java.util.Optional;
@@ -31,10 +33,15 @@ final class SheetCell extends ListCell<PlannedEntry> {
     private static final double SCROLL_BAR = 12;
     private final Arrangement arrangement;
     private final Supplier<Optional<EntryId>> inView;
+    private final Supplier<Parting> parting;
     private final SheetLine line = new SheetLine();
 
-    /** @param inView gives the entry whose page is in view */
-    SheetCell(Arrangement arrangement, Supplier<Optional<EntryId>> inView) {
+    /**
+     * @param inView  gives the entry whose page is in view
+     * @param parting gives how the set for the screen is divided
+     */
+    SheetCell(Arrangement arrangement, Supplier<Optional<EntryId>> inView, Supplier<Parting> parting) {
+        this.parting = parting;
         this.arrangement = arrangement;
         this.inView = inView;
         getStyleClass().add(Styles.ROW);
@@ -52,7 +59,8 @@ final class SheetCell extends ListCell<PlannedEntry> {
         PlannedDocument document = !blank && entry instanceof PlannedDocument d ? d : null;
         PlannedSection section = !blank && entry instanceof PlannedSection s ? s : null;
         boolean unordered = document != null && arrangement.isOutOfOrder(document.document());
-        line.show(
+        String volume = blank ? "" : volume(entry);
+        line.show(volume,
                 section != null ? section.label()
                         : document == null || document.tab() == 0 ? "–" : String.valueOf(document.tab()),
                 blank ? "" : entry.title(), document == null ? "" : arrangement.note(document),
@@ -71,6 +79,18 @@ final class SheetCell extends ListCell<PlannedEntry> {
         String spoken = unordered ? line.date() + ", " + Words.of("sheet.outOfOrder") : line.date();
         setAccessibleText(blank ? null : Words.of("sheet.row", line.tab(), line.title(), spoken, line.page()));
         setGraphic(blank ? null : line);
+    }
+
+    /** {@return which volume begins with an entry, or that it lies in several; empty where it does neither} */
+    private String volume(PlannedEntry entry) {
+        Parting parted = parting.get();
+        String own = parted.shown(entry);
+        if (own.isEmpty()) return "";
+        if (entry instanceof PlannedDocument && own.contains("–")) return Words.of("sheet.volumes", own);
+        List<PlannedEntry> rows = getListView().getItems();
+        Optional<PlannedVolume> begins = parted.of(entry.span().first());
+        boolean isFirst = getIndex() == 0 || !parted.of(rows.get(getIndex() - 1).span().first()).equals(begins);
+        return isFirst ? begins.map(PlannedVolume::title).orElse("") : "";
     }
 
     /** {@return the sign before a date that is earlier than the one above it} */

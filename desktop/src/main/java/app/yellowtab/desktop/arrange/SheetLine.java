@@ -22,6 +22,8 @@ final class SheetLine extends Region {
     static final double PAGE_WIDTH = 56;
     private static final double GAP = 8;
     private static final double ICON_GAP = 4;
+    private static final double ABOVE_GAP = 4;
+    private final Text above = new Text();
     private final Text tab = new Text();
     private final Text title = new Text();
     private final Text description = new Text();
@@ -32,21 +34,26 @@ final class SheetLine extends Region {
 
     SheetLine() {
         description.getStyleClass().add(Styles.SMALL);
+        above.getStyleClass().add(Styles.SMALL);
         page.setAlignment(Pos.CENTER_RIGHT);
         getStyleClass().add(Styles.SHEET_LINE);
         setPrefWidth(1);
-        for (Node part : new Node[] {tab, title, description, date, page}) part.setManaged(false);
-        getChildren().addAll(tab, title, description, date, page);
+        for (Node part : new Node[] {above, tab, title, description, date, page}) part.setManaged(false);
+        getChildren().addAll(above, tab, title, description, date, page);
     }
 
     /**
      * Shows words.
      *
+     * @param aboveWords what stands above the line, such as that a volume begins; empty for nothing
      * @param beforeDate a sign before the date; null for none
      * @param isWidePage whether the page is a range, such as "1012–1145", and takes the room that it needs
      */
-    void show(String tabWords, String titleWords, String descriptionWords, String dateWords, @Nullable Node beforeDate,
+    void show(String aboveWords, String tabWords, String titleWords, String descriptionWords, String dateWords,
+            @Nullable Node beforeDate,
             String pageWords, boolean isWidePage) {
+        above.setText(aboveWords);
+        above.setVisible(!aboveWords.isEmpty());
         tab.setText(tabWords);
         title.setText(titleWords);
         description.setText(descriptionWords);
@@ -122,6 +129,10 @@ final class SheetLine extends Region {
         return height(title) + (description.isVisible() ? height(description) : 0);
     }
 
+    private double aboveHeight() {
+        return above.isVisible() ? snapSizeY(height(above)) + ABOVE_GAP : 0;
+    }
+
     private static double height(Text text) {
         return text.getLayoutBounds().getHeight();
     }
@@ -134,7 +145,7 @@ final class SheetLine extends Region {
     @Override
     protected double computePrefHeight(double width) {
         wrap(width < 0 ? getWidth() : width);
-        return snappedTopInset()
+        return snappedTopInset() + aboveHeight()
                 + snapSizeY(Math.max(Math.max(middleHeight(), height(date)), Math.max(height(tab), page.prefHeight(-1))))
                 + snappedBottomInset();
     }
@@ -143,7 +154,9 @@ final class SheetLine extends Region {
     protected void layoutChildren() {
         wrap(getWidth());
         double left = snappedLeftInset();
-        double top = snappedTopInset() + (getHeight() - snappedTopInset() - snappedBottomInset()) / 2;
+        double begin = snappedTopInset() + aboveHeight();
+        double top = begin + (getHeight() - begin - snappedBottomInset()) / 2;
+        place(above, left, snappedTopInset());
         place(tab, left, top - height(tab) / 2);
         double middle = top - middleHeight() / 2;
         place(title, left + TAB_WIDTH + GAP, middle);

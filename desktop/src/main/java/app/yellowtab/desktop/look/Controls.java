@@ -6,7 +6,10 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.Spinner;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
@@ -74,6 +77,15 @@ public final class Controls {
         Label label = new Label(text);
         label.getStyleClass().add(style);
         return label;
+    }
+
+    /** Lets Enter take the number that was typed, and nothing else: no button of the screen is pressed by it. */
+    public static void takeEnter(Spinner<Integer> spinner) {
+        spinner.addEventFilter(KeyEvent.KEY_PRESSED, event -> {
+            if (event.getCode() != KeyCode.ENTER) return;
+            spinner.commitValue();
+            event.consume();
+        });
     }
 
     /** {@return a label that breaks its text into lines} */

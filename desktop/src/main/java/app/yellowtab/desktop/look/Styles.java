@@ -30,6 +30,7 @@ public final class Styles {
     public static final String FORE_EDGE = "fore-edge";
     public static final String BAND = "band";
     public static final String FREE_BAND = "free-band";
+    public static final String PARTING = "parting";
     public static final String OFFER = "offer";
     public static final String SHELF = "shelf";
     public static final String SPINE = "spine";
@@ -101,7 +102,8 @@ public final class Styles {
 
     /** Every name, for the test that the style sheet knows them all. */
     public static final List<String> ALL = List.of(RAIL, RAIL_BUTTON, STATUS, MAIN_ACTION, QUIET, TITLE, SMALL, TRAY, TRAY_LIST,
-            DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, FREE_BAND, REFERENCE, PAGE_NUMBER, SHEET_LINE,
+            DESK, SHEET, SHEET_HEADING, SHEET_LIST, ROW, IN_PLACE, FORE_EDGE, BAND, FREE_BAND, PARTING, REFERENCE, PAGE_NUMBER,
+            SHEET_LINE,
             OFFER, SHELF, SPINE, SPINE_TAB, SPINE_TITLE, SPINE_PARTIES, EMPTY_SPINE, EDGE_TAB, FRAME, READER, PAGE, CARD,
             FORM_LABEL,
             NOTICE, DONE, WRONG, OVERLAY, CONTENTS, INDEX_SHEET, SHEET_COLUMNS, STAGE, DOCUMENT_LINE, HEADING_PARTIES,

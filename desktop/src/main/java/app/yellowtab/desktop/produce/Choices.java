@@ -96,7 +96,8 @@ final class Choices extends VBox {
         Levels level = new Levels(bundle.fromSources().bookmarkLevels());
         List<Levels> offered = new ArrayList<>(LEVELS);
         if (!offered.contains(level)) offered.add(level);
-        levels.getItems().setAll(offered);
+        // What is in it already keeps its width.
+        if (!levels.getItems().equals(offered)) levels.getItems().setAll(offered);
         levels.setValue(level);
         showing = false;
     }

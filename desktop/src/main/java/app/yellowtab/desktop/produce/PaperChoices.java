@@ -125,6 +125,7 @@ final class PaperChoices extends VBox {
     private void spinner(Spinner<Integer> spinner, String id, IntConsumer take) {
         spinner.setId(id);
         spinner.setEditable(true);
+        Controls.takeEnter(spinner);
         spinner.setPrefWidth(90);
         spinner.valueProperty().addListener((value, before, now) -> {
             if (!showing && now != null) take.accept(now);

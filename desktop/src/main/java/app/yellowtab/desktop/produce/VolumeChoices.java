@@ -26,6 +26,7 @@ import javafx.util.StringConverter;
 
 /** How the set for the screen is divided into files. */
 final class VolumeChoices extends VBox {
+    private static final double CHOICE_WIDTH = 300;
     private static final int MB = 1_000_000;
     private static final int MOST = 100_000;
     private static final int USUAL_MB = 20;
@@ -49,6 +50,8 @@ final class VolumeChoices extends VBox {
         super(8);
         this.workspace = workspace;
         by.setId("volumes-by");
+        by.setPrefWidth(CHOICE_WIDTH);
+        by.setMinWidth(CHOICE_WIDTH);
         by.getItems().setAll(Division.values());
         by.setConverter(new StringConverter<>() {
             @Override
@@ -66,6 +69,7 @@ final class VolumeChoices extends VBox {
         });
         most.setId("volumes-most");
         most.setEditable(true);
+        Controls.takeEnter(most);
         most.setPrefWidth(100);
         most.valueProperty().addListener((value, before, now) -> {
             if (!showing && now != null) edit(volumes -> limited(volumes, now));

@@ -8,6 +8,7 @@ import app.yellowtab.leaf.Content;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
 import app.yellowtab.leaf.PlannedEntry.PlannedSection;
+import app.yellowtab.leaf.PlannedVolume;
 import app.yellowtab.plan.Plan;
 import java.util.ArrayList;
 import java.util.List;
@@ -154,6 +155,7 @@ public final class ForeEdge extends Control {
             lines.setMouseTransparent(true);
             getChildren().add(lines);
             for (PlannedDocument document : free) hatch(plan, document, x, scale);
+            for (PlannedVolume volume : plan.parting().volumes()) parting(volume, x, scale);
             tabs(tabbed, x, scale, bottom);
             getChildren().add(frame);
         }
@@ -177,6 +179,14 @@ public final class ForeEdge extends Control {
             hatched.setMouseTransparent(true);
             getChildren().add(hatched);
             hatched.resizeRelocate(x + 1, snapPositionY(scale.y(from)), PAPER - 2, Math.max(2, (to - from + 1) * scale.perLeaf));
+        }
+
+        /** Draws a gap where a volume begins, as between two books that stand side by side. */
+        private void parting(PlannedVolume volume, double x, Scale scale) {
+            Label gap = Controls.label("", Styles.PARTING);
+            Controls.tip(gap, volume.words());
+            getChildren().add(gap);
+            gap.resizeRelocate(x - 2, snapPositionY(scale.y(volume.first())) - 2, PAPER + 4, 4);
         }
 
         private void line(Path lines, double x, double y) {
