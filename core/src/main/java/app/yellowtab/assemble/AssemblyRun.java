@@ -65,7 +65,7 @@ final class AssemblyRun implements Closeable {
     private final List<String> names;
     /** Of the marks. */
     private final Set<Face> faces;
-    private Optional<Taker> taker = Optional.empty();
+    private Taker taker = (leaf, page) -> {};
     private String version = "1.7";
     /** The run before, whose pages may still be on their way from file to file. */
     private Optional<Underway> before = Optional.empty();
@@ -92,7 +92,7 @@ final class AssemblyRun implements Closeable {
     record Shared(SourceSessions sessions, Report report, Progress progress, BooleanSupplier stop, LedgerWriter ledger,
             Map<SourceId, Integer> sourcePlaces, Duration limit) {}
 
-    /** Takes leaves as they are ready, instead of having them written. */
+    /** Looks at leaves as they are written. */
     @FunctionalInterface
     interface Taker {
         void take(Leaf leaf, CarriedPage page);
@@ -144,10 +144,10 @@ final class AssemblyRun implements Closeable {
      */
     record Made(Ledger.ProducedFile file, List<Ledger.Font> fonts) {}
 
-    /** Makes all leaves ready, and writes none; {@return whether it came to the end} */
-    boolean weigh(Taker by) throws IOException {
-        taker = Optional.of(by);
-        return writeLeaves();
+    /** Has each leaf looked at as it is written. */
+    AssemblyRun lookedAt(Taker by) {
+        taker = by;
+        return this;
     }
 
     /** Writes the file, and its leaves into the ledger; {@return what it is, or empty when it was stopped} */
@@ -227,11 +227,7 @@ final class AssemblyRun implements Closeable {
 
     private void add(Leaf leaf, CarriedPage page, String kind) throws IOException {
         int position = output.position(leaf.index());
-        if (taker.isPresent()) {
-            taker.get().take(leaf, page);
-            progress.report(position, output.size());
-            return;
-        }
+        taker.take(leaf, page);
         bundle.add(position, page);
         // Cover and index stand in every volume, and what is to be said of them is said once.
         if (number == 0 || leaf.key().isPresent()) shared.report().add(leaf.label(), page.marks());

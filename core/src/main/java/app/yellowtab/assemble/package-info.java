@@ -1,4 +1,7 @@
-/** Carrying out a plan: from plan and sources to a PDF. Start at {@link app.yellowtab.assemble.Assembler}. */
+/**
+ * Carrying out plans: from plan and sources to the files of one delivery, all or none. Start at
+ * {@link app.yellowtab.assemble.Assembler}.
+ */
 @NullMarked
 package app.yellowtab.assemble;
 

@@ -25,6 +25,10 @@ import java.util.function.BooleanSupplier;
  * came out larger all the same. For one production.
  */
 public final class Producing {
+    /** Where a volume came out too large all the same, all are divided by so much less, and not by less than the least. */
+    private static final double LESS = 0.05;
+    private static final double LEAST = 0.8;
+
     private final Assembler assembler;
     private final SourceFiles sources;
     private final Progress weighing;
@@ -75,10 +79,17 @@ public final class Producing {
         Plan plan = Planner.plan(bundle, now);
         Optional<VolumeWeights> weights = VolumeWeights.of(plan, sources, weighing, stop);
         if (weights.isEmpty()) return new Produced(new Outcome.Stopped(0), sets.of(bundle, now, target, ledger), List.of());
-        Bundle divided = bundle.withLayout(bundle.layout().withVolumes(
-                volumes.withKept(plan.starts(volumes, first -> weights.get().fits(first, volumes.most())))));
-        look(VolumeCheck.of(Planner.plan(divided, now), volumes, weights), goOn);
-        return delivered(sets.of(divided, now, target, ledger));
+        for (double share = 1;; share -= LESS) {
+            long most = (long) (share * volumes.most());
+            Bundle divided = bundle.withLayout(bundle.layout().withVolumes(
+                    volumes.withKept(plan.starts(volumes, first -> weights.get().fits(first, most)))));
+            List<Finding> over = VolumeCheck.of(Planner.plan(divided, now), volumes, weights);
+            look(over, goOn);
+            boolean isLast = !over.isEmpty() || share < LEAST;
+            Delivery delivery = sets.of(divided, now, target, ledger);
+            Produced produced = delivered(isLast ? delivery : delivery.atMost(volumes.most()));
+            if (!(produced.outcome() instanceof Outcome.TooLarge)) return produced;
+        }
     }
 
     private static void look(List<Finding> found, boolean goOn) throws FindingException {

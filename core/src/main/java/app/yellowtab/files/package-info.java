@@ -1,4 +1,7 @@
-/** Files and folders: drafts, work folders, names, sums of bytes, and where the program keeps what it remembers of its user. */
+/**
+ * Files and folders: drafts, files put into place together, work folders, names, sums of bytes, and where the program keeps what
+ * it remembers of its user.
+ */
 @NullMarked
 package app.yellowtab.files;
 

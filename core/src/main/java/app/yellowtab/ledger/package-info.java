@@ -1,4 +1,4 @@
-/** The proof that goes with a produced bundle. Start at {@link app.yellowtab.ledger.Ledger}. */
+/** The proof that goes with what was produced at once. Start at {@link app.yellowtab.ledger.Ledger}. */
 @NullMarked
 package app.yellowtab.ledger;
 

@@ -96,12 +96,14 @@ public final class ObjectGraph {
             }
             long[] things = new long[all.size()];
             long[] bytes = new long[all.size()];
+            boolean[] packed = new boolean[all.size()];
             int at = 0;
             for (Reached one : all) {
+                packed[at] = one.stream() == null;
                 things[at] = one.identity();
                 bytes[at++] = one.mostBytes() + (one == root ? ofRoot : 0);
             }
-            return new Sizes(things, bytes);
+            return new Sizes(things, bytes, packed);
         }
     }
 
@@ -109,8 +111,9 @@ public final class ObjectGraph {
      * Objects, and how many bytes each takes in a file at most.
      *
      * @param things what tells each from the others; the same for what is written once because it is alike
+     * @param packed whether it is packed with others, and takes less then
      */
-    public record Sizes(long[] things, long[] bytes) {}
+    public record Sizes(long[] things, long[] bytes, boolean[] packed) {}
 
     /**
      * Reaches all that an object needs.

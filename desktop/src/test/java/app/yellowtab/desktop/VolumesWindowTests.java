@@ -51,9 +51,9 @@ class VolumesWindowTests extends AtTheWindow {
                 bundle -> bundle.withContents(new Contents(bundle.sources().stream().map(Document::of).toList(), List.of())),
                 Pdfs.write(temp, "P", 3), Pdfs.write(temp, "Q", 3), Pdfs.write(temp, "R", 2));
         toEnd(robot);
-        ChoiceBox<Division> by = robot.lookup("#volumes-by").queryAs(ChoiceBox.class);
+        ChoiceBox<Division> by = robot.lookup("#volumes-by").query();
         robot.interact(() -> by.setValue(Division.PAGES));
-        Spinner<Integer> most = robot.lookup("#volumes-most").queryAs(Spinner.class);
+        Spinner<Integer> most = robot.lookup("#volumes-most").query();
         toEnd(robot);
         robot.interact(() -> most.getEditor().requestFocus());
         robot.interact(() -> most.getEditor().setText("7")).push(KeyCode.ENTER);
