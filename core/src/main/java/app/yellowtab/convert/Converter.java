@@ -98,6 +98,7 @@ public final class Converter {
             Optional<OfficeSuite> office = OfficeSuites.used();
             Notes said = new Notes(named);
             if (kind.isOffice() && office.isPresent() && office.get().convert(open, kind, target, reading, said)) {
+                if (unlocked.password().isPresent()) Sealed.again(target, unlocked.password().get());
                 notes.addAll(said.findings());
                 return Way.OFFICE_SUITE;
             }
@@ -105,7 +106,8 @@ public final class Converter {
                 writeUnlocking(target, isLarge(file, kind), passwords, named,
                         document -> add(document, open, named, kind, reading, said, notes));
             } else {
-                write(target, isLarge(file, kind), document -> add(document, open, named, kind, reading, said, notes));
+                write(target, isLarge(file, kind), unlocked.password(),
+                        document -> add(document, open, named, kind, reading, said, notes));
             }
             notes.addAll(said.findings());
             return Way.BUILT_IN;
@@ -167,7 +169,7 @@ public final class Converter {
      * @param lines what it says, the file's name first
      */
     public static void writeSlip(Path target, List<String> lines) throws IOException {
-        write(target, false, document -> SlipPage.add(document, lines));
+        write(target, false, Optional.empty(), document -> SlipPage.add(document, lines));
     }
 
     /** {@return whether what is made of a file takes many times its size: pictures, unpacked, and what is full of them} */
@@ -191,7 +193,7 @@ public final class Converter {
         for (String key : keys) {
             try {
                 Biff8EncryptionKey.setCurrentUserPassword(key);
-                write(target, large, adding);
+                write(target, large, Optional.ofNullable(key), adding);
                 return;
             } catch (EncryptedDocumentException wrong) {
                 LOG.debug("not opened by this password: {}", named, wrong);
@@ -202,14 +204,19 @@ public final class Converter {
         throw new LockedException(String.valueOf(named.getFileName()));
     }
 
-    /** @param large whether what is made goes to a file as it comes: of a long scan only the page at hand is in memory then */
-    private static void write(Path target, boolean large, Adding adding) throws IOException {
+    /**
+     * @param large    whether what is made goes to a file as it comes: of a long scan only the page at hand is in memory then
+     * @param password that opened the file; what is made of it is locked with the same
+     */
+    private static void write(Path target, boolean large, Optional<String> password, Adding adding) throws IOException {
         Path draft = Drafts.beside(target);
-        try (PDDocument document = large ? new PDDocument(IOUtils.createTempFileOnlyStreamCache()) : new PDDocument()) {
+        try (PDDocument document =
+                large && password.isEmpty() ? new PDDocument(IOUtils.createTempFileOnlyStreamCache()) : new PDDocument()) {
             adding.to(document);
             // Times of day that libraries note would make every conversion another file.
             document.setDocumentInformation(new PDDocumentInformation());
             document.setDocumentId(0L);
+            if (password.isPresent()) Sealed.seal(document, password.get());
             try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(draft))) {
                 document.save(out);
             }

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.security.GeneralSecurityException;
 import java.util.List;
+import java.util.Optional;
 import org.apache.poi.EncryptedDocumentException;
 import org.apache.poi.poifs.crypt.Decryptor;
 import org.apache.poi.poifs.crypt.EncryptionInfo;
@@ -19,16 +20,21 @@ import org.apache.poi.poifs.filesystem.POIFSFileSystem;
 /** A file that can be read, its lock taken off in a temporary copy if it had one ([MS-OFFCRYPTO]). */
 final class Unlocked implements Closeable {
     private final Path file;
-    private final boolean temporary;
+    private final Optional<String> password;
 
-    private Unlocked(Path file, boolean temporary) {
+    private Unlocked(Path file, Optional<String> password) {
         this.file = file;
-        this.temporary = temporary;
+        this.password = password;
     }
 
     /** {@return the file, or its unlocked copy} */
     Path file() {
         return file;
+    }
+
+    /** {@return what opened it; empty where it had no lock, or takes it off as it is read} */
+    Optional<String> password() {
+        return password;
     }
 
     /**
@@ -39,8 +45,9 @@ final class Unlocked implements Closeable {
     static Unlocked open(Path file, SourceKind kind, List<String> passwords) throws IOException {
         return switch (kind) {
             case DOCX, XLSX, PPTX ->
-                    FileMagic.valueOf(file.toFile()) == FileMagic.OLE2 ? decrypted(file, passwords) : new Unlocked(file, false);
-            default -> new Unlocked(file, false);
+                    FileMagic.valueOf(file.toFile()) == FileMagic.OLE2 ? decrypted(file, passwords)
+                            : new Unlocked(file, Optional.empty());
+            default -> new Unlocked(file, Optional.empty());
         };
     }
 
@@ -52,7 +59,7 @@ final class Unlocked implements Closeable {
                 Path copy = WorkFolder.newFile("unlocked", ".copy");
                 try (InputStream in = decryptor.getDataStream(system)) {
                     Files.copy(in, copy, StandardCopyOption.REPLACE_EXISTING);
-                    return new Unlocked(copy, true);
+                    return new Unlocked(copy, Optional.of(password));
                 } catch (IOException | RuntimeException e) {
                     Files.deleteIfExists(copy);
                     throw e;
@@ -66,6 +73,6 @@ final class Unlocked implements Closeable {
 
     @Override
     public void close() throws IOException {
-        if (temporary) Files.deleteIfExists(file);
+        if (password.isPresent()) Files.deleteIfExists(file);
     }
 }

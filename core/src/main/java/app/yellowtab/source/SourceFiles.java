@@ -1,5 +1,6 @@
 package app.yellowtab.source;
 
+import app.yellowtab.convert.LockedException;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
@@ -77,11 +78,11 @@ public interface SourceFiles {
      * @throws IOException      if it cannot be made out
      */
     default PdfInput open(SourceId id) throws IOException {
-        Path file = readable(id);
-        if (!Files.exists(file)) throw new FindingException(new Finding(Code.SOURCE_MISSING, subject(id, 0), ""), null);
         try {
+            Path file = readable(id);
+            if (!Files.exists(file)) throw new FindingException(new Finding(Code.SOURCE_MISSING, subject(id, 0), ""), null);
             return PdfInput.open(file, passwords());
-        } catch (InvalidPasswordException locked) {
+        } catch (InvalidPasswordException | LockedException locked) {
             throw new FindingException(new Finding(Code.PASSWORD_AGAIN, subject(id, 0), ""), locked);
         }
     }

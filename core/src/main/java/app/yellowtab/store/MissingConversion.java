@@ -45,7 +45,7 @@ final class MissingConversion {
             } else {
                 Converter.writeSlip(draft, SlipWords.unread(source));
             }
-            try (PdfInput input = PdfInput.open(draft, List.of())) {
+            try (PdfInput input = PdfInput.open(draft, passwords)) {
                 int pages = input.pages().verified().size();
                 if (pages != source.pageCount()) throw new FindingException(
                         Finding.of(Code.PAGES_MISSING, original, pages + " instead of " + source.pageCount()), null);

@@ -16,16 +16,12 @@ import app.yellowtab.testing.WordFile;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.poi.poifs.crypt.EncryptionInfo;
-import org.apache.poi.poifs.crypt.EncryptionMode;
-import org.apache.poi.poifs.filesystem.POIFSFileSystem;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -266,18 +262,7 @@ class DocxTests {
 
     @Test
     void aLockedDocumentOpensWithItsPasswordOnly() throws Exception {
-        Path plain = new WordFile(p("sealed terms")).write(folder, "plain.docx");
-        Path locked = folder.resolve("locked.docx");
-        try (POIFSFileSystem system = new POIFSFileSystem()) {
-            var encryptor = new EncryptionInfo(EncryptionMode.agile).getEncryptor();
-            encryptor.confirmPassword("orchard");
-            try (OutputStream out = encryptor.getDataStream(system)) {
-                Files.copy(plain, out);
-            }
-            try (OutputStream out = Files.newOutputStream(locked)) {
-                system.writeFilesystem(out);
-            }
-        }
+        Path locked = new WordFile(p("sealed terms")).writeLocked(folder, "locked.docx", "orchard");
         assertThatThrownBy(() -> Conversions.of(locked, SourceKind.DOCX, Reading.STANDARD, "wrong"))
                 .isInstanceOf(LockedException.class);
         assertThat(Conversions.of(locked, SourceKind.DOCX, Reading.STANDARD, "wrong", "orchard").page(1))

@@ -5,10 +5,15 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.GeneralSecurityException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import org.apache.poi.poifs.crypt.EncryptionInfo;
+import org.apache.poi.poifs.crypt.EncryptionMode;
+import org.apache.poi.poifs.crypt.Encryptor;
+import org.apache.poi.poifs.filesystem.POIFSFileSystem;
 
 /** Writes small word-processor documents (ECMA-376) for tests, part by part. */
 public final class WordFile {
@@ -100,5 +105,24 @@ public final class WordFile {
             }
         }
         return target;
+    }
+
+    /** {@return the file, locked with a password} */
+    public Path writeLocked(Path folder, String name, String password) throws IOException, GeneralSecurityException {
+        Path plain = write(folder, "plain " + name);
+        Path locked = folder.resolve(name);
+        try (POIFSFileSystem system = new POIFSFileSystem()) {
+            Encryptor encryptor = new EncryptionInfo(EncryptionMode.agile).getEncryptor();
+            encryptor.confirmPassword(password);
+            try (OutputStream out = encryptor.getDataStream(system)) {
+                Files.copy(plain, out);
+            }
+            try (OutputStream out = Files.newOutputStream(locked)) {
+                system.writeFilesystem(out);
+            }
+        } finally {
+            Files.delete(plain);
+        }
+        return locked;
     }
 }
