@@ -13,6 +13,7 @@ import app.yellowtab.deliver.PieceFiles;
 import app.yellowtab.deliver.PieceSizes;
 import app.yellowtab.edit.cut.PiecePlace;
 import app.yellowtab.files.FileNames;
+import app.yellowtab.find.BundleWords;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Severity;
@@ -56,6 +57,10 @@ final class CutCommand implements Callable<Integer> {
     private List<Path> files = List.of();
     @Option(names = {"-o", "--output"}, paramLabel = "FOLDER", description = "Where the folders with the pieces are made.")
     private @Nullable Path output;
+    @Option(names = "--go-on",
+            description = "Writes pieces although they still say what is redacted in the bundle that --into names. Otherwise "
+                    + "each such place is named, the batch is left, and the command ends with 3.")
+    private boolean goOn;
     @Option(names = "--list", description = "Shows the pieces, and writes nothing.")
     private boolean list;
     @Option(names = "--into", paramLabel = "BUNDLEFOLDER",
@@ -100,6 +105,7 @@ final class CutCommand implements Callable<Integer> {
         List<Finding> findings = new ArrayList<>();
         List<Source> sources = reading.bringIn(depot, files, findings, console);
         FileNames folders = new FileNames();
+        boolean refused = false;
         int done = 0;
         for (Source batch : sources) {
             if (!batch.isRead() || console.isStopped()) continue;
@@ -108,9 +114,10 @@ final class CutCommand implements Callable<Integer> {
                 // What was not read any more cannot be cut as the rules say.
                 if (console.isStopped()) break;
                 if (list) show(cut);
-                else if (output != null) findings
-                        .addAll(write(cut, bundle.map(its -> its.hiding(cut.batch)).orElse(Batch.of(cut.batch)), folders, place,
-                                console));
+                else if (output != null && !write(cut, bundle, folders, place, findings, console)) {
+                    refused = true;
+                    continue;
+                }
                 if (bundle.isPresent()) put(cut, rules, bundle.get(), console);
                 done++;
             } catch (FindingException failure) {
@@ -118,8 +125,10 @@ final class CutCommand implements Callable<Integer> {
             }
         }
         findings.forEach(finding -> console.say(finding.message()));
-        if (done == 0) return Exit.NOTHING;
-        return console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK)
+        if (refused) console.say("Pieces that would still say what is redacted were not written. Write them all the same with "
+                + "--go-on.");
+        if (done == 0) return refused ? Exit.SOME_LEFT_OUT : Exit.NOTHING;
+        return refused || console.isStopped() || findings.stream().anyMatch(finding -> finding.severity() != Severity.REMARK)
                 ? Exit.SOME_LEFT_OUT
                 : Exit.DONE;
     }
@@ -184,17 +193,26 @@ final class CutCommand implements Callable<Integer> {
                 dropped == 0 ? "" : ", " + dropped + " dropped");
     }
 
-    private List<Finding> write(Cut cut, Batch batch, FileNames folders, SourceFiles place, Console console)
-            throws FindingException {
+    /** {@return whether the pieces were written: they were not where they would still say what is redacted in the bundle} */
+    private boolean write(Cut cut, Optional<IntoBundle> bundle, FileNames folders, SourceFiles place, List<Finding> findings,
+            Console console) throws FindingException {
         String name = cut.batch.fileName();
         int dot = name.lastIndexOf('.');
         Path folder = Objects.requireNonNull(output).resolve(folders.next(dot > 0 ? name.substring(0, dot) : name, ""));
-        PieceFiles.Written written = new PieceFiles(place,
+        Batch batch = bundle.map(its -> its.hiding(cut.batch)).orElse(Batch.of(cut.batch));
+        PieceFiles files = new PieceFiles(place,
                 new CutReport(List.of(cut.batch), batch, cut.cutting, cut.names, List.of(), List.of()), cut.pages,
-                Bundle.EMPTY.fromSources().comments(), options.wanted())
+                Bundle.EMPTY.fromSources().comments(), options.wanted());
+        if (bundle.isPresent()) {
+            List<Finding> leaks = files.leaks(bundle.get().plan(), new BundleWords(bundle.get().folder()), console::isStopped);
+            findings.addAll(leaks);
+            if (!leaks.isEmpty() && !goOn) return false;
+        }
+        PieceFiles.Written written = files
                 .write(folder, (page, of) -> console.show(name + ": writing page " + page + " of " + of), console::isStopped);
         console.end(summary(cut) + ", in " + folder
                 + (written.isWhole() ? "," : ", stopped after " + written.pieces() + " of them,"));
-        return written.findings();
+        findings.addAll(written.findings());
+        return true;
     }
 }

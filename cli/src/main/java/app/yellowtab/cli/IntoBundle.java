@@ -15,6 +15,8 @@ import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.CutRules;
 import app.yellowtab.model.source.Source;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
 import app.yellowtab.store.BundleFolder;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -42,6 +44,10 @@ final class IntoBundle implements AutoCloseable {
         Bundle fresh = Bundle.EMPTY.withHeading(
                 CaseHeading.EMPTY.withTitle(NameReading.sectionTitle(String.valueOf(path.toAbsolutePath().getFileName()))));
         return new BundleFolder.Opened(BundleFolder.create(path, fresh), fresh);
+    }
+
+    Plan plan() {
+        return Planner.plan(bundle);
     }
 
     BundleFolder folder() {

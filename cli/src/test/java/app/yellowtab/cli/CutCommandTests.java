@@ -131,6 +131,27 @@ class CutCommandTests {
     }
 
     @Test
+    void piecesThatWouldSayWhatIsRedactedWaitForAWord() throws IOException {
+        Path batch = Pdfs.write(temp, "batch", 2, document -> {
+            say(document, document.getPage(0), "Quillfeather said");
+            say(document, document.getPage(1), "It was Quillfeather");
+        });
+        Path bundle = temp.resolve("Trial bundle");
+        assertThat(run(batch, "--every", "2", "--into", bundle, "--section", "Post")).isZero();
+        BundleFolder.Opened opened = BundleFolder.open(bundle);
+        try (BundleFolder folder = opened.folder()) {
+            PageKey first = opened.bundle().contents().allDocuments().getFirst().runs().getFirst().key(1);
+            folder.save(Redacting.redacted(opened.bundle(), first, List.of(new Area(0, 0, 300, 300)), "", false));
+        }
+        Path again = Files.copy(batch, temp.resolve("batch once more.pdf"));
+        assertThat(run(again, "--every", "2", "--into", bundle, "--section", "Again", "-o", to)).isEqualTo(3);
+        assertThat(err.toString()).contains("Page 2 of the batch says \"Quillfeather\", which is redacted on page", "--go-on");
+        assertThat(to).doesNotExist();
+        assertThat(run(again, "--every", "2", "--into", bundle, "--section", "Again", "-o", to, "--go-on")).isEqualTo(3);
+        assertThat(to.resolve("batch once more")).isDirectory();
+    }
+
+    @Test
     void theListShowsThePiecesAndWritesNothing() {
         assertThat(run(post, "--value-after", "invoice no.", "--blanks", "--list")).isZero();
         assertThat(out.toString().replace("\r", "")).isEqualTo("""

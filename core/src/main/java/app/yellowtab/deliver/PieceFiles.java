@@ -11,6 +11,8 @@ import app.yellowtab.files.Drafts;
 import app.yellowtab.files.FileNames;
 import app.yellowtab.files.Folders;
 import app.yellowtab.files.WorkFolder;
+import app.yellowtab.find.BundleWords;
+import app.yellowtab.find.PieceLeaks;
 import app.yellowtab.finding.DiskFull;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
@@ -75,6 +77,31 @@ public final class PieceFiles {
         this.comments = comments;
         this.wanted = wanted;
         this.words = new PieceWords(pages, report.cutting(), report.names(), report.batch().fileName());
+    }
+
+    /**
+     * {@return where the pieces would still say what is redacted in a bundle: on pages, in names, in e-mails}
+     *
+     * @param plan    of the bundle
+     * @param ofBundle its words
+     * @param stop    asked at every page
+     */
+    public List<Finding> leaks(Plan plan, BundleWords ofBundle, BooleanSupplier stop) {
+        List<PieceLeaks.Said> said = new ArrayList<>();
+        for (int i = 0; i < report.names().size(); i++) {
+            int piece = i;
+            said.add(new PieceLeaks.Said("The name of piece " + (i + 1), report.names().get(i).words()));
+            wanted.mails().filter(Mails::oneEach).ifPresent(mails -> {
+                said.add(new PieceLeaks.Said("The subject of the e-mail with piece " + (piece + 1),
+                        filled(mails.subject(), piece)));
+                said.add(new PieceLeaks.Said("The e-mail with piece " + (piece + 1), filled(mails.text(), piece)));
+            });
+        }
+        wanted.mails().filter(mails -> !mails.oneEach()).ifPresent(mails -> {
+            said.add(new PieceLeaks.Said("The subject of the e-mail", filled(mails.subject(), -1)));
+            said.add(new PieceLeaks.Said("The e-mail", filled(mails.text(), -1)));
+        });
+        return PieceLeaks.in(plan, ofBundle, report.cut(), new BundleWords(sources), said, stop);
     }
 
     /**

@@ -11,6 +11,7 @@ import app.yellowtab.cut.PieceNames;
 import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.find.BundleWords;
 import app.yellowtab.find.RedactedWords;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.leaf.ReferenceForm;
@@ -21,6 +22,7 @@ import app.yellowtab.model.Comments;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.CutRule;
 import app.yellowtab.model.cut.CutRules;
+import app.yellowtab.model.cut.NamePart;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.source.Source;
 import app.yellowtab.picture.PageRenderer;
@@ -144,6 +146,14 @@ class EveryDoorTests {
         List<BatchPage> read = BatchPages.read(place, source.id(), false, Progress.NONE, () -> false);
         CutRules rules = new CutRules(List.of(new CutRule.EveryPages(2, 1)), 1, List.of());
         Cutting cutting = Cutter.cut(read, rules, ByHand.NONE);
+        CutRules telling = new CutRules(rules.rules(), 1, List.of(new NamePart.Typed("What " + SECRET + " said")));
+        PieceFiles named = new PieceFiles(place, new CutReport(List.of(source), Batch.of(source), cutting,
+                PieceNames.of(read, cutting, telling, "S.pdf", false), List.of(), List.of()), read, Comments.KEPT,
+                new Wanted(true, Optional.of(Wanted.Mails.usual(true))));
+        assertThat(named.leaks(Planner.plan(bundle), new BundleWords(place), () -> false)).extracting(Finding::message)
+                .anyMatch(said -> said.startsWith("The name of piece 1 repeats"))
+                .anyMatch(said -> said.startsWith("The e-mail with piece 1 repeats"))
+                .anyMatch(said -> said.startsWith("Page 4 of the batch says \"" + SECRET));
         new PieceFiles(place, new CutReport(List.of(source), Redacting.alsoIn(bundle, Batch.of(source)), cutting,
                 PieceNames.of(read, cutting, rules, "S.pdf", false), List.of(), List.of()), read, Comments.KEPT,
                 new Wanted(true, Optional.of(Wanted.Mails.usual(true)))).write(to, Progress.NONE, () -> false);

@@ -13,10 +13,13 @@ import app.yellowtab.edit.cut.CutEdits;
 import app.yellowtab.edit.cut.PiecePlace;
 import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.files.FileNames;
+import app.yellowtab.find.BundleWords;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.contents.Document;
+import app.yellowtab.plan.Plan;
+import app.yellowtab.plan.Planner;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -43,6 +46,17 @@ public final class Making {
          */
         record Done(List<CutReport> reports, List<Path> folders, boolean isWhole, List<Finding> findings)
                 implements MakingState {}
+
+        /**
+         * Nothing was written: the pieces would still say what is redacted in the bundle.
+         *
+         * @param goOn writes them all the same
+         */
+        record Undecided(List<Finding> findings, Runnable goOn) implements MakingState {
+            public Undecided {
+                findings = List.copyOf(findings);
+            }
+        }
 
         /** Something went wrong; what was written before is in the folders. */
         record Failed(String message) implements MakingState {}
@@ -82,6 +96,10 @@ public final class Making {
      * step.
      */
     public void start(List<Shown> batches, Choice choice) {
+        start(batches, choice, false);
+    }
+
+    private void start(List<Shown> batches, Choice choice, boolean goOn) {
         if (state.get() instanceof MakingState.Running || batches.isEmpty()) return;
         if (choice.folder().isEmpty() && choice.newBundle().isEmpty()) {
             done(batches, choice, new MakingState.Done(
@@ -90,8 +108,14 @@ public final class Making {
             return;
         }
         Bundle bundle = workspace.bundle();
-        Jobs.Job job = workspace.jobs().start((progress, stop) -> write(batches, choice, bundle, progress, stop),
-                written -> done(batches, choice, written),
+        Jobs.Job job = workspace.jobs().start((progress, stop) -> {
+            List<Finding> leaks = goOn ? List.of() : leaks(batches, choice, bundle, progress, stop);
+            return leaks.isEmpty() ? write(batches, choice, bundle, progress, stop)
+                    : new MakingState.Undecided(leaks, () -> start(batches, choice, true));
+        }, made -> {
+            if (made instanceof MakingState.Done written) done(batches, choice, written);
+            else state.set(made);
+        },
                 failure -> state.set(new MakingState.Failed(
                         failure instanceof FindingException known ? known.getMessage() : Words.of("cut.unexpected"))));
         if (workspace.jobs().running().contains(job)) state.set(new MakingState.Running(job));
@@ -101,6 +125,16 @@ public final class Making {
     private static CutReport report(Bundle bundle, Shown shown, Choice choice) {
         return new CutReport(shown.sources(), Redacting.alsoIn(bundle, shown.batch()), shown.cutting(), shown.names(),
                 choice.documents().isPresent() ? choice.where().apply(shown) : List.of(), List.of());
+    }
+
+    /** {@return where files of pieces would still say what is redacted in the bundle} */
+    private List<Finding> leaks(List<Shown> batches, Choice choice, Bundle bundle, Consumer<Jobs.JobProgress> progress,
+            BooleanSupplier stop) {
+        progress.accept(new Jobs.JobProgress(Words.of("produce.lookingRedacted"), -1));
+        Plan plan = Planner.plan(bundle);
+        BundleWords words = new BundleWords(workspace.folder());
+        return batches.stream().flatMap(shown -> new PieceFiles(workspace.folder(), report(bundle, shown, choice), shown.pages(),
+                bundle.fromSources().comments(), choice.written()).leaks(plan, words, stop).stream()).toList();
     }
 
     private MakingState.Done write(List<Shown> batches, Choice choice, Bundle bundle, Consumer<Jobs.JobProgress> progress,

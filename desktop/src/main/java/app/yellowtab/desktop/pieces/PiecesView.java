@@ -148,14 +148,22 @@ public final class PiecesView extends VBox {
             case Making.MakingState.Ready ready -> {}
             case Making.MakingState.Running running -> result.getChildren().add(new RunningJob(running.job()));
             case Making.MakingState.Done done -> showDone(done);
+            case Making.MakingState.Undecided undecided -> showUndecided(undecided);
             case Making.MakingState.Failed failed ->
                     result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
         }
         Controls.show(results, !result.getChildren().isEmpty());
-        boolean ready = !(state instanceof Making.MakingState.Done);
+        boolean ready = !(state instanceof Making.MakingState.Done || state instanceof Making.MakingState.Undecided);
         Controls.show(choices, ready);
         Controls.show(action, ready);
         showLacking();
+    }
+
+    private void showUndecided(Making.MakingState.Undecided undecided) {
+        result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, Words.of("cut.undecided"), Styles.WRONG));
+        showFindings(undecided.findings());
+        result.getChildren()
+                .add(new HBox(8, Controls.button("cut.goOn", undecided.goOn()), Controls.button("cut.again", making::reset)));
     }
 
     private void showDone(Making.MakingState.Done done) {
@@ -184,7 +192,10 @@ public final class PiecesView extends VBox {
                 .add(Controls.button("cut.openFolder", () -> opener.open(done.folders().getFirst().toAbsolutePath())));
         buttons.getChildren().add(Controls.button("cut.again", making::reset));
         result.getChildren().add(buttons);
-        List<Finding> findings = done.findings().stream().sorted(Comparator.comparing(Finding::severity).reversed()).toList();
+        showFindings(done.findings().stream().sorted(Comparator.comparing(Finding::severity).reversed()).toList());
+    }
+
+    private void showFindings(List<Finding> findings) {
         findings.stream().limit(MOST_FINDINGS)
                 .forEach(finding -> result.getChildren().add(Controls.paragraph(finding.message(), Styles.NOTICE)));
         if (findings.size() > MOST_FINDINGS) result.getChildren()
