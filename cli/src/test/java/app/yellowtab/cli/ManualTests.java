@@ -22,7 +22,8 @@ class ManualTests extends AtTheCommandLine {
     private static final Pattern WORD = Pattern.compile("\"([^\"]*)\"|(\\S+)");
     /** What the examples read and write; they lie in a folder of their own here. */
     private static final Set<String> PLACES = Set.of("trial files", "trial.pdf", "matter", "bundle.pdf", "bundle (paper).pdf",
-            "post.pdf", "pieces", "sheets.pdf", "scan.pdf", "searchable", "some", "stamped");
+            "divided.pdf", "divided (volume A).pdf", "post.pdf", "pieces", "sheets.pdf", "scan.pdf", "searchable", "some",
+            "stamped");
 
     @TempDir
     private Path temp;

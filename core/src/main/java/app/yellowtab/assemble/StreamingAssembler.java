@@ -32,6 +32,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 
@@ -93,7 +94,9 @@ final class StreamingAssembler implements Assembler {
         Path name = delivery.name();
         LedgerPlace place = delivery.ledger();
         Path first = delivery.files().getFirst().target();
-        Path before = LedgerFinder.find(first, place.folders());
+        Path before = Stream.concat(delivery.files().stream().map(Delivery.File::target), Stream.of(name))
+                .map(target -> LedgerFinder.find(target, place.folders())).filter(Files::exists).findFirst()
+                .orElse(Ledger.beside(name));
         List<Draft> drafts = new ArrayList<>();
         EnclosedFiles files = new EnclosedFiles(delivery.files().getFirst().plan().enclosures(), sources, name, before);
         try {

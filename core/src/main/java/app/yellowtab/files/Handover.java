@@ -84,7 +84,7 @@ public final class Handover {
      * Makes changes.
      *
      * @param folder  where the journal lies meanwhile: that of the files that are asked for
-     * @param changes their drafts must be on the disk itself
+     * @param changes in the order in which they are made; their drafts are forced onto the disk before
      * @param pointer a folder that leads to the journal, where the next program looks; empty for none
      * @throws IOException if one cannot be made; all is as it was then, or {@link #pending} finds what is left to be done
      */
@@ -94,6 +94,7 @@ public final class Handover {
         List<Step> steps = changes.stream().map(change -> new Step(change.draft(), change.place(),
                 change.place().resolveSibling(BEGIN + UUID.randomUUID() + ASIDE), Files.exists(change.place()))).toList();
         Handover handover = new Handover(journal, steps, mover);
+        for (Change change : changes) if (change.draft().isPresent()) force(change.draft().get());
         if (pointer.isPresent()) write(pointer.get().resolve(name + POINTER), journal.toString());
         write(journal, handover.written());
         try {
@@ -233,9 +234,13 @@ public final class Handover {
     private static void write(Path file, String words) throws IOException {
         Path draft = Drafts.beside(file);
         Files.writeString(draft, words);
-        try (FileChannel channel = FileChannel.open(draft, StandardOpenOption.WRITE)) {
+        force(draft);
+        Drafts.move(draft, file);
+    }
+
+    private static void force(Path file) throws IOException {
+        try (FileChannel channel = FileChannel.open(file, StandardOpenOption.WRITE)) {
             channel.force(true);
         }
-        Drafts.move(draft, file);
     }
 }

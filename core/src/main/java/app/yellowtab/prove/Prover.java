@@ -9,6 +9,7 @@ import app.yellowtab.ledger.LedgerReader;
 import app.yellowtab.recognise.LazyRecogniser;
 import app.yellowtab.recognise.TextRecogniser;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -28,11 +29,12 @@ public interface Prover {
     Optional<Proof> prove(Path bundle, Path ledger, Progress progress, BooleanSupplier stop) throws FindingException;
 
     /**
-     * {@return all files that a ledger is of, in its order, as they lie beside one of them}
+     * {@return all files that a ledger is of, in its order, as they lie beside one of them; that alone where there is no ledger}
      *
      * @throws FindingException if the ledger cannot be read
      */
     static List<Path> filesOf(Path one, Path ledger) throws FindingException {
+        if (!Files.isReadable(ledger)) return List.of(one);
         try {
             Ledger read = LedgerReader.read(ledger);
             return read.files().size() == 1 ? List.of(one)

@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.produce;
 
 import app.yellowtab.assemble.Assembler;
+import app.yellowtab.assemble.Delivery;
 import app.yellowtab.assemble.Outcome;
 import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.FileDialogs;
@@ -20,7 +21,9 @@ import app.yellowtab.find.RedactedWords;
 import app.yellowtab.find.RedactedWords.Leak;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.leaf.Leaf;
+import app.yellowtab.leaf.Parting;
 import app.yellowtab.ledger.Ledger;
+import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.prove.Prover;
@@ -73,6 +76,7 @@ public final class ProduceStage extends StackPane implements StageView {
     private final CheckBox ledger = new CheckBox(Words.of("produce.ledger"));
     private final CheckBox goOn = new CheckBox(Words.of("produce.goOn"));
     private String suggestedBefore = "";
+    private Parting parting = Parting.NONE;
     /** What still says what is redacted, beside pages. */
     private List<Finding> gone = List.of();
     /** Whether somebody must look at something first. */
@@ -163,7 +167,10 @@ public final class ProduceStage extends StackPane implements StageView {
         boolean untouched = target.getText().equals(suggestedBefore);
         suggestedBefore = suggested;
         if (untouched) target.setText(suggested);
-        enable();
+        boolean sameFiles = plan.parting().equals(parting);
+        parting = plan.parting();
+        if (sameFiles) enable();
+        else showReplaced();
     }
 
     /** What has just come of it is at the end, and is brought into sight. */
@@ -176,12 +183,18 @@ public final class ProduceStage extends StackPane implements StageView {
         Optional<Path> asked = typed();
         Controls.show(replaces, false);
         // A network drive that does not answer must not hold the window up.
-        asked.ifPresent(file -> workspace.jobs().quietly(() -> Files.exists(file), there -> {
+        Plan plan = workspace.plan();
+        asked.ifPresent(file -> workspace.jobs().quietly(() -> isThere(plan, file), there -> {
             if (!typed().equals(asked)) return;
             boolean shown = there && !isProduced(file);
             replaces.setText(shown ? Words.of("produce.replaces") : "");
             Controls.show(replaces, shown);
         }));
+    }
+
+    /** {@return whether a file is there that would be written} */
+    private static boolean isThere(Plan plan, Path file) {
+        return Delivery.screen(plan, file, LedgerPlace.NONE).files().stream().map(Delivery.File::target).anyMatch(Files::exists);
     }
 
     private boolean isProduced(Path file) {
