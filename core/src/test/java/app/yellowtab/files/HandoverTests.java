@@ -3,6 +3,7 @@ package app.yellowtab.files;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.yellowtab.finding.FindingException;
 import java.io.IOException;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
@@ -108,5 +109,19 @@ class HandoverTests {
         for (Path journal : Handover.pendingIn(folder)) Handover.settle(journal, Drafts::move);
         assertThat(filesIn(folder)).containsExactly(Map.entry("one.pdf", "old one"),
                 Map.entry("three.pdf", "old three"));
+    }
+
+    @Test
+    void whereAnotherProgramIsStillAtItThatIsSaid() throws IOException {
+        List<Handover.Change> changes = changes(folder);
+        Path one = folder.resolve("one.pdf");
+        assertThatThrownBy(() -> Handover.make(folder, changes, Optional.empty(), killedAt(1))).isInstanceOf(Killed.class);
+        TargetLock.holding(List.of(one), () -> {
+            assertThatThrownBy(() -> Interrupted.finish(one, false)).isInstanceOf(FindingException.class)
+                    .hasMessageContaining("one.pdf and files that belong to it were being put into their places");
+            return one;
+        });
+        Interrupted.finish(one, false);
+        assertThat(filesIn(folder)).containsExactly(Map.entry("one.pdf", "new one"), Map.entry("two.pdf", "new two"));
     }
 }

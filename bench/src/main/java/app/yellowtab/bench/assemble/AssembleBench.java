@@ -1,13 +1,16 @@
 package app.yellowtab.bench.assemble;
 
 import app.yellowtab.assemble.Assembler;
+import app.yellowtab.assemble.Delivery;
 import app.yellowtab.bench.Corpus;
 import app.yellowtab.bench.Measure;
 import app.yellowtab.finding.Progress;
 import app.yellowtab.intake.FoundFolder;
 import app.yellowtab.intake.Intake;
 import app.yellowtab.ledger.Ledger;
+import app.yellowtab.ledger.LedgerPlace;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.Volumes;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.source.InPlace;
@@ -15,6 +18,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -26,6 +30,7 @@ import java.util.Locale;
 /** The complete bundle beside the bare copying of its bytes, and beside a naive merge, all in one run and in turn. */
 public final class AssembleBench {
     private static final int ROUNDS = 3;
+    private static final int VOLUMES = 3;
     /**
      * So often all is assembled before it is measured, so that it is not the compiler that is measured; the first time is told
      * apart.
@@ -36,6 +41,7 @@ public final class AssembleBench {
     private final List<Measure> copies = new ArrayList<>();
     private final List<Measure> safeCopies = new ArrayList<>();
     private final List<Measure> bundles = new ArrayList<>();
+    private final List<Measure> volumes = new ArrayList<>();
     private final List<Measure> merges = new ArrayList<>();
 
     /** @param folder for what is written; each kind of work has a file of its own there, which is gone before it begins */
@@ -47,7 +53,10 @@ public final class AssembleBench {
     /** Measures, and prints medians and ratios. */
     public void run() throws IOException {
         try (InPlace place = new InPlace(); NaiveMerge naive = new NaiveMerge(files, folder.resolve("naive.pdf"))) {
-            Plan plan = plan(files, place);
+            Bundle bundle = bundle(files, place);
+            Plan plan = Planner.plan(bundle);
+            Plan divided = Planner.plan(bundle.withLayout(bundle.layout().withVolumes(
+                    Volumes.atMost(Volumes.Division.PAGES, plan.pageCount() / VOLUMES + plan.pageCount() / 50))));
             Measure cold = Measure.of(() -> assemble(plan, place));
             for (int i = 1; i < WARM_UPS; i++) {
                 settle();
@@ -64,6 +73,8 @@ public final class AssembleBench {
                 settle();
                 bundles.add(Measure.of(() -> assemble(plan, place)));
                 settle();
+                volumes.add(Measure.of(() -> assemble(divided, place)));
+                settle();
                 double[] merged = naive.merge();
                 merges.add(new Measure(merged[0], merged[1], merged[1]));
             }
@@ -73,7 +84,9 @@ public final class AssembleBench {
             print("byte copy", copies);
             print("the same, on disk", safeCopies);
             print("complete bundle", bundles);
+            print(divided.parting().volumes().size() + " volumes of it", volumes);
             print("naive merge", merges);
+            System.out.printf(Locale.ROOT, "volumes to one file: %.2f%n", median(volumes) / median(bundles));
             System.out.printf(Locale.ROOT, "complete bundle, the first time in a new program: %.2f s%n", cold.seconds());
             System.out.printf(Locale.ROOT,
                     "complete bundle to naive merge: %.2f; %.0f microseconds a page; most of the heap in use after a "
@@ -85,15 +98,16 @@ public final class AssembleBench {
         }
     }
 
-    private static Plan plan(List<Path> files, InPlace place) {
+    private static Bundle bundle(List<Path> files, InPlace place) {
         Intake.Taken taken =
                 new Intake(place).bringIn(FoundFolder.of(files, new ArrayList<>()), Intake.Listener.NONE, () -> false);
         place.know(taken.sources());
-        return Planner.plan(Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents()));
+        return Bundle.EMPTY.withSources(taken.sources()).withContents(taken.contents());
     }
 
     private void assemble(Plan plan, InPlace place) throws IOException {
-        Assembler.standard().assemble(plan, place, folder.resolve("bundle.pdf"), Progress.NONE, () -> false);
+        Assembler.standard().deliver(Delivery.screen(plan, folder.resolve("bundle.pdf"), LedgerPlace.BESIDE), place,
+                Progress.NONE, () -> false);
     }
 
     /** Deletes what was written, so that no work pays for the disk's catching up with the one before. */
@@ -101,6 +115,9 @@ public final class AssembleBench {
         Path bundle = folder.resolve("bundle.pdf");
         for (Path file : List.of(bundle, Ledger.beside(bundle), folder.resolve("copy"), folder.resolve("naive.pdf")))
             Files.deleteIfExists(file);
+        try (DirectoryStream<Path> divided = Files.newDirectoryStream(folder, "bundle (volume *")) {
+            for (Path file : divided) Files.delete(file);
+        }
     }
 
     private long size() throws IOException {
