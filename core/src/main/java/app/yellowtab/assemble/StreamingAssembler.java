@@ -138,23 +138,26 @@ final class StreamingAssembler implements Assembler {
                 LedgerWriter ledger = new LedgerWriter(out, delivery.pages(), LedgerParts.sources(places.keySet(), sources),
                         LedgerParts.index(delivery), LedgerParts.bookmarks(files));
                 SourceSessions sessions =
-                        new SourceSessions(sources, files.stream().map(file -> file.output().leaves()).toList())) {
+                        new SourceSessions(sources, files.stream().map(file -> file.output().leaves()).toList());
+                Closing closing = new Closing()) {
             AssemblyRun.Shared shared = new AssemblyRun.Shared(sessions, report, (pages, total) -> {
                 done[0] = pages;
                 progress.report(pages, total);
             }, stop, ledger, places, limit);
             for (int number = 0; number < files.size(); number++) {
-                Path draft = drafts.get(number).path();
-                try (DraftFile pdf = opener.open(draft);
-                        AssemblyRun run = new AssemblyRun(delivery, number, done[0], pdf, shared)) {
+                DraftFile pdf = opener.open(drafts.get(number).path());
+                try (AssemblyRun run = new AssemblyRun(delivery, number, done[0], pdf, shared)) {
                     Optional<AssemblyRun.Made> its = run.write();
                     if (its.isEmpty()) return new Outcome.Stopped(done[0]);
                     made.add(its.get().file());
                     fonts.addAll(its.get().fonts());
+                } finally {
+                    closing.begin(pdf);
                 }
-                written.add(new Outcome.WrittenFile(files.get(number).target(), files.get(number).output().size(),
-                        Files.size(draft)));
             }
+            closing.await();
+            for (int number = 0; number < files.size(); number++) written.add(new Outcome.WrittenFile(
+                    files.get(number).target(), files.get(number).output().size(), Files.size(drafts.get(number).path())));
             Plan plan = files.getFirst().plan();
             ledger.end(fonts, made, LedgerParts.enclosed(plan),
                     String.valueOf(Ledger.filesBeside(delivery.name()).getFileName()));
