@@ -17,13 +17,13 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 
 /** What the user decides of a bundle before it is produced: pages of our own, and what comes over from the files. */
@@ -45,10 +45,10 @@ final class Choices extends VBox {
         cover.setOnAction(event -> edit(bundle -> bundle.withLayout(bundle.layout().withCover(cover.isSelected()))));
         agreement.setId("produce-agreement");
         agreement.setOnAction(event -> edit(bundle -> bundle.withLayout(bundle.layout().withAgreement(agreement.isSelected()))));
-        HBox between = new HBox(16);
+        FlowPane between = new FlowPane(16, 8);
         separators = radios(Separators.class, "separators", between,
                 kind -> edit(bundle -> bundle.withLayout(bundle.layout().withSeparators(kind))));
-        HBox marks = new HBox(16);
+        FlowPane marks = new FlowPane(16, 8);
         comments = radios(Comments.class, "comments", marks,
                 kind -> edit(bundle -> bundle.withFromSources(new FromSources(kind, bundle.fromSources().bookmarkLevels()))));
         levels.setId("produce-levels");
@@ -59,8 +59,7 @@ final class Choices extends VBox {
         });
         Label bookmarks = Controls.label(Words.of("produce.levels"), Styles.SMALL);
         bookmarks.setLabelFor(levels);
-        HBox row = new HBox(8, bookmarks, levels);
-        row.setAlignment(Pos.CENTER_LEFT);
+        FlowPane row = new FlowPane(8, 4, bookmarks, levels);
         Label files = Controls.label(Words.of("produce.files"), Styles.FORM_LABEL);
         VBox.setMargin(files, new Insets(8, 0, 0, 0));
         getChildren().addAll(Controls.label(Words.of("produce.pages"), Styles.FORM_LABEL), cover, agreement,
@@ -68,7 +67,7 @@ final class Choices extends VBox {
                 files, Controls.label(Words.of("produce.comments"), Styles.SMALL), marks, row);
     }
 
-    private static <E extends Enum<E>> Map<E, RadioButton> radios(Class<E> kinds, String name, HBox into, Consumer<E> chosen) {
+    private static <E extends Enum<E>> Map<E, RadioButton> radios(Class<E> kinds, String name, Pane into, Consumer<E> chosen) {
         Map<E, RadioButton> all = new EnumMap<>(kinds);
         ToggleGroup group = new ToggleGroup();
         for (E kind : Arrays.asList(kinds.getEnumConstants())) {

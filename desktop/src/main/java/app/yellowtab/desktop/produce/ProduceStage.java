@@ -61,7 +61,7 @@ public final class ProduceStage extends StackPane implements StageView {
     private final PaperChoices paper;
     private final VolumeChoices volumes;
     private final TextField target = new TextField();
-    private final Label replaces = Controls.label("", Styles.SMALL);
+    private final Label replaces = Controls.paragraph("", Styles.SMALL);
     private final Label summary = Controls.paragraph("", Styles.SMALL);
     private final ContentsTable contents = new ContentsTable();
     private final Leaks leaking;
@@ -150,6 +150,7 @@ public final class ProduceStage extends StackPane implements StageView {
         HBox row = new HBox(8, target, Controls.button("produce.choose", () -> dialogs.saveAs(Words.of("produce.file"),
                 typed().orElse(production.suggested())).ifPresent(path -> target.setText(path.toString()))));
         ledger.setId("produce-ledger");
+        ledger.setWrapText(true);
         return new VBox(8, Controls.label(Words.of("produce.file"), Styles.FORM_LABEL), row, replaces, ledger);
     }
 

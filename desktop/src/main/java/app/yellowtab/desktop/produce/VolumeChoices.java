@@ -14,13 +14,16 @@ import app.yellowtab.model.Volumes.Division;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.SpinnerValueFactory;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 
@@ -43,7 +46,6 @@ final class VolumeChoices extends VBox {
     private final Label where = Controls.label(Words.of("volumes.sections"), Styles.SMALL);
     private final Label sum = Controls.paragraph("", Styles.SMALL);
     private final Button anew = Controls.button("volumes.anew", () -> edit(volumes -> volumes.withKept(List.of())));
-    private final HBox row;
     private boolean showing;
 
     VolumeChoices(Workspace workspace) {
@@ -79,8 +81,15 @@ final class VolumeChoices extends VBox {
         cutLong.setOnAction(event -> edit(volumes -> volumes.withCutLong(cutLong.isSelected())));
         sum.setId("volumes-sum");
         anew.getStyleClass().add(Styles.QUIET);
-        row = new HBox(8, by, most, unit);
-        row.setAlignment(Pos.CENTER_LEFT);
+        most.setMinWidth(Region.USE_PREF_SIZE);
+        unit.setMinWidth(Region.USE_PREF_SIZE);
+        HBox limit = new HBox(8, most, unit);
+        limit.setAlignment(Pos.CENTER_LEFT);
+        // Where there is little room, the number stands below the choice.
+        FlowPane row = new FlowPane(8, 8, by, limit);
+        row.setRowValignment(VPos.CENTER);
+        row.setMinWidth(0);
+        row.setPrefWrapLength(0);
         getChildren().addAll(Controls.label(Words.of("volumes.title"), Styles.FORM_LABEL), row, cutLong, where, sections, sum,
                 anew);
     }
