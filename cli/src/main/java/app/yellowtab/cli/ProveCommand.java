@@ -3,6 +3,7 @@ package app.yellowtab.cli;
 import app.yellowtab.cli.option.Console;
 import app.yellowtab.cli.option.Exit;
 import app.yellowtab.finding.Finding;
+import app.yellowtab.finding.FindingException;
 import app.yellowtab.ledger.LedgerFinder;
 import app.yellowtab.prove.Proof;
 import app.yellowtab.prove.Prover;
@@ -52,7 +53,15 @@ final class ProveCommand implements Callable<Integer> {
         try (Console console = new Console(spec.commandLine().getOut(), spec.commandLine().getErr())) {
             Path its = ledger.orElse(ledgerOf(bundle));
             boolean holds = true;
-            for (Path file : all ? Prover.filesOf(bundle, its) : List.of(bundle)) holds &= holds(file, its, console);
+            for (Path file : all ? Prover.filesOf(bundle, its) : List.of(bundle)) {
+                try {
+                    holds &= holds(file, its, console);
+                } catch (FindingException unproved) {
+                    // The others are proved all the same.
+                    console.say(unproved.getMessage());
+                    holds = false;
+                }
+            }
             if (paper.isPresent())
                 holds = holds(paper.get(), ledgerOf(paper.get()), console) & holds && agree(paper.get(), console);
             return holds ? Exit.DONE : Exit.NOTHING;

@@ -108,15 +108,19 @@ class CutCommandTests {
         assertThat(err.toString()).contains("--rules stands beside no other rule.");
     }
 
+    private static void redactFirstPage(Path bundle, Area area) throws IOException {
+        BundleFolder.Opened opened = BundleFolder.open(bundle);
+        try (BundleFolder folder = opened.folder()) {
+            PageKey first = opened.bundle().contents().allDocuments().getFirst().runs().getFirst().key(1);
+            folder.save(Redacting.redacted(opened.bundle(), first, List.of(area), "", false));
+        }
+    }
+
     @Test
     void whatABundleHidesIsHiddenInItsPiecesToo() throws IOException {
         Path bundle = temp.resolve("Trial bundle");
         assertThat(run(post, "--every", "2", "--into", bundle, "--section", "Invoices")).isZero();
-        BundleFolder.Opened opened = BundleFolder.open(bundle);
-        try (BundleFolder folder = opened.folder()) {
-            PageKey first = opened.bundle().contents().allDocuments().getFirst().runs().getFirst().key(1);
-            folder.save(Redacting.redacted(opened.bundle(), first, List.of(new Area(10, 10, 180, 270)), "", false));
-        }
+        redactFirstPage(bundle, new Area(10, 10, 180, 270));
         Path again = Files.copy(post, temp.resolve("post once more.pdf"));
         assertThat(run(again, "--every", "2", "--into", bundle, "--section", "Again", "-o", to)).isZero();
         try (Stream<Path> files = Files.walk(to)) {
@@ -138,14 +142,11 @@ class CutCommandTests {
         });
         Path bundle = temp.resolve("Trial bundle");
         assertThat(run(batch, "--every", "2", "--into", bundle, "--section", "Post")).isZero();
-        BundleFolder.Opened opened = BundleFolder.open(bundle);
-        try (BundleFolder folder = opened.folder()) {
-            PageKey first = opened.bundle().contents().allDocuments().getFirst().runs().getFirst().key(1);
-            folder.save(Redacting.redacted(opened.bundle(), first, List.of(new Area(0, 0, 300, 300)), "", false));
-        }
+        redactFirstPage(bundle, new Area(0, 0, 300, 300));
         Path again = Files.copy(batch, temp.resolve("batch once more.pdf"));
         assertThat(run(again, "--every", "2", "--into", bundle, "--section", "Again", "-o", to)).isEqualTo(3);
-        assertThat(err.toString()).contains("Page 2 of the batch says \"Quillfeather\", which is redacted on page", "--go-on");
+        assertThat(err.toString()).contains("Page 2 of batch once more.pdf says \"Quillfeather\", which is redacted on page",
+                "--go-on");
         assertThat(to).doesNotExist();
         assertThat(run(again, "--every", "2", "--into", bundle, "--section", "Again", "-o", to, "--go-on")).isEqualTo(3);
         assertThat(to.resolve("batch once more")).isDirectory();

@@ -42,7 +42,7 @@ final class StreamingAssembler implements Assembler {
     static final Duration LIMIT = Duration.ofSeconds(90);
 
     private final DraftOpener opener;
-    private final Mover mover;
+    private final Handover.Mover mover;
     private final Duration limit;
 
     StreamingAssembler() {
@@ -56,7 +56,7 @@ final class StreamingAssembler implements Assembler {
      * @param mover  moves a draft into place; a test refuses, as Windows does while a viewer holds the target
      * @param limit  how long nothing may come from a source before it is given up
      */
-    StreamingAssembler(DraftOpener opener, Mover mover, Duration limit) {
+    StreamingAssembler(DraftOpener opener, Handover.Mover mover, Duration limit) {
         this.opener = opener;
         this.mover = mover;
         this.limit = limit;
@@ -112,7 +112,7 @@ final class StreamingAssembler implements Assembler {
             for (int i = 0; i < delivery.files().size(); i++)
                 changes.add(Handover.Change.put(drafts.get(i).path(), delivery.files().get(i).target()));
             for (Path over : VolumeFiles.left(delivery)) changes.add(Handover.Change.empty(over));
-            Handover.make(name.toAbsolutePath().getParent(), changes, place.folders().stream().findFirst(), mover::move);
+            Handover.make(name.toAbsolutePath().getParent(), changes, place.folders().stream().findFirst(), mover);
             if (place instanceof LedgerPlace.House its) its.takeIn(name);
             return outcome;
         } finally {
@@ -139,7 +139,7 @@ final class StreamingAssembler implements Assembler {
                         LedgerParts.index(delivery), LedgerParts.bookmarks(files));
                 SourceSessions sessions =
                         new SourceSessions(sources, files.stream().map(file -> file.output().leaves()).toList());
-                Closing closing = new Closing()) {
+                FileClosing closing = new FileClosing()) {
             AssemblyRun.Shared shared = new AssemblyRun.Shared(sessions, report, (pages, total) -> {
                 done[0] = pages;
                 progress.report(pages, total);
@@ -202,11 +202,5 @@ final class StreamingAssembler implements Assembler {
     @FunctionalInterface
     interface DraftOpener {
         DraftFile open(Path draft) throws IOException;
-    }
-
-    /** Moves a draft into place. */
-    @FunctionalInterface
-    interface Mover {
-        void move(Path draft, Path target) throws IOException;
     }
 }

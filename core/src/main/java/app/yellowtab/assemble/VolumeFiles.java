@@ -7,6 +7,7 @@ import app.yellowtab.ledger.LedgerReader;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.sets.Output;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -53,7 +54,7 @@ final class VolumeFiles {
         try (Stream<Path> files = Files.list(name.getParent())) {
             for (Path file : files.filter(file -> isVolumeOf(file, name) && !written.contains(file)).toList())
                 if (isOurs(file, delivery.ledger())) left.add(file);
-        } catch (IOException unreadable) {
+        } catch (IOException | UncheckedIOException unreadable) {
             LoggerFactory.getLogger(VolumeFiles.class).warn("it is not known which volumes were written before", unreadable);
         }
         return left;
@@ -64,10 +65,15 @@ final class VolumeFiles {
         return its.startsWith(stem(name) + BEGIN) && its.endsWith(END);
     }
 
-    private static boolean isOurs(Path file, LedgerPlace place) throws IOException {
+    private static boolean isOurs(Path file, LedgerPlace place) {
         Path ledger = LedgerFinder.find(file, place.folders());
         Optional<String> identity = LedgerFinder.asWritten(file);
-        return identity.isPresent() && Files.isRegularFile(ledger) && LedgerReader.read(ledger).files().stream()
-                .anyMatch(one -> one.output().equals("volume") && one.identity().equals(identity.get()));
+        try {
+            return identity.isPresent() && Files.isRegularFile(ledger) && LedgerReader.read(ledger).files().stream()
+                    .anyMatch(one -> one.output().equals("volume") && one.identity().equals(identity.get()));
+        } catch (IOException damaged) {
+            LoggerFactory.getLogger(VolumeFiles.class).warn("whether it is ours is not known: {}", file, damaged);
+            return false;
+        }
     }
 }

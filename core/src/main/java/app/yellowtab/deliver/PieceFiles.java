@@ -88,18 +88,19 @@ public final class PieceFiles {
      */
     public List<Finding> leaks(Plan plan, BundleWords ofBundle, BooleanSupplier stop) {
         List<PieceLeaks.Said> said = new ArrayList<>();
+        String of = " of " + report.batch().fileName();
         for (int i = 0; i < report.names().size(); i++) {
             int piece = i;
-            said.add(new PieceLeaks.Said("The name of piece " + (i + 1), report.names().get(i).words()));
+            said.add(new PieceLeaks.Said("The name of piece " + (i + 1) + of, report.names().get(i).words()));
             wanted.mails().filter(Mails::oneEach).ifPresent(mails -> {
-                said.add(new PieceLeaks.Said("The subject of the e-mail with piece " + (piece + 1),
+                said.add(new PieceLeaks.Said("The subject of the e-mail with piece " + (piece + 1) + of,
                         filled(mails.subject(), piece)));
-                said.add(new PieceLeaks.Said("The e-mail with piece " + (piece + 1), filled(mails.text(), piece)));
+                said.add(new PieceLeaks.Said("The e-mail with piece " + (piece + 1) + of, filled(mails.text(), piece)));
             });
         }
         wanted.mails().filter(mails -> !mails.oneEach()).ifPresent(mails -> {
-            said.add(new PieceLeaks.Said("The subject of the e-mail", filled(mails.subject(), -1)));
-            said.add(new PieceLeaks.Said("The e-mail", filled(mails.text(), -1)));
+            said.add(new PieceLeaks.Said("The subject of the e-mail with all pieces" + of, filled(mails.subject(), -1)));
+            said.add(new PieceLeaks.Said("The e-mail with all pieces" + of, filled(mails.text(), -1)));
         });
         return PieceLeaks.in(plan, ofBundle, report.cut(), new BundleWords(sources), said, stop);
     }

@@ -21,11 +21,13 @@ public final class VolumeEdits {
     /**
      * {@return the bundle with the volumes beginning again where they began when it was produced} Where it is divided by
      * something else by now, nothing is kept.
+     *
+     * @param starts where they began; none where the set for the screen was not produced, or is one file
      */
     public static Bundle kept(Bundle bundle, Volumes produced, List<Volumes.Start> starts) {
         Volumes now = bundle.layout().volumes();
         boolean isBounded = now.by() == Division.SIZE || now.by() == Division.PAGES;
-        return isBounded && now.by() == produced.by() && now.most() == produced.most()
+        return !starts.isEmpty() && isBounded && now.by() == produced.by() && now.most() == produced.most()
                 ? bundle.withLayout(bundle.layout().withVolumes(now.withKept(starts))) : bundle;
     }
 }

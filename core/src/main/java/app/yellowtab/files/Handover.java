@@ -4,6 +4,7 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
@@ -100,7 +101,11 @@ public final class Handover {
         try {
             handover.finish();
         } catch (IOException refused) {
-            handover.takeBack();
+            try {
+                handover.takeBack();
+            } catch (IOException held) {
+                refused.addSuppressed(held);
+            }
             throw refused;
         } finally {
             if (pointer.isPresent() && !Files.exists(journal)) Files.deleteIfExists(pointer.get().resolve(name + POINTER));
@@ -148,10 +153,15 @@ public final class Handover {
                 .filter(journal -> read(journal).stream().anyMatch(step -> step.place().equals(whole))).toList();
     }
 
+    /** Clears away what was there before, where a program was killed when all was in place. */
+    static void clearDone(Path folder) {
+        for (Path done : named(folder.toAbsolutePath(), DONE)) clear(done, read(done));
+    }
+
     /** {@return the journals that pointers in a folder lead to, and those in it} */
     public static List<Path> pendingIn(Path folder) {
         List<Path> journals = new ArrayList<>(journals(folder.toAbsolutePath()));
-        for (Path done : named(folder.toAbsolutePath(), DONE)) clear(done, read(done));
+        clearDone(folder);
         for (Path pointer : named(folder, POINTER)) {
             try {
                 Path journal = Path.of(Files.readString(pointer));
@@ -191,7 +201,7 @@ public final class Handover {
         try (Stream<Path> all = Files.list(folder)) {
             return all.filter(file -> String.valueOf(file.getFileName()).startsWith(BEGIN)
                     && String.valueOf(file.getFileName()).endsWith(ending)).sorted().toList();
-        } catch (IOException unreadable) {
+        } catch (IOException | UncheckedIOException unreadable) {
             LoggerFactory.getLogger(Handover.class).warn("not listed: {}", folder, unreadable);
             return List.of();
         }

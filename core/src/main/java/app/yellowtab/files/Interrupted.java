@@ -20,6 +20,9 @@ public final class Interrupted {
      * @throws FindingException if it cannot be finished now, or another program is still at it
      */
     public static void finish(Path place, boolean isHeld) throws FindingException {
+        Path folder = place.toAbsolutePath().getParent();
+        if (folder == null) return;
+        Handover.clearDone(folder);
         for (Path journal : Handover.pending(place)) {
             try {
                 if (isHeld) Handover.settle(journal, Drafts::move);
@@ -44,7 +47,7 @@ public final class Interrupted {
             for (Path journal : Handover.pendingIn(folder)) {
                 try {
                     finish(journal);
-                } catch (IOException later) {
+                } catch (IOException | RuntimeException later) {
                     LoggerFactory.getLogger(Interrupted.class).warn("not finished yet: {}", journal, later);
                 }
             }

@@ -123,6 +123,11 @@ public final class BundleWords {
         return page > lines.size() ? "" : lines.get(page - 1);
     }
 
+    /** {@return the name of a source's file} */
+    String fileName(SourceId id) {
+        return files.source(id).fileName();
+    }
+
     /**
      * {@return what comments on pages of one source say}
      *

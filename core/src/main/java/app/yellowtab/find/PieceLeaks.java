@@ -58,7 +58,7 @@ public final class PieceLeaks {
         for (int i = 0; i < pages.size() && !stop.getAsBoolean(); i++) {
             SourcePages page = pages.get(i);
             if (page.look().withheld().isPresent()) continue;
-            String name = i + 1 + " of the batch";
+            String name = page.first() + " of " + ofBatch.fileName(page.source());
             try {
                 Optional<BatchPage> read = ofBatch.page(page.source(), page.first());
                 if (read.isEmpty()) continue;

@@ -11,8 +11,12 @@ package app.yellowtab.leaf;
  * @param to    the number that its last counted leaf bears
  */
 public record PlannedVolume(String name, int of, int first, int last, String from, String to) {
+    /** The name of what stands in no section, where volumes are called by letters. */
+    public static final String FRONT = "front";
+
     /** {@return such as "Volume 2 of 3"} */
     public String title() {
+        if (name.equals(FRONT)) return "Front volume";
         return "Volume " + name + (of == 0 ? "" : " of " + of);
     }
 

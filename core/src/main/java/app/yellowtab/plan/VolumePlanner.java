@@ -24,7 +24,6 @@ import java.util.function.IntUnaryOperator;
 final class VolumePlanner {
     /** A volume that is filled less than this is not ended for a section's sake. */
     private static final double ENOUGH = 0.6;
-    private static final String FRONT = "front";
 
     private final Volumes volumes;
     private final List<Leaf> leaves;
@@ -164,6 +163,6 @@ final class VolumePlanner {
         for (PlannedEntry entry : entries)
             if (entry instanceof PlannedSection section && section.depth() == 0 && section.span().first() == first)
                 return section.label();
-        return FRONT;
+        return PlannedVolume.FRONT;
     }
 }

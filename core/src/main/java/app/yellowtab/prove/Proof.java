@@ -22,10 +22,15 @@ public record Proof(Path file, int pages, int rows, int bookmarks, int links, in
 
     /** {@return this, and what came of the proof of another file of the same production} */
     public Proof and(Proof other) {
-        List<Finding> both = new ArrayList<>(findings);
-        both.addAll(other.findings);
         return new Proof(file, pages + other.pages, rows + other.rows, bookmarks + other.bookmarks, links + other.links, enclosed,
-                both);
+                findings).with(other.findings);
+    }
+
+    /** {@return this with more that is wrong} */
+    Proof with(List<Finding> more) {
+        List<Finding> all = new ArrayList<>(findings);
+        all.addAll(more);
+        return new Proof(file, pages, rows, bookmarks, links, enclosed, all);
     }
 
     /** {@return whether nothing is wrong} */

@@ -11,6 +11,7 @@ import app.yellowtab.recognise.TextRecogniser;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -45,21 +46,30 @@ public interface Prover {
     }
 
     /**
-     * Proves several files of one ledger; what is found says in which.
+     * Proves several files of one ledger; what is found says in which. One that is not there, or cannot be read, is a finding,
+     * and the others are proved all the same.
      *
      * @param files at least one
-     * @return as of one file
-     * @throws FindingException if one of the files, or the ledger, cannot be read
+     * @return as of one file; empty if it was stopped
+     * @throws FindingException if none of them, or not their ledger, can be read
      */
     default Optional<Proof> proveAll(List<Path> files, Path ledger, Progress progress, BooleanSupplier stop)
             throws FindingException {
         Optional<Proof> all = Optional.empty();
+        List<Finding> missing = new ArrayList<>();
+        Optional<FindingException> failure = Optional.empty();
         for (Path file : files) {
-            Optional<Proof> one = prove(file, ledger, progress, stop);
-            if (one.isEmpty()) return one;
-            all = Optional.of(all.map(before -> before.and(one.get())).orElse(one.get()));
+            try {
+                Optional<Proof> one = prove(file, ledger, progress, stop);
+                if (one.isEmpty()) return one;
+                all = Optional.of(all.map(before -> before.and(one.get())).orElse(one.get()));
+            } catch (FindingException unproved) {
+                failure = Optional.of(unproved);
+                missing.add(unproved.finding());
+            }
         }
-        return all;
+        if (all.isEmpty() && failure.isPresent()) throw failure.get();
+        return all.map(proof -> proof.with(missing));
     }
 
     /** Proves a bundle against the ledger beside it. */

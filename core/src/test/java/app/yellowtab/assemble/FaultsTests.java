@@ -3,6 +3,7 @@ package app.yellowtab.assemble;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.yellowtab.files.Handover;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.FindingException;
 import app.yellowtab.finding.Progress;
@@ -71,7 +72,7 @@ class FaultsTests {
         }
     }
 
-    private static StreamingAssembler moving(StreamingAssembler.Mover mover) {
+    private static StreamingAssembler moving(Handover.Mover mover) {
         return new StreamingAssembler(DraftFile::open, mover, LONG);
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.yellowtab.deliver.BundleSets;
 import app.yellowtab.deliver.Producing;
 import app.yellowtab.edit.Edits;
+import app.yellowtab.edit.VolumeEdits;
 import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Progress;
@@ -18,6 +19,7 @@ import app.yellowtab.model.run.SourcePages;
 import app.yellowtab.output.DraftFile;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
+import app.yellowtab.prove.Proof;
 import app.yellowtab.prove.Prover;
 import app.yellowtab.testing.Folder;
 import app.yellowtab.testing.Pdfs;
@@ -294,5 +296,26 @@ class VolumesTests extends OneSource {
             deliver(three);
             assertThat(names()).isEqualTo(before);
         }
+    }
+
+    @Test
+    void whereAVolumeIsMissingTheOthersAreProvedAndItIsNamed() throws IOException {
+        Outcome.Written written = deliver(plan(Volumes.by(Division.SECTIONS)));
+        List<Path> files = written.files().stream().map(Outcome.WrittenFile::file).toList();
+        Files.delete(files.getFirst());
+        Proof proof = Prover.standard().proveAll(files, Ledger.beside(target), Progress.NONE, () -> false).orElseThrow();
+        assertThat(proof.pages()).isEqualTo(4);
+        assertThat(proof.findings()).singleElement()
+                .satisfies(missing -> assertThat(missing.message()).startsWith("bundle (volume 1).pdf cannot be proved"));
+    }
+
+    @Test
+    void whatIsProducedOnPaperAloneLeavesVolumesWhereTheyBegan() throws IOException {
+        Volumes pages = Volumes.atMost(Division.PAGES, 11);
+        Volumes kept = pages.withKept(plan(pages).starts());
+        Bundle before = bundle.withLayout(bundle.layout().withVolumes(kept));
+        Producing.Produced paper = new Producing(Assembler.standard(), place, Progress.NONE, Progress.NONE, () -> false)
+                .produce(before, BundleSets.PAPER, LocalDateTime.now(), target, LedgerPlace.BESIDE, false);
+        assertThat(VolumeEdits.kept(before, kept, paper.starts()).layout().volumes()).isEqualTo(kept);
     }
 }

@@ -151,9 +151,9 @@ class EveryDoorTests {
                 PieceNames.of(read, cutting, telling, "S.pdf", false), List.of(), List.of()), read, Comments.KEPT,
                 new Wanted(true, Optional.of(Wanted.Mails.usual(true))));
         assertThat(named.leaks(Planner.plan(bundle), new BundleWords(place), () -> false)).extracting(Finding::message)
-                .anyMatch(said -> said.startsWith("The name of piece 1 repeats"))
-                .anyMatch(said -> said.startsWith("The e-mail with piece 1 repeats"))
-                .anyMatch(said -> said.startsWith("Page 4 of the batch says \"" + SECRET));
+                .anyMatch(said -> said.startsWith("The name of piece 1 of S.pdf repeats"))
+                .anyMatch(said -> said.startsWith("The e-mail with piece 1 of S.pdf repeats"))
+                .anyMatch(said -> said.startsWith("Page 4 of S.pdf says \"" + SECRET));
         new PieceFiles(place, new CutReport(List.of(source), Redacting.alsoIn(bundle, Batch.of(source)), cutting,
                 PieceNames.of(read, cutting, rules, "S.pdf", false), List.of(), List.of()), read, Comments.KEPT,
                 new Wanted(true, Optional.of(Wanted.Mails.usual(true)))).write(to, Progress.NONE, () -> false);

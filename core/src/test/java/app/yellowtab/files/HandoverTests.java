@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.yellowtab.finding.FindingException;
 import java.io.IOException;
+import java.io.Writer;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Properties;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
@@ -123,5 +125,21 @@ class HandoverTests {
         });
         Interrupted.finish(one, false);
         assertThat(filesIn(folder)).containsExactly(Map.entry("one.pdf", "new one"), Map.entry("two.pdf", "new two"));
+    }
+
+    @Test
+    void whatWasThereBeforeIsClearedAwayLaterWhereItCouldNotBeAtOnce() throws IOException {
+        Path aside = Files.writeString(folder.resolve(".yellowtab-1.aside"), "old one");
+        Path one = Files.writeString(folder.resolve("one.pdf"), "new one");
+        Properties done = new Properties();
+        done.setProperty("0.draft", "");
+        done.setProperty("0.place", one.toString());
+        done.setProperty("0.aside", aside.toString());
+        done.setProperty("0.wasThere", "true");
+        try (Writer out = Files.newBufferedWriter(folder.resolve(".yellowtab-1.done"))) {
+            done.store(out, "");
+        }
+        Interrupted.finish(one, false);
+        assertThat(filesIn(folder)).containsExactly(Map.entry("one.pdf", "new one"));
     }
 }

@@ -134,7 +134,8 @@ public final class Making {
         Plan plan = Planner.plan(bundle);
         BundleWords words = new BundleWords(workspace.folder());
         return batches.stream().flatMap(shown -> new PieceFiles(workspace.folder(), report(bundle, shown, choice), shown.pages(),
-                bundle.fromSources().comments(), choice.written()).leaks(plan, words, stop).stream()).toList();
+                bundle.fromSources().comments(),
+                choice.folder().isPresent() ? choice.written() : Wanted.FILES).leaks(plan, words, stop).stream()).toList();
     }
 
     private MakingState.Done write(List<Shown> batches, Choice choice, Bundle bundle, Consumer<Jobs.JobProgress> progress,

@@ -2,6 +2,7 @@ package app.yellowtab.desktop.clash;
 
 import app.yellowtab.desktop.look.Controls;
 import app.yellowtab.desktop.look.FileDialogs;
+import app.yellowtab.desktop.look.InWords;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -17,7 +18,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import javafx.util.Subscription;
 
 /** The numbers that pages carried before, each series with what can be done about it. */
@@ -73,17 +73,7 @@ public final class OldSide extends VBox {
                         series.differing() == 0 ? Styles.SMALL : Styles.NOTICE);
         ChoiceBox<Handling> handling = new ChoiceBox<>();
         handling.getItems().setAll(Handling.values());
-        handling.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Handling value) {
-                return value == null ? Words.of("old.undecided") : Words.of("old." + value.name());
-            }
-
-            @Override
-            public Handling fromString(String text) {
-                throw new UnsupportedOperationException("nothing is typed here");
-            }
-        });
+        handling.setConverter(new InWords<>(value -> Words.of("old." + value.name()), Words.of("old.undecided")));
         if (series.isDecided()) handling.setValue(series.numbers().handling());
         handling.setMaxWidth(Double.MAX_VALUE);
         handling.setOnAction(event -> {

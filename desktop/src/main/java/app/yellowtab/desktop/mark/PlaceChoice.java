@@ -1,11 +1,11 @@
 package app.yellowtab.desktop.mark;
 
+import app.yellowtab.desktop.look.InWords;
 import app.yellowtab.mark.Spot;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.control.ChoiceBox;
-import javafx.util.StringConverter;
 
 /** The nine places of a page in words. */
 public final class PlaceChoice extends ChoiceBox<PlaceChoice.Where> {
@@ -20,17 +20,7 @@ public final class PlaceChoice extends ChoiceBox<PlaceChoice.Where> {
         List<Where> all = new ArrayList<>();
         for (Spot.Row row : Spot.Row.values()) for (Spot.Column column : Spot.Column.values()) all.add(new Where(row, column));
         getItems().setAll(all);
-        setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Where where) {
-                return where == null ? "" : NumberWords.place(new Spot(where.row(), where.column(), 0, 0));
-            }
-
-            @Override
-            public Where fromString(String text) {
-                throw new UnsupportedOperationException("nothing is typed here");
-            }
-        });
+        setConverter(new InWords<>(where -> NumberWords.place(new Spot(where.row(), where.column(), 0, 0))));
         setOnAction(event -> {
             if (!showing && getValue() != null)
                 chosen.accept(new Spot(getValue().row(), getValue().column(), Spot.STANDARD.across(), Spot.STANDARD.down()));

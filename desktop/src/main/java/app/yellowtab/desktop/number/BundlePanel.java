@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.number;
 
 import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.InWords;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.mark.NumberState;
@@ -10,7 +11,6 @@ import app.yellowtab.model.number.BundleNumber;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -20,7 +20,6 @@ import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** How the numbers are counted and written that run through a bundle. */
 final class BundlePanel extends VBox {
@@ -40,7 +39,7 @@ final class BundlePanel extends VBox {
         this.desk = desk;
         style.setId("number-style");
         style.getItems().setAll(NumberStyle.values());
-        style.setConverter(converter(NumberWords::style));
+        style.setConverter(new InWords<>(NumberWords::style));
         style.setOnAction(event -> {
             if (!showing && style.getValue() != null) desk.number(number -> number.withStyle(style.getValue()));
         });
@@ -57,7 +56,7 @@ final class BundlePanel extends VBox {
         total.setId("number-total");
         total.setOnAction(event -> desk.number(number -> number.withTotal(total.isSelected())));
         front.setId("number-front");
-        front.setConverter(converter(own -> own.map(NumberWords::style).orElse(Words.of("number.frontNone"))));
+        front.setConverter(new InWords<>(own -> own.map(NumberWords::style).orElse(Words.of("number.frontNone"))));
         front.setOnAction(event -> {
             if (!showing && front.getValue() != null) desk.number(number -> number.withFront(front.getValue()));
         });
@@ -77,20 +76,6 @@ final class BundlePanel extends VBox {
         HBox row = new HBox(8, nodes);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
-    }
-
-    private static <T> StringConverter<T> converter(Function<T, String> words) {
-        return new StringConverter<>() {
-            @Override
-            public String toString(T value) {
-                return value == null ? "" : words.apply(value);
-            }
-
-            @Override
-            public T fromString(String text) {
-                throw new UnsupportedOperationException("nothing is typed here");
-            }
-        };
     }
 
     void show(NumberState state) {

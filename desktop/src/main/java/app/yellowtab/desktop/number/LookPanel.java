@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.number;
 
 import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.InWords;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.mark.NumberState;
@@ -14,7 +15,6 @@ import app.yellowtab.pdf.SystemFaces;
 import app.yellowtab.pdf.Typeface;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 import java.util.function.IntConsumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.ChoiceBox;
@@ -26,7 +26,6 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
-import javafx.util.StringConverter;
 
 /** How marks look: typeface, size, colour, what they stand on, how much shows through, how they are turned. */
 final class LookPanel extends GridPane {
@@ -52,7 +51,7 @@ final class LookPanel extends GridPane {
         setVgap(8);
         face.setId("number-face");
         face.getItems().setAll(Typeface.values());
-        face.setConverter(words(LookPanel::name));
+        face.setConverter(new InWords<>(LookPanel::name));
         face.setMaxWidth(Double.MAX_VALUE);
         face.setOnShowing(event -> findOthers(workspace));
         face.setOnAction(event -> {
@@ -66,7 +65,7 @@ final class LookPanel extends GridPane {
         });
         ground.setId("number-ground");
         ground.getItems().setAll(Ground.values());
-        ground.setConverter(words(each -> Words.of("number.ground." + each.name())));
+        ground.setConverter(new InWords<>(each -> Words.of("number.ground." + each.name())));
         ground.setOnAction(event -> {
             if (!showing && ground.getValue() != null) desk.look(look -> look.withGround(ground.getValue()));
         });
@@ -98,20 +97,6 @@ final class LookPanel extends GridPane {
         spinner.valueProperty().addListener((value, before, now) -> {
             if (!showing && now != null) take.accept(now);
         });
-    }
-
-    private static <T> StringConverter<T> words(Function<T, String> words) {
-        return new StringConverter<>() {
-            @Override
-            public String toString(T value) {
-                return value == null ? "" : words.apply(value);
-            }
-
-            @Override
-            public T fromString(String text) {
-                throw new UnsupportedOperationException("nothing is typed here");
-            }
-        };
     }
 
     private static String name(Face face) {

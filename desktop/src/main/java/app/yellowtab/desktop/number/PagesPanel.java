@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.number;
 
 import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.InWords;
 import app.yellowtab.desktop.look.Segments;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
@@ -29,7 +30,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.cell.CheckBoxListCell;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Which pages bear the chosen marks. */
 final class PagesPanel extends VBox {
@@ -65,17 +65,7 @@ final class PagesPanel extends VBox {
         });
         list.setId("number-entries");
         list.setPrefHeight(LIST_HEIGHT);
-        list.setCellFactory(CheckBoxListCell.forListView(this::isTicked, new StringConverter<>() {
-            @Override
-            public String toString(Choice choice) {
-                return choice.words();
-            }
-
-            @Override
-            public Choice fromString(String text) {
-                throw new UnsupportedOperationException("nothing is typed here");
-            }
-        }));
+        list.setCellFactory(CheckBoxListCell.forListView(this::isTicked, new InWords<>(choice -> choice.words())));
         FlowPane boxes = new FlowPane(14, 6);
         for (PageKind kind : PageKind.values()) {
             CheckBox box = new CheckBox(Words.of("number.not." + kind.name()));

@@ -1,5 +1,6 @@
 package app.yellowtab.desktop.produce;
 
+import app.yellowtab.desktop.look.InWords;
 import app.yellowtab.leaf.PlannedEntry;
 import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
 import app.yellowtab.leaf.PlannedEntry.PlannedSection;
@@ -13,7 +14,6 @@ import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.control.ListView;
 import javafx.scene.control.cell.CheckBoxListCell;
-import javafx.util.StringConverter;
 
 /** A list of sections and documents, of which some are ticked. */
 final class EntryTicks extends ListView<EntryTicks.Choice> {
@@ -32,17 +32,7 @@ final class EntryTicks extends ListView<EntryTicks.Choice> {
         this.take = take;
         setId(id);
         setPrefHeight(HEIGHT);
-        setCellFactory(CheckBoxListCell.forListView(this::isTicked, new StringConverter<>() {
-            @Override
-            public String toString(Choice choice) {
-                return choice.words();
-            }
-
-            @Override
-            public Choice fromString(String text) {
-                throw new UnsupportedOperationException("nothing is typed here");
-            }
-        }));
+        setCellFactory(CheckBoxListCell.forListView(this::isTicked, new InWords<>(choice -> choice.words())));
     }
 
     private BooleanProperty isTicked(Choice choice) {

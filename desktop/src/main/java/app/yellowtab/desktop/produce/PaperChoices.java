@@ -2,43 +2,32 @@ package app.yellowtab.desktop.produce;
 
 import app.yellowtab.deliver.BundleSets;
 import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.InWords;
 import app.yellowtab.desktop.look.Segments;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Workspace;
-import app.yellowtab.leaf.PlannedEntry;
-import app.yellowtab.leaf.PlannedEntry.PlannedDocument;
-import app.yellowtab.leaf.PlannedEntry.PlannedSection;
 import app.yellowtab.model.Bundle;
 import app.yellowtab.model.PaperSet;
 import app.yellowtab.model.PaperSet.Beginning;
-import app.yellowtab.model.entry.EntryId;
 import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.sets.Binder;
 import app.yellowtab.sets.Output;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.SimpleBooleanProperty;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListView;
 import javafx.scene.control.Spinner;
 import javafx.scene.control.TextField;
-import javafx.scene.control.cell.CheckBoxListCell;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Which sets are produced, and what only the one has that is printed. */
 final class PaperChoices extends VBox {
@@ -105,17 +94,7 @@ final class PaperChoices extends VBox {
         ChoiceBox<Beginning> choice = new ChoiceBox<>();
         choice.setId(key.replace('.', '-'));
         choice.getItems().setAll(Beginning.values());
-        choice.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Beginning value) {
-                return value == null ? "" : Words.of(key + "." + value.name());
-            }
-
-            @Override
-            public Beginning fromString(String text) {
-                throw new UnsupportedOperationException("nothing is typed here");
-            }
-        });
+        choice.setConverter(new InWords<>(value -> Words.of(key + "." + value.name())));
         choice.setOnAction(event -> {
             if (!showing && choice.getValue() != null) take.accept(choice.getValue());
         });

@@ -75,6 +75,7 @@ public final class ProduceStage extends StackPane implements StageView {
     private final Subscription subscription;
     private final CheckBox ledger = new CheckBox(Words.of("produce.ledger"));
     private final CheckBox goOn = new CheckBox(Words.of("produce.goOn"));
+    private final CheckBox goOnLarge = new CheckBox(Words.of("produce.goOnLarge"));
     private String suggestedBefore = "";
     private Parting parting = Parting.NONE;
     /** What still says what is redacted, beside pages. */
@@ -103,10 +104,12 @@ public final class ProduceStage extends StackPane implements StageView {
         goOn.setId("produce-go-on");
         goOn.setWrapText(true);
         goOn.setOnAction(event -> enable());
+        goOnLarge.setId("produce-go-on-large");
+        goOnLarge.setWrapText(true);
         VBox card =
                 new VBox(16, Controls.label(Words.of("produce.title"), Styles.TITLE), summary, again, contents, choices, paper,
                         volumes,
-                        file(), notes, produce, leaks, goOn, result);
+                        file(), notes, produce, leaks, goOn, goOnLarge, result);
         card.getStyleClass().add(Styles.CARD);
         card.setMaxSize(560, Region.USE_PREF_SIZE);
         StackPane room = new StackPane(card);
@@ -207,7 +210,7 @@ public final class ProduceStage extends StackPane implements StageView {
     private void showLeaks(RedactedWords.Found found) {
         if (!found.leaks().stream().map(Leak::finding).toList().equals(gone)) goOn.setSelected(false);
         gone = found.leaks().stream().map(Leak::finding).toList();
-        Controls.show(goOn, !gone.isEmpty() || isRefused());
+        Controls.show(goOn, !gone.isEmpty());
         enable();
     }
 
@@ -234,7 +237,8 @@ public final class ProduceStage extends StackPane implements StageView {
     }
 
     private void start() {
-        typed().ifPresent(file -> production.start(file, paper.sets(), goOn.isSelected(), ledger.isSelected()));
+        typed().ifPresent(file -> production.start(file, paper.sets(),
+                new Production.Consent(goOn.isSelected(), goOnLarge.isSelected()), ledger.isSelected()));
     }
 
     private void show(Production.ProductionState state) {
@@ -250,7 +254,8 @@ public final class ProduceStage extends StackPane implements StageView {
             case Production.ProductionState.Failed failed ->
                     result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, failed.message(), Styles.WRONG));
         }
-        Controls.show(goOn, !gone.isEmpty() || isRefused());
+        Controls.show(goOnLarge, isRefused());
+        goOnLarge.setSelected(false);
         showReplaced();
     }
 

@@ -21,7 +21,6 @@ import app.yellowtab.model.Bundle;
 import app.yellowtab.model.CaseHeading;
 import app.yellowtab.model.Volumes;
 import app.yellowtab.picture.PageRenderer;
-import app.yellowtab.plan.Plan;
 import app.yellowtab.plan.Planner;
 import app.yellowtab.prove.SetsProof;
 import app.yellowtab.store.BundleFolder;
@@ -63,6 +62,16 @@ final class Production {
         record Failed(String message, boolean mayGoOn) implements ProductionState {}
     }
 
+    /**
+     * What a bundle is produced in spite of.
+     *
+     * @param telling that something other than words on pages still says what is redacted
+     * @param large   that a volume will be larger than asked for
+     */
+    record Consent(boolean telling, boolean large) {
+        static final Consent NONE = new Consent(false, false);
+    }
+
     private final Workspace workspace;
     private final Assembler assembler;
     private final PageRenderer renderer;
@@ -101,14 +110,14 @@ final class Production {
      * Begins to produce the bundle as it is now; edits made meanwhile are not in it. Words on pages that are redacted elsewhere
      * must be decided before.
      *
-     * @param goOn   whether it is produced although something else still says what is redacted
+     * @param consent what it is produced in spite of
      * @param beside whether its ledger goes beside it; otherwise into the bundle folder
      */
-    void start(Path target, BundleSets sets, boolean goOn, boolean beside) {
+    void start(Path target, BundleSets sets, Consent consent, boolean beside) {
         if (state.get() instanceof ProductionState.Running) return;
         Bundle bundle = workspace.bundle();
         long begun = System.nanoTime();
-        Jobs.Job job = workspace.jobs().start((progress, stop) -> produce(bundle, target, sets, goOn, beside, progress, stop),
+        Jobs.Job job = workspace.jobs().start((progress, stop) -> produce(bundle, target, sets, consent, beside, progress, stop),
                 done -> {
                     if (done.outcome() instanceof Outcome.Written written) {
                         workspace.learn(done.kept());
@@ -125,19 +134,19 @@ final class Production {
         if (workspace.jobs().running().contains(job)) state.set(new ProductionState.Running(job));
     }
 
-    private Done produce(Bundle bundle, Path target, BundleSets sets, boolean goOn, boolean beside,
+    private Done produce(Bundle bundle, Path target, BundleSets sets, Consent consent, boolean beside,
             Consumer<Jobs.JobProgress> progress,
             BooleanSupplier stop)
             throws IOException {
         LocalDateTime now = LocalDateTime.now();
         progress.accept(new Jobs.JobProgress(Words.of("produce.lookingRedacted"), -1));
-        RedactedWords.in(bundle, Planner.plan(bundle, now), words, stop).refuseUndecided(goOn, target);
+        RedactedWords.in(bundle, Planner.plan(bundle, now), words, stop).refuseUndecided(consent.telling(), target);
         LedgerPlace ledgers =
                 beside ? LedgerPlace.BESIDE : new LedgerPlace.House(BundleFolder.produced(workspace.folder().path()), now);
         Producing.Produced produced = new Producing(assembler, workspace.folder(),
                 (done, total) -> report(done, total, "produce.weighing", progress),
                 (done, total) -> report(done, total, "produce.page", progress), stop)
-                .produce(bundle, sets, now, target, ledgers, goOn);
+                .produce(bundle, sets, now, target, ledgers, consent.large());
         Outcome outcome = produced.outcome();
         Volumes volumes = bundle.layout().volumes();
         UnaryOperator<Bundle> kept = later -> VolumeEdits.kept(later, volumes, produced.starts());

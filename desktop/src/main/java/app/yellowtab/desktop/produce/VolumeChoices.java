@@ -1,6 +1,7 @@
 package app.yellowtab.desktop.produce;
 
 import app.yellowtab.desktop.look.Controls;
+import app.yellowtab.desktop.look.InWords;
 import app.yellowtab.desktop.look.Styles;
 import app.yellowtab.desktop.look.Words;
 import app.yellowtab.desktop.work.Workspace;
@@ -25,7 +26,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** How the set for the screen is divided into files. */
 final class VolumeChoices extends VBox {
@@ -55,21 +55,13 @@ final class VolumeChoices extends VBox {
         by.setPrefWidth(CHOICE_WIDTH);
         by.setMinWidth(CHOICE_WIDTH);
         by.getItems().setAll(Division.values());
-        by.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Division value) {
-                return value == null ? "" : Words.of("volumes.by." + value.name());
-            }
-
-            @Override
-            public Division fromString(String text) {
-                throw new UnsupportedOperationException("nothing is typed here");
-            }
-        });
+        by.setConverter(new InWords<>(value -> Words.of("volumes.by." + value.name())));
         by.setOnAction(event -> {
             if (!showing && by.getValue() != null) edit(before -> beginning(by.getValue(), before));
         });
+        by.setAccessibleText(Words.of("volumes.title"));
         most.setId("volumes-most");
+        most.setAccessibleText(Words.of("volumes.most"));
         most.setEditable(true);
         Controls.takeEnter(most);
         most.setPrefWidth(100);

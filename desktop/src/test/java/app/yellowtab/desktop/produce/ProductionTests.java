@@ -27,7 +27,6 @@ import app.yellowtab.model.Separators;
 import app.yellowtab.picture.PageRenderer;
 import app.yellowtab.picture.PictureFiles;
 import app.yellowtab.plan.Plan;
-import app.yellowtab.sets.Output;
 import app.yellowtab.store.BundleFolder;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -86,10 +85,10 @@ class ProductionTests {
         Outcome.Written written = written(target, 5);
         when(assembler.deliver(any(), any(), any(), any())).thenReturn(written);
         Plan planned = workspace.plan();
-        production.start(target, BundleSets.SCREEN, false, true);
+        production.start(target, BundleSets.SCREEN, Production.Consent.NONE, true);
         assertThat(production.stateProperty().get()).isInstanceOf(Production.ProductionState.Running.class);
         workspace.edit(bundle -> bundle.withLayout(new Layout(false, Separators.TITLED)));
-        production.start(temp.resolve("second.pdf"), BundleSets.SCREEN, false, true);
+        production.start(temp.resolve("second.pdf"), BundleSets.SCREEN, Production.Consent.NONE, true);
         finish();
         ArgumentCaptor<Delivery> asked = ArgumentCaptor.forClass(Delivery.class);
         verify(assembler).deliver(asked.capture(), any(), any(), any());
@@ -107,7 +106,7 @@ class ProductionTests {
             call.<Progress>getArgument(2).report(3, 5);
             return call.<BooleanSupplier>getArgument(3).getAsBoolean() ? new Outcome.Stopped(3) : null;
         });
-        production.start(temp.resolve("out.pdf"), BundleSets.SCREEN, false, true);
+        production.start(temp.resolve("out.pdf"), BundleSets.SCREEN, Production.Consent.NONE, true);
         Jobs.Job job = ((Production.ProductionState.Running) production.stateProperty().get()).job();
         job.stop();
         finish();
@@ -119,7 +118,7 @@ class ProductionTests {
     void aFailureSaysWhatAndWhy() throws FindingException {
         when(assembler.deliver(any(), any(), any(), any())).thenThrow(
                 new FindingException(Finding.of(Finding.Code.NO_SPACE, temp.resolve("out.pdf")), null));
-        production.start(temp.resolve("out.pdf"), BundleSets.SCREEN, false, true);
+        production.start(temp.resolve("out.pdf"), BundleSets.SCREEN, Production.Consent.NONE, true);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Failed.class,
                 failed -> assertThat(failed.message()).contains("out.pdf could not be written: the disk is full"));
@@ -129,7 +128,7 @@ class ProductionTests {
     void aSurpriseIsNoStackTrace() throws FindingException {
         when(assembler.deliver(any(), any(), any(), any()))
                 .thenThrow(new IllegalStateException("at com.example"));
-        production.start(temp.resolve("out.pdf"), BundleSets.SCREEN, false, true);
+        production.start(temp.resolve("out.pdf"), BundleSets.SCREEN, Production.Consent.NONE, true);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Failed.class,
                 failed -> assertThat(failed.message()).contains("nothing was written").doesNotContain("com.example"));
@@ -143,7 +142,7 @@ class ProductionTests {
         });
         workspace.edit(bundle -> bundle
                 .withLayout(bundle.layout().withPaper(bundle.layout().paper().withTabs(PaperSet.Beginning.DOCUMENTS))));
-        production.start(temp.resolve("out.pdf"), BundleSets.PAPER, false, true);
+        production.start(temp.resolve("out.pdf"), BundleSets.PAPER, Production.Consent.NONE, true);
         finish();
         assertThat(production.stateProperty().get()).isInstanceOfSatisfying(Production.ProductionState.Written.class, written -> {
             assertThat(written.outcome().file()).isEqualTo(temp.resolve("out (paper).pdf"));

@@ -11,7 +11,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 
 /** Closes files that were written while the next is: until a file is on the disk itself takes a good part of a production. */
-final class Closing implements Closeable {
+final class FileClosing implements Closeable {
     private final ExecutorService thread =
             Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("closing").factory());
     private final List<Future<?>> underway = new ArrayList<>();
