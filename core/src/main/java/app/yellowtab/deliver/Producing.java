@@ -93,7 +93,13 @@ public final class Producing {
     }
 
     private static void look(List<Finding> found, boolean goOn) throws FindingException {
-        if (!found.isEmpty() && !goOn) throw new FindingException(found.getFirst(), null);
+        if (found.isEmpty() || goOn) return;
+        Finding first = found.getFirst();
+        int others = found.size() - 1;
+        throw new FindingException(others == 0 ? first
+                : new Finding(first.code(), first.subject(),
+                        first.detail() + ", and " + (others == 1 ? "one other is too" : others + " others are too")),
+                null);
     }
 
     private Produced delivered(Delivery delivery) throws IOException {

@@ -58,7 +58,7 @@ public final class VolumeCheck {
             if (fits.applyAsLong(volume.first()) > volume.last()) continue;
             String title = plan.entryAt(volume.last()).map(entry -> entry.title()).orElse("");
             findings.add(new Finding(Code.VOLUME_OVER, new Subject.OfThing(volume.words()),
-                    "\u201c" + title + "\u201d alone is more than " + shown(volumes)));
+                    "with cover and index \u201c" + title + "\u201d alone is more than " + shown(volumes)));
         }
     }
 

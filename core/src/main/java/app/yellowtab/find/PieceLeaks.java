@@ -4,6 +4,7 @@ import app.yellowtab.finding.Finding;
 import app.yellowtab.finding.Finding.Code;
 import app.yellowtab.finding.Subject;
 import app.yellowtab.leaf.Content;
+import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.cut.BatchOrder;
 import app.yellowtab.model.entry.EntryId;
@@ -62,13 +63,11 @@ public final class PieceLeaks {
             try {
                 Optional<BatchPage> read = ofBatch.page(page.source(), page.first());
                 if (read.isEmpty()) continue;
-                List<String> open = Recurrences.open(read.get(),
-                        new Content.SourcePage(EntryId.fresh(), page.source(), page.first(), page.look()));
-                finder.in(open, false).stream().filter(hit -> recurrences.tells(open, hit)).findFirst()
-                        .ifPresent(hit -> found.add(new Finding(Code.REDACTED_AGAIN, new Subject.OfThing(name),
-                                "\"" + String.join(" ", open.subList(hit.first(), hit.last() + 1))
-                                        + "\", which is redacted on page "
-                                        + hit.passage().label() + " of the bundle")));
+                Leaf leaf = new Leaf(i, Optional.of(page.key(1)), Optional.empty(), false,
+                        Content.of(EntryId.fresh(), page.source(), page.first(), page.look()));
+                recurrences.on(leaf, read.get(), finder).stream().filter(again -> !again.isDecided()).findFirst()
+                        .ifPresent(again -> found.add(new Finding(Code.REDACTED_AGAIN, new Subject.OfThing(name),
+                                "\"" + again.words() + "\", which is redacted on page " + again.there() + " of the bundle")));
             } catch (IOException | RuntimeException | Error unreadable) {
                 LoggerFactory.getLogger(PieceLeaks.class).info("not compared: page {}", name, unreadable);
                 found.add(new Finding(Code.REDACTED_NOT_LOOKED, new Subject.OfThing("Page " + name), "its words"));

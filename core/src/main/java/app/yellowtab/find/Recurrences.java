@@ -215,16 +215,11 @@ public final class Recurrences {
                 || pagesOf.getOrDefault(tokens(in, hit), 0) <= Math.max(LEAST_RARE, plan.pageCount() / RARE);
     }
 
-    /** {@return the words of a page in order, and where one is redacted, what ends whatever is read together} */
-    static List<String> open(BatchPage read, Content.SourcePage page) {
-        return read.text().lines().stream().flatMap(List::stream)
-                .map(word -> taking(word, read, page).isPresent() ? Tokens.END : word.text()).toList();
-    }
-
-    private List<Recurrence> on(Leaf leaf, BatchPage read, PassageFinder finder) {
+    /** {@return what is redacted elsewhere and stands on a page, that of a bundle or of a batch} */
+    List<Recurrence> on(Leaf leaf, BatchPage read, PassageFinder finder) {
         Content.SourcePage page = page(leaf).orElseThrow();
         List<Word> all = read.text().lines().stream().flatMap(List::stream).toList();
-        List<String> open = open(read, page);
+        List<String> open = all.stream().map(word -> taking(word, read, page).isPresent() ? Tokens.END : word.text()).toList();
         List<Recurrence> found = new ArrayList<>();
         for (Hit hit : finder.in(open, false)) {
             if (!tells(open, hit)) continue;

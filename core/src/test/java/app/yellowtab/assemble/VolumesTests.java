@@ -247,7 +247,8 @@ class VolumesTests extends OneSource {
                 .as("measured, and divided where it came out too large").allMatch(file -> file.bytes() <= 400_000);
         Volumes small = Volumes.atMost(Division.SIZE, 250_000);
         Map<String, FileTime> before = times();
-        assertThatThrownBy(() -> produce(small, false)).hasMessageContaining("V” alone is more than 0.25 MB")
+        assertThatThrownBy(() -> produce(small, false))
+                .hasMessageContaining("with cover and index “V” alone is more than 0.25 MB")
                 .hasMessageContaining("larger than asked for");
         assertThat(times()).as("nothing was written").isEqualTo(before);
         assertThat(produce(small, true).outcome()).isInstanceOf(Outcome.Written.class);

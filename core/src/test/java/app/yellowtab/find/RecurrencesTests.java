@@ -6,9 +6,11 @@ import app.yellowtab.edit.page.Redacting;
 import app.yellowtab.facts.PageText.Word;
 import app.yellowtab.find.Recurrences.Found;
 import app.yellowtab.find.Recurrences.Recurrence;
+import app.yellowtab.finding.Finding;
 import app.yellowtab.leaf.Content;
 import app.yellowtab.leaf.Leaf;
 import app.yellowtab.model.Bundle;
+import app.yellowtab.model.cut.Batch;
 import app.yellowtab.model.page.Area;
 import app.yellowtab.model.page.Spared;
 import app.yellowtab.plan.Plan;
@@ -138,8 +140,18 @@ class RecurrencesTests {
             assertThat(found(twice, place).open()).isEmpty();
             assertThat(found(twice, place).all()).singleElement()
                     .satisfies(one -> assertThat(one.spared().getFirst().reason()).isEqualTo("quoted in the order"));
-            assertThat(found(Redacting.undecided(twice, left.page(), spared), place).open()).hasSize(1);
+            Bundle undecided = Redacting.undecided(twice, left.page(), spared);
+            assertThat(found(undecided, place).open()).hasSize(1);
+            assertThat(inPieces(undecided, place)).singleElement().asString().startsWith("Page 3 of S.pdf says");
+            assertThat(inPieces(twice, place)).as("left for a reason in the bundle").isEmpty();
         }
+    }
+
+    /** {@return what a batch of the same file would still say} */
+    private static List<String> inPieces(Bundle bundle, InPlace place) {
+        BundleWords words = new BundleWords(place);
+        return PieceLeaks.in(Planner.plan(bundle), words, Redacting.alsoIn(bundle, Batch.of(bundle.sources().getFirst())), words,
+                List.of(), () -> false).stream().map(Finding::message).toList();
     }
 
     @Test

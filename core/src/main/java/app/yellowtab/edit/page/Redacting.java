@@ -126,12 +126,12 @@ public final class Redacting {
         return looks.isEmpty() ? document : document.withRuns(Runs.merged(runs));
     }
 
-    /** {@return the looks of pages of which something is hidden in documents of a bundle} */
+    /** {@return the looks of pages of which something is hidden, or left for a reason, in documents of a bundle} */
     private static Map<PageKey, PageLook> hiding(Bundle bundle, List<SourcePages> runs) {
         Map<SourceId, Source> sources = bundle.sourcesById();
         Map<String, PageLook> hidden = new HashMap<>();
         for (Document document : bundle.contents().allDocuments()) for (Run run : document.runs())
-            if (run instanceof SourcePages pages && isHiding(pages.look()))
+            if (run instanceof SourcePages pages && (isHiding(pages.look()) || !pages.look().spared().isEmpty()))
                 for (int page = pages.first(); page <= pages.last(); page++)
                     for (String name : names(sources, pages.source(), page)) hidden.merge(name, pages.look(), Redacting::both);
         Map<PageKey, PageLook> looks = new HashMap<>();
@@ -149,7 +149,8 @@ public final class Redacting {
     /** {@return the first look, with what the second hides hidden too} */
     private static PageLook both(PageLook look, PageLook other) {
         return look.withRedactions(union(look.redactions(), other.redactions()))
-                .withWithheld(look.withheld().or(other::withheld));
+                .withWithheld(look.withheld().or(other::withheld))
+                .withSpared(Stream.concat(look.spared().stream(), other.spared().stream()).distinct().toList());
     }
 
     /** {@return redactions, and those of others whose areas are not among them} */

@@ -161,9 +161,9 @@ public final class PiecesView extends VBox {
 
     private void showUndecided(Making.MakingState.Undecided undecided) {
         result.getChildren().add(Sign.of(Feather.ALERT_TRIANGLE, Words.of("cut.undecided"), Styles.WRONG));
+        result.getChildren().add(
+                new HBox(8, Controls.button("cut.goOn", undecided.goOn()), Controls.button("cut.again", making::reset)));
         showFindings(undecided.findings());
-        result.getChildren()
-                .add(new HBox(8, Controls.button("cut.goOn", undecided.goOn()), Controls.button("cut.again", making::reset)));
     }
 
     private void showDone(Making.MakingState.Done done) {
